@@ -1,0 +1,43 @@
+/** Asks every rule of every method and part; all that block are listed, none hides another. */
+import type { MethodId } from '../facts';
+import { why, type Reason, type Weighed } from '../reasons';
+import { METHODS, type Method } from './methods';
+import { LIMIT_ASKED, RULES, type Rule } from './rules';
+import type { Sheet } from './sheet';
+
+export type Verdict = 'go' | 'care' | 'blocked';
+
+export interface MethodVerdict {
+  readonly methodId: MethodId;
+  readonly verdict: Verdict;
+  readonly because: readonly Reason[];
+  /** Blocked only by practice or the firm's own setting: a person may insist, with a recorded why. */
+  readonly canInsist: boolean;
+}
+
+/** The rules whose trait the method has: settled once, as neither changes. */
+const RULES_OF: ReadonlyMap<MethodId, readonly Rule[]> = new Map(METHODS.map((m) => [m.id, RULES.filter((r) => r.of(m))]));
+
+function fires(rule: Rule, sheet: Sheet): boolean {
+  for (const c of rule.if) if (!c.is.includes(sheet[c.asked])) return false;
+  return true;
+}
+
+function reasonOf(rule: Rule, sheet: Sheet): Reason {
+  const weighed: Weighed[] = rule.if.map((c) => ({ asked: c.asked, found: sheet[c.asked], limit: c.is.map(String), verdict: sheet[c.asked] === 'unknown' ? 'unknown' : 'yes' }));
+  if (rule.limit) weighed.push({ asked: LIMIT_ASKED, found: rule.limit, verdict: 'yes' });
+  // Facts that a sentence may name, though the rule did not turn on them.
+  for (const asked of ['material', 'part', 'required', 'bite', 'leadInReach'] as const) {
+    if (!weighed.some((w) => w.asked === asked)) weighed.push({ asked, found: sheet[asked], verdict: 'yes' });
+  }
+  return { rule: rule.id, effect: rule.effect, force: rule.force, weighed, source: rule.source };
+}
+
+/** Verdict of one method on one fact sheet. */
+export function judge(method: Method, sheet: Sheet): MethodVerdict {
+  const fired = (RULES_OF.get(method.id) ?? []).filter((r) => fires(r, sheet)).map((r) => reasonOf(r, sheet));
+  const blocks = fired.filter((r) => r.effect === 'block');
+  const verdict: Verdict = blocks.length > 0 ? 'blocked' : fired.some((r) => r.effect === 'care') ? 'care' : 'go';
+  const because = fired.length > 0 ? fired : [why('fit.nothingAgainst', method.source, { material: sheet.material, part: sheet.part })];
+  return { methodId: method.id, verdict, because, canInsist: blocks.length > 0 && blocks.every((r) => r.force === 'trade' || r.force === 'firm') };
+}

@@ -1,0 +1,51 @@
+/** Generic coatings. Values from memory of maker practice: the product's own data sheet rules. */
+import type { TopcoatId } from '../facts';
+
+export type PrimerId =
+  | 'acrylicWood' | 'alkydWood' | 'knotting' | 'stainBlock' | 'oilyWood' | 'bonding' | 'sandingSealer' | 'plasterSealer' | 'mineral'
+  | 'alkaliResistant' | 'zincPhosphate' | 'etch' | 'heatResistant' | 'none';
+
+export interface Coating {
+  readonly base: 'water' | 'solvent' | 'mineral';
+  readonly volumeSolidsPct: number;
+  readonly dryFilmUm: number;
+  readonly coats: number;
+  /** Touch-up or brush and roller loss, %. */
+  readonly lossPct: number;
+  /** Before the next coat, h at about 20 C. */
+  readonly recoatH: { readonly low: number; readonly high: number };
+  readonly clear: boolean;
+}
+
+const c = (base: Coating['base'], volumeSolidsPct: number, dryFilmUm: number, coats: number, low: number, high: number, clear = false): Coating => ({
+  base, volumeSolidsPct, dryFilmUm, coats, lossPct: 10, recoatH: { low, high }, clear,
+});
+
+// Intervals: waterborne primer 4-6 h, solvent undercoat 18 h, waterborne eggshell 6-8 h, etch 20 min: common practice.
+export const TOPCOATS_DATA: Readonly<Record<TopcoatId, Coating>> = {
+  waterborneEggshell: c('water', 38, 35, 2, 6, 8),
+  waterborneGloss: c('water', 38, 35, 2, 6, 8),
+  alkydGloss: c('solvent', 52, 40, 2, 16, 24),
+  exteriorAcrylic: c('water', 40, 40, 2, 4, 6),
+  matEmulsion: c('water', 35, 35, 2, 4, 6),
+  limewash: c('mineral', 20, 60, 3, 24, 48),
+  clearVarnish: c('solvent', 48, 38, 3, 16, 24, true),
+  metalEnamel: c('solvent', 48, 40, 2, 16, 24),
+};
+
+export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
+  acrylicWood: c('water', 38, 35, 2, 4, 6),
+  alkydWood: c('solvent', 52, 40, 1, 18, 24),
+  knotting: c('solvent', 25, 15, 2, 0.5, 1),
+  stainBlock: c('solvent', 45, 35, 2, 18, 24),
+  oilyWood: c('solvent', 45, 35, 1, 18, 24),
+  bonding: c('water', 38, 35, 1, 4, 6),
+  sandingSealer: c('solvent', 25, 20, 1, 2, 4, true),
+  plasterSealer: c('water', 25, 25, 1, 4, 6),
+  mineral: c('mineral', 30, 40, 1, 12, 24),
+  alkaliResistant: c('water', 38, 35, 1, 4, 6),
+  zincPhosphate: c('solvent', 48, 45, 2, 6, 12),
+  etch: c('solvent', 15, 10, 1, 0.33, 1),
+  heatResistant: c('solvent', 40, 30, 2, 16, 24),
+  none: c('water', 100, 1, 0, 0, 0),
+};

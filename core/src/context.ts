@@ -1,0 +1,18 @@
+/** What a surface stage needs from the rest of the job. Built once per derivation (pipeline.ts); plain values only. */
+import type { FirmSettings, Rulebook } from './rulebook';
+
+export interface SurfaceContext {
+  readonly rulebook: Rulebook;
+  readonly settings: FirmSettings;
+  readonly place: 'inside' | 'outside' | 'bench';
+  /** Year that governs the surface: its own, else the space's, else the job's. Null: unknown. */
+  readonly builtYear: number | null;
+  readonly dwelling: boolean;
+  /** A child under 6 or a pregnancy in the household; unknown counts as yes. */
+  readonly childOrPregnancy: 'yes' | 'no' | 'unknown';
+  /** Lead was found on a removed surface of the same element in the same space. */
+  readonly foundOnRemovedTwin: boolean;
+  readonly space: { readonly lengthM: number | null; readonly widthM: number | null; readonly heightM: number | null; readonly boundaryM: number | null };
+  /** All suspect coating disturbed in this room or on this side stays within minor work. Null: no such class in this rulebook. */
+  readonly minorWork: boolean | null;
+}

@@ -1,0 +1,30 @@
+import type { z } from 'zod';
+
+/** One thing wrong with what was given: where, and what, in trade words. */
+export interface Problem {
+  readonly path: string;
+  readonly message: string;
+}
+
+export type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+export const ok = <T>(value: T): Outcome<T> => ({ ok: true, value });
+export const wrong = <T>(...problems: Problem[]): Outcome<T> => ({ ok: false, problems });
+
+/** ['surfaces', 2, 'widthM'] -> 'surfaces[2].widthM' */
+export function pathText(path: readonly PropertyKey[]): string {
+  return path.reduce<string>((out, key) => (typeof key === 'number' ? `${out}[${key}]` : out === '' ? String(key) : `${out}.${String(key)}`), '');
+}
+
+/** Zod's issues in a painter's words: what is missing or unknown is named, allowed values are listed. */
+export function fromZod(error: z.ZodError, prefix: readonly PropertyKey[] = []): Problem[] {
+  return error.issues.flatMap((issue): Problem[] => {
+    const path = [...prefix, ...issue.path];
+    if (issue.code === 'unrecognized_keys') return issue.keys.map((k) => ({ path: pathText([...path, k]), message: 'is not a known field' }));
+    if (issue.code === 'invalid_type' && issue.input === undefined) return [{ path: pathText(path), message: 'is missing' }];
+    if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) {
+      return [{ path: pathText(path), message: `is not one of: ${issue.values.join(', ')}` }];
+    }
+    return [{ path: pathText(path), message: issue.message }];
+  });
+}

@@ -1,0 +1,11 @@
+export * from './facts';
+export * from './reasons';
+export * from './rulebook';
+export * from './walk';
+export * from './probe';
+export * from './choose';
+export * from './protect';
+export * from './coat';
+export * from './work';
+export * from './pipeline';
+export { convert, formatHours, formatMeasure, measure, roundForReading, UNITS, unitFor, type Measure, type Unit, type UnitSystem } from './units/units';

@@ -1,0 +1,20 @@
+import type { Binder, Soundness, Surface } from '../facts';
+import { liveLayers } from '../walk';
+
+/** Stands for the coats that nobody has counted yet. */
+export const UNCOUNTED = 'uncounted';
+
+export interface StackCoat {
+  readonly id: string;
+  readonly binder: Binder;
+  readonly colour: string;
+  readonly soundness: Soundness;
+  readonly yearApplied: number | null;
+}
+
+/** The coats from the top down; where they were not counted to the material, doubt is a coat of its own at the bottom. */
+export function stackOf(s: Surface): StackCoat[] {
+  const coats: StackCoat[] = liveLayers(s).map((l) => ({ id: l.id, binder: l.binder, colour: l.colour, soundness: l.soundness, yearApplied: l.yearApplied }));
+  if (!s.coatsCounted) coats.push({ id: UNCOUNTED, binder: 'unknown', colour: '', soundness: 'unknown', yearApplied: null });
+  return coats;
+}

@@ -1,0 +1,1 @@
+export { protect, type Kit, type Protection } from './protect';

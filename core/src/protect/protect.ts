@@ -1,0 +1,165 @@
+/** Containment, presumed exposure, equipment, bags and signs for the methods that a surface is going to meet. */
+import type { MethodId, Surface } from '../facts';
+import type { SurfaceContext } from '../context';
+import type { Choice, Method } from '../choose';
+import { methodById } from '../choose';
+import { isPresent, type HazardState, type LeadPicture } from '../probe';
+import { answer, why, type Answer, type Reason } from '../reasons';
+import { EXPOSURE_CLASSES, type ExposureClassId, type Limit, type RespiratorId } from '../rulebook';
+import { convert, measure } from '../units/units';
+import { ELEMENTS } from '../walk';
+
+export type Kit =
+  | 'coverall' | 'nitrileGloves' | 'solventGloves' | 'causticGloves' | 'heatGloves' | 'goggles' | 'faceShield' | 'eyewash' | 'hearing'
+  | 'hepaVacuum' | 'mister' | 'extinguisher' | 'washStation' | 'bootCovers';
+
+export interface Protection {
+  readonly needed: Answer<boolean>;
+  /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
+  readonly sheetLaidM2: Answer<number>;
+  readonly sheetBoughtM2: number;
+  /** How far the sheet goes beyond the work, m. */
+  readonly beyondM: number;
+  readonly verticalScreen: Answer<boolean>;
+  readonly openings: Answer<'closeAndSeal' | 'closeNear' | 'none'>;
+  readonly exposure: Answer<ExposureClassId>;
+  readonly respirator: Answer<RespiratorId | null>;
+  readonly vapourFilter: boolean;
+  readonly kit: readonly Answer<Kit>[];
+  readonly bags: Answer<number>;
+  readonly sign: Answer<readonly string[]>;
+}
+
+const metres = (l: Limit): number => convert(l.is.value, l.is.unit, 'm');
+
+/** The wall face that the pieces take up: longest side along the wall for one piece after another. */
+function workWidthM(s: Surface): number {
+  const [first] = ELEMENTS[s.element].sides;
+  const along = first === 'height' ? s.widthM : s.lengthM;
+  return along * s.count;
+}
+
+/**
+ * Sheet area, m2. Inside: the work's width plus the distance on both sides, by the distance out, cut off by the walls where the
+ * room's size is known (40 CFR 745.85(a)(2)(i)). Outside: width plus twice the distance, by the distance, cut off by the
+ * boundary where a screen stands (40 CFR 745.85(a)(2)(ii)). A ceiling takes its own area plus the distance all round.
+ */
+function sheetArea(s: Surface, ctx: SurfaceContext, beyond: number): { areaM2: number; capped: boolean } {
+  const { lengthM, widthM } = ctx.space;
+  const room = lengthM !== null && widthM !== null && ctx.place === 'inside' ? { long: Math.max(lengthM, widthM), short: Math.min(lengthM, widthM) } : null;
+  if (s.element === 'ceiling') {
+    const a = (s.lengthM + 2 * beyond) * (s.widthM + 2 * beyond);
+    return room ? { areaM2: Math.min(a, room.long * room.short), capped: a > room.long * room.short } : { areaM2: a, capped: false };
+  }
+  const wide = workWidthM(s) + 2 * beyond;
+  if (!room) return { areaM2: wide * beyond, capped: false };
+  const a = wide * Math.min(beyond, room.short);
+  const floor = room.long * room.short;
+  return { areaM2: Math.min(a, floor), capped: a > floor || beyond > room.short };
+}
+
+/** Laps, turn-ups and a spare corner. Common practice. */
+const SHEET_ALLOWANCE = 1.15;
+/** One contractor bag for each so many m2 of sheet folded dirty side in, and for each so many m2 of film taken off. Common practice. */
+const SHEET_PER_BAG_M2 = 8;
+const FILM_PER_BAG_M2 = 10;
+
+function worstExposure(methods: readonly Method[]): ExposureClassId {
+  const order: readonly ExposureClassId[] = ['none', 'class1', 'class2', 'class3'];
+  return methods.reduce<ExposureClassId>((worst, m) => (order.indexOf(m.exposure) > order.indexOf(worst) ? m.exposure : worst), 'none');
+}
+
+function respiratorFor(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceContext): Answer<RespiratorId | null> {
+  const { rulebook } = ctx;
+  if (exposure === 'none' && !vapour) return answer(null, why('ppe.noRespirator', rulebook.respiratorSource));
+  const limit = convert(rulebook.leadAir.is.value, rulebook.leadAir.is.unit, 'ug/m3');
+  const upper = EXPOSURE_CLASSES[exposure].upperUgM3;
+  const fits = rulebook.respirators.filter((r) => (!vapour || r.vapour) && (upper === null ? r.apf >= 1000 : r.apf * limit >= upper));
+  const pick = fits[0];
+  if (!pick) return answer(null, why('ppe.noneCovers', rulebook.respiratorSource, {}, 'block', 'law'));
+  const reason = upper === null
+    ? why('ppe.airline', rulebook.respiratorSource, { apf: measure(pick.apf, 'x') })
+    : why('ppe.covers', rulebook.respiratorSource, { respirator: pick.id, apf: measure(pick.apf, 'x'), leadAir: rulebook.leadAir.is, maximum: measure(pick.apf * limit, 'ug/m3'), upper: measure(upper, 'ug/m3') });
+  return answer(pick.id, reason, ...(vapour ? [why('ppe.vapourToo', rulebook.respiratorSource)] : []));
+}
+
+function kitFor(methods: readonly Method[], lead: boolean): Answer<Kit>[] {
+  const out: Answer<Kit>[] = [];
+  const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));
+  const any = (f: (m: Method) => boolean) => methods.some(f);
+  if (methods.length === 0) return out;
+  if (lead) {
+    add('coverall', why('kit.leadClothes', 'cfr29-1926.62d2'));
+    add('bootCovers', why('kit.leadClothes', 'cfr29-1926.62d2'));
+    add('washStation', why('kit.washHands', 'cfr29-1926.62d2'));
+    add('hepaVacuum', why('kit.hepa', 'cfr40-745.85a5'));
+  }
+  add('goggles', why('kit.eyes', 'trade-contain'));
+  if (any((m) => m.caustic)) {
+    add('causticGloves', why('kit.causticGloves', 'mem-gloves'));
+    add('faceShield', why('kit.causticFace', 'trade-strip'));
+    add('eyewash', why('kit.eyewash', 'ansi-z358'));
+  } else if (any((m) => m.vapour)) add('solventGloves', why('kit.solventGloves', 'mem-gloves'));
+  else add('nitrileGloves', why('kit.gloves', 'mem-gloves'));
+  if (any((m) => m.wet)) add('mister', why('kit.keepWet', 'trade-scrape'));
+  if (any((m) => m.heatC !== null && m.heatC > 150)) {
+    add('heatGloves', why('kit.heat', 'trade-heat'));
+    add('extinguisher', why('kit.fire', 'nfpa-51b', { watch: measure(60, 'min') }));
+  }
+  if (any((m) => m.noisy)) add('hearing', why('kit.noise', 'trade-sand'));
+  return out;
+}
+
+/** What must stand before the first stroke. Lead that is not shown absent is protected against as if found. */
+export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPicture: LeadPicture, asbestos: HazardState): Protection {
+  const { rulebook } = ctx;
+  const picks = choice.parts.map((p) => p.selected.value).filter((id): id is MethodId => id !== null);
+  const methods = [...new Set(picks)].map(methodById).filter((m) => m.disturbs);
+  const disturbedM2 = choice.parts.reduce((sum, p) => sum + (p.selected.value && methodById(p.selected.value).disturbs ? p.areaM2 : 0), 0);
+  const outside = ctx.place === 'outside';
+  const lead = methods.length > 0 && (isPresent(leadPicture.overall.value) || isPresent(asbestos));
+  const state = leadPicture.overall.value;
+
+  const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
+  const beyondM = methods.length === 0 ? 0 : metres(beyondLimit);
+  const sheet = sheetArea(s, ctx, beyondM);
+  const laid = methods.length === 0 ? 0 : sheet.areaM2;
+  const boundary = ctx.space.boundaryM;
+  const nearBoundary = outside && lead && (boundary === null || boundary < metres(rulebook.screenWithin));
+
+  const exposureClass = lead ? worstExposure(methods) : 'none';
+  const vapour = methods.some((m) => m.vapour);
+  const bagCount = lead ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
+
+  return {
+    needed: answer(lead, lead ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: state }) : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state })),
+    sheetLaidM2: answer(
+      laid,
+      why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, { beyond: beyondLimit.is, width: measure(workWidthM(s), 'm'), area: measure(laid, 'm2') }),
+      ...(sheet.capped ? [why('protect.sheetToWalls', beyondLimit.source)] : []),
+    ),
+    sheetBoughtM2: laid * SHEET_ALLOWANCE,
+    beyondM,
+    verticalScreen: nearBoundary
+      ? answer(true, boundary === null ? why('protect.boundaryUnknown', rulebook.screenWithin.source, { limit: rulebook.screenWithin.is }) : why('protect.screen', rulebook.screenWithin.source, { boundary: [measure(boundary, 'm'), rulebook.screenWithin.is] }))
+      : answer(false, why('protect.noScreen', rulebook.screenWithin.source)),
+    openings: !lead
+      ? answer('none', why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }))
+      : outside
+        ? answer('closeNear', why('protect.openingsNear', rulebook.openingsClosedWithin.source, { within: rulebook.openingsClosedWithin.is }))
+        : answer('closeAndSeal', why('protect.sealRoom', rulebook.sheetBeyond.inside.source)),
+    exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
+    respirator: respiratorFor(exposureClass, vapour, ctx),
+    vapourFilter: vapour,
+    kit: kitFor(methods, lead),
+    bags: answer(bagCount, why('protect.bags', lead ? 'cfr40-745.85a4' : 'trade-contain', { area: measure(laid, 'm2'), film: measure(disturbedM2, 'm2') })),
+    sign: lead ? answer(rulebook.signLines, why('protect.sign', rulebook.signSource)) : answer([], why('protect.noSign', rulebook.signSource)),
+  };
+}
+
+function exposureReason(c: ExposureClassId, ctx: SurfaceContext): Reason {
+  const upper = EXPOSURE_CLASSES[c].upperUgM3;
+  if (c === 'none') return why('exposure.none', 'cfr29-1926.62d2');
+  const rule = ctx.rulebook.id === 'uk' ? 'exposure.presumedUk' : upper === null ? 'exposure.presumedTop' : 'exposure.presumed';
+  return why(rule, 'cfr29-1926.62d2', { class: c, upper: measure(upper ?? 2500, 'ug/m3') });
+}

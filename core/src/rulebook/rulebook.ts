@@ -1,0 +1,138 @@
+/**
+ * Limits by jurisdiction, each in the unit in which it was published and with its source.
+ * Rough Sill advises: the local authority, the licensed professional, the data sheet and the lab come first.
+ */
+import type { SourceId } from '../reasons/sources';
+import { measure, type Measure } from '../units/units';
+
+export interface Limit {
+  readonly is: Measure;
+  readonly source: SourceId;
+}
+const limit = (value: number, unit: Measure['unit'], source: SourceId): Limit => ({ is: measure(value, unit), source });
+
+export type RespiratorId =
+  | 'halfMask' | 'fullFace' | 'poweredHood' | 'airline'
+  | 'ffp3' | 'halfP3' | 'fullP3' | 'th3';
+
+export interface Respirator {
+  readonly id: RespiratorId;
+  readonly apf: number;
+  /** Takes a vapour cartridge as well as a dust filter. */
+  readonly vapour: boolean;
+}
+
+/** Presumed exposure classes until air is sampled. */
+export type ExposureClassId = 'none' | 'class1' | 'class2' | 'class3';
+
+export interface Rulebook {
+  readonly id: 'us' | 'uk';
+  readonly name: string;
+  readonly edition: string;
+  readonly currency: 'USD' | 'GBP';
+  /** Housing first built in or after this year is not presumed to hold lead paint. */
+  readonly leadPresumedBefore: Limit;
+  /** A result at or above one of these is lead paint; null: no amount is too small. */
+  readonly leadPaint: { readonly loading: Limit; readonly byMass: Limit; readonly ppm: Limit } | null;
+  /** Work at or below these needs no certified renovator; null: the rulebook has no such class. */
+  readonly minorWork: { readonly insideRoom: Limit; readonly outside: Limit } | null;
+  readonly sheetBeyond: { readonly inside: Limit; readonly outside: Limit };
+  /** Nearer the boundary than this: a vertical screen. */
+  readonly screenWithin: Limit;
+  readonly openingsClosedWithin: Limit;
+  readonly windStop: Limit;
+  /** Hot air at or above this is forbidden on lead paint. */
+  readonly hotAirBelow: Limit;
+  /** Infrared is kept below this. */
+  readonly infraredBelow: Limit;
+  readonly asbestosPresumedThrough: Limit;
+  readonly leadAir: Limit;
+  readonly respiratorSource: SourceId;
+  /** From the least protection to the most. */
+  readonly respirators: readonly Respirator[];
+  readonly floorSectionBelow: Limit;
+  readonly signLines: readonly string[];
+  readonly signSource: SourceId;
+}
+
+const US: Rulebook = {
+  id: 'us',
+  name: 'US federal',
+  edition: 'US federal rules as recalled on 2026-11-01; state and local rules may be stricter',
+  currency: 'USD',
+  leadPresumedBefore: limit(1978, 'year', 'cfr40-745.80'),
+  leadPaint: {
+    loading: limit(1.0, 'mg/cm2', 'cfr24-35.110'),
+    byMass: limit(0.5, 'mass%', 'cfr24-35.110'),
+    ppm: limit(5000, 'ppm', 'cfr24-35.110'),
+  },
+  minorWork: { insideRoom: limit(6, 'ft2', 'cfr40-745.83'), outside: limit(20, 'ft2', 'cfr40-745.83') },
+  sheetBeyond: { inside: limit(6, 'ft', 'cfr40-745.85a2i'), outside: limit(10, 'ft', 'cfr40-745.85a2ii') },
+  screenWithin: limit(10, 'ft', 'cfr40-745.85a2ii'),
+  openingsClosedWithin: limit(20, 'ft', 'cfr40-745.85a2ii'),
+  windStop: limit(20, 'mph', 'hud-g'),
+  hotAirBelow: limit(1100, 'F', 'cfr40-745.85a3'),
+  infraredBelow: limit(1000, 'F', 'trade-heat'),
+  asbestosPresumedThrough: limit(1980, 'year', 'cfr29-1926.1101'),
+  leadAir: limit(50, 'ug/m3', 'cfr29-1926.62c'),
+  respiratorSource: 'cfr29-1910.134',
+  respirators: [
+    { id: 'halfMask', apf: 10, vapour: true },
+    { id: 'poweredHood', apf: 25, vapour: true },
+    { id: 'fullFace', apf: 50, vapour: true },
+    { id: 'airline', apf: 1000, vapour: true },
+  ],
+  floorSectionBelow: limit(40, 'ft2', 'cfr40-745.85b'),
+  signLines: [
+    'DANGER', 'LEAD WORK AREA', 'MAY DAMAGE FERTILITY OR THE UNBORN CHILD', 'CAUSES DAMAGE TO THE CENTRAL NERVOUS SYSTEM',
+    'DO NOT EAT, DRINK OR SMOKE IN THIS AREA',
+  ],
+  signSource: 'cfr29-1926.62m',
+};
+
+const UK: Rulebook = {
+  id: 'uk',
+  name: 'United Kingdom',
+  edition: 'UK rules as recalled on 2026-11-01; verify with HSE and the local authority',
+  currency: 'GBP',
+  leadPresumedBefore: limit(1992, 'year', 'si1992-31'),
+  leadPaint: null,
+  minorWork: null,
+  // No published distance in UK rules: the US distances are taken over as common practice, in metres.
+  sheetBeyond: { inside: limit(1.83, 'm', 'trade-contain'), outside: limit(3.05, 'm', 'trade-contain') },
+  screenWithin: limit(3.05, 'm', 'trade-contain'),
+  openingsClosedWithin: limit(6.1, 'm', 'trade-contain'),
+  windStop: limit(9, 'm/s', 'trade-contain'),
+  // No published UK figure: the stricter infrared practice is used for hot air too.
+  hotAirBelow: limit(500, 'C', 'trade-heat'),
+  infraredBelow: limit(500, 'C', 'trade-heat'),
+  asbestosPresumedThrough: limit(1999, 'year', 'uk-asbestos'),
+  leadAir: limit(0.15, 'mg/m3', 'clw2002'),
+  respiratorSource: 'hsg53',
+  respirators: [
+    { id: 'ffp3', apf: 20, vapour: false },
+    { id: 'halfP3', apf: 20, vapour: true },
+    { id: 'fullP3', apf: 40, vapour: true },
+    { id: 'th3', apf: 40, vapour: true },
+    { id: 'airline', apf: 1000, vapour: true },
+  ],
+  floorSectionBelow: limit(3.7, 'm2', 'trade-contain'),
+  signLines: ['LEAD PAINT WORK', 'KEEP OUT', 'NO EATING, DRINKING OR SMOKING', 'RPE AND OVERALLS BEYOND THIS POINT'],
+  signSource: 'clw2002',
+};
+
+export const RULEBOOKS: Readonly<Record<Rulebook['id'], Rulebook>> = { us: US, uk: UK };
+
+/**
+ * Upper end of each presumed exposure class, ug/m3. 29 CFR 1926.62(d)(2).
+ * The classes are presumptions about tasks on lead coatings, not measurements; class 3 has no upper end.
+ */
+export const EXPOSURE_CLASSES: Readonly<Record<ExposureClassId, { readonly upperUgM3: number | null }>> = {
+  none: { upperUgM3: 0 },
+  class1: { upperUgM3: 500 },
+  class2: { upperUgM3: 2500 },
+  class3: { upperUgM3: null },
+};
+
+/** A lab answers in about so many days. Common practice. */
+export const LAB_DAYS = 4;

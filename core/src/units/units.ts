@@ -1,0 +1,132 @@
+/**
+ * The one place where a unit is converted.
+ *
+ * Inside the core every quantity is SI or an accepted companion (m, m2, L, h, C, ug/m3) and says so in its name.
+ * A limit stays in the unit in which it was published, as a `Measure`, and is converted here when it is compared.
+ */
+
+export type Dimension =
+  | 'length' | 'area' | 'volume' | 'time' | 'temperature' | 'temperatureDifference' | 'airborne'
+  | 'massShare' | 'areaLoading' | 'share' | 'ratio' | 'speed' | 'money' | 'count' | 'film' | 'years';
+
+interface UnitDef {
+  readonly dimension: Dimension;
+  /** SI value = value * scale + offset. */
+  readonly scale: number;
+  readonly offset?: number;
+  readonly label: string;
+}
+
+// Exact by definition: international foot 0.3048 m; US liquid gallon 231 in3; mile 1609.344 m.
+const FOOT_M = 0.3048;
+const INCH_M = FOOT_M / 12;
+const GALLON_L = 231 * (INCH_M * 10) ** 3;
+
+export const UNITS = {
+  m: { dimension: 'length', scale: 1, label: 'm' },
+  ft: { dimension: 'length', scale: FOOT_M, label: 'ft' },
+  in: { dimension: 'length', scale: INCH_M, label: 'in' },
+  m2: { dimension: 'area', scale: 1, label: 'm²' },
+  ft2: { dimension: 'area', scale: FOOT_M ** 2, label: 'ft²' },
+  L: { dimension: 'volume', scale: 1, label: 'L' },
+  gal: { dimension: 'volume', scale: GALLON_L, label: 'US gal' },
+  h: { dimension: 'time', scale: 1, label: 'h' },
+  min: { dimension: 'time', scale: 1 / 60, label: 'min' },
+  d: { dimension: 'time', scale: 24, label: 'days' },
+  C: { dimension: 'temperature', scale: 1, label: '°C' },
+  F: { dimension: 'temperature', scale: 5 / 9, offset: -160 / 9, label: '°F' },
+  deltaC: { dimension: 'temperatureDifference', scale: 1, label: '°C' },
+  deltaF: { dimension: 'temperatureDifference', scale: 5 / 9, label: '°F' },
+  'ug/m3': { dimension: 'airborne', scale: 1, label: 'µg/m³' },
+  'mg/m3': { dimension: 'airborne', scale: 1000, label: 'mg/m³' },
+  ppm: { dimension: 'massShare', scale: 1e-6, label: 'ppm' },
+  'mass%': { dimension: 'massShare', scale: 1e-2, label: '%' },
+  'mg/cm2': { dimension: 'areaLoading', scale: 1, label: 'mg/cm²' },
+  '%': { dimension: 'share', scale: 1, label: '%' },
+  x: { dimension: 'ratio', scale: 1, label: '' },
+  mph: { dimension: 'speed', scale: 0.44704, label: 'mph' },
+  'm/s': { dimension: 'speed', scale: 1, label: 'm/s' },
+  USD: { dimension: 'money', scale: 1, label: '$' },
+  GBP: { dimension: 'money', scale: 1, label: '£' },
+  pieces: { dimension: 'count', scale: 1, label: '' },
+  um: { dimension: 'film', scale: 1, label: 'µm' },
+  mil: { dimension: 'film', scale: INCH_M * 1000, label: 'mil' },
+  year: { dimension: 'years', scale: 1, label: '' },
+} as const satisfies Record<string, UnitDef>;
+
+export type Unit = keyof typeof UNITS;
+
+/** A number that carries its unit. */
+export interface Measure {
+  readonly value: number;
+  readonly unit: Unit;
+}
+
+export type UnitSystem = 'ft' | 'm';
+
+export const measure = (value: number, unit: Unit): Measure => ({ value, unit });
+
+/**
+ * Converts between two units of one dimension.
+ * @returns the value in `to`
+ * @throws RangeError when the dimensions differ: % by mass never becomes mg/cm2 without film data
+ */
+export function convert(value: number, from: Unit, to: Unit): number {
+  if (from === to) return value;
+  const a: UnitDef = UNITS[from];
+  const b: UnitDef = UNITS[to];
+  if (a.dimension !== b.dimension) {
+    throw new RangeError(`${from} measures ${a.dimension}; ${to} measures ${b.dimension}: one does not convert to the other`);
+  }
+  // A mil is 1/1000 in = 25.4 um; its scale above is written in mm x 1000, i.e. um.
+  const si = value * a.scale + (a.offset ?? 0);
+  return (si - (b.offset ?? 0)) / b.scale;
+}
+
+/** The unit in which a person on this job reads the dimension. */
+export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefined {
+  const metric: Partial<Record<Dimension, Unit>> = {
+    length: 'm', area: 'm2', volume: 'L', temperature: 'C', temperatureDifference: 'deltaC', film: 'um', speed: 'm/s',
+  };
+  const feet: Partial<Record<Dimension, Unit>> = {
+    length: 'ft', area: 'ft2', volume: 'gal', temperature: 'F', temperatureDifference: 'deltaF', film: 'mil', speed: 'mph',
+  };
+  return (system === 'ft' ? feet : metric)[dimension];
+}
+
+/** Rounds to a sensible number of figures for reading, never for reckoning. */
+export function roundForReading(value: number): number {
+  const size = Math.abs(value);
+  const decimals = size >= 100 ? 0 : size >= 10 ? 1 : size >= 0.1 || size === 0 ? 2 : 3;
+  return Number(value.toFixed(decimals));
+}
+
+function text(value: number, unit: Unit): string {
+  if (unit === 'year') return String(value);
+  const shown = UNITS[unit].dimension === 'money' ? Math.round(value).toLocaleString('en-US') : roundForReading(value).toLocaleString('en-US');
+  if (UNITS[unit].dimension === 'money') return `${UNITS[unit].label}${shown}`;
+  const label = UNITS[unit].label;
+  if (label === '') return shown;
+  return unit === '%' || unit === 'mass%' ? `${shown} %` : `${shown} ${label}`;
+}
+
+/**
+ * Writes a measure for a person, in the job's unit system. A published limit in another unit keeps its own
+ * unit in brackets, so that it can be looked up: `1.86 m² (20 ft²)`.
+ */
+export function formatMeasure(m: Measure, system: UnitSystem): string {
+  if (m.unit === 'h') return formatHours(m.value);
+  const own = unitFor(UNITS[m.unit].dimension, system);
+  if (own === undefined || own === m.unit) return text(m.value, m.unit);
+  const isSi = UNITS[m.unit].scale === 1;
+  const shown = text(convert(m.value, m.unit, own), own);
+  return isSi ? shown : `${shown} (${text(m.value, m.unit)})`;
+}
+
+/** 0.5 -> "30 min", 26 -> "26 h", 96 -> "4 days". */
+export function formatHours(hours: number): string {
+  if (hours < 0.05) return `${Math.round(hours * 60)} min`;
+  if (hours < 1.5) return `${Math.round((hours * 60) / 5) * 5} min`;
+  if (hours < 48) return `${Number(hours.toFixed(1))} h`;
+  return `${Number((hours / 24).toFixed(1))} days`;
+}

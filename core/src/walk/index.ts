@@ -1,0 +1,2 @@
+export { ELEMENTS, type Element } from './elements';
+export { liveLayers, liveParts, takeOff, type TakeOff } from './measure';
