@@ -8,4 +8,5 @@ export * from './protect';
 export * from './coat';
 export * from './work';
 export * from './pipeline';
+export * from './report';
 export { convert, formatHours, formatMeasure, measure, roundForReading, UNITS, unitFor, type Measure, type Unit, type UnitSystem } from './units/units';

@@ -10,8 +10,9 @@ import { jobProblems } from './validate';
 export const Change = z.strictObject({
   /** Made by the client. Sending one twice changes nothing. */
   id: Id,
-  jobId: Id,
-  entity: z.enum(['job', 'space', 'surface', 'part', 'layer', 'reading', 'check']),
+  /** Null for a change of the firm's own settings. */
+  jobId: Id.nullable(),
+  entity: z.enum(['job', 'space', 'surface', 'part', 'layer', 'reading', 'check', 'firm']),
   entityId: Id,
   /** The surface under which a part, layer, reading or check stands; null for the others. */
   surfaceId: Id.nullable(),
@@ -24,12 +25,16 @@ export const Change = z.strictObject({
 });
 export type Change = z.infer<typeof Change>;
 
+/** A change that belongs to a job. */
+export type JobChange = Change & { readonly jobId: string; readonly entity: Entity };
+export const isJobChange = (c: Change): c is JobChange => c.entity !== 'firm' && c.jobId !== null;
+
 interface Row {
   readonly id: string;
   readonly removedAt?: string | null;
 }
 
-function applyToList<T extends Row>(list: readonly T[], c: Change, made: (fields: Record<string, unknown>) => T): Outcome<T[]> {
+function applyToList<T extends Row>(list: readonly T[], c: JobChange, made: (fields: Record<string, unknown>) => T): Outcome<T[]> {
   const at = list.findIndex((r) => r.id === c.entityId);
   if (c.op === 'add') {
     if (at >= 0) return wrong({ path: 'entityId', message: `this ${c.entity} is already on the job` });
@@ -46,7 +51,7 @@ function applyToList<T extends Row>(list: readonly T[], c: Change, made: (fields
   return patched.ok ? ok(list.map((r, i) => (i === at ? patched.value : r))) : patched;
 }
 
-function patch<T extends object>(row: T, c: Change): Outcome<T> {
+function patch<T extends object>(row: T, c: JobChange): Outcome<T> {
   if (c.op === 'remove') return ok({ ...row, removedAt: c.at });
   if (c.op === 'restore') return ok({ ...row, removedAt: null });
   const parsed = ENTITY_FIELDS[c.entity].partial().safeParse(c.fields);
@@ -54,7 +59,7 @@ function patch<T extends object>(row: T, c: Change): Outcome<T> {
   return ok({ ...row, ...parsed.data });
 }
 
-function applyToSurface(s: Surface, c: Change): Outcome<Surface> {
+function applyToSurface(s: Surface, c: JobChange): Outcome<Surface> {
   if (!isChild(c.entity)) return wrong({ path: 'entity', message: 'not a part of a surface' });
   const list = CHILD_LIST[c.entity];
   // Observations carry their author; things that can be taken away carry when.
@@ -68,6 +73,7 @@ function applyToSurface(s: Surface, c: Change): Outcome<Surface> {
  * @returns the new facts, sharing every record that did not change; or what is wrong, with nothing applied
  */
 export function applyChange(facts: JobFacts | null, c: Change): Outcome<JobFacts> {
+  if (!isJobChange(c)) return wrong({ path: 'entity', message: 'a change of the firm’s settings does not belong to a job' });
   if (c.entity === 'job' && c.op === 'add') {
     if (facts !== null) return wrong({ path: 'entityId', message: 'this job is already there' });
     if (c.jobId !== c.entityId) return wrong({ path: 'entityId', message: 'a job change carries the job id twice' });
@@ -108,7 +114,7 @@ export function applyChanges(facts: JobFacts | null, changes: readonly Change[],
   const touched = new Set<string>();
   for (const [i, c] of changes.entries()) {
     const next = applyChange(current, c);
-    if (!next.ok) return { ok: false, problems: next.problems.map((p) => ({ ...p, path: `changes[${i}].${fieldPath(c, p)}` })) };
+    if (!next.ok) return { ok: false, problems: next.problems.map((p) => ({ ...p, path: `changes[${i}].${fieldPath(p)}` })) };
     current = next.value;
     touched.add(c.surfaceId ?? c.entityId);
   }
@@ -117,13 +123,10 @@ export function applyChanges(facts: JobFacts | null, changes: readonly Change[],
   return problems.length > 0 ? { ok: false, problems } : ok(current);
 }
 
-function fieldPath(c: Change, p: Problem): string {
-  const head = p.path.split(/[.[]/)[0] ?? '';
-  return head in ENTITY_FIELDS[c.entity].shape || c.op === 'add' || c.op === 'set' ? (isEnvelope(head) ? p.path : `fields.${p.path}`) : p.path;
-}
-const isEnvelope = (key: string) => key === 'entityId' || key === 'jobId' || key === 'op' || key === 'entity' || key === "surfaceId";
+const ENVELOPE: readonly string[] = ['entityId', 'jobId', 'op', 'entity', 'surfaceId'];
+const fieldPath = (p: Problem): string => (ENVELOPE.includes(p.path) ? p.path : `fields.${p.path}`);
 
-function find(facts: JobFacts, c: Change): Record<string, unknown> | undefined {
+function find(facts: JobFacts, c: JobChange): Record<string, unknown> | undefined {
   if (c.entity === 'job') return facts.job;
   if (c.entity === 'space') return facts.spaces.find((s) => s.id === c.entityId);
   if (c.entity === 'surface') return facts.surfaces.find((s) => s.id === c.entityId);
@@ -136,7 +139,7 @@ export interface Undo {
 }
 
 /** What takes a change back, judged on the facts before it; null for observations, which are only superseded. */
-export function inverse(before: JobFacts | null, c: Change): Undo | null {
+export function inverse(before: JobFacts | null, c: JobChange): Undo | null {
   if (APPEND_ONLY.includes(c.entity)) return null;
   if (c.op === 'add' || c.op === 'restore') return { op: 'remove', fields: {} };
   if (c.op === 'remove') return { op: 'restore', fields: {} };
@@ -155,7 +158,7 @@ export interface Clash {
 }
 
 /** Fields in which another person wrote since the author looked. The later write stands; both are in the log. */
-export function clashes(facts: JobFacts, c: Change): Clash[] {
+export function clashes(facts: JobFacts, c: JobChange): Clash[] {
   const row = c.op === 'set' && c.saw ? find(facts, c) : undefined;
   if (!row) return [];
   return Object.keys(c.fields).flatMap((field) => {
@@ -167,9 +170,9 @@ export function clashes(facts: JobFacts, c: Change): Clash[] {
 }
 
 /** The changes that make a whole job from nothing: how import and the seed go in by the one door. */
-export function changesFor(facts: JobFacts, makeId: () => string, by: string): Change[] {
+export function changesFor(facts: JobFacts, makeId: () => string, by: string): JobChange[] {
   const { job, spaces, surfaces } = facts;
-  const out: Change[] = [];
+  const out: JobChange[] = [];
   const push = (entity: Entity, entityId: string, surfaceId: string | null, row: object, at = job.createdAt, author = by) => {
     const keys = Object.keys(ENTITY_FIELDS[entity].shape);
     const fields = Object.fromEntries(keys.map((k) => [k, (row as Record<string, unknown>)[k]]));

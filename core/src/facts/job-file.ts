@@ -27,7 +27,9 @@ export function canonical(facts: JobFacts): JobFacts {
       ...s,
       parts: [...s.parts].sort((a, b) => (a.id < b.id ? -1 : 1)),
       layers: [...s.layers].sort(byPosition),
-      readings: [...s.readings].sort(byTime),
+      readings: s.readings
+        .map((r) => ({ ...r, changedLayerIds: r.reachedLayerIds.filter((id) => r.changedLayerIds.includes(id)) }))
+        .sort(byTime),
       checks: [...s.checks].sort(byTime),
     }));
   return { job: facts.job, spaces, surfaces };

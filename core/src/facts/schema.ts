@@ -19,7 +19,7 @@ const text = (max: number) =>
 const name = (what: string) => text(120).refine((s) => s.trim().length > 0, `${what} needs a name`);
 
 /** UTC instant. The job's zone stands beside it, on the job. */
-export const Instant = z.iso.datetime({ error: 'a time is written as 2026-05-04T13:20:00Z' });
+export const Instant = z.iso.datetime({ precision: 3, error: 'a time is written in UTC as 2026-05-04T13:20:00.000Z' });
 
 const size = (what: string, max: number) =>
   z.number({ error: `${what} is a number` }).positive(`${what} must be more than 0`).max(max, `${what} is over ${max} m: check the unit`);

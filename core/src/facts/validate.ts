@@ -32,6 +32,7 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
   for (const id of [...r.reachedLayerIds, ...r.changedLayerIds]) {
     if (!layers.has(id)) add('reachedLayerIds', `names a coat that is not on this surface: ${id}`);
   }
+  if (new Set(r.reachedLayerIds).size !== r.reachedLayerIds.length) add('reachedLayerIds', 'names a coat twice');
   if (r.changedLayerIds.some((id) => !r.reachedLayerIds.includes(id))) add('changedLayerIds', 'a coat changed that the test did not reach');
   if (r.changedLayerIds.length > 0 && r.spot !== 'changed') add('changedLayerIds', 'coats are named as changed, but the swab is not');
   if (r.kind === 'withdrawn' && r.supersedesId === null) add('supersedesId', 'a withdrawal names the reading it withdraws');

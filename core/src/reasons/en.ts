@@ -209,7 +209,7 @@ export const RULE_WORDS = {
   'step.protect': { says: 'Lay {area} of sheet, close the area, dress' },
   'step.cover': { says: 'Cover the floor and mask' },
   'step.remove': { says: '{part}: {method}, {area}' },
-  'step.rinse': { says: 'Take off the {residue} while it is wet' },
+  'step.rinse': { says: 'Rinse and wipe while it is still wet: {residue}' },
   'step.dry': { says: 'Let it dry' },
   'step.check': { says: 'Check the surface before anything goes on' },
   'step.repair': { says: 'Fill, re-putty and seal joints' },
@@ -280,7 +280,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   waterborneEggshell: 'waterborne eggshell', waterborneGloss: 'waterborne gloss', alkydGloss: 'alkyd gloss', exteriorAcrylic: 'exterior acrylic', matEmulsion: 'mat emulsion', clearVarnish: 'clear varnish', metalEnamel: 'metal enamel',
   acrylicWood: 'acrylic wood primer', alkydWood: 'alkyd wood primer', knotting: 'shellac knotting', stainBlock: 'stain-blocking primer', sandingSealer: 'sanding sealer', bonding: 'bonding primer', plasterSealer: 'plaster sealer', mineral: 'mineral primer', alkaliResistant: 'alkali-resistant primer', zincPhosphate: 'zinc-phosphate primer', etch: 'etch primer', heatResistant: 'heat-resistant primer',
   // residues and consumables
-  dust: 'dust', solvent: 'solvent residue', alkali: 'alkali', water: 'water', grit: 'grit', char: 'char', stripperGel: 'stripper gel', coverFilm: 'cover film', whiteSpirit: 'white spirit', causticPaste: 'caustic paste', neutraliser: 'dilute vinegar', abrasive: 'abrasive sheets', softGrit: 'soft grit', hardGrit: 'hard grit', encapsulant: 'sealing coat', timber: 'matching timber', blades: 'scraper blades', sheet: 'plastic sheet', wasteBags: 'waste bags', wipeCloths: 'wipe cloths',
+  dust: 'dust', solvent: 'solvent residue', alkali: 'alkali', water: 'slurry', grit: 'grit', char: 'char', stripperGel: 'stripper gel', coverFilm: 'cover film', whiteSpirit: 'white spirit', causticPaste: 'caustic paste', neutraliser: 'dilute vinegar', abrasive: 'abrasive sheets', softGrit: 'soft grit', hardGrit: 'hard grit', encapsulant: 'sealing coat', timber: 'matching timber', blades: 'scraper blades', sheet: 'plastic sheet', wasteBags: 'waste bags', wipeCloths: 'wipe cloths',
   // respirators
   halfMask: 'Half mask with P100 filters', fullFace: 'Full-face mask with P100 filters', poweredHood: 'Powered hood with HEPA filters', airline: 'Supplied-air respirator, pressure demand', ffp3: 'Disposable FFP3', halfP3: 'Half mask with P3 filters', fullP3: 'Full-face mask with P3 filters', th3: 'Powered hood TH3',
   // kit

@@ -10,15 +10,16 @@ export function valueText(v: Value, system: UnitSystem): string {
   if (typeof v === 'number') return v.toLocaleString('en-US');
   if (typeof v === 'boolean') return v ? 'yes' : 'no';
   if (isMeasure(v)) return formatMeasure(v, system);
-  return v.map((x) => say(x)).join(', ');
+  return v.map((x) => say(x)).join('; ');
 }
 
 function fill(template: string, reason: Reason, system: UnitSystem): string {
-  return template.replace(/\{(\w+)(\.limit)?\}/g, (whole, asked: string, limit?: string) => {
+  const text = template.replace(/\{(\w+)(\.limit)?\}/g, (whole, asked: string, limit?: string) => {
     const w = reason.weighed.find((x) => x.asked === asked);
     const v = limit ? w?.limit : w?.found;
     return v === undefined ? whole : valueText(v, system);
   });
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** The sentence of a reason, in the job's units. */

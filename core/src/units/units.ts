@@ -30,6 +30,8 @@ export const UNITS = {
   ft2: { dimension: 'area', scale: FOOT_M ** 2, label: 'ft²' },
   L: { dimension: 'volume', scale: 1, label: 'L' },
   gal: { dimension: 'volume', scale: GALLON_L, label: 'US gal' },
+  mL: { dimension: 'volume', scale: 1e-3, label: 'mL' },
+  floz: { dimension: 'volume', scale: GALLON_L / 128, label: 'US fl oz' },
   h: { dimension: 'time', scale: 1, label: 'h' },
   min: { dimension: 'time', scale: 1 / 60, label: 'min' },
   d: { dimension: 'time', scale: 24, label: 'days' },
@@ -116,11 +118,18 @@ function text(value: number, unit: Unit): string {
  */
 export function formatMeasure(m: Measure, system: UnitSystem): string {
   if (m.unit === 'h') return formatHours(m.value);
+  if (UNITS[m.unit].dimension === 'volume') return formatVolume(convert(m.value, m.unit, 'L'), system);
   const own = unitFor(UNITS[m.unit].dimension, system);
   if (own === undefined || own === m.unit) return text(m.value, m.unit);
   const isSi = UNITS[m.unit].scale === 1;
   const shown = text(convert(m.value, m.unit, own), own);
   return isSi ? shown : `${shown} (${text(m.value, m.unit)})`;
+}
+
+/** Small amounts in the small unit: nobody measures 0.001 gallons. */
+function formatVolume(litres: number, system: UnitSystem): string {
+  const unit = system === 'ft' ? (litres < GALLON_L / 4 ? 'floz' : 'gal') : litres < 1 ? 'mL' : 'L';
+  return text(convert(litres, 'L', unit), unit);
 }
 
 /** 0.5 -> "30 min", 26 -> "26 h", 96 -> "4 days". */

@@ -106,7 +106,7 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
       : m.bite === 'bare' && !m.removesPiece ? [gate(`bare.${p.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))] : [];
     return [{
       id: `remove.${p.kind}`, kind: 'remove', title: why('step.remove', m.source, { part: p.kind, method: m.id, area: measure(p.areaM2, 'm2') }),
-      handsOnH: effort.personHours, waitH: effort.dwellHours ?? NOTHING, amounts: effort.consumables.map((c) => ({ what: c.id, amount: c.amount })), gates, because,
+      handsOnH: effort.personHours, waitH: effort.dwellHours ?? NOTHING, amounts: effort.consumables.map((c) => ({ what: c.id, amount: c.amount.unit === 'pieces' ? measure(Math.ceil(c.amount.value), 'pieces') : c.amount })), gates, because,
     }];
   });
 }

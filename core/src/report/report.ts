@@ -1,0 +1,117 @@
+/** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
+import type { JobFacts, Surface } from '../facts';
+import { effortOn, methodById, type MethodOption, type PartChoice } from '../choose';
+import type { JobPlan, SurfacePlan } from '../pipeline';
+import { remedy, say, sentence, SOURCES, SOURCE_KIND_WORDS, type Answer, type Reason } from '../reasons';
+import { RULEBOOKS } from '../rulebook';
+import { formatMeasure, measure, type Measure, type UnitSystem } from '../units/units';
+import { UNCOUNTED } from '../probe';
+
+export interface ReasonReport {
+  readonly rule: string;
+  readonly effect: Reason['effect'];
+  readonly says: string;
+  readonly lifts?: string;
+  readonly source: string;
+  readonly sourceKind: string;
+  readonly weighed: Reason['weighed'];
+}
+
+export const NOTICE =
+  'Rough Sill advises. It does not replace the local authority, a licensed professional, the product’s own data sheet or a laboratory. What is not known is treated as present.';
+
+export function reasonReport(r: Reason, units: UnitSystem): ReasonReport {
+  const s = SOURCES[r.source];
+  const lifts = remedy(r, units);
+  return { rule: r.rule, effect: r.effect, says: sentence(r, units), ...(lifts ? { lifts } : {}), source: `${s.title}: ${s.at}`, sourceKind: SOURCE_KIND_WORDS[s.kind], weighed: r.weighed };
+}
+
+type Stated<T> = { readonly value: T; readonly because: readonly ReasonReport[] };
+interface Quantity {
+  readonly value: number;
+  readonly unit: Measure['unit'];
+  readonly text: string;
+}
+
+/** Writes answers, reasons and quantities for one unit system. */
+export function reporter(units: UnitSystem) {
+  const reasons = (rs: readonly Reason[]) => rs.map((r) => reasonReport(r, units));
+  const stated = <T>(a: Answer<T>): Stated<T> => ({ value: a.value, because: reasons(a.because) });
+  const quantity = (m: Measure): Quantity => ({ ...m, text: formatMeasure(m, units) });
+  return { reasons, stated, quantity };
+}
+
+function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
+  const { reasons } = reporter(units);
+  const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
+  return {
+    method: o.methodId, name: say(o.methodId), verdict: o.verdict, because: reasons(o.because), canInsist: o.canInsist, coatsReached: o.coatsReached,
+    personHours: effort.personHours, dwellHours: effort.dwellHours, cost: effort.total, ownRate: o.perM2.ownRate,
+  };
+}
+
+function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
+  const { reasons, stated, quantity } = reporter(units);
+  const area = (m2: number) => quantity(measure(m2, 'm2'));
+  return {
+    id: s.id, name: s.name, element: say(s.element), material: say(s.material), count: s.count,
+    areaEach: area(p.area.eachM2), area: area(p.area.totalM2),
+    problems: p.problems,
+    lead: {
+      overall: stated(p.lead.overall),
+      coats: p.lead.coats.map((c) => ({ coat: c.coat.id === UNCOUNTED ? 'coats not counted yet' : `${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`, state: c.state, because: reasons(c.because) })),
+      nextTest: stated(p.lead.next), labDueAt: p.lead.dueAt,
+    },
+    asbestos: stated(p.asbestos),
+    requiredDepth: stated(p.choice.required),
+    parts: p.choice.parts.map((part) => ({
+      part: part.kind, area: area(part.areaM2), selected: stated(part.selected), chosenByPerson: part.chosenByPerson,
+      methods: part.options.map((o) => methodReport(o, part, units)),
+    })),
+    protection: {
+      needed: stated(p.protection.needed), sheetLaid: { ...area(p.protection.sheetLaidM2.value), because: reasons(p.protection.sheetLaidM2.because) },
+      sheetBought: area(p.protection.sheetBoughtM2), verticalScreen: stated(p.protection.verticalScreen), openings: stated(p.protection.openings),
+      exposure: stated(p.protection.exposure), respirator: stated(p.protection.respirator), vapourFilter: p.protection.vapourFilter,
+      equipment: p.protection.kit.map(stated), bags: stated(p.protection.bags), sign: stated(p.protection.sign),
+    },
+    coating: {
+      left: stated(p.coating.left), bare: area(p.coating.bareM2), topcoat: stated(p.coating.topcoat),
+      coats: p.coating.lines.map((l) => ({ use: l.use, product: l.product, name: say(l.product), area: area(l.areaM2), coats: l.coats, quantity: quantity(measure(l.litres, 'L')), recoatHours: l.recoatH, because: reasons(l.because) })),
+    },
+    steps: p.work.steps.map((st, i) => ({
+      number: i + 1, kind: st.kind, title: sentence(st.title, units), personHours: st.handsOnH, waitHours: st.waitH,
+      quantities: st.amounts.map((a) => ({ what: say(a.what), ...quantity(a.amount) })),
+      checks: st.gates.map((g) => ({ id: g.id, mustBeTrue: sentence(g.because, units), state: g.state, ifNotBackTo: g.backTo, source: reasonReport(g.because, units).source })),
+      because: reasons(st.because),
+    })),
+    hours: { handsOn: p.work.handsOnH, waiting: p.work.waitH }, money: p.money,
+  };
+}
+
+export type SurfaceReport = ReturnType<typeof surfaceReport>;
+
+/** @returns plain data: every answer with its sentences, sources and numbers, in the job's units */
+export function jobReport(facts: JobFacts, plan: JobPlan) {
+  const { job } = facts;
+  const { stated, quantity } = reporter(job.units);
+  const spaces = facts.spaces.filter((s) => s.removedAt === null);
+  return {
+    notice: NOTICE,
+    job: { id: job.id, name: job.name, place: job.place, yearBuilt: job.yearBuilt, rules: RULEBOOKS[job.rulebook].name, edition: plan.edition, currency: RULEBOOKS[job.rulebook].currency },
+    spaces: spaces.map((space) => {
+      const sp = plan.spaces.find((x) => x.spaceId === space.id);
+      return {
+        id: space.id, name: space.name, kind: space.kind,
+        disturbed: quantity(measure(sp?.disturbedM2 ?? 0, 'm2')), minorWork: sp ? stated(sp.minorWork) : null,
+        surfaces: facts.surfaces.flatMap((s) => {
+          const p = s.spaceId === space.id ? plan.surfaces.find((x) => x.surfaceId === s.id) : undefined;
+          return p ? [surfaceReport(s, p, job.units)] : [];
+        }),
+      };
+    }),
+    totals: { area: quantity(measure(plan.totals.areaM2, 'm2')), personHours: plan.totals.personHours, money: plan.totals.money },
+    leadStates: plan.states,
+    next: plan.next.act,
+  };
+}
+export type JobReport = ReturnType<typeof jobReport>;

@@ -1,0 +1,3 @@
+export { quillPoint } from './quill-point';
+export { examples } from './examples';
+export { largeJob } from './large';

@@ -1,0 +1,49 @@
+/** Reads a job file and prints everything derived. Exit 0: printed. Exit 2: the file or the call is wrong, nothing printed. */
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { createDeriver, DEFAULT_SETTINGS, FirmSettings, fromZod, jobMarkdown, jobReport, readJobFile, type Problem } from '@roughsill/core';
+
+const USAGE = 'usage: npm run -s plan -- FILE [--format json|md] [--firm SETTINGS.json]';
+
+function refuse(...problems: readonly Problem[]): 2 {
+  for (const p of problems) process.stderr.write(`${p.path}: ${p.message}\n`);
+  return 2;
+}
+
+function firmSettings(file: string | undefined): FirmSettings | Problem[] {
+  if (file === undefined) return DEFAULT_SETTINGS;
+  const parsed = FirmSettings.safeParse({ ...DEFAULT_SETTINGS, ...(JSON.parse(readFileSync(file, 'utf8')) as object) });
+  return parsed.success ? parsed.data : fromZod(parsed.error);
+}
+
+export function planCommand(argv: readonly string[]): 0 | 2 {
+  let call;
+  try {
+    call = parseArgs({ args: [...argv], allowPositionals: true, options: { format: { type: 'string', default: 'json' }, firm: { type: 'string' } } });
+  } catch (e) {
+    return refuse({ path: '(call)', message: `${(e as Error).message}; ${USAGE}` });
+  }
+  const { values, positionals } = call;
+  const [file] = positionals;
+  if (file === undefined || positionals.length > 1) return refuse({ path: '(call)', message: `name one job file; ${USAGE}` });
+  if (values.format !== 'json' && values.format !== 'md') return refuse({ path: '--format', message: `is not json or md: ${values.format}` });
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch (e) {
+    return refuse({ path: file, message: `cannot be read: ${(e as NodeJS.ErrnoException).code ?? String(e)}` });
+  }
+  let settings: ReturnType<typeof firmSettings>;
+  try {
+    settings = firmSettings(values.firm);
+  } catch (e) {
+    return refuse({ path: '--firm', message: `cannot be read: ${(e as Error).message}` });
+  }
+  if (Array.isArray(settings)) return refuse(...settings);
+  const thisYear = new Date().getUTCFullYear();
+  const facts = readJobFile(text, thisYear);
+  if (!facts.ok) return refuse(...facts.problems);
+  const report = jobReport(facts.value, createDeriver().derive(facts.value, settings, thisYear));
+  process.stdout.write(values.format === 'md' ? jobMarkdown(report) : `${JSON.stringify(report, null, 2)}\n`);
+  return 0;
+}

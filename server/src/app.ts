@@ -1,0 +1,82 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Db } from './db/client';
+import { FirmStore } from './db/firm-store';
+import { DEMO_FIRM } from './db/seed';
+import { notFound, problemHandler } from './problem';
+import { firmRoutes } from './routes/firm';
+import { jobRoutes } from './routes/jobs';
+import { openApi } from './routes/openapi';
+import type { Route } from './routes/route';
+
+export interface AppOptions {
+  readonly db: Db;
+  readonly log: Logger;
+  readonly clock: () => Date;
+  /** The exported web app; none: the API alone. */
+  readonly webDir?: string;
+}
+
+export function apiRoutes(db: Db, clock: () => Date): Route[] {
+  const store = new FirmStore(db, DEMO_FIRM.firmId);
+  return [...jobRoutes(store, clock, DEMO_FIRM.person), ...firmRoutes(store, db, DEMO_FIRM.person)];
+}
+
+export function createApp({ db, log, clock, webDir }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req) => !req.url?.startsWith('/api/') || req.url === '/api/health' } }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+          // React Native for Web writes its style sheet at run time.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          workerSrc: ["'self'"],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          // The demo is served over plain http on loopback.
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+
+  const routes = apiRoutes(db, clock);
+  const api = express.Router();
+  routes.forEach((r) => r.mount(api));
+  const description = openApi(routes);
+  api.get('/api/openapi.json', (_req, res) => void res.json(description));
+  app.use(api);
+  app.use('/api', notFound);
+
+  if (webDir && existsSync(webDir)) serveWeb(app, webDir);
+  app.use(notFound);
+  app.use(problemHandler);
+  return app;
+}
+
+function serveWeb(app: Express, webDir: string): void {
+  const root = path.resolve(webDir);
+  const forever = { immutable: true, maxAge: '1y', fallthrough: false } as const;
+  // Names of these files hold a hash of their content.
+  app.use('/_expo/static', express.static(path.join(root, '_expo/static'), forever));
+  app.use('/assets', express.static(path.join(root, 'assets'), forever));
+  app.use(express.static(root, { index: false, setHeaders: (res) => void res.setHeader('cache-control', 'no-cache') }));
+  app.get('/{*path}', (req, res, next) => {
+    // A missing file stays missing; any other address is a screen of the app.
+    if (path.extname(req.path) !== '') return next();
+    res.setHeader('cache-control', 'no-cache').sendFile(path.join(root, 'index.html'));
+  });
+}

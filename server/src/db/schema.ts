@@ -1,0 +1,258 @@
+/**
+ * The tables: facts only, one table an entity, every row inside a firm. Column keys are the field names of the core's schemas,
+ * so that a change writes straight through. Primary keys hold the firm, so that no query can reach another firm's row by id.
+ */
+import { sql } from 'drizzle-orm';
+import {
+  bigint, bigserial, boolean, check, customType, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, unique,
+} from 'drizzle-orm/pg-core';
+
+/** UTC instants, exact to the millisecond, as the job file writes them. */
+const instant = customType<{ data: string; driverData: string }>({
+  dataType: () => 'timestamp(3) with time zone',
+  fromDriver: (v) => new Date(v).toISOString(),
+});
+
+const oneOf = (column: string, values: readonly string[]) => sql.raw(`${column} in (${values.map((v) => `'${v}'`).join(', ')})`);
+
+export const firms = pgTable('firms', {
+  id: text().primaryKey(),
+  firmName: text('firm_name').notNull(),
+  labourPerHour: doublePrecision('labour_per_hour').notNull(),
+  sheetPerM2: doublePrecision('sheet_per_m2').notNull(),
+  bagEach: doublePrecision('bag_each').notNull(),
+  certified: boolean().notNull(),
+  recognisedKit: boolean('recognised_kit').notNull(),
+  ownsHepaSander: boolean('owns_hepa_sander').notNull(),
+  allowHotAirOnLead: boolean('allow_hot_air_on_lead').notNull(),
+  allowCausticOnTimber: boolean('allow_caustic_on_timber').notNull(),
+});
+
+export const firmRates = pgTable(
+  'firm_rates',
+  {
+    firmId: text('firm_id').notNull().references(() => firms.id),
+    methodId: text('method_id').notNull(),
+    lowM2PerH: doublePrecision('low_m2_per_h').notNull(),
+    highM2PerH: doublePrecision('high_m2_per_h').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.methodId] }), check('firm_rates_order', sql`low_m2_per_h > 0 and low_m2_per_h <= high_m2_per_h`)],
+);
+
+export const people = pgTable(
+  'people',
+  { firmId: text('firm_id').notNull().references(() => firms.id), id: text().notNull(), name: text().notNull() },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+
+export const jobs = pgTable(
+  'jobs',
+  {
+    firmId: text('firm_id').notNull().references(() => firms.id),
+    id: text().notNull(),
+    name: text().notNull(),
+    place: text().notNull(),
+    yearBuilt: integer('year_built'),
+    rulebook: text().notNull().$type<'us' | 'uk'>(),
+    units: text().notNull().$type<'ft' | 'm'>(),
+    timeZone: text('time_zone').notNull(),
+    childUnder6: text('child_under_6').notNull(),
+    pregnancy: text().notNull(),
+    dwelling: boolean().notNull(),
+    sample: boolean().notNull(),
+    createdAt: instant('created_at').notNull(),
+    removedAt: instant('removed_at'),
+    /** Place in the change log up to which this job is written. */
+    cursor: bigint({ mode: 'number' }).notNull().default(0),
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    check('jobs_rulebook', oneOf('rulebook', ['us', 'uk'])),
+    check('jobs_units', oneOf('units', ['ft', 'm'])),
+  ],
+);
+
+const inJob = { firmId: text('firm_id').notNull(), jobId: text('job_id').notNull(), id: text().notNull() };
+const life = { removedAt: instant('removed_at') };
+
+export const spaces = pgTable(
+  'spaces',
+  {
+    ...inJob,
+    name: text().notNull(),
+    kind: text().notNull(),
+    position: doublePrecision().notNull(),
+    yearBuilt: integer('year_built'),
+    lengthM: doublePrecision('length_m'),
+    widthM: doublePrecision('width_m'),
+    heightM: doublePrecision('height_m'),
+    boundaryM: doublePrecision('boundary_m'),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    index('spaces_job').on(t.firmId, t.jobId),
+    check('spaces_kind', oneOf('kind', ['room', 'elevation'])),
+    check('spaces_sizes', sql`(length_m is null or length_m > 0) and (width_m is null or width_m > 0) and (height_m is null or height_m > 0) and (boundary_m is null or boundary_m >= 0)`),
+  ],
+);
+
+export const surfaces = pgTable(
+  'surfaces',
+  {
+    ...inJob,
+    spaceId: text('space_id').notNull(),
+    position: doublePrecision().notNull(),
+    name: text().notNull(),
+    element: text().notNull(),
+    count: integer().notNull(),
+    material: text().notNull(),
+    lengthM: doublePrecision('length_m').notNull(),
+    widthM: doublePrecision('width_m').notNull(),
+    faces: integer().notNull(),
+    yearMade: integer('year_made'),
+    conditions: text().array().notNull(),
+    coatsCounted: boolean('coats_counted').notNull(),
+    knots: text().notNull(),
+    aim: text().notNull(),
+    topcoat: text(),
+    bench: boolean().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    foreignKey({ columns: [t.firmId, t.spaceId], foreignColumns: [spaces.firmId, spaces.id] }),
+    index('surfaces_job').on(t.firmId, t.jobId),
+    check('surfaces_sizes', sql`length_m > 0 and width_m > 0 and count >= 1 and faces between 1 and 2`),
+  ],
+);
+
+const onSurface = { ...inJob, surfaceId: text('surface_id').notNull() };
+
+export const parts = pgTable(
+  'parts',
+  {
+    ...onSurface,
+    kind: text().notNull(),
+    sharePct: doublePrecision('share_pct').notNull(),
+    methodId: text('method_id'),
+    insistedWhy: text('insisted_why'),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('parts_job').on(t.firmId, t.jobId),
+    check('parts_share', sql`share_pct between 0 and 100`),
+  ],
+);
+
+export const layers = pgTable(
+  'layers',
+  {
+    ...onSurface,
+    position: doublePrecision().notNull(),
+    binder: text().notNull(),
+    colour: text().notNull(),
+    soundness: text().notNull(),
+    yearApplied: integer('year_applied'),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('layers_job').on(t.firmId, t.jobId),
+  ],
+);
+
+/** Append-only by trigger (migration 0001): a correction is a new row that supersedes. */
+export const readings = pgTable(
+  'readings',
+  {
+    ...onSurface,
+    kind: text().notNull(),
+    takenAt: instant('taken_at').notNull(),
+    toSubstrate: boolean('to_substrate').notNull(),
+    spot: text(),
+    kitRecognised: boolean('kit_recognised').notNull(),
+    value: doublePrecision(),
+    unit: text(),
+    bandLow: doublePrecision('band_low'),
+    bandHigh: doublePrecision('band_high'),
+    note: text().notNull(),
+    supersedesId: text('supersedes_id'),
+    supersedesWhy: text('supersedes_why'),
+    by: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    foreignKey({ columns: [t.firmId, t.supersedesId], foreignColumns: [t.firmId, t.id] }),
+    index('readings_job').on(t.firmId, t.jobId),
+    check('readings_kind', oneOf('kind', ['spot', 'lab', 'xrf', 'withdrawn'])),
+    check('readings_value', sql`value is null or (value >= 0 and unit is not null)`),
+    check('readings_why', sql`supersedes_id is null or length(supersedes_why) > 0`),
+  ],
+);
+
+/** The coats that a reading reached, in order, and whether each changed. */
+export const readingLayers = pgTable(
+  'reading_layers',
+  {
+    firmId: text('firm_id').notNull(),
+    jobId: text('job_id').notNull(),
+    readingId: text('reading_id').notNull(),
+    layerId: text('layer_id').notNull(),
+    place: integer().notNull(),
+    changed: boolean().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.readingId, t.layerId] }),
+    foreignKey({ columns: [t.firmId, t.readingId], foreignColumns: [readings.firmId, readings.id] }),
+    foreignKey({ columns: [t.firmId, t.layerId], foreignColumns: [layers.firmId, layers.id] }),
+    index('reading_layers_job').on(t.firmId, t.jobId),
+  ],
+);
+
+export const checks = pgTable(
+  'checks',
+  {
+    ...onSurface,
+    gate: text().notNull(),
+    outcome: text().notNull(),
+    note: text().notNull(),
+    takenAt: instant('taken_at').notNull(),
+    supersedesId: text('supersedes_id'),
+    supersedesWhy: text('supersedes_why'),
+    by: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('checks_job').on(t.firmId, t.jobId),
+    check('checks_outcome', oneOf('outcome', ['pass', 'fail'])),
+  ],
+);
+
+/** Every write that was ever accepted, in order. Append-only by trigger (migration 0001). */
+export const changeLog = pgTable(
+  'change_log',
+  {
+    seq: bigserial({ mode: 'number' }).primaryKey(),
+    firmId: text('firm_id').notNull().references(() => firms.id),
+    changeId: text('change_id').notNull(),
+    jobId: text('job_id'),
+    entity: text().notNull(),
+    entityId: text('entity_id').notNull(),
+    surfaceId: text('surface_id'),
+    op: text().notNull(),
+    fields: jsonb().notNull().$type<Record<string, unknown>>(),
+    saw: jsonb().$type<Record<string, unknown>>(),
+    at: instant().notNull(),
+    by: text().notNull(),
+    receivedAt: instant('received_at').notNull(),
+  },
+  (t) => [unique('change_log_once').on(t.firmId, t.changeId), index('change_log_job').on(t.firmId, t.jobId, t.seq)],
+);

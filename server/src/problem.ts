@@ -1,0 +1,63 @@
+/** One table of everything that can go wrong over HTTP, one shape in which it is told (RFC 9457, problem+json). */
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Problem } from '@roughsill/core';
+
+export const PROBLEMS = {
+  'bad-json': { status: 400, title: 'The request is not whole JSON' },
+  'bad-request': { status: 400, title: 'The request does not fit' },
+  'not-found': { status: 404, title: 'There is nothing here' },
+  'already-here': { status: 409, title: 'It is already here' },
+  'change-id-reused': { status: 409, title: 'This change id was used for another change' },
+  'too-large': { status: 413, title: 'Too large to take' },
+  'wrong-type': { status: 415, title: 'Send JSON' },
+  'does-not-fit': { status: 422, title: 'Something in it needs putting right' },
+  'database-away': { status: 503, title: 'The records cannot be reached just now' },
+  'our-fault': { status: 500, title: 'Something went wrong on our side' },
+} as const;
+export type ProblemCode = keyof typeof PROBLEMS;
+
+export class HttpProblem extends Error {
+  constructor(
+    readonly code: ProblemCode,
+    readonly detail: string,
+    readonly errors: readonly Problem[] = [],
+  ) {
+    super(`${code}: ${detail}`);
+  }
+}
+
+/** Errors of node-postgres and the operating system that mean: the database is not there, try again. */
+const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', 'ETIMEDOUT', '57P01', '57P02', '57P03', '08000', '08003', '08006']);
+
+function isAway(e: unknown): boolean {
+  for (let x: unknown = e, depth = 0; x instanceof Error && depth < 4; x = x.cause, depth += 1) {
+    const code = (x as { code?: string }).code;
+    if (code !== undefined && AWAY.has(code)) return true;
+    if (/Connection terminated|timeout exceeded when trying to connect/.test(x.message)) return true;
+  }
+  return false;
+}
+
+function asProblem(e: unknown): HttpProblem {
+  if (e instanceof HttpProblem) return e;
+  const type = (e as { type?: string }).type;
+  if (type === 'entity.too.large') return new HttpProblem('too-large', 'Send a smaller piece: a job file of at most 8 MB, changes of at most 4 MB.');
+  if (type === 'entity.parse.failed') return new HttpProblem('bad-json', 'The text breaks off or holds a slip. Nothing was changed.');
+  if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new HttpProblem('wrong-type', 'Send UTF-8 JSON.');
+  if (e instanceof URIError) return new HttpProblem('bad-request', 'The address holds characters that cannot be read.');
+  if (isAway(e)) return new HttpProblem('database-away', 'Nothing was lost on your side. It will be tried again.');
+  return new HttpProblem('our-fault', 'It was logged. Nothing was half-written.');
+}
+
+export const notFound: RequestHandler = (req) => {
+  throw new HttpProblem('not-found', `No such address: ${req.method} ${req.originalUrl.split("?")[0]}`);
+};
+
+export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, next) => {
+  if (res.headersSent) return next(error);
+  const p = asProblem(error);
+  const { status, title } = PROBLEMS[p.code];
+  if (status >= 500) req.log.error({ err: error as Error }, p.code);
+  if (status === 503) res.setHeader('retry-after', '2');
+  res.status(status).type('application/problem+json').send(JSON.stringify({ type: `/problems/${p.code}`, title, status, detail: p.detail, errors: p.errors }));
+};
