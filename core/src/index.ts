@@ -8,5 +8,6 @@ export * from './protect';
 export * from './coat';
 export * from './work';
 export * from './pipeline';
+export * from './digest';
 export * from './report';
 export { convert, formatHours, formatMeasure, measure, roundForReading, UNITS, unitFor, type Measure, type Unit, type UnitSystem } from './units/units';

@@ -1,0 +1,47 @@
+import '../global.css';
+import { useEffect, useState } from 'react';
+import { ScrollView } from 'react-native';
+import { Provider } from 'react-redux';
+import { useFonts } from 'expo-font';
+import { Stack, type ErrorBoundaryProps } from 'expo-router';
+import besley from '@fontsource/besley/files/besley-latin-700-normal.woff2';
+import read from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
+import readBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2';
+import { Button, Words } from '../src/kit';
+import { boot, useAppSelector } from '../src/store';
+import { useOffline } from '../src/useOffline';
+
+export function ErrorBoundary({ error, retry }: ErrorBoundaryProps) {
+  return (
+    <ScrollView className="flex-1 bg-limewash" contentContainerClassName="gap-4 p-6">
+      <Words look="title" level={1}>
+        This screen stumbled
+      </Words>
+      <Words>What you entered is kept. Try again, or go back to the jobs.</Words>
+      <Words look="note">{error.message}</Words>
+      <Button label="Try again" onPress={() => void retry()} />
+    </ScrollView>
+  );
+}
+
+/** Pigments for daylight or a cellar, on the page's root element. */
+function Pigments() {
+  const dim = useAppSelector((s) => s.session.dim);
+  useEffect(() => {
+    document.documentElement.classList.toggle('dim', dim);
+  }, [dim]);
+  return null;
+}
+
+export default function Layout() {
+  const [store] = useState(boot);
+  // Screens do not wait for the fonts: a system face stands in until they are here.
+  useFonts({ Besley: besley, Hyperlegible: read, HyperlegibleBold: readBold });
+  useOffline();
+  return (
+    <Provider store={store}>
+      <Pigments />
+      <Stack screenOptions={{ headerShown: false, animation: 'none', contentStyle: { backgroundColor: 'transparent' } }} />
+    </Provider>
+  );
+}

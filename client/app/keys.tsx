@@ -1,0 +1,1 @@
+export { KeysScreen as default } from '../src/stages/start/ReferenceScreens';

@@ -1,0 +1,1 @@
+export { SourcesScreen as default } from '../src/stages/start/ReferenceScreens';

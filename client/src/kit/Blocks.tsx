@@ -1,0 +1,115 @@
+/** Blocks that every screen is laid out of. */
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import type { Verdict } from '@roughsill/core';
+import { Button } from './Button';
+import { Words } from './Words';
+
+export function Panel({ title, aside, children, level = 2, testID }: { readonly title?: string; readonly aside?: ReactNode; readonly children: ReactNode; readonly level?: 2 | 3; readonly testID?: string }) {
+  return (
+    <View testID={testID} className="gap-3">
+      {title ? (
+        <View className="flex-row flex-wrap items-end justify-between gap-2">
+          <Words look="head" level={level}>
+            {title}
+          </Words>
+          {typeof aside === 'string' ? <Words look="note">{aside}</Words> : aside}
+        </View>
+      ) : null}
+      {children}
+    </View>
+  );
+}
+
+/** Verdict edges: go one edge, with care a double edge, blocked a full edge. */
+const EDGES: Record<Verdict, ReactNode> = {
+  go: <View aria-hidden className="w-2 self-stretch bg-verdigris" />,
+  care: (
+    <View aria-hidden className="w-2 flex-row justify-between self-stretch">
+      <View className="w-[3px] bg-ochre" />
+      <View className="w-[3px] bg-ochre" />
+    </View>
+  ),
+  blocked: <View aria-hidden className="w-4 self-stretch bg-oxide" />,
+};
+
+export function VerdictEdge({ verdict }: { readonly verdict: Verdict }) {
+  return EDGES[verdict];
+}
+
+interface RowProps {
+  readonly title: string;
+  readonly note?: string;
+  readonly aside?: ReactNode;
+  readonly lead?: ReactNode;
+  readonly onPress?: () => void;
+  readonly current?: boolean;
+  readonly testID?: string;
+}
+
+export function Row({ title, note, aside, lead, onPress, current, testID }: RowProps) {
+  return (
+    <Pressable
+      role={onPress ? 'link' : undefined}
+      aria-current={current ? 'page' : undefined}
+      onPress={onPress}
+      testID={testID}
+      {...({ dataSet: onPress ? { row: 'yes' } : undefined } as object)}
+      className={`min-h-[4rem] flex-row items-center gap-3 border-l-4 px-3 py-2 ${current ? 'border-soot bg-shelf' : 'border-transparent bg-panel'}`}
+    >
+      {lead}
+      <View className="min-w-0 flex-1">
+        <Words look="row">{title}</Words>
+        {note ? <Words look="note">{note}</Words> : null}
+      </View>
+      {aside}
+    </Pressable>
+  );
+}
+
+/** The one next thing: a sentence and its button, on a soot bar with a chipped corner. */
+export function NextBar({ says, act, onPress }: { readonly says: string; readonly act?: string; readonly onPress?: () => void }) {
+  return (
+    <View testID="next" role="region" aria-label="Next" className="flex-row flex-wrap items-center gap-3 bg-soot p-4 [clip-path:polygon(0_0,100%_0,100%_calc(100%-14px),calc(100%-14px)_100%,0_100%)]">
+      <Words look="row" className="min-w-[10rem] flex-1 text-onsoot">
+        {says}
+      </Words>
+      {act && onPress ? <Button look="onSoot" label={act} onPress={onPress} className="border-onsoot" /> : null}
+    </View>
+  );
+}
+
+export function Figure({ label, value, note, children }: { readonly label: string; readonly value: string; readonly note?: string; readonly children?: ReactNode }) {
+  return (
+    <View className="gap-0.5 bg-panel px-3 py-2">
+      <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+        <Words look="body">{label}</Words>
+        <Words look="row">{value}</Words>
+      </View>
+      {note ? <Words look="note">{note}</Words> : null}
+      {children}
+    </View>
+  );
+}
+
+export function Empty({ says, children }: { readonly says: string; readonly children?: ReactNode }) {
+  return (
+    <View className="gap-3 border-2 border-dashed border-line p-4">
+      <Words>{says}</Words>
+      {children}
+    </View>
+  );
+}
+
+export function Problems({ problems }: { readonly problems: readonly { readonly path: string; readonly message: string }[] }) {
+  if (problems.length === 0) return null;
+  return (
+    <View role="alert" testID="problems" className="gap-1 border-2 border-oxide bg-panel p-3">
+      {problems.map((p) => (
+        <Words key={`${p.path}${p.message}`} className="font-strong text-oxide">
+          {p.message}
+        </Words>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,243 @@
+/** Fields: a label above, the unit beside, steppers where a thumb helps, the problem underneath. What was typed is never thrown away. */
+import { createElement, useEffect, useId, useState, type ReactNode } from 'react';
+import { Pressable, Text, TextInput, View } from 'react-native';
+import { Words } from './Words';
+
+export function FieldFrame({ label, problem, hint, id, children }: { readonly label: string; readonly problem?: string; readonly hint?: string; readonly id: string; readonly children: ReactNode }) {
+  return (
+    <View className="gap-1">
+      {createElement('label', { htmlFor: id, style: { display: 'block' } }, <Words look="label">{label}</Words>)}
+      {children}
+      {hint && !problem ? <Words look="note">{hint}</Words> : null}
+      {problem ? (
+        <Words alert nativeID={`${id}-problem`} className="font-strong text-oxide">
+          {problem}
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+const inputLook = (bad: boolean) => `min-h-touch border-2 bg-panel px-3 font-read text-row text-soot ${bad ? 'border-oxide' : 'border-line'}`;
+
+interface TextFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onCommit: (value: string) => void;
+  readonly onChange?: (value: string) => void;
+  readonly problem?: string;
+  readonly hint?: string;
+  readonly placeholder?: string;
+  readonly testID?: string;
+  readonly multiline?: boolean;
+}
+
+/** Commits on leaving the field or on Enter. */
+export function TextField({ label, value, onCommit, onChange, problem, hint, placeholder, testID, multiline }: TextFieldProps) {
+  const id = useId();
+  const [draft, setDraft] = useState(value);
+  useEffect(() => setDraft(value), [value]);
+  const commit = () => {
+    if (draft !== value) onCommit(draft);
+  };
+  return (
+    <FieldFrame label={label} problem={problem} hint={hint} id={id}>
+      <TextInput
+        nativeID={id}
+        testID={testID}
+        value={draft}
+        placeholder={placeholder}
+        multiline={multiline}
+        {...({ dir: 'auto' } as object)}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem ? `${id}-problem` : undefined}
+        onChangeText={(t) => {
+          setDraft(t);
+          onChange?.(t);
+        }}
+        onBlur={commit}
+        onSubmitEditing={commit}
+        className={`${inputLook(problem !== undefined)} ${multiline ? 'py-2' : ''}`}
+      />
+    </FieldFrame>
+  );
+}
+
+interface NumberFieldProps {
+  readonly label: string;
+  readonly value: number | null;
+  /** Called with a number, or null when emptied and `optional`. */
+  readonly onCommit: (value: number | null) => void;
+  readonly unit?: string;
+  readonly step?: number;
+  readonly optional?: boolean;
+  readonly problem?: string;
+  readonly hint?: string;
+  /** Refuses before anything is written; the words stand under the field. */
+  readonly check?: (value: number) => string | undefined;
+  readonly testID?: string;
+  readonly decimals?: number;
+}
+
+const STEPPER = 'min-h-touch min-w-touch items-center justify-center border-2 border-line bg-shelf active:opacity-80';
+
+/** A number with its unit; a comma counts as a decimal point. */
+export function NumberField({ label, value, onCommit, unit, step, optional, problem, hint, check, testID, decimals = 2 }: NumberFieldProps) {
+  const id = useId();
+  const shown = value === null ? '' : String(Number(value.toFixed(decimals)));
+  const [draft, setDraft] = useState(shown);
+  const [refused, setRefused] = useState<string>();
+  useEffect(() => setDraft(shown), [shown]);
+  const offer = (n: number) => {
+    const no = check?.(n);
+    setRefused(no);
+    if (no === undefined) onCommit(n);
+  };
+  const commit = () => {
+    const text = draft.trim().replace(',', '.');
+    if (text === shown) return setRefused(undefined);
+    if (text === '') {
+      if (optional) onCommit(null);
+      return setRefused(optional ? undefined : 'A number is needed here.');
+    }
+    const n = Number(text);
+    if (!Number.isFinite(n)) return setRefused(`“${draft}” is not a number.`);
+    offer(n);
+  };
+  const move = (by: number) => {
+    const next = Number(((value ?? 0) + by).toFixed(6));
+    setDraft(String(Number(next.toFixed(decimals))));
+    offer(next);
+  };
+  const said = refused ?? problem;
+  return (
+    <FieldFrame label={unit ? `${label} (${unit})` : label} problem={said} hint={hint} id={id}>
+      <View className="flex-row gap-1">
+        {step ? (
+          <Pressable role="button" aria-label={`${label}: less`} onPress={() => move(-step)} className={STEPPER}>
+            <Text className="font-strong text-head text-soot">−</Text>
+          </Pressable>
+        ) : null}
+        <TextInput
+          nativeID={id}
+          testID={testID}
+          value={draft}
+          inputMode="decimal"
+          aria-invalid={said !== undefined}
+          aria-describedby={said ? `${id}-problem` : undefined}
+          onChangeText={setDraft}
+          onBlur={commit}
+          onSubmitEditing={commit}
+          className={`${inputLook(said !== undefined)} min-w-0 flex-1 [font-variant-numeric:tabular-nums]`}
+        />
+        {step ? (
+          <Pressable role="button" aria-label={`${label}: more`} onPress={() => move(step)} className={STEPPER}>
+            <Text className="font-strong text-head text-soot">+</Text>
+          </Pressable>
+        ) : null}
+      </View>
+    </FieldFrame>
+  );
+}
+
+export interface Option<T extends string> {
+  readonly value: T;
+  readonly label: string;
+}
+
+interface SelectProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly Option<T>[];
+  readonly onChange: (value: T) => void;
+  readonly problem?: string;
+  readonly testID?: string;
+}
+
+/** The platform's own list: a thumb, a keyboard and a screen reader know it already. */
+export function Select<T extends string>({ label, value, options, onChange, problem, testID }: SelectProps<T>) {
+  const id = useId();
+  return (
+    <FieldFrame label={label} problem={problem} id={id}>
+      {createElement(
+        'select',
+        {
+          id, value, 'data-testid': testID, 'aria-invalid': problem !== undefined,
+          onChange: (e: { target: { value: string } }) => onChange(e.target.value as T),
+          style: { minHeight: '3rem', border: '2px solid rgb(var(--line))', background: 'rgb(var(--panel))', color: 'rgb(var(--soot))', fontSize: '1.0625rem', padding: '0 0.5rem', borderRadius: 0, width: '100%' },
+        },
+        options.map((o) => createElement('option', { key: o.value, value: o.value }, o.label)),
+      )}
+    </FieldFrame>
+  );
+}
+
+interface PickProps<T extends string> {
+  readonly label: string;
+  readonly value: T | null;
+  readonly options: readonly Option<T>[];
+  readonly onChange: (value: T) => void;
+  readonly testID?: string;
+}
+
+/** Two to five answers side by side. */
+export function Pick<T extends string>({ label, value, options, onChange, testID }: PickProps<T>) {
+  return (
+    <View role="radiogroup" aria-label={label} testID={testID} className="gap-1">
+      <Words look="label">{label}</Words>
+      <View className="flex-row flex-wrap gap-1">
+        {options.map((o) => {
+          const on = o.value === value;
+          return (
+            <Pressable key={o.value} role="radio" aria-checked={on} onPress={() => onChange(o.value)} className={`min-h-touch min-w-touch justify-center border-2 px-3 ${on ? 'border-soot bg-soot' : 'border-line bg-panel'}`}>
+              <Text className={`font-strong text-body ${on ? 'text-onsoot' : 'text-soot'}`}>{o.label}</Text>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+interface TicksProps<T extends string> {
+  readonly label: string;
+  readonly values: readonly T[];
+  readonly options: readonly Option<T>[];
+  readonly onChange: (values: T[]) => void;
+}
+
+/** Any number of answers. */
+export function Ticks<T extends string>({ label, values, options, onChange }: TicksProps<T>) {
+  return (
+    <View role="group" aria-label={label} className="gap-1">
+      <Words look="label">{label}</Words>
+      <View className="flex-row flex-wrap gap-1">
+        {options.map((o) => {
+          const on = values.includes(o.value);
+          return (
+            <Pressable key={o.value} role="checkbox" aria-checked={on} onPress={() => onChange(on ? values.filter((v) => v !== o.value) : [...values, o.value])} className={`min-h-touch flex-row items-center gap-2 border-2 px-3 ${on ? 'border-soot bg-shelf' : 'border-line bg-panel'}`}>
+              <Text aria-hidden className="font-strong text-body text-soot">
+                {on ? '✓' : '·'}
+              </Text>
+              <Text className="font-read text-body text-soot">{o.label}</Text>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+export function Toggle({ label, value, onChange, hint, testID }: { readonly label: string; readonly value: boolean; readonly onChange: (v: boolean) => void; readonly hint?: string; readonly testID?: string }) {
+  return (
+    <Pressable role="switch" aria-checked={value} testID={testID} onPress={() => onChange(!value)} className="min-h-touch flex-row items-center gap-3 py-1">
+      <View aria-hidden className={`h-7 w-12 justify-center border-2 border-soot px-0.5 ${value ? 'items-end bg-verdigris' : 'items-start bg-panel'}`}>
+        <View className={`h-5 w-5 ${value ? 'bg-panel' : 'bg-soot'}`} />
+      </View>
+      <View className="flex-1">
+        <Words look="strong">{label}</Words>
+        {hint ? <Words look="note">{hint}</Words> : null}
+      </View>
+    </Pressable>
+  );
+}

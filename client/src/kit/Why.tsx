@@ -1,0 +1,54 @@
+/** Unfolds the reasons and sources under any answer. */
+import { createContext, useContext, useState, type ReactNode } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS, type Reason, type UnitSystem } from '@roughsill/core';
+import { Words } from './Words';
+
+const Units = createContext<UnitSystem>('ft');
+export const UnitsProvider = Units.Provider;
+export const useUnits = (): UnitSystem => useContext(Units);
+
+export function ReasonLine({ reason }: { readonly reason: Reason }) {
+  const units = useUnits();
+  const source = SOURCES[reason.source];
+  const lifts = remedy(reason, units);
+  const edge = reason.effect === 'block' ? 'border-l-8 border-oxide' : reason.effect === 'care' ? 'border-l-4 border-double border-ochre' : 'border-l-2 border-line';
+  return (
+    <View className={`gap-1 py-1 pl-3 ${edge}`}>
+      <Words>{sentence(reason, units)}</Words>
+      {lifts && reason.effect === 'block' ? <Words look="note">{`What would lift it: ${lifts}`}</Words> : null}
+      <Words look="note">{`${source.title}, ${source.at}. ${SOURCE_KIND_WORDS[source.kind]}.`}</Words>
+    </View>
+  );
+}
+
+export function Reasons({ because }: { readonly because: readonly Reason[] }) {
+  return (
+    <View className="gap-3 pt-2">
+      {because.map((r, i) => (
+        <ReasonLine key={`${r.rule}-${i}`} reason={r} />
+      ))}
+    </View>
+  );
+}
+
+interface WhyProps {
+  readonly because: readonly Reason[];
+  /** What the reasons are for: "why: sheet". */
+  readonly of: string;
+  readonly children?: ReactNode;
+}
+
+export function Why({ because, of, children }: WhyProps) {
+  const [open, setOpen] = useState(false);
+  if (because.length === 0) return null;
+  return (
+    <View>
+      <Pressable role="button" aria-expanded={open} aria-label={`why: ${of}`} onPress={() => setOpen(!open)} {...({ dataSet: { why: 'yes' } } as object)} className="min-h-touch min-w-touch flex-row items-center self-start pr-4">
+        <Text className="font-strong text-note text-slate underline">{open ? 'why, close' : because.length > 1 ? `why, ${because.length} reasons` : 'why'}</Text>
+      </Pressable>
+      {open ? <Reasons because={because} /> : null}
+      {open ? children : null}
+    </View>
+  );
+}

@@ -1,0 +1,1 @@
+export { Section, sectionWords, Strip, type SectionCoat } from './Section';

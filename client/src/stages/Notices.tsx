@@ -1,0 +1,47 @@
+/** One thin bar above the ledge: what is not sent yet, what was refused, what clashed, and the way to take the last act back. */
+import { View } from 'react-native';
+import { valueText, type Value } from '@roughsill/core';
+import { Button, Words } from '../kit';
+import { flush, noticeSlice, undo, useAppDispatch, useAppSelector } from '../store';
+
+const shown = (v: unknown): string => (v === null ? 'nothing' : valueText(v as Value, 'ft'));
+
+export function Notices({ jobId }: { readonly jobId?: string }) {
+  const dispatch = useAppDispatch();
+  const { undo: step, clashes, refused } = useAppSelector((s) => s.notice);
+  const { waiting, status, says } = useAppSelector((s) => s.outbox);
+  const away = status === 'away' && waiting.length > 0;
+  const canUndo = step !== null && step.jobId === jobId;
+  const clash = clashes[0];
+  if (!away && !canUndo && !clash && !refused) return null;
+  return (
+    <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4 py-2">
+      {away ? (
+        <View role="status" testID="away" className="flex-row flex-wrap items-center justify-between gap-2">
+          <Words look="strong" className="min-w-[12rem] flex-1">{`${says ?? 'No signal.'} ${waiting.length} ${waiting.length === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent.`}</Words>
+          <Button label="Try now" onPress={() => void dispatch(flush())} />
+        </View>
+      ) : null}
+      {refused ? (
+        <View role="alert" testID="refused" className="flex-row flex-wrap items-center justify-between gap-2">
+          <Words look="strong" className="min-w-[12rem] flex-1 text-oxide">{[refused.says, ...refused.problems.map((p) => p.message)].join(' ')}</Words>
+          <Button label="Seen" onPress={() => dispatch(noticeSlice.actions.dismissed())} />
+        </View>
+      ) : null}
+      {clash ? (
+        <View role="alert" testID="clash" className="flex-row flex-wrap items-center justify-between gap-2">
+          <Words look="strong" className="min-w-[12rem] flex-1">{`Someone else had changed this to ${shown(clash.theirs)}. Yours, ${shown(clash.yours)}, stands now; both are in the log.`}</Words>
+          <Button label="Seen" onPress={() => dispatch(noticeSlice.actions.dismissed())} />
+        </View>
+      ) : null}
+      {canUndo && step ? (
+        <View role="status" className="flex-row items-center justify-between gap-2">
+          <Words look="note" className="flex-1">
+            {step.label}
+          </Words>
+          <Button look="quiet" label="Undo" says={`Undo: ${step.label}`} testID="undo" onPress={() => dispatch(undo())} />
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,74 @@
+/** One surface in one stage: its section on top, the next thing, then the stage's own part. */
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { formatMeasure, measure, methodById, say, UNCOUNTED, type JobFacts, type MethodId, type Surface, type SurfacePlan } from '@roughsill/core';
+import { Button, NextBar, Problems, useWide, Words } from '../kit';
+import { Section, type SectionCoat } from '../section';
+import { useSurfacePlan } from '../store';
+import { ChooseStage } from './choose/ChooseStage';
+import { CoatStage } from './coat/CoatStage';
+import { ProbeStage } from './probe/ProbeStage';
+import { ProtectStage } from './protect/ProtectStage';
+import { ACT_WORDS, STAGE_OF_ACT, type StageId } from './stages';
+import { WalkStage } from './walk/WalkStage';
+import { WorkStage } from './work/WorkStage';
+
+export interface StageProps {
+  readonly facts: JobFacts;
+  readonly surface: Surface;
+  readonly plan: SurfacePlan;
+}
+
+interface SurfaceScreenProps {
+  readonly facts: JobFacts;
+  readonly surface: Surface;
+  readonly stage: StageId;
+  readonly go: (s: StageId, id?: string) => void;
+}
+
+export const sectionCoats = (plan: SurfacePlan): SectionCoat[] =>
+  plan.lead.coats.map(({ coat, state }) => ({ id: coat.id, binder: coat.binder, colour: coat.colour, state, counted: coat.id !== UNCOUNTED }));
+
+/** The deepest method in the plan, or the one that is being looked at. */
+function biteOf(plan: SurfacePlan, looking: MethodId | null) {
+  const options = plan.choice.parts.flatMap((p) => p.options.filter((o) => o.methodId === (looking ?? p.selected.value)));
+  const deepest = options.reduce<(typeof options)[number] | undefined>((a, o) => (a === undefined || o.coatsReached > a.coatsReached ? o : a), undefined);
+  if (!deepest || (deepest.coatsReached === 0 && !looking)) return undefined;
+  return { coats: deepest.coatsReached, label: say(deepest.methodId), toBare: methodById(deepest.methodId).bite === 'bare' };
+}
+
+export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps) {
+  const wide = useWide();
+  const plan = useSurfacePlan(facts, surface.id);
+  const [looking, setLooking] = useState<MethodId | null>(null);
+  if (!plan) return null;
+  const space = facts.spaces.find((s) => s.id === surface.spaceId);
+  const { units } = facts.job;
+  const area = formatMeasure(measure(plan.area.totalM2, 'm2'), units);
+  const bite = stage === 'walk' || stage === 'probe' ? undefined : biteOf(plan, looking);
+  const act = plan.next.act;
+  const elsewhere = STAGE_OF_ACT[act] !== stage && act !== 'nothing';
+  const props = { facts, surface, plan };
+  return (
+    <ScrollView testID="surface" contentContainerClassName={`gap-6 p-4 pb-10 ${wide ? 'w-full max-w-[46rem] self-center px-6' : ''}`}>
+      <View className="gap-1">
+        {wide ? null : <Button look="quiet" label={`‹ ${facts.job.name}`} says={`Back to the list of ${facts.job.name}`} onPress={() => go(stage)} className="self-start px-0" />}
+        <Words look="note">{`${space?.name ?? ''} · ${facts.job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>
+        <Words look="title" level={wide ? 2 : 1}>
+          {surface.name}
+        </Words>
+        <Words look="note">{[`${surface.count} × ${say(surface.element)}`, area, ...surface.conditions.map(say)].join(' · ')}</Words>
+      </View>
+      <Section coats={sectionCoats(plan)} material={surface.material} bite={bite} />
+      {elsewhere ? <NextBar says={`Next: ${ACT_WORDS[act].says}`} act={ACT_WORDS[act].act} onPress={() => go(STAGE_OF_ACT[act], surface.id)} /> : null}
+      <Problems problems={plan.problems} />
+      {stage === 'walk' ? <WalkStage {...props} go={go} /> : null}
+      {stage === 'probe' ? <ProbeStage {...props} /> : null}
+      {stage === 'choose' ? <ChooseStage {...props} looking={looking} onLook={setLooking} /> : null}
+      {stage === 'protect' ? <ProtectStage {...props} /> : null}
+      {stage === 'coat' ? <CoatStage {...props} /> : null}
+      {stage === 'work' ? <WorkStage {...props} /> : null}
+      <Words look="note">Rough Sill advises. Local rules, the data sheet, a lab and licensed practice come first.</Words>
+    </ScrollView>
+  );
+}

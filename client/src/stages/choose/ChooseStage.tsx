@@ -1,0 +1,152 @@
+/** Every method for every part: allowed, with care, blocked, and why; ranked by what is wanted. */
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { AIMS, effortOn, formatHours, formatMeasure, measure, methodById, say, sentence, type MethodId, type MethodOption, type PartChoice, type Problem } from '@roughsill/core';
+import { Button, Panel, Pick, Problems, Reasons, TextField, useUnits, VerdictEdge, Why, Words } from '../../kit';
+import { commit, set, useAppDispatch } from '../../store';
+import { moneyFor } from '../SurfaceList';
+import type { StageProps } from '../SurfaceScreen';
+
+interface ChooseProps extends StageProps {
+  readonly looking: MethodId | null;
+  readonly onLook: (m: MethodId | null) => void;
+}
+
+const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+const range = (r: { low: number; high: number }, f: (n: number) => string): string => (f(r.low) === f(r.high) ? f(r.low) : `${f(r.low)} to ${f(r.high)}`);
+
+export function ChooseStage({ facts, surface, plan, looking, onLook }: ChooseProps) {
+  const dispatch = useAppDispatch();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const write = (drafts: Parameters<typeof commit>[1], what: string) => setProblems(dispatch(commit(facts.job.id, drafts, what)));
+  return (
+    <>
+      <Pick label="What do you want of it" value={surface.aim} options={AIMS.map((value) => ({ value, label: say(value) }))} onChange={(aim) => write([set('surface', surface.id, { aim })], 'aim')} testID="aim" />
+      <View>
+        <Words look="row">{`How deep: ${say(plan.choice.required.value)}`}</Words>
+        <Why of="how deep" because={plan.choice.required.because} />
+      </View>
+      <Problems problems={problems} />
+      {plan.choice.parts.map((part) => (
+        <PartMethods
+          key={part.partId} part={part} looking={looking} onLook={onLook} money={moneyFor(facts)} insisted={surface.parts.find((p) => p.id === part.partId)?.insistedWhy ?? null}
+          onChoose={(methodId, insistedWhy, all) => {
+            const ids = all ? plan.choice.parts.filter((p) => p.options.some((o) => o.methodId === methodId && o.verdict !== 'blocked')).map((p) => p.partId) : [part.partId];
+            write(ids.map((id) => set('part', id, { methodId, insistedWhy }, surface.id)), methodId ? `${say(methodId)} chosen` : 'choice taken back');
+          }}
+          several={plan.choice.parts.length > 1}
+        />
+      ))}
+    </>
+  );
+}
+
+interface PartMethodsProps {
+  readonly part: PartChoice;
+  readonly looking: MethodId | null;
+  readonly onLook: (m: MethodId | null) => void;
+  readonly money: (n: number) => string;
+  readonly insisted: string | null;
+  readonly several: boolean;
+  readonly onChoose: (m: MethodId | null, insistedWhy: string | null, all: boolean) => void;
+}
+
+function PartMethods({ part, looking, onLook, money, insisted, several, onChoose }: PartMethodsProps) {
+  const units = useUnits();
+  const [all, setAll] = useState(false);
+  const [open, setOpen] = useState<MethodId | null>(null);
+  const blocked = part.options.filter((o) => o.verdict === 'blocked');
+  const allowed = part.options.filter((o) => o.verdict !== 'blocked');
+  const shown = all ? part.options : [...allowed, ...blocked.filter((o) => part.chosenByPerson && o.methodId === part.selected.value)];
+  return (
+    <Panel title={cap(say(part.kind))} aside={formatMeasure(measure(part.areaM2, 'm2'), units)} testID={`part-${part.kind}`}>
+      {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? <Reasons because={part.selected.because} /> : null}
+      <View className="gap-2">
+        {shown.map((o) => (
+          <MethodRow
+            key={o.methodId} option={o} part={part} money={money} open={open === o.methodId} chosen={part.chosenByPerson && part.selected.value === o.methodId} first={!part.chosenByPerson && part.selected.value === o.methodId}
+            insisted={insisted} several={several}
+            onToggle={() => {
+              setOpen(open === o.methodId ? null : o.methodId);
+              onLook(looking === o.methodId ? null : o.methodId);
+            }}
+            onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)} onUndo={() => onChoose(null, null, false)}
+          />
+        ))}
+        {allowed.length === 0 ? <Words look="row" className="text-oxide">Every method is blocked here. Stop and ask.</Words> : null}
+      </View>
+      {blocked.length > 0 ? <Button look="quiet" label={all ? 'Hide what is blocked' : `Show the ${blocked.length} that are blocked, and why`} expanded={all} onPress={() => setAll(!all)} className="self-start px-0" testID={`blocked-${part.kind}`} /> : null}
+    </Panel>
+  );
+}
+
+interface MethodRowProps {
+  readonly option: MethodOption;
+  readonly part: PartChoice;
+  readonly money: (n: number) => string;
+  readonly open: boolean;
+  readonly chosen: boolean;
+  readonly first: boolean;
+  readonly insisted: string | null;
+  readonly several: boolean;
+  readonly onToggle: () => void;
+  readonly onChoose: (insistedWhy: string | null, all: boolean) => void;
+  readonly onUndo: () => void;
+}
+
+function MethodRow({ option: o, part, money, open, chosen, first, insisted, several, onToggle, onChoose, onUndo }: MethodRowProps) {
+  const units = useUnits();
+  const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
+  const weighty = o.because.filter((r) => r.effect === (o.verdict === 'blocked' ? 'block' : 'care'));
+  const headline = weighty[0] ?? o.because[0];
+  const more = weighty.length - 1;
+  return (
+    <View testID={`method-${o.methodId}`} className={`flex-row bg-panel ${chosen ? 'border-2 border-soot' : 'border-2 border-panel'}`}>
+      <VerdictEdge verdict={o.verdict} />
+      <View className="min-w-0 flex-1">
+        <Pressable role="button" aria-expanded={open} aria-label={`${say(o.methodId)}, ${say(o.verdict)}: why and details`} onPress={onToggle} {...({ dataSet: { why: 'yes' } } as object)} className="min-h-touch gap-0.5 px-3 py-2">
+          <View className="flex-row items-baseline justify-between gap-3">
+            <Words look="row" className="min-w-0 flex-1">
+              {cap(say(o.methodId))}
+            </Words>
+            {o.verdict === 'blocked' ? <Words look="note">why</Words> : <Words look="row">{range(effort.personHours, formatHours)}</Words>}
+          </View>
+          <View className="flex-row items-start justify-between gap-3">
+            <Words look="note" className="min-w-0 flex-1" lines={open ? undefined : 2}>{`${chosen ? 'chosen · ' : first ? 'ranks first · ' : ''}${say(o.verdict)}${headline && o.verdict !== 'go' ? `: ${sentence(headline, units)}` : ''}${more > 0 ? ` (+${more})` : ''}`}</Words>
+            {o.verdict === 'blocked' ? null : <Words look="strong">{range(effort.total, money)}</Words>}
+          </View>
+        </Pressable>
+        {open ? (
+          <View className="gap-3 px-3 pb-3">
+            {effort.dwellHours ? <Words look="note">{`Works by itself for ${range(effort.dwellHours, formatHours)} a round.`}</Words> : null}
+            <Words look="note">{o.perM2.ownRate ? 'Hours from your own rates.' : 'Hours from usual rates, from memory: put your own in the firm’s settings.'}</Words>
+            <Reasons because={o.because} />
+            <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
+          </View>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+function Act({ option: o, chosen, insisted, several, onChoose, onUndo }: Omit<MethodRowProps, 'part' | 'money' | 'open' | 'first' | 'onToggle'>) {
+  const [why, setWhy] = useState(insisted ?? '');
+  const [problem, setProblem] = useState<string>();
+  if (chosen) return <Button label="Take the choice back" onPress={onUndo} />;
+  if (o.verdict !== 'blocked') {
+    return (
+      <View className="flex-row flex-wrap gap-2">
+        <Button look="main" label="Choose" says={`Choose ${say(o.methodId)} for this part`} testID={`choose-${o.methodId}`} onPress={() => onChoose(null, false)} />
+        {several ? <Button label="For every part it may go on" onPress={() => onChoose(null, true)} testID={`choose-all-${o.methodId}`} /> : null}
+      </View>
+    );
+  }
+  if (!o.canInsist) return <Words look="strong">The law or the hazard forbids it outright. It cannot be chosen.</Words>;
+  return (
+    <View className="gap-2">
+      <Words look="note">Practice blocks it, not the law. You may keep it; your reason goes on record with your name.</Words>
+      <TextField label="Why you keep it all the same" value={why} onChange={setWhy} onCommit={setWhy} problem={problem} />
+      <Button look="stop" label="Keep it against practice" onPress={() => (why.trim() === '' ? setProblem('Say why: it goes on record.') : onChoose(why.trim(), false))} />
+    </View>
+  );
+}

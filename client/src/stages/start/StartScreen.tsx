@@ -1,0 +1,125 @@
+/** The jobs of the firm, a new one, and bringing one in from a file. */
+import { createElement, useEffect, useState } from 'react';
+import { ActivityIndicator, ScrollView, View } from 'react-native';
+import { router } from 'expo-router';
+import { readJobFile, type Problem } from '@roughsill/core';
+import { Button, Empty, Panel, Row, Words } from '../../kit';
+import { api, loadList, useAppDispatch, useAppSelector } from '../../store';
+import { useKeys } from '../keys';
+import { Notices } from '../Notices';
+
+export function StartScreen() {
+  const dispatch = useAppDispatch();
+  const { list, listStatus, byId } = useAppSelector((s) => s.jobs);
+  useEffect(() => {
+    void dispatch(loadList());
+  }, [dispatch]);
+  useKeys((key) => {
+    if (key === 'n') router.navigate('/new');
+    else if (key === '?') router.navigate('/keys');
+    else return false;
+    return true;
+  });
+  // A job begun without signal is here before the server knows it.
+  const begun = Object.values(byId).filter(({ facts }) => facts.job.removedAt === null && !list?.some((l) => l.id === facts.job.id));
+  return (
+    <View className="flex-1 bg-limewash">
+      <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
+        <View className="gap-2 pt-4">
+          <Words look="title" level={1}>
+            Rough Sill
+          </Words>
+          <Words>Know what is in the old coats, choose how they come off, protect people, prime and coat.</Words>
+        </View>
+        <View className="flex-row flex-wrap gap-2">
+          <Button look="main" label="New job" testID="new-job" onPress={() => router.navigate('/new')} />
+          <ImportButton />
+        </View>
+        <Panel title="Jobs">
+          {list === null && listStatus === 'away' && begun.length === 0 ? <Empty says="No signal, and no job has been opened on this phone yet. A new job can be begun all the same: it is sent when the server answers." /> : null}
+          {list === null && listStatus === 'loading' ? <ActivityIndicator aria-label="Loading the jobs" /> : null}
+          <View className="gap-1">
+            {begun.map(({ facts }) => (
+              <Row key={facts.job.id} title={facts.job.name} note="on this phone, not sent yet" onPress={() => router.navigate(`/job/${facts.job.id}/walk`)} />
+            ))}
+            {list?.map((j) => (
+              <Row
+                key={j.id} testID={`job-${j.id}`} title={byId[j.id]?.facts.job.name ?? j.name} onPress={() => router.navigate(`/job/${j.id}/walk`)}
+                note={[j.place, j.yearBuilt ? `built ${j.yearBuilt}` : 'year unknown', `${j.surfaces} surfaces`, j.rulebook === 'us' ? 'US rules' : 'UK rules'].filter(Boolean).join(' · ')}
+                aside={j.sample ? <Words look="note">sample</Words> : undefined}
+              />
+            ))}
+          </View>
+          {list?.length === 0 && begun.length === 0 ? <Empty says="No job yet. Start one: a name is enough, and the year it was built tells the most." /> : null}
+        </Panel>
+        <View className="flex-row flex-wrap gap-x-4">
+          <Button look="quiet" label="Rates and settings" className="px-0" onPress={() => router.navigate('/settings')} />
+          <Button look="quiet" label="Sources" className="px-0" onPress={() => router.navigate('/sources')} />
+          <Button look="quiet" label="Keys" className="px-0" onPress={() => router.navigate('/keys')} />
+        </View>
+        <Words look="note">Rough Sill advises. It does not replace the local authority, a licensed professional, the product’s own data sheet or a lab. What is not known is treated as present.</Words>
+      </ScrollView>
+      <Notices />
+    </View>
+  );
+}
+
+interface Refused {
+  readonly says: string;
+  readonly problems: readonly Problem[];
+  /** The file, when it may be brought in as a copy. */
+  readonly copy?: string;
+}
+
+/** Checked here first, so that a broken file is told line by line, with or without signal. */
+function ImportButton() {
+  const dispatch = useAppDispatch();
+  const [refused, setRefused] = useState<Refused | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const bring = async (text: string, copy: boolean) => {
+    setBusy(true);
+    const r = await api.importFile(text, copy);
+    setBusy(false);
+    if (r.ok) {
+      setRefused(null);
+      await dispatch(loadList());
+      return router.navigate(`/job/${r.value.jobId}/walk`);
+    }
+    const again = r.error.kind === 'refused' && r.error.status === 409;
+    setRefused({ says: r.error.says, problems: r.error.kind === 'refused' ? r.error.problems : [], copy: again ? text : undefined });
+  };
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    if (file.size > 8 * 1024 * 1024) return setRefused({ says: 'The file is over 8 MB: no job file is that large. Nothing was brought in.', problems: [] });
+    const text = await file.text();
+    const facts = readJobFile(text, new Date().getUTCFullYear());
+    if (!facts.ok) return setRefused({ says: 'Nothing was brought in. The file has to be put right first.', problems: facts.problems });
+    await bring(text, false);
+  };
+  return (
+    <>
+      {createElement(
+        'label',
+        { className: 'file-button' },
+        createElement('input', {
+          type: 'file', accept: '.json,application/json', 'data-testid': 'import', 'aria-label': 'Bring in a job file',
+          onChange: (e: { target: HTMLInputElement }) => {
+            void read(e.target.files?.[0]).finally(() => (e.target.value = ''));
+          },
+        }),
+        busy ? 'Bringing it in …' : 'Bring in a job file',
+      )}
+      {refused ? (
+        <View role="alert" testID="import-problems" className="w-full gap-1 border-2 border-oxide bg-panel p-3">
+          <Words look="strong">{refused.says}</Words>
+          {refused.problems.slice(0, 12).map((p) => (
+            <Words key={`${p.path}${p.message}`}>{`${p.path}: ${p.message}`}</Words>
+          ))}
+          {refused.problems.length > 12 ? <Words look="note">{`and ${refused.problems.length - 12} more`}</Words> : null}
+          {refused.copy !== undefined ? <Button label="Bring it in as a copy" testID="import-copy" onPress={() => void bring(refused.copy!, true)} /> : null}
+        </View>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,101 @@
+/** The plan on paper: every surface, or one, with its reasons written out. */
+import { ScrollView, View } from 'react-native';
+import { router, useLocalSearchParams } from 'expo-router';
+import { createDeriver, formatHours, jobReport, NOTICE, say, type JobFacts, type ReasonReport, type SurfaceReport } from '@roughsill/core';
+import { useMemo } from 'react';
+import { Button, UnitsProvider, Words } from '../../kit';
+import { useJob, useSettings } from '../../store';
+import { Section } from '../../section';
+import { sectionCoats } from '../SurfaceScreen';
+import { moneyFor } from '../SurfaceList';
+
+const noprint = { dataSet: { noprint: 'yes' } } as object;
+const keep = { dataSet: { keep: 'yes' } } as object;
+const range = (r: { low: number; high: number }, f: (n: number) => string): string => (f(r.low) === f(r.high) ? f(r.low) : `${f(r.low)} to ${f(r.high)}`);
+
+export function PrintScreen() {
+  const { jobId, surface } = useLocalSearchParams<{ jobId: string; surface?: string }>();
+  const { facts } = useJob(jobId);
+  if (!facts) return null;
+  return (
+    <UnitsProvider value={facts.job.units}>
+      <Paper facts={facts} only={surface} />
+    </UnitsProvider>
+  );
+}
+
+function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: string }) {
+  const settings = useSettings();
+  const plan = useMemo(() => createDeriver().derive(facts, settings, new Date().getUTCFullYear()), [facts, settings]);
+  const report = useMemo(() => jobReport(facts, plan), [facts, plan]);
+  const money = moneyFor(facts);
+  return (
+    <ScrollView testID="paper" className="flex-1 bg-white" contentContainerClassName="w-full max-w-[50rem] gap-5 self-center p-6" {...({ dataSet: { 'print-root': 'yes' } } as object)}>
+      <View {...noprint} className="flex-row flex-wrap gap-2">
+        <Button look="main" label="Print" onPress={() => window.print()} />
+        <Button label="Back to the job" onPress={() => router.navigate(only ? `/job/${facts.job.id}/work/${only}` : `/job/${facts.job.id}/work`)} />
+      </View>
+      <Words look="title" level={1}>
+        {report.job.name}
+      </Words>
+      <Words>{[report.job.place, report.job.yearBuilt ? `built ${report.job.yearBuilt}` : 'year built unknown', `${report.job.rules} rules`].filter(Boolean).join(' · ')}</Words>
+      <Words look="note">{`${NOTICE} ${report.job.edition}.`}</Words>
+      {report.spaces.map((space) => {
+        const surfaces = space.surfaces.filter((s) => only === undefined || s.id === only);
+        return surfaces.length === 0 ? null : (
+          <View key={space.id} className="gap-4">
+            <Words look="head" level={2}>
+              {space.name}
+            </Words>
+            {space.minorWork ? <Lines because={space.minorWork.because} /> : null}
+            {surfaces.map((s) => (
+              <SurfacePaper key={s.id} s={s} money={money}>
+                <Section coats={sectionCoats(plan.surfaces.find((p) => p.surfaceId === s.id)!)} material={facts.surfaces.find((x) => x.id === s.id)!.material} />
+              </SurfacePaper>
+            ))}
+          </View>
+        );
+      })}
+    </ScrollView>
+  );
+}
+
+const Lines = ({ because }: { readonly because: readonly ReasonReport[] }) => (
+  <>
+    {because.map((r, i) => (
+      <Words key={`${r.rule}${i}`} look="note">{`${r.says} (${r.source}; ${r.sourceKind.toLowerCase()}.)`}</Words>
+    ))}
+  </>
+);
+
+function SurfacePaper({ s, money, children }: { readonly s: SurfaceReport; readonly money: (n: number) => string; readonly children: React.ReactNode }) {
+  const pr = s.protection;
+  return (
+    <View className="gap-3 border-t-2 border-soot pt-3">
+      <View {...keep} className="gap-2">
+        <Words look="row" level={3}>{`${s.count} × ${s.name}: ${s.material}, ${s.area.text}`}</Words>
+        <View className="max-w-[26rem]">{children}</View>
+        <Words look="strong">{`Lead: ${say(s.lead.overall.value)}. Depth: ${say(s.requiredDepth.value)}.`}</Words>
+        <Lines because={s.lead.overall.because} />
+      </View>
+      {pr.needed.value ? (
+        <View {...keep} className="gap-1">
+          <Words look="strong">Protection</Words>
+          <Words>{`Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought); ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${pr.vapourFilter ? ' with vapour cartridges' : ''}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</Words>
+          <Lines because={[...pr.exposure.because, ...pr.respirator.because]} />
+        </View>
+      ) : null}
+      {s.steps.map((st) => (
+        <View key={st.number} {...keep} className="gap-0.5 pl-4">
+          <Words look="strong">{`${st.number}. ${st.title}`}</Words>
+          <Words look="note">{[`${range(st.personHours, formatHours)} of work`, st.waitHours.high > 0 ? `wait ${range(st.waitHours, formatHours)}` : '', ...st.quantities.map((q) => `${q.what} ${q.text}`)].filter(Boolean).join(' · ')}</Words>
+          <Lines because={st.because} />
+          {st.checks.map((c) => (
+            <Words key={c.id}>{`${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}`}</Words>
+          ))}
+        </View>
+      ))}
+      <Words look="note">{`${range(s.hours.handsOn, formatHours)} of work, ${range(s.hours.waiting, formatHours)} of waiting, ${range(s.money, money)}. A guess until trial squares are done.`}</Words>
+    </View>
+  );
+}

@@ -1,0 +1,77 @@
+/** The steps in order, with times, quantities and the checks that must pass. */
+import { View } from 'react-native';
+import { router } from 'expo-router';
+import { formatHours, formatMeasure, say, sentence, type Gate, type Step, type Surface } from '@roughsill/core';
+import { Button, Panel, useUnits, Why, Words } from '../../kit';
+import { add, commit, useAppDispatch } from '../../store';
+import { moneyFor } from '../SurfaceList';
+import type { StageProps } from '../SurfaceScreen';
+
+const range = (r: { low: number; high: number }): string => (formatHours(r.low) === formatHours(r.high) ? formatHours(r.low) : `${formatHours(r.low)} to ${formatHours(r.high)}`);
+
+export function WorkStage({ facts, surface, plan }: StageProps) {
+  const { work, money } = plan;
+  const cash = moneyFor(facts);
+  return (
+    <>
+      <Panel title="The plan" aside={`${work.steps.length} steps`}>
+        <Words>{`${range(work.handsOnH)} of work and ${range(work.waitH)} of waiting; ${cash(money.low)} to ${cash(money.high)}. No trial stands behind this price: it is a guess until squares are done.`}</Words>
+        <Button label="Print this surface" onPress={() => router.navigate(`/job/${facts.job.id}/print?surface=${surface.id}`)} className="self-start" />
+      </Panel>
+      {work.steps.map((s, i) => (
+        <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} jobId={facts.job.id} surface={surface} />
+      ))}
+    </>
+  );
+}
+
+function StepBlock({ number, step, here, jobId, surface }: { readonly number: number; readonly step: Step; readonly here: boolean; readonly jobId: string; readonly surface: Surface }) {
+  const units = useUnits();
+  const times = [step.handsOnH.high > 0 ? `${range(step.handsOnH)} of work` : '', step.waitH.high > 0 ? `${range(step.waitH)} of waiting` : ''].filter(Boolean).join(', ');
+  return (
+    <View testID={`step-${step.id}`} className={`flex-row gap-3 border-l-4 bg-panel p-3 ${here ? 'border-soot' : 'border-line'}`}>
+      <Words look="head" className="w-8">
+        {String(number)}
+      </Words>
+      <View className="min-w-0 flex-1 gap-1">
+        <Words look="note">{`${say(step.kind)}${here ? ' · the work stands here' : ''}`}</Words>
+        <Words look="row" level={3}>
+          {sentence(step.title, units)}
+        </Words>
+        {times ? <Words look="note">{times}</Words> : null}
+        {step.amounts.map((a) => (
+          <Words key={a.what}>{`${say(a.what)}: ${formatMeasure(a.amount, units)}`}</Words>
+        ))}
+        <Why of={sentence(step.title, units)} because={step.because} />
+        {step.gates.map((g) => (
+          <GateRow key={g.id} gate={g} jobId={jobId} surface={surface} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed' } as const;
+
+function GateRow({ gate, jobId, surface }: { readonly gate: Gate; readonly jobId: string; readonly surface: Surface }) {
+  const dispatch = useAppDispatch();
+  const units = useUnits();
+  const words = sentence(gate.because, units);
+  const standing = surface.checks.filter((c) => c.gate === gate.id && !surface.checks.some((o) => o.supersedesId === c.id)).at(-1);
+  const record = (outcome: 'pass' | 'fail') =>
+    dispatch(
+      commit(jobId, [add('check', { gate: gate.id, outcome, note: '', takenAt: new Date().toISOString(), supersedesId: standing?.id ?? null, supersedesWhy: standing ? 'looked at again' : null }, surface.id)], null),
+    );
+  const edge = gate.state === 'passed' ? 'border-verdigris' : gate.state === 'failed' ? 'border-oxide' : 'border-line';
+  return (
+    <View role="group" aria-label={words} className={`gap-1 border-l-8 py-1 pl-3 ${edge}`}>
+      <Words look="strong">{words}</Words>
+      <Words look="note">{`${GATE_WORDS[gate.state]}${standing ? `, ${standing.by}, ${new Date(standing.takenAt).toLocaleString()}` : ''}${gate.state === 'failed' ? `: back to ${say(gate.backTo).toLowerCase()}` : ''}`}</Words>
+      <View className="flex-row flex-wrap items-center gap-2">
+        <Button label="Pass" says={`Pass: ${words}`} pressed={gate.state === 'passed'} onPress={() => record('pass')} />
+        <Button look="stop" label="Fail" says={`Fail: ${words}`} pressed={gate.state === 'failed'} onPress={() => record('fail')} />
+        <Why of={words} because={[gate.because]} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,47 @@
+/** Facts and what follows from them, for screens. One surface is derived in the page; a large job's lists come from the worker. */
+import { useEffect, useMemo } from 'react';
+import { createDeriver, digestOf, type Deriver, type FirmSettings, type JobDigest, type JobFacts, type Surface, type SurfacePlan } from '@roughsill/core';
+import { isLarge } from './large';
+import type { LoadStatus } from './slices';
+import { useAppDispatch, useAppSelector } from './store';
+import { loadJob } from './sync';
+
+const derivers = new Map<string, Deriver>();
+function deriverFor(jobId: string): Deriver {
+  let d = derivers.get(jobId);
+  if (!d) {
+    d = createDeriver();
+    derivers.set(jobId, d);
+  }
+  return d;
+}
+const thisYear = (): number => new Date().getUTCFullYear();
+
+/** The job, asked for when it is not here yet. */
+export function useJob(jobId: string): { readonly facts: JobFacts | undefined; readonly status: LoadStatus } {
+  const dispatch = useAppDispatch();
+  const facts = useAppSelector((s) => s.jobs.byId[jobId]?.facts);
+  const status = useAppSelector((s) => s.jobs.status[jobId] ?? 'none');
+  useEffect(() => {
+    void dispatch(loadJob(jobId));
+  }, [dispatch, jobId]);
+  return { facts, status };
+}
+
+export const useSettings = (): FirmSettings => useAppSelector((s) => s.session.settings);
+
+export function useSurfacePlan(facts: JobFacts, surfaceId: string): SurfacePlan | undefined {
+  const settings = useSettings();
+  return useMemo(() => deriverFor(facts.job.id).surface(facts, surfaceId, settings, thisYear()), [facts, surfaceId, settings]);
+}
+
+/** Lists and counts of a whole job, and where they were reckoned. */
+export function useDigest(facts: JobFacts): { readonly digest: JobDigest | undefined; readonly by: 'page' | 'worker' } {
+  const settings = useSettings();
+  const large = isLarge(facts);
+  const fromWorker = useAppSelector((s) => s.jobs.digests[facts.job.id]);
+  const fromPage = useMemo(() => (large ? undefined : digestOf(deriverFor(facts.job.id).derive(facts, settings, thisYear()))), [facts, settings, large]);
+  return large ? { digest: fromWorker, by: 'worker' } : { digest: fromPage, by: 'page' };
+}
+
+export const findSurface = (facts: JobFacts, id: string): Surface | undefined => facts.surfaces.find((s) => s.id === id && s.removedAt === null);

@@ -1,0 +1,60 @@
+/** The little of a job's plan that lists and counts need: small enough to cross from a worker at every keystroke. */
+import type { MethodId } from './facts';
+import type { Verdict } from './choose';
+import type { JobPlan, NextAct, SurfacePlan } from './pipeline';
+import type { HazardState, NextTest } from './probe';
+
+export interface SurfaceDigest {
+  readonly surfaceId: string;
+  readonly spaceId: string;
+  readonly areaM2: number;
+  readonly lead: HazardState;
+  readonly coats: readonly { readonly binder: string; readonly state: HazardState; readonly counted: boolean }[];
+  readonly asbestos: HazardState;
+  readonly nextTest: NextTest;
+  readonly picks: readonly { readonly partId: string; readonly methodId: MethodId | null; readonly verdict: Verdict; readonly byPerson: boolean }[];
+  /** How many coats, from the top, the deepest picked method reaches. */
+  readonly bite: number;
+  readonly protect: boolean;
+  readonly respirator: SurfacePlan['protection']['respirator']['value'];
+  readonly sheetM2: number;
+  readonly coatsToApply: number;
+  readonly handsOnH: { readonly low: number; readonly high: number };
+  readonly money: { readonly low: number; readonly high: number };
+  readonly standsAt: string | null;
+  readonly stepsTotal: number;
+  readonly problems: number;
+  readonly act: NextAct;
+}
+
+export interface JobDigest extends Pick<JobPlan, 'jobId' | 'totals' | 'states' | 'next' | 'spaces'> {
+  readonly surfaces: readonly SurfaceDigest[];
+}
+
+function digestSurface(p: SurfacePlan): SurfaceDigest {
+  const picks = p.choice.parts.map((part) => {
+    const o = part.options.find((x) => x.methodId === part.selected.value);
+    return { partId: part.partId, methodId: part.selected.value, verdict: o?.verdict ?? ('blocked' as const), byPerson: part.chosenByPerson, reach: o?.coatsReached ?? 0 };
+  });
+  return {
+    surfaceId: p.surfaceId, spaceId: p.spaceId, areaM2: p.area.totalM2, lead: p.lead.overall.value,
+    coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.state, counted: c.coat.id !== 'uncounted' })),
+    asbestos: p.asbestos.value, nextTest: p.lead.next.value, picks, bite: Math.max(0, ...picks.map((x) => x.reach)),
+    protect: p.protection.needed.value, respirator: p.protection.respirator.value, sheetM2: p.protection.sheetBoughtM2, coatsToApply: p.coating.lines.length,
+    handsOnH: p.work.handsOnH, money: p.money, standsAt: p.work.standsAt, stepsTotal: p.work.steps.length, problems: p.problems.length, act: p.next.act,
+  };
+}
+
+/** Digests of unchanged surfaces are the same objects as before: the plan remembers its own. */
+const made = new WeakMap<SurfacePlan, SurfaceDigest>();
+
+export function digestOf(plan: JobPlan): JobDigest {
+  const surfaces = plan.surfaces.map((p) => {
+    const known = made.get(p);
+    if (known) return known;
+    const d = digestSurface(p);
+    made.set(p, d);
+    return d;
+  });
+  return { jobId: plan.jobId, totals: plan.totals, states: plan.states, next: plan.next, spaces: plan.spaces, surfaces };
+}
