@@ -35,7 +35,7 @@ export async function buildWeb() {
   say('building the web app (about a minute) …');
   const next = `${WEB}.next`;
   rmSync(next, { recursive: true, force: true });
-  await runBeside('web export', nodeBin('expo'), ['export', '--platform', 'web', '--clear', '--output-dir', next], { cwd: path.join(ROOT, 'client'), env: EXPO_ENV });
+  await runBeside('web export', nodeBin('expo'), ['export', '--platform', 'web', ...(process.env.CI ? ['--clear'] : []), '--output-dir', next], { cwd: path.join(ROOT, 'client'), env: EXPO_ENV });
   const { generateSW } = await import('workbox-build');
   const { warnings } = await generateSW({
     globDirectory: next,

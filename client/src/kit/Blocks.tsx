@@ -71,7 +71,7 @@ export function Row({ title, note, aside, lead, onPress, current, testID }: RowP
 export function NextBar({ says, act, onPress }: { readonly says: string; readonly act?: string; readonly onPress?: () => void }) {
   return (
     <View testID="next" role="region" aria-label="Next" className="flex-row flex-wrap items-center gap-3 bg-soot p-4 [clip-path:polygon(0_0,100%_0,100%_calc(100%-14px),calc(100%-14px)_100%,0_100%)]">
-      <Words look="row" className="min-w-[10rem] flex-1 text-onsoot">
+      <Words look="row" tone="onSoot" className="min-w-[10rem] flex-1">
         {says}
       </Words>
       {act && onPress ? <Button look="onSoot" label={act} onPress={onPress} className="border-onsoot" /> : null}
@@ -79,7 +79,7 @@ export function NextBar({ says, act, onPress }: { readonly says: string; readonl
   );
 }
 
-export function Figure({ label, value, note, children }: { readonly label: string; readonly value: string; readonly note?: string; readonly children?: ReactNode }) {
+export function Figure({ label, value, note }: { readonly label: string; readonly value: string; readonly note?: string }) {
   return (
     <View className="gap-0.5 bg-panel px-3 py-2">
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
@@ -87,7 +87,6 @@ export function Figure({ label, value, note, children }: { readonly label: strin
         <Words look="row">{value}</Words>
       </View>
       {note ? <Words look="note">{note}</Words> : null}
-      {children}
     </View>
   );
 }
@@ -106,7 +105,7 @@ export function Problems({ problems }: { readonly problems: readonly { readonly 
   return (
     <View role="alert" testID="problems" className="gap-1 border-2 border-oxide bg-panel p-3">
       {problems.map((p) => (
-        <Words key={`${p.path}${p.message}`} className="font-strong text-oxide">
+        <Words key={`${p.path}${p.message}`} look="strong" tone="oxide">
           {p.message}
         </Words>
       ))}

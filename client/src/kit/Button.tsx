@@ -11,6 +11,8 @@ interface ButtonProps {
   readonly says?: string;
   readonly pressed?: boolean;
   readonly expanded?: boolean;
+  /** Stands at the left edge, without the inner margin. */
+  readonly flush?: boolean;
   readonly testID?: string;
   readonly className?: string;
 }
@@ -24,7 +26,7 @@ const LOOKS = {
 } as const;
 
 /** A button no smaller than a gloved thumb. */
-export function Button({ label, onPress, look = 'plain', icon, disabled, says, pressed, expanded, testID, className = '' }: ButtonProps) {
+export function Button({ label, onPress, look = 'plain', icon, disabled, says, pressed, expanded, flush, testID, className = '' }: ButtonProps) {
   const [box, text] = LOOKS[look];
   return (
     <Pressable
@@ -36,7 +38,7 @@ export function Button({ label, onPress, look = 'plain', icon, disabled, says, p
       disabled={disabled}
       onPress={onPress}
       testID={testID}
-      className={`min-h-touch min-w-touch flex-row items-center justify-center gap-2 border-2 px-4 py-2 active:opacity-80 ${box} ${disabled ? 'opacity-60' : ''} ${className}`}
+      className={`min-h-touch min-w-touch flex-row items-center justify-center gap-2 border-2 py-2 ${flush ? 'self-start pr-4' : 'px-4'} active:opacity-80 ${box} ${disabled ? 'opacity-60' : ''} ${className}`}
     >
       {icon ? <View aria-hidden>{icon}</View> : null}
       <Text className={`font-strong text-body ${text}`}>{label}</Text>

@@ -10,7 +10,7 @@ export function FieldFrame({ label, problem, hint, id, children }: { readonly la
       {children}
       {hint && !problem ? <Words look="note">{hint}</Words> : null}
       {problem ? (
-        <Words alert nativeID={`${id}-problem`} className="font-strong text-oxide">
+        <Words alert nativeID={`${id}-problem`} look="strong" tone="oxide">
           {problem}
         </Words>
       ) : null}

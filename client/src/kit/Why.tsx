@@ -52,3 +52,36 @@ export function Why({ because, of, children }: WhyProps) {
     </View>
   );
 }
+
+interface AnswerRowProps {
+  readonly label: string;
+  readonly value?: ReactNode;
+  readonly note?: string;
+  readonly because: readonly Reason[];
+  /** What the reasons are for, when the label alone says too little. */
+  readonly of?: string;
+}
+
+/** An answer on one row; the whole row unfolds its reasons. */
+export function AnswerRow({ label, value, note, because, of = label }: AnswerRowProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <View className="bg-panel px-3">
+      <Pressable role="button" aria-expanded={open} aria-label={`why: ${of}${typeof value === 'string' ? `, ${value}` : ''}`} onPress={() => setOpen(!open)} {...({ dataSet: { why: 'yes' } } as object)} className="min-h-touch justify-center py-1.5">
+        <View className="flex-row flex-wrap items-center justify-between gap-x-3">
+          <Words look="body" className="min-w-[8rem] flex-1">
+            {label}
+          </Words>
+          {typeof value === 'string' ? <Words look="row">{value}</Words> : value}
+          <Text className="font-strong text-note text-slate underline">{open ? 'close' : 'why'}</Text>
+        </View>
+        {note ? <Words look="note">{note}</Words> : null}
+      </Pressable>
+      {open ? (
+        <View className="pb-3">
+          <Reasons because={because} />
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -5,17 +5,21 @@ import { Text } from 'react-native';
 type Look = 'title' | 'head' | 'row' | 'body' | 'strong' | 'note' | 'label';
 
 const LOOKS: Record<Look, string> = {
-  title: 'font-name text-title text-soot',
-  head: 'font-name text-head text-soot',
-  row: 'font-strong text-row text-soot',
-  body: 'font-read text-body text-soot',
-  strong: 'font-strong text-body text-soot',
-  note: 'font-read text-note text-ash',
-  label: 'font-strong text-note text-soot',
+  title: 'font-name text-title',
+  head: 'font-name text-head',
+  row: 'font-strong text-row',
+  body: 'font-read text-body',
+  strong: 'font-strong text-body',
+  note: 'font-read text-note',
+  label: 'font-strong text-note',
 };
+
+/** Colour stands apart from the look, so that no two colours ever meet on one text. */
+const TONES = { soot: 'text-soot', ash: 'text-ash', oxide: 'text-oxide', onSoot: 'text-onsoot', ink: 'text-[#21201c]', paper: 'text-[#f9f9f7]' } as const;
 
 interface WordsProps {
   readonly look?: Look;
+  readonly tone?: keyof typeof TONES;
   /** Heading level; a heading is announced as one. */
   readonly level?: 1 | 2 | 3;
   readonly className?: string;
@@ -26,7 +30,7 @@ interface WordsProps {
   readonly lines?: number;
 }
 
-export function Words({ look = 'body', level, className = '', children, nativeID, testID, alert, lines }: WordsProps) {
+export function Words({ look = 'body', tone = look === 'note' ? 'ash' : 'soot', level, className = '', children, nativeID, testID, alert, lines }: WordsProps) {
   return (
     <Text
       role={level ? 'heading' : alert ? 'alert' : undefined}
@@ -36,7 +40,7 @@ export function Words({ look = 'body', level, className = '', children, nativeID
       nativeID={nativeID}
       testID={testID}
       numberOfLines={lines}
-      className={`${LOOKS[look]} [font-variant-numeric:tabular-nums] ${className}`}
+      className={`${LOOKS[look]} ${TONES[tone]} [font-variant-numeric:tabular-nums] ${className}`}
     >
       {children}
     </Text>

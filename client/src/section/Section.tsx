@@ -25,9 +25,9 @@ interface SectionProps {
 }
 
 const INK = 'rgb(var(--soot))';
-const BAND = 38;
-const GROUND = 64;
-const TOP = 12;
+const BAND = 36;
+const GROUND = 60;
+const TOP = 4;
 
 /** Words of common paint colours to a tint for the band; anything else stays limewash. */
 const TINTS: readonly (readonly [RegExp, string])[] = [
@@ -98,7 +98,7 @@ export function Section(props: SectionProps) {
                 {shown}
               </SvgText>
               {c.state === 'found' ? (
-                <SvgText x={width - 12} y={y + BAND / 2 + 6} fontSize={16} textAnchor="end" fontFamily="HyperlegibleBold, sans-serif" fill="#5c1409">
+                <SvgText x={width - 16} y={y + BAND / 2 + 6} fontSize={16} textAnchor="end" fontFamily="HyperlegibleBold, sans-serif" fill="#5c1409">
                   Pb
                 </SvgText>
               ) : null}
@@ -122,17 +122,19 @@ export function Section(props: SectionProps) {
   );
 }
 
+/** The line across the coats, led down to a flag on the material, where it hides no coat's name. */
 function BiteLine({ y, width, label: text, floor }: { readonly y: number; readonly width: number; readonly label: string; readonly floor: number }) {
-  const wide = Math.min(width * 0.62, text.length * 7.8 + 26);
-  const x = width - wide - 20;
-  // The flag hangs under the line where there is room, so that it does not hide the coat above.
-  const top = Math.min(y + 3, floor + GROUND - 26);
+  const wide = Math.min(width - 120, text.length * 7.9 + 22);
+  const x = width - wide - 4;
+  const top = floor + 24;
+  const shown = text.length * 7.9 > wide - 14 ? `${text.slice(0, Math.floor((wide - 22) / 7.9))}…` : text;
   return (
     <G>
       <Line x1={0} y1={y} x2={width} y2={y} stroke="rgb(58 80 104)" strokeWidth={4} strokeDasharray="9 5" />
-      <Polygon points={`${x},${top} ${x + wide},${top} ${x + wide + 14},${top + 11} ${x + wide},${top + 22} ${x},${top + 22}`} fill="rgb(58 80 104)" />
-      <SvgText x={x + 8} y={top + 16} fontSize={14} fontFamily="HyperlegibleBold, sans-serif" fill="#ffffff">
-        {text}
+      <Line x1={width - 4} y1={y} x2={width - 4} y2={top + 12} stroke="rgb(58 80 104)" strokeWidth={4} />
+      <Polygon points={`${x},${top} ${width - 4},${top} ${width - 4},${top + 24} ${x},${top + 24} ${x + 8},${top + 12}`} fill="rgb(58 80 104)" />
+      <SvgText x={x + 14} y={top + 17} fontSize={14} fontFamily="HyperlegibleBold, sans-serif" fill="#ffffff">
+        {shown}
       </SvgText>
     </G>
   );

@@ -85,8 +85,8 @@ function JobHead({ facts, stage }: { readonly facts: JobFacts; readonly stage: S
   return (
     <View className="gap-1">
       <View className="flex-row flex-wrap items-center justify-between gap-x-3">
-        <Button look="quiet" label="All jobs" onPress={() => router.navigate('/')} className="px-0" />
-        <Button look="quiet" label="Job facts" onPress={() => router.navigate(`/job/${job.id}/facts`)} className="px-0" />
+        <Button look="quiet" label="All jobs" onPress={() => router.navigate('/')} flush />
+        <Button look="quiet" label="Job facts" onPress={() => router.navigate(`/job/${job.id}/facts`)} flush />
       </View>
       <Words look="title" level={1}>
         {job.name}

@@ -24,7 +24,7 @@ export function Notices({ jobId }: { readonly jobId?: string }) {
       ) : null}
       {refused ? (
         <View role="alert" testID="refused" className="flex-row flex-wrap items-center justify-between gap-2">
-          <Words look="strong" className="min-w-[12rem] flex-1 text-oxide">{[refused.says, ...refused.problems.map((p) => p.message)].join(' ')}</Words>
+          <Words look="strong" tone="oxide" className="min-w-[12rem] flex-1">{[refused.says, ...refused.problems.map((p) => p.message)].join(' ')}</Words>
           <Button label="Seen" onPress={() => dispatch(noticeSlice.actions.dismissed())} />
         </View>
       ) : null}

@@ -52,7 +52,7 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   return (
     <ScrollView testID="surface" contentContainerClassName={`gap-6 p-4 pb-10 ${wide ? 'w-full max-w-[46rem] self-center px-6' : ''}`}>
       <View className="gap-1">
-        {wide ? null : <Button look="quiet" label={`‹ ${facts.job.name}`} says={`Back to the list of ${facts.job.name}`} onPress={() => go(stage)} className="self-start px-0" />}
+        {wide ? null : <Button look="quiet" label={`‹ ${facts.job.name}`} says={`Back to the list of ${facts.job.name}`} onPress={() => go(stage)} flush />}
         <Words look="note">{`${space?.name ?? ''} · ${facts.job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>
         <Words look="title" level={wide ? 2 : 1}>
           {surface.name}

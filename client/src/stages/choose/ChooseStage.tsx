@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { AIMS, effortOn, formatHours, formatMeasure, measure, methodById, say, sentence, type MethodId, type MethodOption, type PartChoice, type Problem } from '@roughsill/core';
-import { Button, Panel, Pick, Problems, Reasons, TextField, useUnits, VerdictEdge, Why, Words } from '../../kit';
+import { AnswerRow, Button, Panel, Problems, Reasons, Select, TextField, useUnits, VerdictEdge, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
 import type { StageProps } from '../SurfaceScreen';
@@ -21,11 +21,8 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
   const write = (drafts: Parameters<typeof commit>[1], what: string) => setProblems(dispatch(commit(facts.job.id, drafts, what)));
   return (
     <>
-      <Pick label="What do you want of it" value={surface.aim} options={AIMS.map((value) => ({ value, label: say(value) }))} onChange={(aim) => write([set('surface', surface.id, { aim })], 'aim')} testID="aim" />
-      <View>
-        <Words look="row">{`How deep: ${say(plan.choice.required.value)}`}</Words>
-        <Why of="how deep" because={plan.choice.required.because} />
-      </View>
+      <Select label="What do you want of it" value={surface.aim} options={AIMS.map((value) => ({ value, label: say(value) }))} onChange={(aim) => write([set('surface', surface.id, { aim })], 'aim')} testID="aim" />
+      <AnswerRow label="How deep it must go" value={say(plan.choice.required.value)} because={plan.choice.required.because} />
       <Problems problems={problems} />
       {plan.choice.parts.map((part) => (
         <PartMethods
@@ -73,9 +70,9 @@ function PartMethods({ part, looking, onLook, money, insisted, several, onChoose
             onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)} onUndo={() => onChoose(null, null, false)}
           />
         ))}
-        {allowed.length === 0 ? <Words look="row" className="text-oxide">Every method is blocked here. Stop and ask.</Words> : null}
+        {allowed.length === 0 ? <Words look="row" tone="oxide">Every method is blocked here. Stop and ask.</Words> : null}
       </View>
-      {blocked.length > 0 ? <Button look="quiet" label={all ? 'Hide what is blocked' : `Show the ${blocked.length} that are blocked, and why`} expanded={all} onPress={() => setAll(!all)} className="self-start px-0" testID={`blocked-${part.kind}`} /> : null}
+      {blocked.length > 0 ? <Button look="quiet" label={all ? 'Hide what is blocked' : `Show the ${blocked.length} that are blocked, and why`} expanded={all} onPress={() => setAll(!all)} flush testID={`blocked-${part.kind}`} /> : null}
     </Panel>
   );
 }

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { convert, DEW_MARGIN_C, dewPointC, formatHours, formatMeasure, measure, say, TOPCOATS, type TopcoatId } from '@roughsill/core';
-import { Empty, Figure, NumberField, Panel, Select, useUnits, Why, Words } from '../../kit';
+import { AnswerRow, Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 
@@ -15,9 +15,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
   return (
     <>
-      <Panel title="What is left to coat" aside={say(coating.left.value)}>
-        <Why of="what is left" because={coating.left.because} />
-      </Panel>
+      <AnswerRow label="After removal it is" value={say(coating.left.value)} because={coating.left.because} />
       <Select<TopcoatId | ''>
         label="Topcoat" value={surface.topcoat ?? ''} testID="topcoat" options={[{ value: '', label: `usual here: ${say(coating.topcoat.value)}` }, ...TOPCOATS.map((value) => ({ value, label: say(value) }))]}
         onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
@@ -25,9 +23,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
       <Panel title="Coats, in order">
         {coating.lines.length === 0 ? <Empty says="Nothing is coated: the surface is left as it is." /> : null}
         {coating.lines.map((l) => (
-          <Figure key={l.product} label={`${USE_WORDS[l.use]}: ${say(l.product)}`} value={formatMeasure(measure(l.litres, 'L'), units)} note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatHours(l.recoatH.low)} to ${formatHours(l.recoatH.high)} before the next`}>
-            <Why of={say(l.product)} because={l.because} />
-          </Figure>
+          <AnswerRow key={l.product} label={`${USE_WORDS[l.use]}: ${say(l.product)}`} value={formatMeasure(measure(l.litres, 'L'), units)} note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatHours(l.recoatH.low)} to ${formatHours(l.recoatH.high)} before the next`} because={l.because} />
         ))}
         <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
       </Panel>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { formatMeasure, measure, say, standingReadings, UNCOUNTED, type Reading, type Surface } from '@roughsill/core';
-import { Button, Empty, Panel, StateMark, TextField, useUnits, Why, Words } from '../../kit';
+import { AnswerRow, Button, Empty, Panel, StateMark, TextField, useUnits, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 import { ReadingForm } from './ReadingForm';
@@ -16,28 +16,23 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   return (
     <>
       <Panel title="Lead" aside={<StateMark state={lead.overall.value} />}>
-        <Why of="lead on this surface" because={lead.overall.because} />
         <View className="gap-1">
           {lead.coats.map((c, i) => (
-            <View key={c.coat.id} className="bg-panel px-3 py-1">
-              <View className="flex-row flex-wrap items-center justify-between gap-2">
-                <Words look="row">{c.coat.id === UNCOUNTED ? 'Older coats, not counted' : `${i + 1}  ${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`}</Words>
-                <StateMark state={c.state} />
-              </View>
-              <Why of={`coat ${i + 1}`} because={c.because} />
-            </View>
+            <AnswerRow
+              key={c.coat.id} of={`coat ${i + 1}, lead ${say(c.state)}`} value={<StateMark state={c.state} />} because={c.because}
+              label={c.coat.id === UNCOUNTED ? 'Older coats, not counted' : `${i + 1}  ${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`}
+            />
           ))}
         </View>
       </Panel>
       {asbestos.value === 'notFound' ? null : (
-        <Panel title="Asbestos" aside={<StateMark state={asbestos.value} />}>
-          <Why of="asbestos" because={asbestos.because} />
+        <Panel title="Asbestos">
+          <AnswerRow label="Textured coating" of="asbestos" value={<StateMark state={asbestos.value} />} because={asbestos.because} />
         </Panel>
       )}
       <Panel title="Best next test" testID="next-test">
-        <Words look="row">{NEXT_WORDS[lead.next.value]}</Words>
+        <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
         {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
-        <Why of="the next test" because={lead.next.because} />
         {form ? null : (
           <View className="flex-row flex-wrap gap-2">
             <Button look="main" label="Record a swab" testID="record-spot" onPress={() => setForm({ kind: 'spot' })} />

@@ -92,13 +92,13 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
           render={({ field }) => <Pick label="How deep" value={field.value} options={[{ value: 'face', label: 'the face only' }, { value: 'all', label: 'a notch through all coats' }]} onChange={field.onChange} testID="depth" />}
         />
       )}
-      {errors.depth ? <Words alert className="font-strong text-oxide">{errors.depth.message}</Words> : null}
+      {errors.depth ? <Words alert look="strong" tone="oxide">{errors.depth.message}</Words> : null}
       {depth === 'face' && kind === 'spot' ? <Words look="note">The face says nothing of the coats below: unchanged here clears the top coat at most.</Words> : null}
       {depth === 'all' && !surface.coatsCounted && kind !== 'xrf' ? <Words look="note">Not all coats are counted yet. The cut is a good moment to count them: one that is added later is not cleared by this test.</Words> : null}
       {kind === 'spot' ? (
         <>
           <Controller control={control} name="spot" render={({ field }) => <Pick label="The swab" value={field.value} options={SPOT_RESULTS.map((value) => ({ value, label: say(value) }))} onChange={field.onChange} testID="swab" />} />
-          {errors.spot ? <Words alert className="font-strong text-oxide">{errors.spot.message}</Words> : null}
+          {errors.spot ? <Words alert look="strong" tone="oxide">{errors.spot.message}</Words> : null}
           {depth === 'all' && spot === 'changed' && coats.length > 1 ? (
             <Controller
               control={control} name="changed"

@@ -48,7 +48,7 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
   return (
     <View className="flex-1 bg-limewash">
       <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-5 self-center p-4 pb-10">
-        <Button look="quiet" label={facts ? `‹ ${facts.job.name}` : '‹ All jobs'} onPress={() => router.navigate(facts ? `/job/${facts.job.id}/walk` : '/')} className="self-start px-0" />
+        <Button look="quiet" label={facts ? `‹ ${facts.job.name}` : '‹ All jobs'} onPress={() => router.navigate(facts ? `/job/${facts.job.id}/walk` : '/')} flush />
         <Words look="title" level={1}>
           {facts ? 'Job facts' : 'New job'}
         </Words>

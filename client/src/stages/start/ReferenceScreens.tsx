@@ -7,7 +7,7 @@ import { KEYS } from '../keys';
 
 const Page = ({ title, children }: { readonly title: string; readonly children: React.ReactNode }) => (
   <ScrollView className="flex-1 bg-limewash" contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
-    <Button look="quiet" label="‹ Back" onPress={() => (router.canGoBack() ? router.back() : router.replace('/'))} className="self-start px-0" />
+    <Button look="quiet" label="‹ Back" onPress={() => (router.canGoBack() ? router.back() : router.replace('/'))} flush />
     <Words look="title" level={1}>
       {title}
     </Words>

@@ -24,7 +24,7 @@ export function SettingsScreen() {
   return (
     <View className="flex-1 bg-limewash">
       <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
-        <Button look="quiet" label="‹ All jobs" onPress={() => router.navigate('/')} className="self-start px-0" />
+        <Button look="quiet" label="‹ All jobs" onPress={() => router.navigate('/')} flush />
         <Words look="title" level={1}>
           Rates and settings
         </Words>

@@ -53,9 +53,9 @@ export function StartScreen() {
           {list?.length === 0 && begun.length === 0 ? <Empty says="No job yet. Start one: a name is enough, and the year it was built tells the most." /> : null}
         </Panel>
         <View className="flex-row flex-wrap gap-x-4">
-          <Button look="quiet" label="Rates and settings" className="px-0" onPress={() => router.navigate('/settings')} />
-          <Button look="quiet" label="Sources" className="px-0" onPress={() => router.navigate('/sources')} />
-          <Button look="quiet" label="Keys" className="px-0" onPress={() => router.navigate('/keys')} />
+          <Button look="quiet" label="Rates and settings" flush onPress={() => router.navigate('/settings')} />
+          <Button look="quiet" label="Sources" flush onPress={() => router.navigate('/sources')} />
+          <Button look="quiet" label="Keys" flush onPress={() => router.navigate('/keys')} />
         </View>
         <Words look="note">Rough Sill advises. It does not replace the local authority, a licensed professional, the product’s own data sheet or a lab. What is not known is treated as present.</Words>
       </ScrollView>

@@ -19,7 +19,7 @@ export function AddScreen() {
     <UnitsProvider value={facts.job.units}>
       <View className="flex-1 bg-limewash">
         <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
-          <Button look="quiet" label={`‹ ${facts.job.name}`} says={`Back to ${facts.job.name}`} onPress={() => router.navigate(`/job/${jobId}/walk`)} className="self-start px-0" />
+          <Button look="quiet" label={`‹ ${facts.job.name}`} says={`Back to ${facts.job.name}`} onPress={() => router.navigate(`/job/${jobId}/walk`)} flush />
           {space ? <Templates facts={facts} space={space} /> : <SpaceForm key={edited?.id} facts={facts} edited={edited} />}
         </ScrollView>
         <Notices jobId={jobId} />

@@ -48,7 +48,7 @@ export function PartsEditor({ jobId, surface, areaM2 }: { readonly jobId: string
         ))}
       </View>
       {right ? null : (
-        <Words alert className="font-strong text-oxide">{`The shares add to ${Number(sum.toFixed(1))} %, not 100 %. They are not written until they do.`}</Words>
+        <Words alert look="strong" tone="oxide">{`The shares add to ${Number(sum.toFixed(1))} %, not 100 %. They are not written until they do.`}</Words>
       )}
       <Problems problems={problems} />
       {drafts.length > 0 ? (
