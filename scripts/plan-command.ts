@@ -12,8 +12,9 @@ function refuse(...problems: readonly Problem[]): 2 {
 
 function firmSettings(file: string | undefined): FirmSettings | Problem[] {
   if (file === undefined) return DEFAULT_SETTINGS;
-  const parsed = FirmSettings.safeParse({ ...DEFAULT_SETTINGS, ...(JSON.parse(readFileSync(file, 'utf8')) as object) });
-  return parsed.success ? parsed.data : fromZod(parsed.error);
+  const raw = { ...DEFAULT_SETTINGS, ...(JSON.parse(readFileSync(file, 'utf8')) as object) };
+  const parsed = FirmSettings.safeParse(raw);
+  return parsed.success ? parsed.data : fromZod(parsed.error, raw);
 }
 
 export function planCommand(argv: readonly string[]): 0 | 2 {

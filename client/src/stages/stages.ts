@@ -1,5 +1,5 @@
 /** The order of work is the navigation. */
-import { formatMeasure, measure, say, type JobDigest, type NextAct, type SurfaceDigest, type UnitSystem } from '@roughsill/core';
+import { formatMeasure, formatRange, measure, say, type JobDigest, type NextAct, type SurfaceDigest, type UnitSystem } from '@roughsill/core';
 
 export const STAGES = ['walk', 'probe', 'choose', 'protect', 'coat', 'work'] as const;
 export type StageId = (typeof STAGES)[number];
@@ -35,7 +35,7 @@ export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, mon
   switch (stage) {
     case 'walk': return `${area} · ${d.coats.filter((c) => c.counted).length} coats${d.coats.some((c) => !c.counted) ? ', not all counted' : ''}`;
     case 'probe': return d.nextTest === 'none' ? 'nothing to test' : say(d.nextTest);
-    case 'choose': return `${methods} · ${money(d.money.low)} to ${money(d.money.high)}`;
+    case 'choose': return `${methods} · ${formatRange(d.money, money)}`;
     case 'protect': return d.protect ? `${formatMeasure(measure(d.sheetM2, 'm2'), units)} of sheet · ${d.respirator ? say(d.respirator) : 'no respirator'}` : 'no hazard is disturbed';
     case 'coat': return d.coatsToApply === 0 ? 'nothing to coat' : `${d.coatsToApply} products`;
     case 'work': return d.standsAt ? `stands at: ${say(d.standsAt.split('.')[0] ?? '')}` : 'all checks passed';

@@ -3,7 +3,7 @@ import type { Aim, Binder, Material, PartKind, Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import { isPresent, strictest, type HazardState, type LeadPicture } from '../probe';
 import { ELEMENTS } from '../walk';
-import type { Bite, Method } from './methods';
+import { biteDepth, type Bite, type Method } from './methods';
 
 /** What a surface brings to the rules, whatever the method and part. */
 export interface SurfaceSheet {
@@ -100,10 +100,9 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
 export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: SurfaceContext): Sheet {
   const states = s.lead.coats.map((c) => c.state);
   const reached = coatsReached(method.bite, s.lead);
-  // Taking a piece out reaches every coat on it, whatever is left behind.
-  const inReach = strictest(states.slice(0, method.removesPiece ? states.length : reached));
-  const depth = { none: 0, skin: 1, loose: 2, bare: 3 } as const;
-  // A friction surface is not made safe by a new coat; a sound film elsewhere may be overcoated at any required depth up to loose.
+  // Feathering a scraped edge cuts into the coat below the loose one. Taking a piece out reaches every coat on it.
+  const exposed = method.removesPiece ? states.length : method.bite === 'loose' ? reached + 1 : reached;
+  const inReach = strictest(states.slice(0, exposed));
   return {
     leadInReach: inReach,
     leadAnywhere: strictest(states),
@@ -117,7 +116,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     required: s.required,
     methodSuits: method.suits.includes(s.material),
     partReached: method.reach[part] !== undefined,
-    deepEnough: depth[method.bite] >= depth[s.required],
+    deepEnough: biteDepth(method.bite) >= biteDepth(s.required),
     takesSound: method.bite === 'bare' && !method.removesPiece && s.required !== 'bare' && s.anySound,
     failing: s.failing,
     oilSoaked: s.oilSoaked,

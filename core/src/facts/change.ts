@@ -39,7 +39,7 @@ function applyToList<T extends Row>(list: readonly T[], c: JobChange, made: (fie
   if (c.op === 'add') {
     if (at >= 0) return wrong({ path: 'entityId', message: `this ${c.entity} is already on the job` });
     const parsed = ENTITY_FIELDS[c.entity].safeParse(c.fields);
-    if (!parsed.success) return wrong(...fromZod(parsed.error));
+    if (!parsed.success) return wrong(...fromZod(parsed.error, c.fields));
     return ok([...list, made(parsed.data)]);
   }
   const row = list[at];
@@ -55,7 +55,7 @@ function patch<T extends object>(row: T, c: JobChange): Outcome<T> {
   if (c.op === 'remove') return ok({ ...row, removedAt: c.at });
   if (c.op === 'restore') return ok({ ...row, removedAt: null });
   const parsed = ENTITY_FIELDS[c.entity].partial().safeParse(c.fields);
-  if (!parsed.success) return wrong(...fromZod(parsed.error));
+  if (!parsed.success) return wrong(...fromZod(parsed.error, c.fields));
   return ok({ ...row, ...parsed.data });
 }
 
@@ -78,7 +78,7 @@ export function applyChange(facts: JobFacts | null, c: Change): Outcome<JobFacts
     if (facts !== null) return wrong({ path: 'entityId', message: 'this job is already there' });
     if (c.jobId !== c.entityId) return wrong({ path: 'entityId', message: 'a job change carries the job id twice' });
     const parsed = ENTITY_FIELDS.job.safeParse(c.fields);
-    if (!parsed.success) return wrong(...fromZod(parsed.error));
+    if (!parsed.success) return wrong(...fromZod(parsed.error, c.fields));
     return ok({ job: { id: c.jobId, ...parsed.data, createdAt: c.at, removedAt: null }, spaces: [], surfaces: [] });
   }
   if (facts === null || facts.job.id !== c.jobId) return wrong({ path: 'jobId', message: 'there is no such job' });

@@ -71,7 +71,7 @@ export function parseJobFile(raw: unknown, thisYear: number): Outcome<JobFacts> 
   const header = headerProblem(raw);
   if (header) return wrong(header);
   const parsed = JobFile.safeParse(raw);
-  if (!parsed.success) return wrong(...fromZod(parsed.error));
+  if (!parsed.success) return wrong(...fromZod(parsed.error, raw));
   const { job, spaces, surfaces } = parsed.data;
   const facts = { job, spaces, surfaces };
   const problems = [...duplicateIds(facts), ...jobProblems(facts, thisYear)];

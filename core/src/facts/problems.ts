@@ -16,15 +16,19 @@ export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>((out, key) => (typeof key === 'number' ? `${out}[${key}]` : out === '' ? String(key) : `${out}.${String(key)}`), '');
 }
 
-/** Zod's issues in a painter's words: what is missing or unknown is named, allowed values are listed. */
-export function fromZod(error: z.ZodError, prefix: readonly PropertyKey[] = []): Problem[] {
+const at = (raw: unknown, path: readonly PropertyKey[]): unknown =>
+  path.reduce<unknown>((v, key) => (v !== null && typeof v === 'object' ? (v as Record<PropertyKey, unknown>)[key] : undefined), raw);
+
+/**
+ * Zod's issues in a painter's words: what is missing or unknown is named, allowed values are listed.
+ * @param raw what was checked: Zod's issues do not say whether a value was wrong or not there
+ */
+export function fromZod(error: z.ZodError, raw: unknown, prefix: readonly PropertyKey[] = []): Problem[] {
   return error.issues.flatMap((issue): Problem[] => {
-    const path = [...prefix, ...issue.path];
-    if (issue.code === 'unrecognized_keys') return issue.keys.map((k) => ({ path: pathText([...path, k]), message: 'is not a known field' }));
-    if (issue.code === 'invalid_type' && issue.input === undefined) return [{ path: pathText(path), message: 'is missing' }];
-    if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) {
-      return [{ path: pathText(path), message: `is not one of: ${issue.values.join(', ')}` }];
-    }
-    return [{ path: pathText(path), message: issue.message }];
+    const path = pathText([...prefix, ...issue.path]);
+    if (issue.code === 'unrecognized_keys') return issue.keys.map((k) => ({ path: pathText([...prefix, ...issue.path, k]), message: 'is not a known field' }));
+    if (issue.path.length > 0 && at(raw, issue.path) === undefined) return [{ path, message: 'is missing' }];
+    if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) return [{ path, message: `is not one of: ${issue.values.join(', ')}` }];
+    return [{ path, message: issue.message }];
   });
 }

@@ -115,7 +115,7 @@ export const RULE_WORDS = {
   // Sanding and blasting
   'sand.glass': { says: 'Grit scratches glass: tape it and stop short.' },
   'sand.noShroud': { says: 'Your firm has no HEPA-shrouded sander.', lifts: 'Hire one, and say so in the firm’s settings.' },
-  'sand.dustCloud': { says: 'No lead, but the dust fills the room: filter mask, sheet and a vacuum at the tool.' },
+  'sand.dustCloud': { says: 'No lead in reach, but the dust fills the room: filter mask, sheet and a vacuum at the tool.' },
   'blast.inside': { says: 'Blasting is not for inside rooms.' },
   'blast.hardTimber': { says: 'Hard grit ruins timber for good.' },
   'blast.softTrial': { says: 'A soft sweep only after a trial: it raises grain and eats the early wood.' },

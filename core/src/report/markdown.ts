@@ -1,9 +1,8 @@
 /** The report as a readable plan. */
 import { say } from '../reasons';
-import { formatHours, UNITS } from '../units/units';
+import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
 import type { JobReport, ReasonReport, SurfaceReport } from './report';
 
-const range = (r: { low: number; high: number }, f: (n: number) => string): string => (f(r.low) === f(r.high) ? f(r.low) : `${f(r.low)} to ${f(r.high)}`);
 const because = (rs: readonly ReasonReport[]): string => rs.map((r) => `  - ${r.says} *(${r.source}; ${r.sourceKind.toLowerCase()})*`).join('\n');
 
 function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string {
@@ -19,7 +18,7 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
     out.push('', '| method | verdict | hours | cost | why |', '| --- | --- | --- | --- | --- |');
     for (const m of p.methods) {
       const shown = m.because.filter((r) => r.effect === (m.verdict === 'blocked' ? 'block' : m.verdict === 'care' ? 'care' : 'note'));
-      out.push(`| ${m.name} | ${say(m.verdict)} | ${m.verdict === 'blocked' ? '' : range(m.personHours, formatHours)} | ${m.verdict === 'blocked' ? '' : range(m.cost, money)} | ${shown.map((r) => r.says).join(' ')} |`);
+      out.push(`| ${m.name} | ${say(m.verdict)} | ${m.verdict === 'blocked' ? '' : formatRange(m.personHours, formatWork)} | ${m.verdict === 'blocked' ? '' : formatRange(m.cost, money)} | ${shown.map((r) => r.says).join(' ')} |`);
     }
   }
   if (s.protection.needed.value) {
@@ -31,13 +30,13 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   }
   out.push('', '**Steps**', '');
   for (const st of s.steps) {
-    const wait = st.waitHours.high > 0 ? `; wait ${range(st.waitHours, formatHours)}` : '';
-    out.push(`${st.number}. **${st.title}** (${range(st.personHours, formatHours)} hands on${wait})`);
+    const times = [st.personHours.high > 0 ? `${formatRange(st.personHours, formatWork)} of work` : '', st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : ''].filter(Boolean);
+    out.push(`${st.number}. **${st.title}**${times.length > 0 ? ` (${times.join('; ')})` : ''}`);
     if (st.quantities.length > 0) out.push(`   - ${st.quantities.map((q) => `${q.what}: ${q.text}`).join('; ')}`);
     for (const r of st.because) out.push(`   - ${r.says}`);
     for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue}`);
   }
-  out.push('', `${range(s.hours.handsOn, formatHours)} of work, ${range(s.hours.waiting, formatHours)} of waiting, ${range(s.money, money)}.`);
+  out.push('', `${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}.`);
   return out.join('\n');
 }
 
@@ -51,6 +50,6 @@ export function jobMarkdown(report: JobReport): string {
     if (space.minorWork) out.push('', because(space.minorWork.because).trim());
     for (const s of space.surfaces) out.push('', surfaceMarkdown(s, money));
   }
-  out.push('', '## In all', '', `${report.totals.area.text}, ${range(report.totals.personHours, formatHours)} of work, ${range(report.totals.money, money)}. The price is a range of rates with no trial behind it: a guess until squares are done.`);
+  out.push('', '## In all', '', `${report.totals.area.text}, ${formatRange(report.totals.personHours, formatWork)} of work, ${formatRange(report.totals.money, money)}. The price is a range of rates with no trial behind it: a guess until squares are done.`);
   return `${out.join('\n')}\n`;
 }

@@ -139,3 +139,15 @@ export function formatHours(hours: number): string {
   if (hours < 48) return `${Number(hours.toFixed(1))} h`;
   return `${Number((hours / 24).toFixed(1))} days`;
 }
+
+/** Person-hours stay hours, however many: a crew's day is not 24 of them. */
+export const formatWork = (hours: number): string => (hours < 1.5 ? formatHours(hours) : `${Number(hours.toFixed(hours < 20 ? 1 : 0))} h`);
+
+/** "5 to 20 min", "30 min to 2 h", "$6 to $19": the unit once where it is the same. */
+export function formatRange(r: { readonly low: number; readonly high: number }, format: (n: number) => string): string {
+  const low = format(r.low);
+  const high = format(r.high);
+  if (low === high) return low;
+  const unit = / \D+$/.exec(low)?.[0];
+  return `${unit && high.endsWith(unit) ? low.slice(0, -unit.length) : low} to ${high}`;
+}

@@ -7,7 +7,8 @@ import type { LeadPicture } from '../probe';
 import { isPresent } from '../probe';
 import type { Protection } from '../protect';
 import { why, type Reason } from '../reasons';
-import { convert, measure, type Measure } from '../units/units';
+import { measure, type Measure } from '../units/units';
+import { clothsForFloor } from './cloths';
 
 export type StepKind =
   | 'prepare' | 'protect' | 'remove' | 'rinse' | 'dry' | 'check' | 'repair' | 'prime' | 'coat' | 'cleanUp' | 'verify' | 'ask';
@@ -213,9 +214,7 @@ export function workPlan(input: Inputs): WorkPlan {
   });
   if (protection.needed.value) {
     const section = ctx.rulebook.floorSectionBelow;
-    const limit = convert(section.is.value, section.is.unit, 'm2');
-    const floor = protection.sheetLaidM2.value;
-    const cloths = floor <= limit ? 1 : Math.floor(floor / limit) + 1;
+    const cloths = clothsForFloor(protection.sheetLaidM2.value, section);
     step({
       id: 'verify', kind: 'verify', title: why(ctx.place === 'outside' ? 'step.verifyOutside' : 'step.verifyInside', 'cfr40-745.85b', {}), handsOnH: hours(0.25, 0.75),
       amounts: ctx.place === 'outside' ? [] : [{ what: 'wipeCloths', amount: measure(cloths + (s.element === 'doubleHungSash' || s.element === 'sill' ? s.count : 0), 'pieces') }],

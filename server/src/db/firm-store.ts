@@ -252,7 +252,7 @@ export class FirmStore {
   private async applyToFirm(tx: Query, c: Change, now: Date): Promise<void> {
     const parsed = FirmSettings.partial().safeParse(c.fields);
     if (c.op !== 'set' || !parsed.success) {
-      throw new HttpProblem('does-not-fit', 'The setting was not changed.', parsed.success ? [{ path: 'op', message: 'settings are only set' }] : fromZod(parsed.error, ['fields']));
+      throw new HttpProblem('does-not-fit', 'The setting was not changed.', parsed.success ? [{ path: 'op', message: 'settings are only set' }] : fromZod(parsed.error, c.fields, ['fields']));
     }
     const { rates, ...columns } = parsed.data;
     if (Object.keys(columns).length > 0) await tx.update(t.firms).set(columns).where(eq(t.firms.id, this.firmId));

@@ -35,7 +35,7 @@ function check<T>(schema: z.ZodType<T> | undefined, value: unknown, part: string
   if (!schema) return undefined as T;
   const parsed = schema.safeParse(value);
   if (parsed.success) return parsed.data;
-  problems.push(...fromZod(parsed.error, part === 'body' ? [] : [part]));
+  problems.push(...fromZod(parsed.error, value, part === 'body' ? [] : [part]));
   return undefined as T;
 }
 

@@ -1,7 +1,7 @@
 /** Every method for every part: allowed, with care, blocked, and why; ranked by what is wanted. */
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { AIMS, effortOn, formatHours, formatMeasure, measure, methodById, say, sentence, type MethodId, type MethodOption, type PartChoice, type Problem } from '@roughsill/core';
+import { AIMS, effortOn, formatHours, formatMeasure, formatRange, formatWork, measure, methodById, say, sentence, type MethodId, type MethodOption, type PartChoice, type Problem } from '@roughsill/core';
 import { AnswerRow, Button, Panel, Problems, Reasons, Select, TextField, useUnits, VerdictEdge, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
@@ -13,7 +13,6 @@ interface ChooseProps extends StageProps {
 }
 
 const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
-const range = (r: { low: number; high: number }, f: (n: number) => string): string => (f(r.low) === f(r.high) ? f(r.low) : `${f(r.low)} to ${f(r.high)}`);
 
 export function ChooseStage({ facts, surface, plan, looking, onLook }: ChooseProps) {
   const dispatch = useAppDispatch();
@@ -106,16 +105,16 @@ function MethodRow({ option: o, part, money, open, chosen, first, insisted, seve
             <Words look="row" className="min-w-0 flex-1">
               {cap(say(o.methodId))}
             </Words>
-            {o.verdict === 'blocked' ? <Words look="note">why</Words> : <Words look="row">{range(effort.personHours, formatHours)}</Words>}
+            {o.verdict === 'blocked' ? <Words look="note">why</Words> : <Words look="row">{formatRange(effort.personHours, formatWork)}</Words>}
           </View>
           <View className="flex-row items-start justify-between gap-3">
             <Words look="note" className="min-w-0 flex-1" lines={open ? undefined : 2}>{`${chosen ? 'chosen · ' : first ? 'ranks first · ' : ''}${say(o.verdict)}${headline && o.verdict !== 'go' ? `: ${sentence(headline, units)}` : ''}${more > 0 ? ` (+${more})` : ''}`}</Words>
-            {o.verdict === 'blocked' ? null : <Words look="strong">{range(effort.total, money)}</Words>}
+            {o.verdict === 'blocked' ? null : <Words look="strong">{formatRange(effort.total, money)}</Words>}
           </View>
         </Pressable>
         {open ? (
           <View className="gap-3 px-3 pb-3">
-            {effort.dwellHours ? <Words look="note">{`Works by itself for ${range(effort.dwellHours, formatHours)} a round.`}</Words> : null}
+            {effort.dwellHours ? <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words> : null}
             <Words look="note">{o.perM2.ownRate ? 'Hours from your own rates.' : 'Hours from usual rates, from memory: put your own in the firm’s settings.'}</Words>
             <Reasons because={o.because} />
             <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />

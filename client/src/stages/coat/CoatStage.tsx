@@ -1,7 +1,7 @@
 /** Knots, primer, topcoat: how much, how often, how long between; and whether it may be coated now. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { convert, DEW_MARGIN_C, dewPointC, formatHours, formatMeasure, measure, say, TOPCOATS, type TopcoatId } from '@roughsill/core';
+import { convert, DEW_MARGIN_C, dewPointC, formatHours, formatMeasure, formatRange, measure, say, TOPCOATS, type TopcoatId } from '@roughsill/core';
 import { AnswerRow, Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
@@ -23,7 +23,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
       <Panel title="Coats, in order">
         {coating.lines.length === 0 ? <Empty says="Nothing is coated: the surface is left as it is." /> : null}
         {coating.lines.map((l) => (
-          <AnswerRow key={l.product} label={`${USE_WORDS[l.use]}: ${say(l.product)}`} value={formatMeasure(measure(l.litres, 'L'), units)} note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatHours(l.recoatH.low)} to ${formatHours(l.recoatH.high)} before the next`} because={l.because} />
+          <AnswerRow key={l.product} label={`${USE_WORDS[l.use]}: ${say(l.product)}`} value={formatMeasure(measure(l.litres, 'L'), units)} note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`} because={l.because} />
         ))}
         <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
       </Panel>

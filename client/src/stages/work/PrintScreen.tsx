@@ -1,7 +1,7 @@
 /** The plan on paper: every surface, or one, with its reasons written out. */
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { createDeriver, formatHours, jobReport, NOTICE, say, type JobFacts, type ReasonReport, type SurfaceReport } from '@roughsill/core';
+import { createDeriver, formatHours, formatRange, formatWork, jobReport, NOTICE, say, type JobFacts, type ReasonReport, type SurfaceReport } from '@roughsill/core';
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
@@ -11,7 +11,6 @@ import { moneyFor } from '../SurfaceList';
 
 const noprint = { dataSet: { noprint: 'yes' } } as object;
 const keep = { dataSet: { keep: 'yes' } } as object;
-const range = (r: { low: number; high: number }, f: (n: number) => string): string => (f(r.low) === f(r.high) ? f(r.low) : `${f(r.low)} to ${f(r.high)}`);
 
 export function PrintScreen() {
   const { jobId, surface } = useLocalSearchParams<{ jobId: string; surface?: string }>();
@@ -88,14 +87,14 @@ function SurfacePaper({ s, money, children }: { readonly s: SurfaceReport; reado
       {s.steps.map((st) => (
         <View key={st.number} {...keep} className="gap-0.5 pl-4">
           <Words look="strong">{`${st.number}. ${st.title}`}</Words>
-          <Words look="note">{[`${range(st.personHours, formatHours)} of work`, st.waitHours.high > 0 ? `wait ${range(st.waitHours, formatHours)}` : '', ...st.quantities.map((q) => `${q.what} ${q.text}`)].filter(Boolean).join(' · ')}</Words>
+          <Words look="note">{[`${formatRange(st.personHours, formatWork)} of work`, st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : '', ...st.quantities.map((q) => `${q.what} ${q.text}`)].filter(Boolean).join(' · ')}</Words>
           <Lines because={st.because} />
           {st.checks.map((c) => (
             <Words key={c.id}>{`${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}`}</Words>
           ))}
         </View>
       ))}
-      <Words look="note">{`${range(s.hours.handsOn, formatHours)} of work, ${range(s.hours.waiting, formatHours)} of waiting, ${range(s.money, money)}. A guess until trial squares are done.`}</Words>
+      <Words look="note">{`${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. A guess until trial squares are done.`}</Words>
     </View>
   );
 }

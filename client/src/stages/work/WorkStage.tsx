@@ -1,13 +1,12 @@
 /** The steps in order, with times, quantities and the checks that must pass. */
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { formatHours, formatMeasure, say, sentence, type Gate, type Step, type Surface } from '@roughsill/core';
+import { formatHours, formatMeasure, formatRange, formatWork, say, sentence, type Gate, type Step, type Surface } from '@roughsill/core';
 import { Button, Panel, useUnits, Why, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
 import type { StageProps } from '../SurfaceScreen';
 
-const range = (r: { low: number; high: number }): string => (formatHours(r.low) === formatHours(r.high) ? formatHours(r.low) : `${formatHours(r.low)} to ${formatHours(r.high)}`);
 
 export function WorkStage({ facts, surface, plan }: StageProps) {
   const { work, money } = plan;
@@ -15,7 +14,7 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
   return (
     <>
       <Panel title="The plan" aside={`${work.steps.length} steps`}>
-        <Words>{`${range(work.handsOnH)} of work and ${range(work.waitH)} of waiting; ${cash(money.low)} to ${cash(money.high)}. No trial stands behind this price: it is a guess until squares are done.`}</Words>
+        <Words>{`${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. No trial stands behind this price: it is a guess until squares are done.`}</Words>
         <Button label="Print this surface" onPress={() => router.navigate(`/job/${facts.job.id}/print?surface=${surface.id}`)} className="self-start" />
       </Panel>
       {work.steps.map((s, i) => (
@@ -27,7 +26,7 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
 
 function StepBlock({ number, step, here, jobId, surface }: { readonly number: number; readonly step: Step; readonly here: boolean; readonly jobId: string; readonly surface: Surface }) {
   const units = useUnits();
-  const times = [step.handsOnH.high > 0 ? `${range(step.handsOnH)} of work` : '', step.waitH.high > 0 ? `${range(step.waitH)} of waiting` : ''].filter(Boolean).join(', ');
+  const times = [step.handsOnH.high > 0 ? `${formatRange(step.handsOnH, formatWork)} of work` : '', step.waitH.high > 0 ? `${formatRange(step.waitH, formatHours)} of waiting` : ''].filter(Boolean).join(', ');
   return (
     <View testID={`step-${step.id}`} className={`flex-row gap-3 border-l-4 bg-panel p-3 ${here ? 'border-soot' : 'border-line'}`}>
       <Words look="head" className="w-8">

@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { largeJob, quillPoint } from '@roughsill/demo';
+import { aFacts, aSurface, THIS_YEAR } from './testing';
+import { CONDITIONS, MATERIALS, type JobFacts, type Surface } from './facts';
+import { createDeriver } from './pipeline';
+import { digestOf } from './digest';
+import { jobMarkdown, jobReport } from './report';
+import { RULE_WORDS, sentence, SOURCES, type Reason } from './reasons';
+import { DEFAULT_SETTINGS } from './rulebook';
+
+const derive = (facts: JobFacts) => createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
+
+function everyReason(value: unknown, out: Reason[] = []): Reason[] {
+  if (Array.isArray(value)) value.forEach((v) => everyReason(v, out));
+  else if (value && typeof value === 'object') {
+    if ('rule' in value && 'weighed' in value) out.push(value as Reason);
+    else Object.values(value).forEach((v) => everyReason(v, out));
+  }
+  return out;
+}
+
+test('remembering changes nothing: any run of edits derives the same as from nothing', () => {
+  const edit = fc.record({ at: fc.integer({ min: 0, max: 12 }), lengthM: fc.double({ min: 0.2, max: 8, noNaN: true }), material: fc.constantFrom(...MATERIALS), conditions: fc.subarray([...CONDITIONS]), gone: fc.boolean() });
+  fc.assert(
+    fc.property(fc.array(edit, { minLength: 1, maxLength: 6 }), (edits) => {
+      const deriver = createDeriver();
+      let facts = quillPoint();
+      deriver.derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
+      for (const e of edits) {
+        facts = { ...facts, surfaces: facts.surfaces.map((s, i): Surface => (i === e.at ? { ...s, lengthM: e.lengthM, material: e.material, conditions: e.conditions, removedAt: e.gone ? '2026-05-05T00:00:00.000Z' : null } : s)) };
+        expect(deriver.derive(facts, DEFAULT_SETTINGS, THIS_YEAR)).toEqual(derive(facts));
+      }
+    }), { numRuns: 6 },
+  );
+});
+
+test('an edit leaves the other surfaces’ plans, and their digests, as the same objects', () => {
+  const deriver = createDeriver();
+  const facts = quillPoint();
+  const before = deriver.derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
+  const after = deriver.derive({ ...facts, surfaces: facts.surfaces.map((s, i) => (i === 2 ? { ...s, conditions: ['runs'] } : s)) }, DEFAULT_SETTINGS, THIS_YEAR);
+  expect(after.surfaces.filter((p, i) => p !== before.surfaces[i])).toHaveLength(1);
+  expect(digestOf(after).surfaces.filter((d, i) => d !== digestOf(before).surfaces[i])).toHaveLength(1);
+});
+
+test('every reason in a whole house has words with nothing left blank, in both unit systems, and a source', () => {
+  const uk = largeJob(60);
+  const reasons = [quillPoint(), largeJob(60), { ...uk, job: { ...uk.job, rulebook: 'uk' as const, units: 'm' as const } }].flatMap((f) => everyReason(derive(f)));
+  expect(reasons.length).toBeGreaterThan(1000);
+  for (const r of reasons) {
+    for (const units of ['ft', 'm'] as const) expect(sentence(r, units)).not.toMatch(/[{}]|undefined|NaN/);
+    expect(SOURCES).toHaveProperty([r.source]);
+  }
+});
+
+test('no sentence of the table is blank or ends without its stop; checks and steps are headings', () => {
+  for (const [id, words] of Object.entries(RULE_WORDS)) {
+    expect(words.says.length).toBeGreaterThan(3);
+    if (!/^(gate|step)\./.test(id)) expect(`${id} ${words.says}`).toMatch(/[.}]$/);
+    expect(words.says).not.toMatch(/!/);
+  }
+});
+
+test('the report holds every surface with its methods, and the Markdown its steps', () => {
+  const facts = quillPoint();
+  const report = jobReport(facts, derive(facts));
+  expect(report.spaces.flatMap((s) => s.surfaces)).toHaveLength(13);
+  expect(report.spaces[0]!.surfaces[0]!.parts[0]!.methods.length).toBeGreaterThanOrEqual(10);
+  const md = jobMarkdown(report);
+  expect(md).toMatch(/## Ticket hall[\s\S]+### Sashes[\s\S]+\*\*Steps\*\*/);
+  expect(md).not.toMatch(/undefined|NaN|\[object/);
+});
+
+test('a job without rooms, and a room without sizes, derive without complaint', () => {
+  expect(derive({ ...aFacts(aSurface()), spaces: [], surfaces: [] }).next.act).toBe('addSpace');
+  expect(derive(aFacts(aSurface())).surfaces).toHaveLength(1);
+});

@@ -1,0 +1,93 @@
+import { aReading, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { createDeriver } from '../pipeline';
+import type { MethodId, Surface } from '../facts';
+import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
+import { convert } from '../units/units';
+import { aFacts, aLayer, THIS_YEAR } from '../testing';
+
+const FT2 = convert(1, 'ft2', 'm2');
+const ft = (n: number) => n * 0.3048;
+const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
+const onePart = (methodId: MethodId, over: Partial<Surface> = {}) =>
+  aSurface({ parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, removedAt: null }], readings: [found], layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)], ...over });
+const protectionOf = (s: Surface, setup?: Setup) => planOf(s, setup).protection;
+
+describe('minor work', () => {
+  const minor = (areaFt2: number, kind: 'room' | 'elevation') => {
+    const s = aSurface({ element: 'wall', lengthM: ft(areaFt2), widthM: ft(1), parts: aSurface({ element: 'wall' }).parts });
+    return createDeriver().derive(aFacts(s, { space: { kind } }), DEFAULT_SETTINGS, THIS_YEAR).spaces[0]!;
+  };
+  // 40 CFR 745.83: up to and with 6 ft2 in a room, 20 ft2 outside.
+  test.each([[5.99, 'room', true], [6, 'room', true], [6.01, 'room', false], [19.99, 'elevation', true], [20, 'elevation', true], [20.01, 'elevation', false]] as const)('%d ft2 in a %s: %s', (area, kind, want) => {
+    const sp = minor(area, kind);
+    expect(sp.disturbedM2 / FT2).toBeCloseTo(area, 6);
+    expect(sp.minorWork.value).toBe(want);
+  });
+  test('all surfaces of a room add up, and a piece taken out counts whole', () => {
+    const four = onePart('wetScrapeLoose', { lengthM: ft(4), widthM: ft(1) });
+    const three = { ...onePart('wetScrapeLoose', { lengthM: ft(3), widthM: ft(1) }), id: 'surface-2' };
+    // Worked example: 4 ft2 + 3 ft2 within 30 days = 7 ft2, over the limit.
+    const room = createDeriver().derive(aFacts(four, { others: [three] }), DEFAULT_SETTINGS, THIS_YEAR).spaces[0]!;
+    expect(room.disturbedM2 / FT2).toBeCloseTo(7, 6);
+    expect(room.minorWork.value).toBe(false);
+    const parts: Surface['parts'] = [{ id: 'part-a', kind: 'flat', sharePct: 20, methodId: 'replacePart', insistedWhy: null, removedAt: null }, { id: 'part-b', kind: 'moulded', sharePct: 80, methodId: 'leave', insistedWhy: null, removedAt: null }];
+    const whole = createDeriver().derive(aFacts(aSurface({ parts, lengthM: ft(10), widthM: ft(1) })), DEFAULT_SETTINGS, THIS_YEAR).spaces[0]!;
+    expect(whole.disturbedM2 / FT2).toBeCloseTo(10, 6);
+  });
+});
+
+describe('containment', () => {
+  // 40 CFR 745.85(a)(2)(ii): 10 ft beyond. Worked example: 30 ft wall -> (30 + 20) x 10 = 500 ft2.
+  test('outside: 10 ft beyond the work', () => {
+    const p = protectionOf(onePart('wetScrapeLoose', { element: 'siding', lengthM: ft(30), widthM: ft(8) }), { space: { kind: 'elevation', boundaryM: 30 } });
+    expect(p.sheetLaidM2.value / FT2).toBeCloseTo(500, 6);
+  });
+  // 40 CFR 745.85(a)(2)(i): 6 ft beyond, or to the wall.
+  test('inside: 6 ft beyond the work, stopped by the walls', () => {
+    const s = onePart('wetScrapeLoose', { element: 'wainscot', lengthM: ft(8), widthM: ft(3) });
+    expect(protectionOf(s).sheetLaidM2.value / FT2).toBeCloseTo((8 + 12) * 6, 6);
+    const small = protectionOf(s, { space: { lengthM: ft(10), widthM: ft(5) } });
+    expect(small.sheetLaidM2.value / FT2).toBeCloseTo(50, 6);
+    expect(rulesOf(small.sheetLaidM2.because)).toContain('protect.sheetToWalls');
+  });
+  test.each([[9.99, true], [10, false], [null, true]] as const)('a boundary %s ft away wants a screen: %s', (feet, want) => {
+    const p = protectionOf(onePart('wetScrapeLoose', { element: 'siding' }), { space: { kind: 'elevation', boundaryM: feet === null ? null : ft(feet) } });
+    expect(p.verticalScreen.value).toBe(want);
+  });
+  test('no lead, no nagging: a coat of 2019 gets no lead sheet, sign or respirator', () => {
+    const p = protectionOf(onePart('drySand', { yearMade: 2019, readings: [] }));
+    expect([p.needed.value, p.respirator.value, p.sign.value]).toEqual([false, null, []]);
+  });
+});
+
+describe('presumed exposure and the respirator that covers it', () => {
+  // 29 CFR 1926.62(d)(2): classes up to 500, up to 2,500, above. 29 CFR 1910.134 table 1: half mask 10, loose-fitting powered hood 25, full face 50.
+  const outdoors: Setup = { space: { kind: 'elevation' }, settings: { allowHotAirOnLead: true } };
+  test.each([['wetScrapeLoose', 'keepSound', 'class1', 'halfMask'], ['heatGun', 'bareClear', 'class1', 'halfMask'], ['hepaSand', 'bareClear', 'class1', 'halfMask'], ['solventGel', 'bareClear', 'class1', 'halfMask']] as const)('%s: %s', (id, aim, exposure, respirator) => {
+    const p = protectionOf(onePart(id, { aim }), outdoors);
+    expect([p.exposure.value, p.respirator.value]).toEqual([exposure, respirator]);
+  });
+  test('factor times limit covers the top of the class: 10 x 50 = 500, 50 x 50 = 2,500', () => {
+    const us = RULEBOOKS.us;
+    const limit = us.leadAir.is.value;
+    const apf = (id: string) => us.respirators.find((r) => r.id === id)!.apf;
+    expect(apf('halfMask') * limit).toBe(500);
+    expect(apf('poweredHood') * limit).toBe(1250);
+    expect(apf('fullFace') * limit).toBe(2500);
+  });
+  // HSE HSG53: FFP3 20, full face with P3 40; the UK airborne limit is 0.15 mg/m3 (CLAW 2002).
+  test('UK rules: FFP3 for dust, a half mask with cartridges where there is vapour', () => {
+    expect(protectionOf(onePart('wetScrapeLoose'), { job: { rulebook: 'uk' } }).respirator.value).toBe('ffp3');
+    const gel = protectionOf(onePart('solventGel', { aim: 'bareClear' }), { job: { rulebook: 'uk' } });
+    expect([gel.respirator.value, gel.vapourFilter]).toEqual(['halfP3', true]);
+    expect(convert(RULEBOOKS.uk.leadAir.is.value, 'mg/m3', 'ug/m3')).toBe(150);
+  });
+  test('caustic brings gloves, shield and an eyewash of 15 minutes (ANSI Z358.1)', () => {
+    const kit = protectionOf(onePart('causticPoultice', { aim: 'bareClear' }), outdoors).kit.map((k) => k.value);
+    expect(kit).toEqual(expect.arrayContaining(['causticGloves', 'faceShield', 'eyewash']));
+  });
+  // 29 CFR 1926.62(m).
+  test('the sign carries the words of the rule', () => {
+    expect(protectionOf(onePart('wetScrapeLoose')).sign.value.join(' ')).toBe('DANGER LEAD WORK AREA MAY DAMAGE FERTILITY OR THE UNBORN CHILD CAUSES DAMAGE TO THE CENTRAL NERVOUS SYSTEM DO NOT EAT, DRINK OR SMOKE IN THIS AREA');
+  });
+});

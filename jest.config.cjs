@@ -1,0 +1,21 @@
+/** Three kinds of test: plain code in Node, the server against a real PostgreSQL, components in the web preset of jest-expo. */
+const path = require('node:path');
+
+const babel = { '\\.ts$': ['babel-jest', { configFile: path.join(__dirname, 'babel.config.cjs') }] };
+const node = (displayName, roots) => ({ displayName, rootDir: __dirname, roots, testEnvironment: 'node', transform: babel, testMatch: ['**/*.test.ts'], modulePathIgnorePatterns: ['/dist'] });
+
+module.exports = {
+  projects: [
+    node('core', ['<rootDir>/core/src', '<rootDir>/scripts']),
+    node('server', ['<rootDir>/server/src']),
+    {
+      displayName: 'client',
+      preset: 'jest-expo/web',
+      rootDir: path.join(__dirname, 'client'),
+      roots: ['<rootDir>/src'],
+      setupFiles: ['<rootDir>/jest.setup.ts'],
+      moduleNameMapper: { '\\.woff2$': '<rootDir>/jest.asset.cjs', '\\.css$': '<rootDir>/jest.asset.cjs' },
+      modulePathIgnorePatterns: ['/dist'],
+    },
+  ],
+};
