@@ -16,16 +16,21 @@ export function run(command, args, { quiet = false, ...options } = {}) {
   return done.stdout ?? '';
 }
 
+const LONGEST_MS = 15 * 60_000;
+
 /** As `run`, without blocking: for two chains of work side by side. Output is kept and shown when it ends. */
 export function runBeside(label, command, args, options = {}) {
   return new Promise((resolve, reject) => {
     const started = Date.now();
     const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options });
+    // A part that hangs is ended and counts as failed, rather than holding up everything behind it.
+    const limit = setTimeout(() => child.kill('SIGKILL'), LONGEST_MS);
     let out = '';
     child.stdout.on('data', (d) => (out += d));
     child.stderr.on('data', (d) => (out += d));
     child.on('error', reject);
     child.on('close', (code) => {
+      clearTimeout(limit);
       const seconds = Math.round((Date.now() - started) / 1000);
       say(`${code === 0 ? 'ok  ' : 'FAIL'} ${label} (${seconds} s)`);
       if (code !== 0 || process.env.VERBOSE) say(out);

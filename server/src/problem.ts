@@ -29,14 +29,16 @@ export class HttpProblem extends Error {
 /** Errors of node-postgres and the operating system that mean: the database is not there, try again. */
 const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', 'ETIMEDOUT', '57P01', '57P02', '57P03', '08000', '08003', '08006']);
 
-function isAway(e: unknown): boolean {
-  for (let x: unknown = e, depth = 0; x instanceof Error && depth < 4; x = x.cause, depth += 1) {
-    const code = (x as { code?: string }).code;
-    if (code !== undefined && AWAY.has(code)) return true;
-    if (/Connection terminated|timeout exceeded when trying to connect/.test(x.message)) return true;
-  }
-  return false;
+/** Codes and messages of an error and what it wraps. Told by shape, for an error may come from another realm. */
+function* chain(e: unknown): Generator<{ code?: string; message?: string }> {
+  for (let x = e as { code?: string; message?: string; cause?: unknown } | undefined, depth = 0; x && typeof x === 'object' && depth < 4; x = x.cause as typeof x, depth += 1) yield x;
 }
+
+const isAway = (e: unknown): boolean =>
+  [...chain(e)].some((x) => (x.code !== undefined && AWAY.has(x.code)) || /Connection terminated|timeout exceeded when trying to connect/.test(x.message ?? ''));
+
+/** unique_violation: a record with this id is in the firm already, on this job or another. */
+const isTaken = (e: unknown): boolean => [...chain(e)].some((x) => x.code === '23505');
 
 function asProblem(e: unknown): HttpProblem {
   if (e instanceof HttpProblem) return e;
@@ -45,6 +47,7 @@ function asProblem(e: unknown): HttpProblem {
   if (type === 'entity.parse.failed') return new HttpProblem('bad-json', 'The text breaks off or holds a slip. Nothing was changed.');
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new HttpProblem('wrong-type', 'Send UTF-8 JSON.');
   if (e instanceof URIError) return new HttpProblem('bad-request', 'The address holds characters that cannot be read.');
+  if (isTaken(e)) return new HttpProblem('already-here', 'A record with one of these ids is here already. A job file can be brought in as a copy.');
   if (isAway(e)) return new HttpProblem('database-away', 'Nothing was lost on your side. It will be tried again.');
   return new HttpProblem('our-fault', 'It was logged. Nothing was half-written.');
 }

@@ -1,0 +1,185 @@
+import { randomUUID } from 'node:crypto';
+import http from 'node:http';
+import { sql } from 'drizzle-orm';
+import { changesFor, withNewIds, writeJobFile, type Change } from '@roughsill/core';
+import { largeJob, quillPoint } from '@roughsill/demo';
+import { FirmStore } from './db/firm-store';
+import { firms } from './db/schema';
+import { PROBLEMS } from './problem';
+import { NOW, startTestServer, type TestServer } from './testing';
+
+let s: TestServer;
+beforeAll(async () => {
+  s = await startTestServer();
+}, 60_000);
+afterAll(() => s.stop());
+
+/** The sample job under an id of choice, its records under fresh ones. */
+const file = (id: string) => {
+  const facts = withNewIds(quillPoint(), randomUUID);
+  return JSON.parse(writeJobFile({ ...facts, job: { ...facts.job, id } })) as ReturnType<typeof quillPoint>;
+};
+const change = (jobId: string, over: Partial<Change>): Change => ({ id: randomUUID(), jobId, entity: 'surface', entityId: `${jobId}-x`, surfaceId: null, op: 'set', fields: {}, at: NOW.toISOString(), by: 'Tester', ...over });
+const send = (...changes: Change[]) => s.call('POST', '/api/changes', { changes });
+/** A job under new ids, so that tests do not meet. */
+async function freshJob(): Promise<{ jobId: string; facts: ReturnType<typeof quillPoint> }> {
+  const made = await s.call('POST', '/api/jobs/import', file(`seed-${randomUUID()}`));
+  expect(made.status).toBe(201);
+  const got = await s.call('GET', `/api/jobs/${made.body.jobId}`);
+  return { jobId: made.body.jobId, facts: got.body.facts };
+}
+
+describe('the job file over HTTP', () => {
+  test('goes in and comes out byte for byte, and is planned', async () => {
+    const text = `${JSON.stringify(file('round-trip'), null, 2)}\n`;
+    expect((await s.call('POST', '/api/jobs/import', undefined, text)).status).toBe(201);
+    const res = await fetch(`${s.address}/api/jobs/round-trip/file`);
+    expect(await res.text()).toBe(text);
+    const plan = await s.call('GET', '/api/jobs/round-trip/plan');
+    expect(plan.body.spaces[0].surfaces[0].lead.overall.value).toBe('found');
+    expect((await s.call('POST', '/api/plan', file('not-stored'))).body.job.id).toBe('not-stored');
+    expect((await s.call('GET', '/api/jobs/not-stored')).status).toBe(404);
+  });
+  test('a second time it is refused, and offered as a copy', async () => {
+    const f = file('twice');
+    await s.call('POST', '/api/jobs/import', f);
+    expect((await s.call('POST', '/api/jobs/import', f)).body.type).toBe('/problems/already-here');
+    // Another job that holds the same records is refused as well, and nothing of it stays.
+    expect((await s.call('POST', '/api/jobs/import', { ...f, job: { ...f.job, id: 'twice-too' } })).status).toBe(409);
+    expect((await s.call('GET', '/api/jobs/twice-too')).status).toBe(404);
+    expect((await s.call('POST', '/api/jobs/import?copy=true', f)).status).toBe(201);
+  });
+  test('a broken one changes nothing and names every path', async () => {
+    const bad = file('bad-file');
+    bad.surfaces[0]!.widthM = -1;
+    bad.surfaces[1]!.parts[0]!.sharePct = 90;
+    const r = await s.call('POST', '/api/jobs/import', bad);
+    expect([r.status, r.type]).toEqual([422, 'application/problem+json; charset=utf-8']);
+    expect(r.body.errors).toEqual(expect.arrayContaining([{ path: 'surfaces[0].widthM', message: 'width must be more than 0' }]));
+    expect((await s.call('GET', '/api/jobs/bad-file')).status).toBe(404);
+  });
+  test('names with SQL, emoji and right-to-left letters are just names', async () => {
+    for (const name of ["x'); DROP TABLE jobs;--", '🪟 بيت الميناء']) {
+      const f = file(`names-${randomUUID()}`);
+      f.job.name = name;
+      await s.call('POST', '/api/jobs/import', f);
+      expect((await s.call('GET', `/api/jobs/${f.job.id}`)).body.facts.job.name).toBe(name);
+    }
+    expect((await s.call('GET', '/api/jobs')).body.jobs.length).toBeGreaterThan(1);
+  });
+});
+
+describe('changes', () => {
+  test('sent twice, change once; an id used for another change is refused', async () => {
+    const { jobId, facts } = await freshJob();
+    const c = change(jobId, { entityId: facts.surfaces[0]!.id, fields: { count: 7 } });
+    const first = await send(c);
+    const again = await send(c);
+    expect([first.status, again.status, again.body.accepted]).toEqual([200, 200, [c.id]]);
+    const log = await s.call('GET', `/api/jobs/${jobId}?since=0`);
+    expect(log.body.changes.filter((x: Change) => x.id === c.id)).toHaveLength(1);
+    expect((await send({ ...c, op: 'remove', fields: {} })).body.type).toBe('/problems/change-id-reused');
+  });
+  test('a batch is all or nothing', async () => {
+    const { jobId, facts } = await freshJob();
+    const id = facts.surfaces[0]!.id;
+    const r = await send(change(jobId, { entityId: id, fields: { name: 'Changed' } }), change(jobId, { entityId: id, fields: { lengthM: -3 } }));
+    expect([r.status, r.body.errors]).toEqual([422, [{ path: 'changes[1].fields.lengthM', message: 'length must be more than 0' }]]);
+    expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts.surfaces[0].name).toBe(facts.surfaces[0]!.name);
+  });
+  test('two to the same field at once: both are logged, one stands, the later is told', async () => {
+    const { jobId, facts } = await freshJob();
+    const id = facts.surfaces[0]!.id;
+    const saw = { name: facts.surfaces[0]!.name };
+    const replies = await Promise.all(['A', 'B'].map((name) => send(change(jobId, { entityId: id, fields: { name }, saw }))));
+    expect(replies.map((r) => r.status)).toEqual([200, 200]);
+    expect(replies.flatMap((r) => r.body.clashes)).toHaveLength(1);
+    const log = (await s.call('GET', `/api/jobs/${jobId}?since=0`)).body.changes.filter((c: Change) => c.op === 'set');
+    expect(log.map((c: Change) => c.fields['name']).sort()).toEqual(['A', 'B']);
+    expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts.surfaces[0].name).toBe(log.at(-1).fields.name);
+  });
+  test('undo: what is removed is restored with all that was found on it', async () => {
+    const { jobId, facts } = await freshJob();
+    const id = facts.surfaces[0]!.id;
+    await send(change(jobId, { entityId: id, op: 'remove' }));
+    expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts.surfaces[0].removedAt).toBe(NOW.toISOString());
+    await send(change(jobId, { entityId: id, op: 'restore' }));
+    expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts).toEqual(facts);
+  });
+  test('the firm’s settings go the same road, and are checked', async () => {
+    expect((await send(change('x', { jobId: null, entity: 'firm', entityId: 'firm', fields: { labourPerHour: 71, rates: { wetSand: { lowM2PerH: 4, highM2PerH: 9 } } } }))).status).toBe(200);
+    expect((await s.call('GET', '/api/session')).body.settings).toMatchObject({ labourPerHour: 71, rates: { wetSand: { lowM2PerH: 4, highM2PerH: 9 } } });
+    expect((await send(change('x', { jobId: null, entity: 'firm', entityId: 'firm', fields: { labourPerHour: -1 } }))).body.errors[0]).toEqual({ path: 'fields.labourPerHour', message: 'a price cannot be negative' });
+  });
+});
+
+describe('the database keeps its own promises', () => {
+  test.each(['change_log', 'readings', 'checks', 'reading_layers'])('%s is append-only', async (table) => {
+    const { jobId, facts } = await freshJob();
+    await send(change(jobId, { entity: 'check', entityId: randomUUID(), surfaceId: facts.surfaces[0]!.id, op: 'add', fields: { gate: 'wind', outcome: 'pass', note: '', takenAt: NOW.toISOString(), supersedesId: null, supersedesWhy: null } }));
+    await expect(s.db.execute(sql.raw(`delete from ${table}`))).rejects.toThrow();
+    await expect(s.db.execute(sql.raw(`update ${table} set firm_id = 'x'`))).rejects.toThrow();
+  });
+  test('another firm sees nothing of this one, under any id', async () => {
+    const { jobId, facts } = await freshJob();
+    const [mine] = await s.db.select().from(firms);
+    await s.db.insert(firms).values({ ...mine!, id: 'other-firm', firmName: 'Other' }).onConflictDoNothing();
+    const other = new FirmStore(s.db, 'other-firm');
+    expect(await other.list()).toEqual([]);
+    expect(await other.load(jobId)).toBeNull();
+    expect(await other.since(jobId, 0)).toBeUndefined();
+    await expect(other.apply([change(jobId, { entityId: facts.surfaces[0]!.id, fields: { name: 'stolen' } })], NOW)).rejects.toMatchObject({ code: 'does-not-fit' });
+    // The same ids in two firms are two jobs.
+    await other.apply(changesFor(facts, randomUUID, 'Other'), NOW);
+    expect((await other.load(jobId))?.surfaces).toHaveLength(facts.surfaces.length);
+    expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts.surfaces[0].name).toBe(facts.surfaces[0]!.name);
+  });
+  test('a job of 400 surfaces goes in and comes out the same, and is not sent again when it has not changed', async () => {
+    const facts = largeJob(400);
+    expect((await s.call('POST', '/api/jobs/import', undefined, writeJobFile(facts))).status).toBe(201);
+    const got = await s.call('GET', '/api/jobs/large-400');
+    expect(got.body.facts.surfaces).toHaveLength(400);
+    // Not with fetch: Node's adds "no-cache" to a conditional request.
+    const again = await new Promise<number | undefined>((resolve) => http.get(`${s.address}/api/jobs/large-400`, { headers: { 'if-none-match': got.headers.get('etag')! }, agent: false }, (r) => resolve(r.resume().statusCode)));
+    expect(again).toBe(304);
+  }, 60_000);
+});
+
+describe('wrong requests', () => {
+  test.each([
+    ['broken JSON', () => s.call('POST', '/api/changes', undefined, '{"changes": ['), 400, 'bad-json'],
+    ['no changes', () => s.call('POST', '/api/changes', { changes: [] }), 400, 'bad-request'],
+    ['an unknown kind of change', () => s.call('POST', '/api/changes', { changes: [{ id: 'abc' }] }), 400, 'bad-request'],
+    ['a body of 20 MB', () => s.call('POST', '/api/changes', undefined, JSON.stringify({ changes: 'x'.repeat(20 * 1024 * 1024) })), 413, 'too-large'],
+    ['a strange id', () => s.call('GET', '/api/jobs/%27%3B--'), 400, 'bad-request'],
+    ['an address that cannot be read', () => s.call('GET', '/api/jobs/%E0%A4%A'), 400, 'bad-request'],
+    ['a cursor that is no number', () => s.call('GET', '/api/jobs/abc?since=soon'), 400, 'bad-request'],
+    ['an unknown address', () => s.call('GET', '/api/nothing'), 404, 'not-found'],
+    ['a truncated job file', () => s.call('POST', '/api/jobs/import', undefined, writeJobFile(quillPoint()).slice(0, 500)), 400, 'bad-json'],
+    ['a newer job file', () => s.call('POST', '/api/jobs/import', { ...file('newer'), version: 9 }), 422, 'does-not-fit'],
+  ] as const)('%s', async (_what, call, status, code) => {
+    const r = await call();
+    expect([r.status, r.body.type, r.type]).toEqual([status, `/problems/${code}`, 'application/problem+json; charset=utf-8']);
+    expect(Object.keys(r.body).sort()).toEqual(['detail', 'errors', 'status', 'title', 'type']);
+  });
+  test('a database that is away is told as such, and nothing crashes', async () => {
+    const lost = await startTestServer('postgres://app@127.0.0.1:1/none', false);
+    try {
+      const r = await lost.call('GET', '/api/jobs');
+      expect([r.status, r.body.type, r.headers.get('retry-after')]).toEqual([503, '/problems/database-away', '2']);
+      expect((await lost.call('GET', '/api/health')).body).toEqual({ server: 'up', database: 'away' });
+    } finally {
+      await lost.stop();
+    }
+  });
+});
+
+test('headers: no sniffing, no frames, a content policy; the OpenAPI description names every problem it uses', async () => {
+  const r = await s.call('GET', '/api/openapi.json');
+  expect(r.headers.get('content-security-policy')).toMatch(/script-src 'self'/);
+  expect([r.headers.get('x-content-type-options'), r.headers.get('x-powered-by')]).toEqual(['nosniff', null]);
+  const used = Object.values(r.body.paths as Record<string, Record<string, { responses: Record<string, { description: string }> }>>).flatMap((p) => Object.values(p).flatMap((m) => Object.entries(m.responses)));
+  const titles = Object.values(PROBLEMS).map((p) => p.title as string);
+  for (const [status, { description }] of used) if (Number(status) >= 400) expect(titles).toContain(description);
+  expect(Object.keys(r.body.paths)).toContain('/api/changes');
+});
