@@ -2,7 +2,15 @@
 const path = require('node:path');
 
 const babel = { '\\.ts$': ['babel-jest', { configFile: path.join(__dirname, 'babel.config.cjs') }] };
-const node = (displayName, roots) => ({ displayName, rootDir: __dirname, roots, testEnvironment: 'node', transform: babel, testMatch: ['**/*.test.ts'], modulePathIgnorePatterns: ['/dist'] });
+const node = (displayName, roots) => ({
+  displayName,
+  rootDir: __dirname,
+  roots,
+  testEnvironment: 'node',
+  transform: babel,
+  testMatch: ['**/*.test.ts'],
+  modulePathIgnorePatterns: ['/dist'],
+});
 
 module.exports = {
   projects: [

@@ -2,4 +2,6 @@
 require('react-native-css-interop/dist/runtime/components');
 
 // Jest has no workers: a large job's worker is stood in for by the tests that need one.
-jest.mock('./src/workers/spawn', () => ({ spawnDeriveWorker: () => ({ addEventListener: () => undefined, postMessage: () => undefined }) }));
+jest.mock('./src/workers/spawn', () => ({
+  spawnDeriveWorker: () => ({ addEventListener: () => undefined, postMessage: () => undefined }),
+}));

@@ -10,7 +10,9 @@ try {
   const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
   const port = await freePort(Number(process.env.PORT ?? 8100));
   const server = await startServer({ main, url: database.url, port, webDir, sample: true });
-  process.stdout.write(`\n  Rough Sill is at ${server.address}\n  The sample job is Quill Point. Stop with Ctrl-C; what you enter is kept.\n\n`);
+  process.stdout.write(
+    `\n  Rough Sill is at ${server.address}\n  The sample job is Quill Point. Stop with Ctrl-C; what you enter is kept.\n\n`,
+  );
   let leaving = false;
   const leave = async () => {
     if (leaving) return;

@@ -20,14 +20,19 @@ function firmSettings(file: string | undefined): FirmSettings | Problem[] {
 export function planCommand(argv: readonly string[]): 0 | 2 {
   let call;
   try {
-    call = parseArgs({ args: [...argv], allowPositionals: true, options: { format: { type: 'string', default: 'json' }, firm: { type: 'string' } } });
+    call = parseArgs({
+      args: [...argv],
+      allowPositionals: true,
+      options: { format: { type: 'string', default: 'json' }, firm: { type: 'string' } },
+    });
   } catch (e) {
     return refuse({ path: '(call)', message: `${(e as Error).message}; ${USAGE}` });
   }
   const { values, positionals } = call;
   const [file] = positionals;
   if (file === undefined || positionals.length > 1) return refuse({ path: '(call)', message: `name one job file; ${USAGE}` });
-  if (values.format !== 'json' && values.format !== 'md') return refuse({ path: '--format', message: `is not json or md: ${values.format}` });
+  if (values.format !== 'json' && values.format !== 'md')
+    return refuse({ path: '--format', message: `is not json or md: ${values.format}` });
   let text: string;
   try {
     text = readFileSync(file, 'utf8');

@@ -32,8 +32,16 @@ test('prints a readable plan with --format md, and takes the firm’s settings',
 });
 
 test.each([
-  ['a file cut short', () => file('cut.json', readFileSync(path.join(root, example), 'utf8').slice(0, 300)), /^\(file\): is not whole JSON/],
-  ['a negative size', () => file('neg.json', readFileSync(path.join(root, example), 'utf8').replace('"widthM": 0.86', '"widthM": -0.86')), /^surfaces\[0\]\.widthM: width must be more than 0$/m],
+  [
+    'a file cut short',
+    () => file('cut.json', readFileSync(path.join(root, example), 'utf8').slice(0, 300)),
+    /^\(file\): is not whole JSON/,
+  ],
+  [
+    'a negative size',
+    () => file('neg.json', readFileSync(path.join(root, example), 'utf8').replace('"widthM": 0.86', '"widthM": -0.86')),
+    /^surfaces\[0\]\.widthM: width must be more than 0$/m,
+  ],
   ['no such file', () => 'nowhere.json', /^nowhere\.json: cannot be read: ENOENT/],
 ])('%s: exit 2, nothing on standard output, the problem on standard error', (_what, make, message) => {
   const r = plan(make());
@@ -42,5 +50,6 @@ test.each([
 });
 
 test('what is generated is what is checked in: run `npm run docs` after a change', () => {
-  for (const [name, text] of Object.entries(generated())) expect(`${name}\n${readFileSync(path.join(root, name), 'utf8')}`).toBe(`${name}\n${text}`);
+  for (const [name, text] of Object.entries(generated()))
+    expect(`${name}\n${readFileSync(path.join(root, name), 'utf8')}`).toBe(`${name}\n${text}`);
 });

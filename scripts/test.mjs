@@ -3,7 +3,7 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { startPostgres, stopPostgres } from './lib/postgres.mjs';
-import { DATA, ensureChromium, ensurePackages, nodeBin, ROOT, runBeside, say } from './lib/run.mjs';
+import { DATA, ensureChromium, ensurePackages, nodeBin, runBeside, say } from './lib/run.mjs';
 
 const PARTS = ['check', 'core', 'server', 'client', 'e2e'];
 const wanted = process.argv.slice(2);
@@ -33,7 +33,9 @@ async function part(name, work) {
 async function jest(project, env = {}) {
   const out = path.join(results, `${project}.json`);
   try {
-    await runBeside(`tests: ${project}`, nodeBin('jest'), ['--selectProjects', project, '--json', '--outputFile', out, '--silent=false'], { env: { ...process.env, ...env } });
+    await runBeside(`tests: ${project}`, nodeBin('jest'), ['--selectProjects', project, '--json', '--outputFile', out, '--silent=false'], {
+      env: { ...process.env, ...env },
+    });
   } finally {
     const r = JSON.parse(readFileSync(out, 'utf8'));
     tally.passed += r.numPassedTests;
@@ -87,5 +89,7 @@ try {
   stopPostgres('e2e-postgres');
 }
 failures.forEach((f) => say(`FAILED ${f}`));
-process.stdout.write(`in ${Math.round((Date.now() - started) / 1000)} s\n${tally.passed} passed, ${tally.failed} failed, ${tally.skipped} skipped\n`);
+process.stdout.write(
+  `in ${Math.round((Date.now() - started) / 1000)} s\n${tally.passed} passed, ${tally.failed} failed, ${tally.skipped} skipped\n`,
+);
 process.exit(failures.length > 0 || tally.failed > 0 ? 1 : 0);

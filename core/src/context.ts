@@ -12,7 +12,12 @@ export interface SurfaceContext {
   readonly childOrPregnancy: 'yes' | 'no' | 'unknown';
   /** Lead was found on a removed surface of the same element in the same space. */
   readonly foundOnRemovedTwin: boolean;
-  readonly space: { readonly lengthM: number | null; readonly widthM: number | null; readonly heightM: number | null; readonly boundaryM: number | null };
+  readonly space: {
+    readonly lengthM: number | null;
+    readonly widthM: number | null;
+    readonly heightM: number | null;
+    readonly boundaryM: number | null;
+  };
   /** All suspect coating disturbed in this room or on this side stays within minor work. Null: no such class in this rulebook. */
   readonly minorWork: boolean | null;
 }

@@ -12,7 +12,12 @@ export interface SurfaceDigest {
   readonly coats: readonly { readonly binder: string; readonly state: HazardState; readonly counted: boolean }[];
   readonly asbestos: HazardState;
   readonly nextTest: NextTest;
-  readonly picks: readonly { readonly partId: string; readonly methodId: MethodId | null; readonly verdict: Verdict; readonly byPerson: boolean }[];
+  readonly picks: readonly {
+    readonly partId: string;
+    readonly methodId: MethodId | null;
+    readonly verdict: Verdict;
+    readonly byPerson: boolean;
+  }[];
   /** How many coats, from the top, the deepest picked method reaches. */
   readonly bite: number;
   readonly protect: boolean;
@@ -34,14 +39,34 @@ export interface JobDigest extends Pick<JobPlan, 'jobId' | 'totals' | 'states' |
 function digestSurface(p: SurfacePlan): SurfaceDigest {
   const picks = p.choice.parts.map((part) => {
     const o = part.options.find((x) => x.methodId === part.selected.value);
-    return { partId: part.partId, methodId: part.selected.value, verdict: o?.verdict ?? ('blocked' as const), byPerson: part.chosenByPerson, reach: o?.coatsReached ?? 0 };
+    return {
+      partId: part.partId,
+      methodId: part.selected.value,
+      verdict: o?.verdict ?? ('blocked' as const),
+      byPerson: part.chosenByPerson,
+      reach: o?.coatsReached ?? 0,
+    };
   });
   return {
-    surfaceId: p.surfaceId, spaceId: p.spaceId, areaM2: p.area.totalM2, lead: p.lead.overall.value,
+    surfaceId: p.surfaceId,
+    spaceId: p.spaceId,
+    areaM2: p.area.totalM2,
+    lead: p.lead.overall.value,
     coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.state, counted: c.coat.id !== 'uncounted' })),
-    asbestos: p.asbestos.value, nextTest: p.lead.next.value, picks, bite: Math.max(0, ...picks.map((x) => x.reach)),
-    protect: p.protection.needed.value, respirator: p.protection.respirator.value, sheetM2: p.protection.sheetBoughtM2, coatsToApply: p.coating.lines.length,
-    handsOnH: p.work.handsOnH, money: p.money, standsAt: p.work.standsAt, stepsTotal: p.work.steps.length, problems: p.problems.length, act: p.next.act,
+    asbestos: p.asbestos.value,
+    nextTest: p.lead.next.value,
+    picks,
+    bite: Math.max(0, ...picks.map((x) => x.reach)),
+    protect: p.protection.needed.value,
+    respirator: p.protection.respirator.value,
+    sheetM2: p.protection.sheetBoughtM2,
+    coatsToApply: p.coating.lines.length,
+    handsOnH: p.work.handsOnH,
+    money: p.money,
+    standsAt: p.work.standsAt,
+    stepsTotal: p.work.steps.length,
+    problems: p.problems.length,
+    act: p.next.act,
   };
 }
 

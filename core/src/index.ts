@@ -10,4 +10,17 @@ export * from './work';
 export * from './pipeline';
 export * from './digest';
 export * from './report';
-export { convert, formatHours, formatMeasure, formatRange, formatWork, measure, roundForReading, UNITS, unitFor, type Measure, type Unit, type UnitSystem } from './units/units';
+export {
+  convert,
+  formatHours,
+  formatMeasure,
+  formatRange,
+  formatWork,
+  measure,
+  roundForReading,
+  UNITS,
+  unitFor,
+  type Measure,
+  type Unit,
+  type UnitSystem,
+} from './units/units';

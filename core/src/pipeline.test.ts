@@ -20,17 +20,37 @@ function everyReason(value: unknown, out: Reason[] = []): Reason[] {
 }
 
 test('remembering changes nothing: any run of edits derives the same as from nothing', () => {
-  const edit = fc.record({ at: fc.integer({ min: 0, max: 12 }), lengthM: fc.double({ min: 0.2, max: 8, noNaN: true }), material: fc.constantFrom(...MATERIALS), conditions: fc.subarray([...CONDITIONS]), gone: fc.boolean() });
+  const edit = fc.record({
+    at: fc.integer({ min: 0, max: 12 }),
+    lengthM: fc.double({ min: 0.2, max: 8, noNaN: true }),
+    material: fc.constantFrom(...MATERIALS),
+    conditions: fc.subarray([...CONDITIONS]),
+    gone: fc.boolean(),
+  });
   fc.assert(
     fc.property(fc.array(edit, { minLength: 1, maxLength: 6 }), (edits) => {
       const deriver = createDeriver();
       let facts = quillPoint();
       deriver.derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
       for (const e of edits) {
-        facts = { ...facts, surfaces: facts.surfaces.map((s, i): Surface => (i === e.at ? { ...s, lengthM: e.lengthM, material: e.material, conditions: e.conditions, removedAt: e.gone ? '2026-05-05T00:00:00.000Z' : null } : s)) };
+        facts = {
+          ...facts,
+          surfaces: facts.surfaces.map((s, i): Surface =>
+            i === e.at
+              ? {
+                  ...s,
+                  lengthM: e.lengthM,
+                  material: e.material,
+                  conditions: e.conditions,
+                  removedAt: e.gone ? '2026-05-05T00:00:00.000Z' : null,
+                }
+              : s,
+          ),
+        };
         expect(deriver.derive(facts, DEFAULT_SETTINGS, THIS_YEAR)).toEqual(derive(facts));
       }
-    }), { numRuns: 6 },
+    }),
+    { numRuns: 6 },
   );
 });
 
@@ -38,14 +58,20 @@ test('an edit leaves the other surfaces’ plans, and their digests, as the same
   const deriver = createDeriver();
   const facts = quillPoint();
   const before = deriver.derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
-  const after = deriver.derive({ ...facts, surfaces: facts.surfaces.map((s, i) => (i === 2 ? { ...s, conditions: ['runs'] } : s)) }, DEFAULT_SETTINGS, THIS_YEAR);
+  const after = deriver.derive(
+    { ...facts, surfaces: facts.surfaces.map((s, i) => (i === 2 ? { ...s, conditions: ['runs'] } : s)) },
+    DEFAULT_SETTINGS,
+    THIS_YEAR,
+  );
   expect(after.surfaces.filter((p, i) => p !== before.surfaces[i])).toHaveLength(1);
   expect(digestOf(after).surfaces.filter((d, i) => d !== digestOf(before).surfaces[i])).toHaveLength(1);
 });
 
 test('every reason in a whole house has words with nothing left blank, in both unit systems, and a source', () => {
   const uk = largeJob(60);
-  const reasons = [quillPoint(), largeJob(60), { ...uk, job: { ...uk.job, rulebook: 'uk' as const, units: 'm' as const } }].flatMap((f) => everyReason(derive(f)));
+  const reasons = [quillPoint(), largeJob(60), { ...uk, job: { ...uk.job, rulebook: 'uk' as const, units: 'm' as const } }].flatMap((f) =>
+    everyReason(derive(f)),
+  );
   expect(reasons.length).toBeGreaterThan(1000);
   for (const r of reasons) {
     for (const units of ['ft', 'm'] as const) expect(sentence(r, units)).not.toMatch(/[{}]|undefined|NaN/);

@@ -40,7 +40,18 @@ export interface SpacePlan {
 }
 
 /** In the order of work: of several open acts, the earliest comes first. */
-export const NEXT_ACTS = ['addSpace', 'addSurface', 'fixProblem', 'addCoats', 'test', 'choose', 'waitForLab', 'protect', 'work', 'nothing'] as const;
+export const NEXT_ACTS = [
+  'addSpace',
+  'addSurface',
+  'fixProblem',
+  'addCoats',
+  'test',
+  'choose',
+  'waitForLab',
+  'protect',
+  'work',
+  'nothing',
+] as const;
 export type NextAct = (typeof NEXT_ACTS)[number];
 
 export interface JobPlan {
@@ -49,7 +60,11 @@ export interface JobPlan {
   readonly edition: string;
   readonly spaces: readonly SpacePlan[];
   readonly surfaces: readonly SurfacePlan[];
-  readonly totals: { readonly areaM2: number; readonly personHours: { readonly low: number; readonly high: number }; readonly money: { readonly low: number; readonly high: number } };
+  readonly totals: {
+    readonly areaM2: number;
+    readonly personHours: { readonly low: number; readonly high: number };
+    readonly money: { readonly low: number; readonly high: number };
+  };
   readonly states: Readonly<Record<HazardState, number>>;
   readonly next: { readonly act: NextAct; readonly surfaceId: string | null; readonly because: Answer<unknown>['because'] };
 }
@@ -93,12 +108,14 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
   const byAge = year === null || year < rulebook.leadPresumedBefore.is.value;
   const standing = standingReadings(s.readings);
   const anyFound = standing.some((r) => r.spot === 'changed' || (r.value !== null && r.value > 0));
-  const disturbedM2 = s.parts.filter((p) => p.removedAt === null).reduce((sum, p) => {
-    const leaves = p.methodId !== null && !methodById(p.methodId).disturbs;
-    // Taking a piece out counts the whole piece. 40 CFR 745.83
-    if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
-    return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
-  }, 0);
+  const disturbedM2 = s.parts
+    .filter((p) => p.removedAt === null)
+    .reduce((sum, p) => {
+      const leaves = p.methodId !== null && !methodById(p.methodId).disturbs;
+      // Taking a piece out counts the whole piece. 40 CFR 745.83
+      if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
+      return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
+    }, 0);
   return { area, leadPresent: byAge || anyFound, anyFound, disturbedM2 };
 }
 
@@ -135,7 +152,9 @@ export function createDeriver(): Deriver {
       } else if (local.leadPresent) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + local.disturbedM2);
     }
     // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
-    const outsideM2 = facts.spaces.filter((s) => s.kind === 'elevation' && s.removedAt === null).reduce((sum, s) => sum + (sums.get(s.id) ?? 0), 0);
+    const outsideM2 = facts.spaces
+      .filter((s) => s.kind === 'elevation' && s.removedAt === null)
+      .reduce((sum, s) => sum + (sums.get(s.id) ?? 0), 0);
     const spaces = new Map(
       live(facts.spaces).map((space) => {
         const disturbedM2 = space.kind === 'elevation' ? outsideM2 : (sums.get(space.id) ?? 0);
@@ -152,7 +171,15 @@ export function createDeriver(): Deriver {
     if (s.removedAt !== null || !at) return undefined;
     const twin = jc.twins.size > 0 && jc.twins.has(`${s.spaceId}|${s.element}`);
     const known = remembered.get(s.id);
-    if (known && known.of === s && known.jobKey === jc.key && known.spaceKey === at.key && known.twin === twin && known.settings === settings) return known.plan;
+    if (
+      known &&
+      known.of === s &&
+      known.jobKey === jc.key &&
+      known.spaceKey === at.key &&
+      known.twin === twin &&
+      known.settings === settings
+    )
+      return known.plan;
     // The options hold prices: other settings, other options. The bound keeps a long session small.
     if (optionSettings !== settings || options.size > 5000) {
       options = new Map();
@@ -163,9 +190,14 @@ export function createDeriver(): Deriver {
     const { space } = at;
     const builtYear = yearOf(job, space, s);
     const ctx: SurfaceContext = {
-      rulebook, settings, builtYear,
+      rulebook,
+      settings,
+      builtYear,
       place: s.bench ? 'bench' : space.kind === 'room' ? 'inside' : 'outside',
-      dwelling: job.dwelling, childOrPregnancy: occupants(job), foundOnRemovedTwin: twin, space,
+      dwelling: job.dwelling,
+      childOrPregnancy: occupants(job),
+      foundOnRemovedTwin: twin,
+      space,
       minorWork: at.plan.minorWork.value,
     };
     const plan = planWith(facts, s, ctx, localFor(s, builtYear, rulebook).area, options, thisYear);
@@ -181,7 +213,11 @@ export function createDeriver(): Deriver {
         const plan = planSurface(facts, s, jc, settings, thisYear);
         if (plan) surfaces.push(plan);
       }
-      return summarise(facts, [...jc.spaces.values()].map((x) => x.plan), surfaces);
+      return summarise(
+        facts,
+        [...jc.spaces.values()].map((x) => x.plan),
+        surfaces,
+      );
     },
     surface(facts, surfaceId, settings, thisYear) {
       const s = facts.surfaces.find((x) => x.id === surfaceId);
@@ -205,9 +241,15 @@ function planWith(facts: JobFacts, s: Surface, ctx: SurfaceContext, area: TakeOf
   const protection = protect(s, ctx, choice, lead, asbestos.value);
   const coating = coat(s, ctx, area, choice);
   const work = workPlan({ s, ctx, choice, protection, coating, lead });
-  const materials = choice.parts.reduce((sum, p) => sum + (p.options.find((o) => o.methodId === p.selected.value)?.perM2.materials ?? 0) * p.areaM2, 0);
+  const materials = choice.parts.reduce(
+    (sum, p) => sum + (p.options.find((o) => o.methodId === p.selected.value)?.perM2.materials ?? 0) * p.areaM2,
+    0,
+  );
   const fixed = materials + protection.sheetBoughtM2 * ctx.settings.sheetPerM2 + protection.bags.value * ctx.settings.bagEach;
-  const money = { low: work.handsOnH.low * ctx.settings.labourPerHour + fixed, high: work.handsOnH.high * ctx.settings.labourPerHour + fixed };
+  const money = {
+    low: work.handsOnH.low * ctx.settings.labourPerHour + fixed,
+    high: work.handsOnH.high * ctx.settings.labourPerHour + fixed,
+  };
   const problems = surfaceProblems(facts, s, 'surface', thisYear);
   const base = { surfaceId: s.id, spaceId: s.spaceId, area, lead, asbestos, choice, protection, coating, work, money, problems };
   return { ...base, next: nextOnSurface(s, base) };
@@ -232,7 +274,9 @@ function nextOnJob(facts: JobFacts, surfaces: readonly SurfacePlan[]): JobPlan['
   for (const p of surfaces) {
     if (first === undefined || NEXT_ACTS.indexOf(p.next.act) < NEXT_ACTS.indexOf(first.next.act)) first = p;
   }
-  return first ? { act: first.next.act, surfaceId: first.surfaceId, because: first.next.because } : { act: 'addSurface', surfaceId: null, because: [] };
+  return first
+    ? { act: first.next.act, surfaceId: first.surfaceId, because: first.next.because }
+    : { act: 'addSurface', surfaceId: null, because: [] };
 }
 
 function summarise(facts: JobFacts, spaces: readonly SpacePlan[], surfaces: readonly SurfacePlan[]): JobPlan {
@@ -247,5 +291,14 @@ function summarise(facts: JobFacts, spaces: readonly SpacePlan[], surfaces: read
     totals.money.high += p.money.high;
   }
   const rulebook = RULEBOOKS[facts.job.rulebook];
-  return { jobId: facts.job.id, rulebook: rulebook.id, edition: rulebook.edition, spaces, surfaces, totals, states, next: nextOnJob(facts, surfaces) };
+  return {
+    jobId: facts.job.id,
+    rulebook: rulebook.id,
+    edition: rulebook.edition,
+    spaces,
+    surfaces,
+    totals,
+    states,
+    next: nextOnJob(facts, surfaces),
+  };
 }

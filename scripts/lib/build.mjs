@@ -18,7 +18,8 @@ function* filesBelow(dir) {
 function stampOf(places) {
   const hash = createHash('sha256').update(process.version);
   for (const place of places.map((p) => path.join(ROOT, p))) {
-    for (const file of statSync(place).isDirectory() ? filesBelow(place) : [place]) hash.update(path.relative(ROOT, file)).update(readFileSync(file));
+    for (const file of statSync(place).isDirectory() ? filesBelow(place) : [place])
+      hash.update(path.relative(ROOT, file)).update(readFileSync(file));
   }
   return hash.digest('hex');
 }
@@ -35,7 +36,12 @@ export async function buildWeb() {
   say('building the web app (about a minute) …');
   const next = `${WEB}.next`;
   rmSync(next, { recursive: true, force: true });
-  await runBeside('web export', nodeBin('expo'), ['export', '--platform', 'web', ...(process.env.CI ? ['--clear'] : []), '--output-dir', next], { cwd: path.join(ROOT, 'client'), env: EXPO_ENV });
+  await runBeside(
+    'web export',
+    nodeBin('expo'),
+    ['export', '--platform', 'web', ...(process.env.CI ? ['--clear'] : []), '--output-dir', next],
+    { cwd: path.join(ROOT, 'client'), env: EXPO_ENV },
+  );
   const { generateSW } = await import('workbox-build');
   const { warnings } = await generateSW({
     globDirectory: next,
@@ -67,9 +73,23 @@ export async function buildServer() {
     mkdirSync(out, { recursive: true });
     await build({
       entryPoints: [path.join(ROOT, 'server/src/main.ts')],
-      outfile: path.join(out, 'main.mjs'), bundle: true, platform: 'node', format: 'esm', target: 'node20', sourcemap: true, logLevel: 'error',
+      outfile: path.join(out, 'main.mjs'),
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      target: 'node20',
+      sourcemap: true,
+      logLevel: 'error',
       // The workspace's own TypeScript goes in; what npm installed stays out.
-      plugins: [{ name: 'npm-stays-out', setup: (b) => b.onResolve({ filter: /^[^./]/ }, (a) => (a.path.startsWith('@roughsill/') || a.kind === 'entry-point' ? undefined : { path: a.path, external: true })) }],
+      plugins: [
+        {
+          name: 'npm-stays-out',
+          setup: (b) =>
+            b.onResolve({ filter: /^[^./]/ }, (a) =>
+              a.path.startsWith('@roughsill/') || a.kind === 'entry-point' ? undefined : { path: a.path, external: true },
+            ),
+        },
+      ],
     });
     writeFileSync(path.join(out, '.stamp'), stamp);
   }

@@ -29,7 +29,19 @@ function ensureInstalled() {
 function pg(program, args, check = true) {
   const command = path.join(binDir(), program);
   const done = isRoot()
-    ? spawnSync('setpriv', [`--reuid=${USER}`, `--regid=${USER}`, '--init-groups', '--inh-caps=+dac_read_search', '--ambient-caps=+dac_read_search', command, ...args], { cwd: '/', stdio: ['ignore', 'pipe', 'pipe'], encoding: 'utf8' })
+    ? spawnSync(
+        'setpriv',
+        [
+          `--reuid=${USER}`,
+          `--regid=${USER}`,
+          '--init-groups',
+          '--inh-caps=+dac_read_search',
+          '--ambient-caps=+dac_read_search',
+          command,
+          ...args,
+        ],
+        { cwd: '/', stdio: ['ignore', 'pipe', 'pipe'], encoding: 'utf8' },
+      )
     : spawnSync(command, args, { stdio: ['ignore', 'pipe', 'pipe'], encoding: 'utf8' });
   if (done.error) throw done.error;
   if (check && done.status !== 0) throw new Error(`${program} failed: ${done.stderr || done.stdout}`);
@@ -38,7 +50,10 @@ function pg(program, args, check = true) {
 
 const free = (port) =>
   new Promise((resolve) => {
-    const s = net.createServer().once('error', () => resolve(false)).once('listening', () => s.close(() => resolve(true)));
+    const s = net
+      .createServer()
+      .once('error', () => resolve(false))
+      .once('listening', () => s.close(() => resolve(true)));
     s.listen(port, '127.0.0.1');
   });
 
@@ -48,7 +63,9 @@ export async function freePort(from) {
 }
 
 function ids() {
-  const line = readFileSync('/etc/passwd', 'utf8').split('\n').find((l) => l.startsWith(`${USER}:`));
+  const line = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find((l) => l.startsWith(`${USER}:`));
   if (!line) throw new Error(`there is no user ${USER}: is PostgreSQL installed?`);
   const [, , uid, gid] = line.split(':').map(Number);
   return { uid, gid };
@@ -82,11 +99,20 @@ export async function startPostgres(name, { port: wanted, throwaway = false }) {
     writeFileSync(portFile, String(port));
     start(dir, data, port, throwaway);
   }
-  return { url: `postgres://app@127.0.0.1:${port}/postgres`, stop: () => stopPostgres(name), start: () => start(dir, data, port, throwaway) };
+  return {
+    url: `postgres://app@127.0.0.1:${port}/postgres`,
+    stop: () => stopPostgres(name),
+    start: () => start(dir, data, port, throwaway),
+  };
 }
 
 function start(dir, data, port, throwaway) {
-  const options = [`-p ${port}`, '-c listen_addresses=127.0.0.1', "-c unix_socket_directories=''", ...(throwaway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : [])];
+  const options = [
+    `-p ${port}`,
+    '-c listen_addresses=127.0.0.1',
+    "-c unix_socket_directories=''",
+    ...(throwaway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : []),
+  ];
   pg('pg_ctl', ['-D', data, '-w', '-t', '60', '-l', path.join(dir, 'server.log'), '-o', options.join(' '), 'start']);
 }
 

@@ -10,9 +10,17 @@ export const say = (line) => process.stderr.write(`${line}\n`);
 
 /** Runs a program to its end; its output goes to standard error, so that standard output stays the caller's. */
 export function run(command, args, { quiet = false, ...options } = {}) {
-  const done = spawnSync(command, args, { cwd: ROOT, stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 2, 2], encoding: 'utf8', ...options });
+  const done = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 2, 2],
+    encoding: 'utf8',
+    ...options,
+  });
   if (done.error) throw done.error;
-  if (done.status !== 0) throw new Error(`${command} ${args.join(' ')} ended with ${done.status ?? done.signal}${quiet ? `\n${done.stdout}\n${done.stderr}` : ''}`);
+  if (done.status !== 0)
+    throw new Error(
+      `${command} ${args.join(' ')} ended with ${done.status ?? done.signal}${quiet ? `\n${done.stdout}\n${done.stderr}` : ''}`,
+    );
   return done.stdout ?? '';
 }
 
@@ -44,14 +52,17 @@ export const isRoot = () => process.getuid?.() === 0;
 
 export function aptInstall(packages) {
   if (!existsSync('/usr/bin/apt-get')) throw new Error(`please install ${packages.join(' ')}: this machine has no apt-get`);
-  const asRoot = (args) => (isRoot() ? run('apt-get', args, { quiet: true, env: aptEnv }) : run('sudo', ['-n', 'apt-get', ...args], { quiet: true, env: aptEnv }));
+  const asRoot = (args) =>
+    isRoot() ? run('apt-get', args, { quiet: true, env: aptEnv }) : run('sudo', ['-n', 'apt-get', ...args], { quiet: true, env: aptEnv });
   const aptEnv = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   say(`installing ${packages.join(' ')} from Debian's packages …`);
   try {
     asRoot(['update']);
     asRoot(['install', '-y', '--no-install-recommends', ...packages]);
   } catch (e) {
-    throw new Error(`could not install ${packages.join(' ')}; as an administrator run: apt-get install ${packages.join(' ')}\n${e.message}`);
+    throw new Error(
+      `could not install ${packages.join(' ')}; as an administrator run: apt-get install ${packages.join(' ')}\n${e.message}`,
+    );
   }
 }
 

@@ -5,8 +5,14 @@ import { ROOT } from './run.mjs';
 
 export function startServer({ main, url, port, webDir, sample, quiet = true }) {
   const env = {
-    ...process.env, NODE_ENV: 'production', DATABASE_URL: url, PORT: String(port), WEB_DIR: webDir ?? '', SEED_SAMPLE: sample ? 'yes' : 'no',
-    MIGRATIONS_DIR: path.join(ROOT, 'server/migrations'), LOG_LEVEL: quiet ? 'warn' : 'info',
+    ...process.env,
+    NODE_ENV: 'production',
+    DATABASE_URL: url,
+    PORT: String(port),
+    WEB_DIR: webDir ?? '',
+    SEED_SAMPLE: sample ? 'yes' : 'no',
+    MIGRATIONS_DIR: path.join(ROOT, 'server/migrations'),
+    LOG_LEVEL: quiet ? 'warn' : 'info',
   };
   const child = spawn(process.execPath, ['--enable-source-maps', main], { cwd: ROOT, env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
   const stop = () =>

@@ -19,7 +19,18 @@ const file = (id: string) => {
   const facts = withNewIds(quillPoint(), randomUUID);
   return JSON.parse(writeJobFile({ ...facts, job: { ...facts.job, id } })) as ReturnType<typeof quillPoint>;
 };
-const change = (jobId: string, over: Partial<Change>): Change => ({ id: randomUUID(), jobId, entity: 'surface', entityId: `${jobId}-x`, surfaceId: null, op: 'set', fields: {}, at: NOW.toISOString(), by: 'Tester', ...over });
+const change = (jobId: string, over: Partial<Change>): Change => ({
+  id: randomUUID(),
+  jobId,
+  entity: 'surface',
+  entityId: `${jobId}-x`,
+  surfaceId: null,
+  op: 'set',
+  fields: {},
+  at: NOW.toISOString(),
+  by: 'Tester',
+  ...over,
+});
 const send = (...changes: Change[]) => s.call('POST', '/api/changes', { changes });
 /** A job under new ids, so that tests do not meet. */
 async function freshJob(): Promise<{ jobId: string; facts: ReturnType<typeof quillPoint> }> {
@@ -83,7 +94,10 @@ describe('changes', () => {
   test('a batch is all or nothing', async () => {
     const { jobId, facts } = await freshJob();
     const id = facts.surfaces[0]!.id;
-    const r = await send(change(jobId, { entityId: id, fields: { name: 'Changed' } }), change(jobId, { entityId: id, fields: { lengthM: -3 } }));
+    const r = await send(
+      change(jobId, { entityId: id, fields: { name: 'Changed' } }),
+      change(jobId, { entityId: id, fields: { lengthM: -3 } }),
+    );
     expect([r.status, r.body.errors]).toEqual([422, [{ path: 'changes[1].fields.lengthM', message: 'length must be more than 0' }]]);
     expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts.surfaces[0].name).toBe(facts.surfaces[0]!.name);
   });
@@ -107,28 +121,57 @@ describe('changes', () => {
     expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts).toEqual(facts);
   });
   test('the firm’s settings go the same road, and are checked', async () => {
-    expect((await send(change('x', { jobId: null, entity: 'firm', entityId: 'firm', fields: { labourPerHour: 71, rates: { wetSand: { lowM2PerH: 4, highM2PerH: 9 } } } }))).status).toBe(200);
-    expect((await s.call('GET', '/api/session')).body.settings).toMatchObject({ labourPerHour: 71, rates: { wetSand: { lowM2PerH: 4, highM2PerH: 9 } } });
-    expect((await send(change('x', { jobId: null, entity: 'firm', entityId: 'firm', fields: { labourPerHour: -1 } }))).body.errors[0]).toEqual({ path: 'fields.labourPerHour', message: 'a price cannot be negative' });
+    expect(
+      (
+        await send(
+          change('x', {
+            jobId: null,
+            entity: 'firm',
+            entityId: 'firm',
+            fields: { labourPerHour: 71, rates: { wetSand: { lowM2PerH: 4, highM2PerH: 9 } } },
+          }),
+        )
+      ).status,
+    ).toBe(200);
+    expect((await s.call('GET', '/api/session')).body.settings).toMatchObject({
+      labourPerHour: 71,
+      rates: { wetSand: { lowM2PerH: 4, highM2PerH: 9 } },
+    });
+    expect(
+      (await send(change('x', { jobId: null, entity: 'firm', entityId: 'firm', fields: { labourPerHour: -1 } }))).body.errors[0],
+    ).toEqual({ path: 'fields.labourPerHour', message: 'a price cannot be negative' });
   });
 });
 
 describe('the database keeps its own promises', () => {
   test.each(['change_log', 'readings', 'checks', 'reading_layers'])('%s is append-only', async (table) => {
     const { jobId, facts } = await freshJob();
-    await send(change(jobId, { entity: 'check', entityId: randomUUID(), surfaceId: facts.surfaces[0]!.id, op: 'add', fields: { gate: 'wind', outcome: 'pass', note: '', takenAt: NOW.toISOString(), supersedesId: null, supersedesWhy: null } }));
+    await send(
+      change(jobId, {
+        entity: 'check',
+        entityId: randomUUID(),
+        surfaceId: facts.surfaces[0]!.id,
+        op: 'add',
+        fields: { gate: 'wind', outcome: 'pass', note: '', takenAt: NOW.toISOString(), supersedesId: null, supersedesWhy: null },
+      }),
+    );
     await expect(s.db.execute(sql.raw(`delete from ${table}`))).rejects.toThrow();
     await expect(s.db.execute(sql.raw(`update ${table} set firm_id = 'x'`))).rejects.toThrow();
   });
   test('another firm sees nothing of this one, under any id', async () => {
     const { jobId, facts } = await freshJob();
     const [mine] = await s.db.select().from(firms);
-    await s.db.insert(firms).values({ ...mine!, id: 'other-firm', firmName: 'Other' }).onConflictDoNothing();
+    await s.db
+      .insert(firms)
+      .values({ ...mine!, id: 'other-firm', firmName: 'Other' })
+      .onConflictDoNothing();
     const other = new FirmStore(s.db, 'other-firm');
     expect(await other.list()).toEqual([]);
     expect(await other.load(jobId)).toBeNull();
     expect(await other.since(jobId, 0)).toBeUndefined();
-    await expect(other.apply([change(jobId, { entityId: facts.surfaces[0]!.id, fields: { name: 'stolen' } })], NOW)).rejects.toMatchObject({ code: 'does-not-fit' });
+    await expect(other.apply([change(jobId, { entityId: facts.surfaces[0]!.id, fields: { name: 'stolen' } })], NOW)).rejects.toMatchObject({
+      code: 'does-not-fit',
+    });
     // The same ids in two firms are two jobs.
     await other.apply(changesFor(facts, randomUUID, 'Other'), NOW);
     expect((await other.load(jobId))?.surfaces).toHaveLength(facts.surfaces.length);
@@ -140,7 +183,11 @@ describe('the database keeps its own promises', () => {
     const got = await s.call('GET', '/api/jobs/large-400');
     expect(got.body.facts.surfaces).toHaveLength(400);
     // Not with fetch: Node's adds "no-cache" to a conditional request.
-    const again = await new Promise<number | undefined>((resolve) => http.get(`${s.address}/api/jobs/large-400`, { headers: { 'if-none-match': got.headers.get('etag')! }, agent: false }, (r) => resolve(r.resume().statusCode)));
+    const again = await new Promise<number | undefined>((resolve) =>
+      http.get(`${s.address}/api/jobs/large-400`, { headers: { 'if-none-match': got.headers.get('etag')! }, agent: false }, (r) =>
+        resolve(r.resume().statusCode),
+      ),
+    );
     expect(again).toBe(304);
   }, 60_000);
 });
@@ -150,12 +197,22 @@ describe('wrong requests', () => {
     ['broken JSON', () => s.call('POST', '/api/changes', undefined, '{"changes": ['), 400, 'bad-json'],
     ['no changes', () => s.call('POST', '/api/changes', { changes: [] }), 400, 'bad-request'],
     ['an unknown kind of change', () => s.call('POST', '/api/changes', { changes: [{ id: 'abc' }] }), 400, 'bad-request'],
-    ['a body of 20 MB', () => s.call('POST', '/api/changes', undefined, JSON.stringify({ changes: 'x'.repeat(20 * 1024 * 1024) })), 413, 'too-large'],
+    [
+      'a body of 20 MB',
+      () => s.call('POST', '/api/changes', undefined, JSON.stringify({ changes: 'x'.repeat(20 * 1024 * 1024) })),
+      413,
+      'too-large',
+    ],
     ['a strange id', () => s.call('GET', '/api/jobs/%27%3B--'), 400, 'bad-request'],
     ['an address that cannot be read', () => s.call('GET', '/api/jobs/%E0%A4%A'), 400, 'bad-request'],
     ['a cursor that is no number', () => s.call('GET', '/api/jobs/abc?since=soon'), 400, 'bad-request'],
     ['an unknown address', () => s.call('GET', '/api/nothing'), 404, 'not-found'],
-    ['a truncated job file', () => s.call('POST', '/api/jobs/import', undefined, writeJobFile(quillPoint()).slice(0, 500)), 400, 'bad-json'],
+    [
+      'a truncated job file',
+      () => s.call('POST', '/api/jobs/import', undefined, writeJobFile(quillPoint()).slice(0, 500)),
+      400,
+      'bad-json',
+    ],
     ['a newer job file', () => s.call('POST', '/api/jobs/import', { ...file('newer'), version: 9 }), 422, 'does-not-fit'],
   ] as const)('%s', async (_what, call, status, code) => {
     const r = await call();
@@ -178,7 +235,9 @@ test('headers: no sniffing, no frames, a content policy; the OpenAPI description
   const r = await s.call('GET', '/api/openapi.json');
   expect(r.headers.get('content-security-policy')).toMatch(/script-src 'self'/);
   expect([r.headers.get('x-content-type-options'), r.headers.get('x-powered-by')]).toEqual(['nosniff', null]);
-  const used = Object.values(r.body.paths as Record<string, Record<string, { responses: Record<string, { description: string }> }>>).flatMap((p) => Object.values(p).flatMap((m) => Object.entries(m.responses)));
+  const used = Object.values(
+    r.body.paths as Record<string, Record<string, { responses: Record<string, { description: string }> }>>,
+  ).flatMap((p) => Object.values(p).flatMap((m) => Object.entries(m.responses)));
   const titles = Object.values(PROBLEMS).map((p) => p.title as string);
   for (const [status, { description }] of used) if (Number(status) >= 400) expect(titles).toContain(description);
   expect(Object.keys(r.body.paths)).toContain('/api/changes');

@@ -31,11 +31,19 @@ const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', 'ETIMEDOU
 
 /** Codes and messages of an error and what it wraps. Told by shape, for an error may come from another realm. */
 function* chain(e: unknown): Generator<{ code?: string; message?: string }> {
-  for (let x = e as { code?: string; message?: string; cause?: unknown } | undefined, depth = 0; x && typeof x === 'object' && depth < 4; x = x.cause as typeof x, depth += 1) yield x;
+  for (
+    let x = e as { code?: string; message?: string; cause?: unknown } | undefined, depth = 0;
+    x && typeof x === 'object' && depth < 4;
+    x = x.cause as typeof x, depth += 1
+  )
+    yield x;
 }
 
 const isAway = (e: unknown): boolean =>
-  [...chain(e)].some((x) => (x.code !== undefined && AWAY.has(x.code)) || /Connection terminated|timeout exceeded when trying to connect/.test(x.message ?? ''));
+  [...chain(e)].some(
+    (x) =>
+      (x.code !== undefined && AWAY.has(x.code)) || /Connection terminated|timeout exceeded when trying to connect/.test(x.message ?? ''),
+  );
 
 /** unique_violation: a record with this id is in the firm already, on this job or another. */
 const isTaken = (e: unknown): boolean => [...chain(e)].some((x) => x.code === '23505');
@@ -43,17 +51,19 @@ const isTaken = (e: unknown): boolean => [...chain(e)].some((x) => x.code === '2
 function asProblem(e: unknown): HttpProblem {
   if (e instanceof HttpProblem) return e;
   const type = (e as { type?: string }).type;
-  if (type === 'entity.too.large') return new HttpProblem('too-large', 'Send a smaller piece: a job file of at most 8 MB, changes of at most 4 MB.');
+  if (type === 'entity.too.large')
+    return new HttpProblem('too-large', 'Send a smaller piece: a job file of at most 8 MB, changes of at most 4 MB.');
   if (type === 'entity.parse.failed') return new HttpProblem('bad-json', 'The text breaks off or holds a slip. Nothing was changed.');
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new HttpProblem('wrong-type', 'Send UTF-8 JSON.');
   if (e instanceof URIError) return new HttpProblem('bad-request', 'The address holds characters that cannot be read.');
-  if (isTaken(e)) return new HttpProblem('already-here', 'A record with one of these ids is here already. A job file can be brought in as a copy.');
+  if (isTaken(e))
+    return new HttpProblem('already-here', 'A record with one of these ids is here already. A job file can be brought in as a copy.');
   if (isAway(e)) return new HttpProblem('database-away', 'Nothing was lost on your side. It will be tried again.');
   return new HttpProblem('our-fault', 'It was logged. Nothing was half-written.');
 }
 
 export const notFound: RequestHandler = (req) => {
-  throw new HttpProblem('not-found', `No such address: ${req.method} ${req.originalUrl.split("?")[0]}`);
+  throw new HttpProblem('not-found', `No such address: ${req.method} ${req.originalUrl.split('?')[0]}`);
 };
 
 export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, next) => {
@@ -62,5 +72,8 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, ne
   const { status, title } = PROBLEMS[p.code];
   if (status >= 500) req.log.error({ err: error as Error }, p.code);
   if (status === 503) res.setHeader('retry-after', '2');
-  res.status(status).type('application/problem+json').send(JSON.stringify({ type: `/problems/${p.code}`, title, status, detail: p.detail, errors: p.errors }));
+  res
+    .status(status)
+    .type('application/problem+json')
+    .send(JSON.stringify({ type: `/problems/${p.code}`, title, status, detail: p.detail, errors: p.errors }));
 };

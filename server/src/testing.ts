@@ -43,9 +43,18 @@ export async function startTestServer(url = process.env['TEST_DATABASE_URL'], pr
     address,
     async call(method, at, body, raw) {
       const text = raw ?? (body === undefined ? undefined : JSON.stringify(body));
-      const res = await fetch(address + at, { method, body: text, headers: text === undefined ? {} : { 'content-type': 'application/json' } });
+      const res = await fetch(address + at, {
+        method,
+        body: text,
+        headers: text === undefined ? {} : { 'content-type': 'application/json' },
+      });
       const out = await res.text();
-      return { status: res.status, type: res.headers.get('content-type') ?? '', headers: res.headers, body: out && /json/.test(res.headers.get('content-type') ?? '') ? JSON.parse(out) : out };
+      return {
+        status: res.status,
+        type: res.headers.get('content-type') ?? '',
+        headers: res.headers,
+        body: out && /json/.test(res.headers.get('content-type') ?? '') ? JSON.parse(out) : out,
+      };
     },
     async stop() {
       await new Promise((resolve) => server.close(resolve));

@@ -5,7 +5,19 @@ import type { Verdict } from '@roughsill/core';
 import { Button } from './Button';
 import { Words } from './Words';
 
-export function Panel({ title, aside, children, level = 2, testID }: { readonly title?: string; readonly aside?: ReactNode; readonly children: ReactNode; readonly level?: 2 | 3; readonly testID?: string }) {
+export function Panel({
+  title,
+  aside,
+  children,
+  level = 2,
+  testID,
+}: {
+  readonly title?: string;
+  readonly aside?: ReactNode;
+  readonly children: ReactNode;
+  readonly level?: 2 | 3;
+  readonly testID?: string;
+}) {
   return (
     <View testID={testID} className="gap-3">
       {title ? (
@@ -70,7 +82,12 @@ export function Row({ title, note, aside, lead, onPress, current, testID }: RowP
 /** The one next thing: a sentence and its button, on a soot bar with a chipped corner. */
 export function NextBar({ says, act, onPress }: { readonly says: string; readonly act?: string; readonly onPress?: () => void }) {
   return (
-    <View testID="next" role="region" aria-label="Next" className="flex-row flex-wrap items-center gap-3 bg-soot p-4 [clip-path:polygon(0_0,100%_0,100%_calc(100%-14px),calc(100%-14px)_100%,0_100%)]">
+    <View
+      testID="next"
+      role="region"
+      aria-label="Next"
+      className="flex-row flex-wrap items-center gap-3 bg-soot p-4 [clip-path:polygon(0_0,100%_0,100%_calc(100%-14px),calc(100%-14px)_100%,0_100%)]"
+    >
       <Words look="row" tone="onSoot" className="min-w-[10rem] flex-1">
         {says}
       </Words>

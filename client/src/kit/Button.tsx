@@ -26,7 +26,19 @@ const LOOKS = {
 } as const;
 
 /** A button no smaller than a gloved thumb. */
-export function Button({ label, onPress, look = 'plain', icon, disabled, says, pressed, expanded, flush, testID, className = '' }: ButtonProps) {
+export function Button({
+  label,
+  onPress,
+  look = 'plain',
+  icon,
+  disabled,
+  says,
+  pressed,
+  expanded,
+  flush,
+  testID,
+  className = '',
+}: ButtonProps) {
   const [box, text] = LOOKS[look];
   return (
     <Pressable

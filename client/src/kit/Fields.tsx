@@ -1,9 +1,21 @@
 /** Fields: a label above, the unit beside, steppers where a thumb helps, the problem underneath. What was typed is never thrown away. */
-import { createElement, useEffect, useId, useState, type ReactNode } from 'react';
+import { createElement, useId, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
 import { Words } from './Words';
 
-export function FieldFrame({ label, problem, hint, id, children }: { readonly label: string; readonly problem?: string; readonly hint?: string; readonly id: string; readonly children: ReactNode }) {
+export function FieldFrame({
+  label,
+  problem,
+  hint,
+  id,
+  children,
+}: {
+  readonly label: string;
+  readonly problem?: string;
+  readonly hint?: string;
+  readonly id: string;
+  readonly children: ReactNode;
+}) {
   return (
     <View className="gap-1">
       {createElement('label', { htmlFor: id, style: { display: 'block' } }, <Words look="label">{label}</Words>)}
@@ -18,7 +30,19 @@ export function FieldFrame({ label, problem, hint, id, children }: { readonly la
   );
 }
 
-const inputLook = (bad: boolean) => `min-h-touch border-2 bg-panel px-3 font-read text-row text-soot ${bad ? 'border-oxide' : 'border-line'}`;
+const inputLook = (bad: boolean) =>
+  `min-h-touch border-2 bg-panel px-3 font-read text-row text-soot ${bad ? 'border-oxide' : 'border-line'}`;
+
+/** What is being typed; starts again when the recorded value changes under it. */
+function useDraft(recorded: string): [string, (text: string) => void] {
+  const [draft, setDraft] = useState(recorded);
+  const [seen, setSeen] = useState(recorded);
+  if (seen !== recorded) {
+    setSeen(recorded);
+    setDraft(recorded);
+  }
+  return [draft, setDraft];
+}
 
 interface TextFieldProps {
   readonly label: string;
@@ -35,8 +59,7 @@ interface TextFieldProps {
 /** Commits on leaving the field or on Enter. */
 export function TextField({ label, value, onCommit, onChange, problem, hint, placeholder, testID, multiline }: TextFieldProps) {
   const id = useId();
-  const [draft, setDraft] = useState(value);
-  useEffect(() => setDraft(value), [value]);
+  const [draft, setDraft] = useDraft(value);
   const commit = () => {
     if (draft !== value) onCommit(draft);
   };
@@ -82,12 +105,23 @@ interface NumberFieldProps {
 const STEPPER = 'min-h-touch min-w-touch items-center justify-center border-2 border-line bg-shelf active:opacity-80';
 
 /** A number with its unit; a comma counts as a decimal point. */
-export function NumberField({ label, value, onCommit, unit, step, optional, problem, hint, check, testID, decimals = 2 }: NumberFieldProps) {
+export function NumberField({
+  label,
+  value,
+  onCommit,
+  unit,
+  step,
+  optional,
+  problem,
+  hint,
+  check,
+  testID,
+  decimals = 2,
+}: NumberFieldProps) {
   const id = useId();
   const shown = value === null ? '' : String(Number(value.toFixed(decimals)));
-  const [draft, setDraft] = useState(shown);
+  const [draft, setDraft] = useDraft(shown);
   const [refused, setRefused] = useState<string>();
-  useEffect(() => setDraft(shown), [shown]);
   const offer = (n: number) => {
     const no = check?.(n);
     setRefused(no);
@@ -162,9 +196,21 @@ export function Select<T extends string>({ label, value, options, onChange, prob
       {createElement(
         'select',
         {
-          id, value, 'data-testid': testID, 'aria-invalid': problem !== undefined,
+          id,
+          value,
+          'data-testid': testID,
+          'aria-invalid': problem !== undefined,
           onChange: (e: { target: { value: string } }) => onChange(e.target.value as T),
-          style: { minHeight: '3rem', border: '2px solid rgb(var(--line))', background: 'rgb(var(--panel))', color: 'rgb(var(--soot))', fontSize: '1.0625rem', padding: '0 0.5rem', borderRadius: 0, width: '100%' },
+          style: {
+            minHeight: '3rem',
+            border: '2px solid rgb(var(--line))',
+            background: 'rgb(var(--panel))',
+            color: 'rgb(var(--soot))',
+            fontSize: '1.0625rem',
+            padding: '0 0.5rem',
+            borderRadius: 0,
+            width: '100%',
+          },
         },
         options.map((o) => createElement('option', { key: o.value, value: o.value }, o.label)),
       )}
@@ -189,7 +235,13 @@ export function Pick<T extends string>({ label, value, options, onChange, testID
         {options.map((o) => {
           const on = o.value === value;
           return (
-            <Pressable key={o.value} role="radio" aria-checked={on} onPress={() => onChange(o.value)} className={`min-h-touch min-w-touch justify-center border-2 px-3 ${on ? 'border-soot bg-soot' : 'border-line bg-panel'}`}>
+            <Pressable
+              key={o.value}
+              role="radio"
+              aria-checked={on}
+              onPress={() => onChange(o.value)}
+              className={`min-h-touch min-w-touch justify-center border-2 px-3 ${on ? 'border-soot bg-soot' : 'border-line bg-panel'}`}
+            >
               <Text className={`font-strong text-body ${on ? 'text-onsoot' : 'text-soot'}`}>{o.label}</Text>
             </Pressable>
           );
@@ -215,7 +267,13 @@ export function Ticks<T extends string>({ label, values, options, onChange }: Ti
         {options.map((o) => {
           const on = values.includes(o.value);
           return (
-            <Pressable key={o.value} role="checkbox" aria-checked={on} onPress={() => onChange(on ? values.filter((v) => v !== o.value) : [...values, o.value])} className={`min-h-touch flex-row items-center gap-2 border-2 px-3 ${on ? 'border-soot bg-shelf' : 'border-line bg-panel'}`}>
+            <Pressable
+              key={o.value}
+              role="checkbox"
+              aria-checked={on}
+              onPress={() => onChange(on ? values.filter((v) => v !== o.value) : [...values, o.value])}
+              className={`min-h-touch flex-row items-center gap-2 border-2 px-3 ${on ? 'border-soot bg-shelf' : 'border-line bg-panel'}`}
+            >
               <Text aria-hidden className="font-strong text-body text-soot">
                 {on ? '✓' : '·'}
               </Text>
@@ -228,10 +286,31 @@ export function Ticks<T extends string>({ label, values, options, onChange }: Ti
   );
 }
 
-export function Toggle({ label, value, onChange, hint, testID }: { readonly label: string; readonly value: boolean; readonly onChange: (v: boolean) => void; readonly hint?: string; readonly testID?: string }) {
+export function Toggle({
+  label,
+  value,
+  onChange,
+  hint,
+  testID,
+}: {
+  readonly label: string;
+  readonly value: boolean;
+  readonly onChange: (v: boolean) => void;
+  readonly hint?: string;
+  readonly testID?: string;
+}) {
   return (
-    <Pressable role="switch" aria-checked={value} testID={testID} onPress={() => onChange(!value)} className="min-h-touch flex-row items-center gap-3 py-1">
-      <View aria-hidden className={`h-7 w-12 justify-center border-2 border-soot px-0.5 ${value ? 'items-end bg-verdigris' : 'items-start bg-panel'}`}>
+    <Pressable
+      role="switch"
+      aria-checked={value}
+      testID={testID}
+      onPress={() => onChange(!value)}
+      className="min-h-touch flex-row items-center gap-3 py-1"
+    >
+      <View
+        aria-hidden
+        className={`h-7 w-12 justify-center border-2 border-soot px-0.5 ${value ? 'items-end bg-verdigris' : 'items-start bg-panel'}`}
+      >
         <View className={`h-5 w-5 ${value ? 'bg-panel' : 'bg-soot'}`} />
       </View>
       <View className="flex-1">

@@ -6,7 +6,13 @@ import { Words } from './Words';
 
 const CHIP = '5,3 19,2 25,9 22,22 8,25 2,14';
 const colour = (state: HazardState): string =>
-  state === 'found' || state === 'assumed' ? 'rgb(var(--oxide))' : state === 'waiting' ? 'rgb(var(--ochre))' : state === 'notFound' ? 'rgb(var(--verdigris))' : 'rgb(var(--ash))';
+  state === 'found' || state === 'assumed'
+    ? 'rgb(var(--oxide))'
+    : state === 'waiting'
+      ? 'rgb(var(--ochre))'
+      : state === 'notFound'
+        ? 'rgb(var(--verdigris))'
+        : 'rgb(var(--ash))';
 
 export function StateChip({ state, size = 24 }: { readonly state: HazardState; readonly size?: number }) {
   const c = colour(state);
@@ -20,8 +26,12 @@ export function StateChip({ state, size = 24 }: { readonly state: HazardState; r
       </Defs>
       <Polygon points={CHIP} fill={state === 'found' ? c : 'rgb(var(--panel))'} />
       <G clipPath={`url(#${clip})`}>
-        {state === 'assumed' ? [-12, -5, 2, 9, 16, 23].map((x) => <Line key={x} x1={x} y1={27} x2={x + 14} y2={0} stroke={c} strokeWidth={2.4} />) : null}
-        {state === 'waiting' ? [9, 14, 19].flatMap((x) => [9, 14, 19].map((y) => <Circle key={`${x}-${y}`} cx={x} cy={y} r={1.4} fill={c} />)) : null}
+        {state === 'assumed'
+          ? [-12, -5, 2, 9, 16, 23].map((x) => <Line key={x} x1={x} y1={27} x2={x + 14} y2={0} stroke={c} strokeWidth={2.4} />)
+          : null}
+        {state === 'waiting'
+          ? [9, 14, 19].flatMap((x) => [9, 14, 19].map((y) => <Circle key={`${x}-${y}`} cx={x} cy={y} r={1.4} fill={c} />))
+          : null}
       </G>
       <Polygon points={CHIP} fill="none" stroke={c} strokeWidth={2.4} strokeDasharray={state === 'unknown' ? '4 3' : undefined} />
     </Svg>

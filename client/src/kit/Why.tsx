@@ -12,7 +12,12 @@ export function ReasonLine({ reason }: { readonly reason: Reason }) {
   const units = useUnits();
   const source = SOURCES[reason.source];
   const lifts = remedy(reason, units);
-  const edge = reason.effect === 'block' ? 'border-l-8 border-oxide' : reason.effect === 'care' ? 'border-l-4 border-double border-ochre' : 'border-l-2 border-line';
+  const edge =
+    reason.effect === 'block'
+      ? 'border-l-8 border-oxide'
+      : reason.effect === 'care'
+        ? 'border-l-4 border-double border-ochre'
+        : 'border-l-2 border-line';
   return (
     <View className={`gap-1 py-1 pl-3 ${edge}`}>
       <Words>{sentence(reason, units)}</Words>
@@ -44,8 +49,17 @@ export function Why({ because, of, children }: WhyProps) {
   if (because.length === 0) return null;
   return (
     <View>
-      <Pressable role="button" aria-expanded={open} aria-label={`why: ${of}`} onPress={() => setOpen(!open)} {...({ dataSet: { why: 'yes' } } as object)} className="min-h-touch min-w-touch flex-row items-center self-start pr-4">
-        <Text className="font-strong text-note text-slate underline">{open ? 'why, close' : because.length > 1 ? `why, ${because.length} reasons` : 'why'}</Text>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`why: ${of}`}
+        onPress={() => setOpen(!open)}
+        {...({ dataSet: { why: 'yes' } } as object)}
+        className="min-h-touch min-w-touch flex-row items-center self-start pr-4"
+      >
+        <Text className="font-strong text-note text-slate underline">
+          {open ? 'why, close' : because.length > 1 ? `why, ${because.length} reasons` : 'why'}
+        </Text>
       </Pressable>
       {open ? <Reasons because={because} /> : null}
       {open ? children : null}
@@ -67,7 +81,14 @@ export function AnswerRow({ label, value, note, because, of = label }: AnswerRow
   const [open, setOpen] = useState(false);
   return (
     <View className="bg-panel px-3">
-      <Pressable role="button" aria-expanded={open} aria-label={`why: ${of}${typeof value === 'string' ? `, ${value}` : ''}`} onPress={() => setOpen(!open)} {...({ dataSet: { why: 'yes' } } as object)} className="min-h-touch justify-center py-1.5">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`why: ${of}${typeof value === 'string' ? `, ${value}` : ''}`}
+        onPress={() => setOpen(!open)}
+        {...({ dataSet: { why: 'yes' } } as object)}
+        className="min-h-touch justify-center py-1.5"
+      >
         <View className="flex-row flex-wrap items-center justify-between gap-x-3">
           <Words look="body" className="min-w-[8rem] flex-1">
             {label}

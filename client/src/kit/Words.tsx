@@ -15,7 +15,14 @@ const LOOKS: Record<Look, string> = {
 };
 
 /** Colour stands apart from the look, so that no two colours ever meet on one text. */
-const TONES = { soot: 'text-soot', ash: 'text-ash', oxide: 'text-oxide', onSoot: 'text-onsoot', ink: 'text-[#21201c]', paper: 'text-[#f9f9f7]' } as const;
+const TONES = {
+  soot: 'text-soot',
+  ash: 'text-ash',
+  oxide: 'text-oxide',
+  onSoot: 'text-onsoot',
+  ink: 'text-[#21201c]',
+  paper: 'text-[#f9f9f7]',
+} as const;
 
 interface WordsProps {
   readonly look?: Look;
@@ -30,7 +37,17 @@ interface WordsProps {
   readonly lines?: number;
 }
 
-export function Words({ look = 'body', tone = look === 'note' ? 'ash' : 'soot', level, className = '', children, nativeID, testID, alert, lines }: WordsProps) {
+export function Words({
+  look = 'body',
+  tone = look === 'note' ? 'ash' : 'soot',
+  level,
+  className = '',
+  children,
+  nativeID,
+  testID,
+  alert,
+  lines,
+}: WordsProps) {
   return (
     <Text
       role={level ? 'heading' : alert ? 'alert' : undefined}

@@ -31,7 +31,11 @@ const TOP = 4;
 
 /** Words of common paint colours to a tint for the band; anything else stays limewash. */
 const TINTS: readonly (readonly [RegExp, string])[] = [
-  [/green/i, '#cfdcc6'], [/red|brown|tar|buff|stone|primer/i, '#e4d0be'], [/grey|gray|black|alumin/i, '#c6cbc6'], [/blue/i, '#c8d4df'], [/cream|ochre|yellow/i, '#efe3c2'],
+  [/green/i, '#cfdcc6'],
+  [/red|brown|tar|buff|stone|primer/i, '#e4d0be'],
+  [/grey|gray|black|alumin/i, '#c6cbc6'],
+  [/blue/i, '#c8d4df'],
+  [/cream|ochre|yellow/i, '#efe3c2'],
 ];
 const tint = (colour: string): string => TINTS.find(([r]) => r.test(colour))?.[1] ?? '#f4f2ea';
 
@@ -48,10 +52,34 @@ function label(c: SectionCoat): string {
 
 function MaterialPattern({ material }: { readonly material: Material }) {
   const line = 'rgb(var(--woodline))';
-  if (METAL.includes(material)) return <Pattern id={`material-${material}`} width={12} height={12} patternUnits="userSpaceOnUse"><Rect width={12} height={12} fill="#c3c8c8" /><Line x1={0} y1={12} x2={12} y2={0} stroke="#6d7676" strokeWidth={1.5} /></Pattern>;
-  if (MASONRY.includes(material)) return <Pattern id={`material-${material}`} width={44} height={22} patternUnits="userSpaceOnUse"><Rect width={44} height={22} fill="#d9b7a4" /><Path d="M0 11H44M0 0H44M12 0V11M34 11V22" stroke="#8b6a58" strokeWidth={1.4} fill="none" /></Pattern>;
-  if (PLASTER.includes(material)) return <Pattern id={`material-${material}`} width={18} height={18} patternUnits="userSpaceOnUse"><Rect width={18} height={18} fill="#e2ddcf" /><Rect x={3} y={4} width={2} height={2} fill="#9a9484" /><Rect x={12} y={11} width={2} height={2} fill="#9a9484" /></Pattern>;
-  return <Pattern id={`material-${material}`} width={120} height={22} patternUnits="userSpaceOnUse"><Rect width={120} height={22} fill="rgb(var(--wood))" /><Path d="M0 8 C30 2 60 14 120 8 M0 18 C40 12 80 22 120 18" stroke={line} strokeWidth={1.4} fill="none" /></Pattern>;
+  if (METAL.includes(material))
+    return (
+      <Pattern id={`material-${material}`} width={12} height={12} patternUnits="userSpaceOnUse">
+        <Rect width={12} height={12} fill="#c3c8c8" />
+        <Line x1={0} y1={12} x2={12} y2={0} stroke="#6d7676" strokeWidth={1.5} />
+      </Pattern>
+    );
+  if (MASONRY.includes(material))
+    return (
+      <Pattern id={`material-${material}`} width={44} height={22} patternUnits="userSpaceOnUse">
+        <Rect width={44} height={22} fill="#d9b7a4" />
+        <Path d="M0 11H44M0 0H44M12 0V11M34 11V22" stroke="#8b6a58" strokeWidth={1.4} fill="none" />
+      </Pattern>
+    );
+  if (PLASTER.includes(material))
+    return (
+      <Pattern id={`material-${material}`} width={18} height={18} patternUnits="userSpaceOnUse">
+        <Rect width={18} height={18} fill="#e2ddcf" />
+        <Rect x={3} y={4} width={2} height={2} fill="#9a9484" />
+        <Rect x={12} y={11} width={2} height={2} fill="#9a9484" />
+      </Pattern>
+    );
+  return (
+    <Pattern id={`material-${material}`} width={120} height={22} patternUnits="userSpaceOnUse">
+      <Rect width={120} height={22} fill="rgb(var(--wood))" />
+      <Path d="M0 8 C30 2 60 14 120 8 M0 18 C40 12 80 22 120 18" stroke={line} strokeWidth={1.4} fill="none" />
+    </Pattern>
+  );
 }
 
 /** Says in words what the drawing shows. */
@@ -69,7 +97,13 @@ export function Section(props: SectionProps) {
   const floor = TOP + coats.length * BAND;
   const biteY = bite ? TOP + bite.coats * BAND : 0;
   return (
-    <View role="img" aria-label={sectionWords(props)} testID="section" onLayout={(e: LayoutChangeEvent) => setWidth(Math.round(e.nativeEvent.layout.width))} style={{ height }}>
+    <View
+      role="img"
+      aria-label={sectionWords(props)}
+      testID="section"
+      onLayout={(e: LayoutChangeEvent) => setWidth(Math.round(e.nativeEvent.layout.width))}
+      style={{ height }}
+    >
       <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
         <Defs>
           <MaterialPattern material={material} />
@@ -90,15 +124,34 @@ export function Section(props: SectionProps) {
           return (
             <G key={c.id}>
               <Path d={`${edge} L ${width} ${y} L ${width} ${y + BAND} Z`} fill={c.state === 'found' ? '#dfa79c' : tint(c.colour)} />
-              {c.state === 'found' || c.state === 'assumed' ? <Path d={`${edge} L ${width} ${y} L ${width} ${y + BAND} Z`} fill="url(#hazard)" opacity={c.state === 'found' ? 0.9 : 0.55} /> : null}
+              {c.state === 'found' || c.state === 'assumed' ? (
+                <Path
+                  d={`${edge} L ${width} ${y} L ${width} ${y + BAND} Z`}
+                  fill="url(#hazard)"
+                  opacity={c.state === 'found' ? 0.9 : 0.55}
+                />
+              ) : null}
               {c.state === 'waiting' ? <Path d={`${edge} L ${width} ${y} L ${width} ${y + BAND} Z`} fill="url(#waiting)" /> : null}
-              <Path d={`${edge} L ${width} ${y}`} fill="none" stroke={INK} strokeWidth={2} strokeDasharray={c.counted ? undefined : '7 5'} />
+              <Path
+                d={`${edge} L ${width} ${y}`}
+                fill="none"
+                stroke={INK}
+                strokeWidth={2}
+                strokeDasharray={c.counted ? undefined : '7 5'}
+              />
               <Rect x={x + 38} y={y + 7} width={Math.min(room + 6, shown.length * 8.4 + 12)} height={BAND - 14} fill="#f9f9f7" />
               <SvgText x={x + 44} y={y + BAND / 2 + 5.5} fontSize={15.5} fontFamily="HyperlegibleBold, sans-serif" fill="#21201c">
                 {shown}
               </SvgText>
               {c.state === 'found' ? (
-                <SvgText x={width - 16} y={y + BAND / 2 + 6} fontSize={16} textAnchor="end" fontFamily="HyperlegibleBold, sans-serif" fill="#5c1409">
+                <SvgText
+                  x={width - 16}
+                  y={y + BAND / 2 + 6}
+                  fontSize={16}
+                  textAnchor="end"
+                  fontFamily="HyperlegibleBold, sans-serif"
+                  fill="#5c1409"
+                >
                   Pb
                 </SvgText>
               ) : null}
@@ -123,7 +176,17 @@ export function Section(props: SectionProps) {
 }
 
 /** The line across the coats, led down to a flag on the material, where it hides no coat's name. */
-function BiteLine({ y, width, label: text, floor }: { readonly y: number; readonly width: number; readonly label: string; readonly floor: number }) {
+function BiteLine({
+  y,
+  width,
+  label: text,
+  floor,
+}: {
+  readonly y: number;
+  readonly width: number;
+  readonly label: string;
+  readonly floor: number;
+}) {
   const wide = Math.min(width - 120, text.length * 7.9 + 22);
   const x = width - wide - 4;
   const top = floor + 24;
@@ -132,7 +195,10 @@ function BiteLine({ y, width, label: text, floor }: { readonly y: number; readon
     <G>
       <Line x1={0} y1={y} x2={width} y2={y} stroke="rgb(58 80 104)" strokeWidth={4} strokeDasharray="9 5" />
       <Line x1={width - 4} y1={y} x2={width - 4} y2={top + 12} stroke="rgb(58 80 104)" strokeWidth={4} />
-      <Polygon points={`${x},${top} ${width - 4},${top} ${width - 4},${top + 24} ${x},${top + 24} ${x + 8},${top + 12}`} fill="rgb(58 80 104)" />
+      <Polygon
+        points={`${x},${top} ${width - 4},${top} ${width - 4},${top + 24} ${x},${top + 24} ${x + 8},${top + 12}`}
+        fill="rgb(58 80 104)"
+      />
       <SvgText x={x + 14} y={top + 17} fontSize={14} fontFamily="HyperlegibleBold, sans-serif" fill="#ffffff">
         {shown}
       </SvgText>
@@ -141,11 +207,26 @@ function BiteLine({ y, width, label: text, floor }: { readonly y: number; readon
 }
 
 /** The section as a slim strip for a list row. */
-export function Strip({ coats, material, bite }: { readonly coats: readonly { readonly state: HazardState; readonly counted: boolean }[]; readonly material: Material; readonly bite: number }) {
+export function Strip({
+  coats,
+  material,
+  bite,
+}: {
+  readonly coats: readonly { readonly state: HazardState; readonly counted: boolean }[];
+  readonly material: Material;
+  readonly bite: number;
+}) {
   const height = 44;
   const band = coats.length > 0 ? Math.min(9, 32 / coats.length) : 0;
   const floor = 4 + coats.length * band;
-  const fill = (s: HazardState) => (s === 'found' ? 'rgb(var(--oxide))' : s === 'assumed' ? 'url(#strip-hazard)' : s === 'waiting' ? 'url(#strip-waiting)' : 'rgb(var(--panel))');
+  const fill = (s: HazardState) =>
+    s === 'found'
+      ? 'rgb(var(--oxide))'
+      : s === 'assumed'
+        ? 'url(#strip-hazard)'
+        : s === 'waiting'
+          ? 'url(#strip-waiting)'
+          : 'rgb(var(--panel))';
   return (
     <Svg width={48} height={height} viewBox={`0 0 48 ${height}`} aria-hidden>
       <Defs>
@@ -161,9 +242,21 @@ export function Strip({ coats, material, bite }: { readonly coats: readonly { re
       </Defs>
       <Rect x={0} y={floor} width={48} height={height - floor} fill={`url(#material-${material})`} />
       {coats.map((c, i) => (
-        <Rect key={i} x={(coats.length - 1 - i) * 3} y={4 + i * band} width={48} height={band} fill={fill(c.state)} stroke={INK} strokeWidth={1} strokeDasharray={c.counted ? undefined : '3 2'} />
+        <Rect
+          key={i}
+          x={(coats.length - 1 - i) * 3}
+          y={4 + i * band}
+          width={48}
+          height={band}
+          fill={fill(c.state)}
+          stroke={INK}
+          strokeWidth={1}
+          strokeDasharray={c.counted ? undefined : '3 2'}
+        />
       ))}
-      {bite > 0 ? <Line x1={0} y1={4 + bite * band} x2={48} y2={4 + bite * band} stroke="rgb(var(--slate))" strokeWidth={2.5} strokeDasharray="5 3" /> : null}
+      {bite > 0 ? (
+        <Line x1={0} y1={4 + bite * band} x2={48} y2={4 + bite * band} stroke="rgb(var(--slate))" strokeWidth={2.5} strokeDasharray="5 3" />
+      ) : null}
     </Svg>
   );
 }

@@ -18,8 +18,12 @@ export function JobScreen() {
   if (!facts) {
     return (
       <View className="flex-1 gap-4 bg-limewash p-6">
-        {status === 'missing' ? <Empty says="There is no such job here. It may belong to another firm, or its address was mistyped." /> : null}
-        {status === 'away' ? <Empty says="No signal, and this job was never opened on this phone. It opens as soon as the server answers." /> : null}
+        {status === 'missing' ? (
+          <Empty says="There is no such job here. It may belong to another firm, or its address was mistyped." />
+        ) : null}
+        {status === 'away' ? (
+          <Empty says="No signal, and this job was never opened on this phone. It opens as soon as the server answers." />
+        ) : null}
         {status === 'loading' || status === 'none' ? <ActivityIndicator aria-label="Opening the job" /> : null}
         <Button label="All jobs" onPress={() => router.replace('/')} />
       </View>
@@ -43,13 +47,28 @@ function JobLayout({ facts, stage, surfaceId }: { readonly facts: JobFacts; read
   const surface = surfaceId ? findSurface(facts, surfaceId) : undefined;
 
   const list = (
-    <ScrollView testID="list" className={wide ? 'w-[25rem] flex-none border-r-2 border-line' : 'flex-1'} contentContainerClassName="gap-4 p-4 pb-8">
+    <ScrollView
+      testID="list"
+      className={wide ? 'w-[25rem] flex-none border-r-2 border-line' : 'flex-1'}
+      contentContainerClassName="gap-4 p-4 pb-8"
+    >
       <JobHead facts={facts} stage={stage} />
       {digest ? <JobNext facts={facts} digest={digest} go={go} /> : null}
       {facts.surfaces.length > 8 ? (
-        <TextInput ref={find} value={filter} onChangeText={setFilter} placeholder="Find a surface" aria-label="Find a surface" className="min-h-touch border-2 border-line bg-panel px-3 font-read text-row text-soot" />
+        <TextInput
+          ref={find}
+          value={filter}
+          onChangeText={setFilter}
+          placeholder="Find a surface"
+          aria-label="Find a surface"
+          className="min-h-touch border-2 border-line bg-panel px-3 font-read text-row text-soot"
+        />
       ) : null}
-      {digest ? <SurfaceList facts={facts} digest={digest} stage={stage} surfaceId={surfaceId} filter={filter} go={go} by={by} /> : <ActivityIndicator aria-label="Reckoning the whole job" />}
+      {digest ? (
+        <SurfaceList facts={facts} digest={digest} stage={stage} surfaceId={surfaceId} filter={filter} go={go} by={by} />
+      ) : (
+        <ActivityIndicator aria-label="Reckoning the whole job" />
+      )}
     </ScrollView>
   );
   const detail = surfaceId ? (
@@ -97,15 +116,27 @@ function JobHead({ facts, stage }: { readonly facts: JobFacts; readonly stage: S
   );
 }
 
-function JobNext({ facts, digest, go }: { readonly facts: JobFacts; readonly digest: JobDigest; readonly go: (s: StageId, id?: string) => void }) {
+function JobNext({
+  facts,
+  digest,
+  go,
+}: {
+  readonly facts: JobFacts;
+  readonly digest: JobDigest;
+  readonly go: (s: StageId, id?: string) => void;
+}) {
   const { act, surfaceId } = digest.next;
   const words = ACT_WORDS[act];
   const name = facts.surfaces.find((s) => s.id === surfaceId)?.name;
   if (act === 'addSpace') return <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/job/${facts.job.id}/add`)} />;
   if (act === 'addSurface') {
     const space = facts.spaces.find((s) => s.removedAt === null);
-    return <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/job/${facts.job.id}/add?space=${space?.id ?? ''}`)} />;
+    return (
+      <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/job/${facts.job.id}/add?space=${space?.id ?? ''}`)} />
+    );
   }
   const says = name ? `${name}: ${words.says}` : words.says;
-  return <NextBar says={says} act={words.act} onPress={surfaceId && act !== 'nothing' ? () => go(STAGE_OF_ACT[act], surfaceId) : undefined} />;
+  return (
+    <NextBar says={says} act={words.act} onPress={surfaceId && act !== 'nothing' ? () => go(STAGE_OF_ACT[act], surfaceId) : undefined} />
+  );
 }

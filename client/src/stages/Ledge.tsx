@@ -22,7 +22,14 @@ export function Ledge({ stage, digest, surfaceId, go }: StageNavProps) {
         const open = digest ? openCount(s, digest) : 0;
         const on = s === stage;
         return (
-          <Pressable key={s} role="link" aria-label={spoken(s, open)} aria-current={on ? 'page' : undefined} onPress={() => go(s, surfaceId)} className="min-h-[3.5rem] flex-1 items-center justify-center">
+          <Pressable
+            key={s}
+            role="link"
+            aria-label={spoken(s, open)}
+            aria-current={on ? 'page' : undefined}
+            onPress={() => go(s, surfaceId)}
+            className="min-h-[3.5rem] flex-1 items-center justify-center"
+          >
             <View className={`-mt-0.5 h-1 w-10 ${on ? 'bg-soot' : 'bg-transparent'}`} />
             <Text className="font-strong text-note text-oxide [font-variant-numeric:tabular-nums]">{open > 0 ? open : ' '}</Text>
             <Text className={`text-note ${on ? 'font-strong text-soot' : 'font-read text-ash'}`}>{STAGE_WORDS[s].label}</Text>
@@ -45,7 +52,14 @@ export function StageColumn({ facts, stage, digest, surfaceId, go }: StageNavPro
         const open = digest ? openCount(s, digest) : 0;
         const on = s === stage;
         return (
-          <Pressable key={s} role="link" aria-label={spoken(s, open)} aria-current={on ? 'page' : undefined} onPress={() => go(s, surfaceId)} className={`min-h-touch flex-row items-center gap-2 border-l-4 px-3 ${on ? 'border-soot bg-panel' : 'border-transparent'}`}>
+          <Pressable
+            key={s}
+            role="link"
+            aria-label={spoken(s, open)}
+            aria-current={on ? 'page' : undefined}
+            onPress={() => go(s, surfaceId)}
+            className={`min-h-touch flex-row items-center gap-2 border-l-4 px-3 ${on ? 'border-soot bg-panel' : 'border-transparent'}`}
+          >
             <Text className="w-4 font-read text-note text-ash">{i + 1}</Text>
             <Text className={`flex-1 text-row ${on ? 'font-strong text-soot' : 'font-read text-soot'}`}>{STAGE_WORDS[s].label}</Text>
             <Text className="font-strong text-note text-oxide [font-variant-numeric:tabular-nums]">{open > 0 ? open : ''}</Text>
@@ -54,7 +68,11 @@ export function StageColumn({ facts, stage, digest, surfaceId, go }: StageNavPro
       })}
       <View className="flex-1" />
       <Button label="Print the plan" onPress={() => router.navigate(`/job/${facts.job.id}/print`)} />
-      <Button look="quiet" label={dim ? 'Daylight colours' : 'Dim for a cellar'} onPress={() => dispatch(sessionSlice.actions.dimmed(!dim))} />
+      <Button
+        look="quiet"
+        label={dim ? 'Daylight colours' : 'Dim for a cellar'}
+        onPress={() => dispatch(sessionSlice.actions.dimmed(!dim))}
+      />
     </View>
   );
 }

@@ -18,19 +18,27 @@ export function Notices({ jobId }: { readonly jobId?: string }) {
     <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4 py-2">
       {away ? (
         <View role="status" testID="away" className="flex-row flex-wrap items-center justify-between gap-2">
-          <Words look="strong" className="min-w-[12rem] flex-1">{`${says ?? 'No signal.'} ${waiting.length} ${waiting.length === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent.`}</Words>
+          <Words
+            look="strong"
+            className="min-w-[12rem] flex-1"
+          >{`${says ?? 'No signal.'} ${waiting.length} ${waiting.length === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent.`}</Words>
           <Button label="Try now" onPress={() => void dispatch(flush())} />
         </View>
       ) : null}
       {refused ? (
         <View role="alert" testID="refused" className="flex-row flex-wrap items-center justify-between gap-2">
-          <Words look="strong" tone="oxide" className="min-w-[12rem] flex-1">{[refused.says, ...refused.problems.map((p) => p.message)].join(' ')}</Words>
+          <Words look="strong" tone="oxide" className="min-w-[12rem] flex-1">
+            {[refused.says, ...refused.problems.map((p) => p.message)].join(' ')}
+          </Words>
           <Button label="Seen" onPress={() => dispatch(noticeSlice.actions.dismissed())} />
         </View>
       ) : null}
       {clash ? (
         <View role="alert" testID="clash" className="flex-row flex-wrap items-center justify-between gap-2">
-          <Words look="strong" className="min-w-[12rem] flex-1">{`Someone else had changed this to ${shown(clash.theirs)}. Yours, ${shown(clash.yours)}, stands now; both are in the log.`}</Words>
+          <Words
+            look="strong"
+            className="min-w-[12rem] flex-1"
+          >{`Someone else had changed this to ${shown(clash.theirs)}. Yours, ${shown(clash.yours)}, stands now; both are in the log.`}</Words>
           <Button label="Seen" onPress={() => dispatch(noticeSlice.actions.dismissed())} />
         </View>
       ) : null}

@@ -25,9 +25,24 @@ export function SurfaceList({ facts, digest, stage, surfaceId, filter, go, by }:
     <View testID={`list-by-${by}`} className="gap-6">
       {stage === 'walk' ? <States digest={digest} /> : null}
       {spaces.map((space, i) => (
-        <SpaceBlock key={space.id} facts={facts} digest={digest} space={space} first={i === 0} last={i === spaces.length - 1} stage={stage} wanted={wanted} surfaceId={surfaceId} go={go} money={money} neighbours={[spaces[i - 1], spaces[i + 1]]} />
+        <SpaceBlock
+          key={space.id}
+          facts={facts}
+          digest={digest}
+          space={space}
+          first={i === 0}
+          last={i === spaces.length - 1}
+          stage={stage}
+          wanted={wanted}
+          surfaceId={surfaceId}
+          go={go}
+          money={money}
+          neighbours={[spaces[i - 1], spaces[i + 1]]}
+        />
       ))}
-      {stage === 'walk' ? <Button label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/job/${facts.job.id}/add`)} /> : null}
+      {stage === 'walk' ? (
+        <Button label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/job/${facts.job.id}/add`)} />
+      ) : null}
     </View>
   );
 }
@@ -74,7 +89,14 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
     .sort((a, b) => a.position - b.position);
   if (wanted !== '' && surfaces.length === 0) return null;
   const plan = digest.spaces.find((s) => s.spaceId === space.id);
-  const swap = (other: Space) => dispatch(commit(facts.job.id, [set('space', space.id, { position: other.position }), set('space', other.id, { position: space.position })], `${space.name} moved`));
+  const swap = (other: Space) =>
+    dispatch(
+      commit(
+        facts.job.id,
+        [set('space', space.id, { position: other.position }), set('space', other.id, { position: space.position })],
+        `${space.name} moved`,
+      ),
+    );
   return (
     <Panel title={space.name} aside={space.kind === 'room' ? 'inside' : 'outside'}>
       {stage === 'protect' && plan ? (
@@ -103,11 +125,29 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
       </View>
       {stage === 'walk' ? (
         <View className="flex-row flex-wrap gap-2">
-          <Button label="Add surface" says={`Add a surface to ${space.name}`} onPress={() => router.navigate(`/job/${facts.job.id}/add?space=${space.id}`)} />
-          <Button look="quiet" label="Edit" says={`Edit ${space.name}`} onPress={() => router.navigate(`/job/${facts.job.id}/add?edit=${space.id}`)} />
-          {first || !neighbours[0] ? null : <Button look="quiet" label="Up" says={`Move ${space.name} up`} onPress={() => swap(neighbours[0]!)} />}
-          {last || !neighbours[1] ? null : <Button look="quiet" label="Down" says={`Move ${space.name} down`} onPress={() => swap(neighbours[1]!)} />}
-          <Button look="quiet" label="Remove" says={`Remove ${space.name}`} onPress={() => dispatch(commit(facts.job.id, [remove('space', space.id)], `${space.name} removed`))} />
+          <Button
+            label="Add surface"
+            says={`Add a surface to ${space.name}`}
+            onPress={() => router.navigate(`/job/${facts.job.id}/add?space=${space.id}`)}
+          />
+          <Button
+            look="quiet"
+            label="Edit"
+            says={`Edit ${space.name}`}
+            onPress={() => router.navigate(`/job/${facts.job.id}/add?edit=${space.id}`)}
+          />
+          {first || !neighbours[0] ? null : (
+            <Button look="quiet" label="Up" says={`Move ${space.name} up`} onPress={() => swap(neighbours[0]!)} />
+          )}
+          {last || !neighbours[1] ? null : (
+            <Button look="quiet" label="Down" says={`Move ${space.name} down`} onPress={() => swap(neighbours[1]!)} />
+          )}
+          <Button
+            look="quiet"
+            label="Remove"
+            says={`Remove ${space.name}`}
+            onPress={() => dispatch(commit(facts.job.id, [remove('space', space.id)], `${space.name} removed`))}
+          />
         </View>
       ) : null}
     </Panel>

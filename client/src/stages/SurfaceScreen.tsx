@@ -1,7 +1,17 @@
 /** One surface in one stage: its section on top, the next thing, then the stage's own part. */
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { formatMeasure, measure, methodById, say, UNCOUNTED, type JobFacts, type MethodId, type Surface, type SurfacePlan } from '@roughsill/core';
+import {
+  formatMeasure,
+  measure,
+  methodById,
+  say,
+  UNCOUNTED,
+  type JobFacts,
+  type MethodId,
+  type Surface,
+  type SurfacePlan,
+} from '@roughsill/core';
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
 import { Section, type SectionCoat } from '../section';
 import { useSurfacePlan } from '../store';
@@ -27,12 +37,21 @@ interface SurfaceScreenProps {
 }
 
 export const sectionCoats = (plan: SurfacePlan): SectionCoat[] =>
-  plan.lead.coats.map(({ coat, state }) => ({ id: coat.id, binder: coat.binder, colour: coat.colour, state, counted: coat.id !== UNCOUNTED }));
+  plan.lead.coats.map(({ coat, state }) => ({
+    id: coat.id,
+    binder: coat.binder,
+    colour: coat.colour,
+    state,
+    counted: coat.id !== UNCOUNTED,
+  }));
 
 /** The deepest method in the plan, or the one that is being looked at. */
 function biteOf(plan: SurfacePlan, looking: MethodId | null) {
   const options = plan.choice.parts.flatMap((p) => p.options.filter((o) => o.methodId === (looking ?? p.selected.value)));
-  const deepest = options.reduce<(typeof options)[number] | undefined>((a, o) => (a === undefined || o.coatsReached > a.coatsReached ? o : a), undefined);
+  const deepest = options.reduce<(typeof options)[number] | undefined>(
+    (a, o) => (a === undefined || o.coatsReached > a.coatsReached ? o : a),
+    undefined,
+  );
   if (!deepest || (deepest.coatsReached === 0 && !looking)) return undefined;
   return { coats: deepest.coatsReached, label: say(deepest.methodId), toBare: methodById(deepest.methodId).bite === 'bare' };
 }
@@ -52,7 +71,15 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   return (
     <ScrollView testID="surface" contentContainerClassName={`gap-6 p-4 pb-10 ${wide ? 'w-full max-w-[46rem] self-center px-6' : ''}`}>
       <View className="gap-1">
-        {wide ? null : <Button look="quiet" label={`‹ ${facts.job.name}`} says={`Back to the list of ${facts.job.name}`} onPress={() => go(stage)} flush />}
+        {wide ? null : (
+          <Button
+            look="quiet"
+            label={`‹ ${facts.job.name}`}
+            says={`Back to the list of ${facts.job.name}`}
+            onPress={() => go(stage)}
+            flush
+          />
+        )}
         <Words look="note">{`${space?.name ?? ''} · ${facts.job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>
         <Words look="title" level={wide ? 2 : 1}>
           {surface.name}
@@ -60,7 +87,9 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
         <Words look="note">{[`${surface.count} × ${say(surface.element)}`, area, ...surface.conditions.map(say)].join(' · ')}</Words>
       </View>
       <Section coats={sectionCoats(plan)} material={surface.material} bite={bite} />
-      {elsewhere ? <NextBar says={`Next: ${ACT_WORDS[act].says}`} act={ACT_WORDS[act].act} onPress={() => go(STAGE_OF_ACT[act], surface.id)} /> : null}
+      {elsewhere ? (
+        <NextBar says={`Next: ${ACT_WORDS[act].says}`} act={ACT_WORDS[act].act} onPress={() => go(STAGE_OF_ACT[act], surface.id)} />
+      ) : null}
       <Problems problems={plan.problems} />
       {stage === 'walk' ? <WalkStage {...props} go={go} /> : null}
       {stage === 'probe' ? <ProbeStage {...props} /> : null}

@@ -6,11 +6,16 @@ import type { JobFacts } from '@roughsill/core';
 import { STAGES, type StageId } from './stages';
 
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['/', 'find a surface'], ['n', 'new surface, or new job on the first screen'], ['j  k', 'next and previous surface'], ['1 to 6', 'stages in the order of work'],
-  ['w', 'unfold every why on the screen'], ['?', 'this list'],
+  ['/', 'find a surface'],
+  ['n', 'new surface, or new job on the first screen'],
+  ['j  k', 'next and previous surface'],
+  ['1 to 6', 'stages in the order of work'],
+  ['w', 'unfold every why on the screen'],
+  ['?', 'this list'],
 ];
 
-const isTyping = (t: EventTarget | null): boolean => t instanceof HTMLElement && (['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName) || t.isContentEditable);
+const isTyping = (t: EventTarget | null): boolean =>
+  t instanceof HTMLElement && (['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName) || t.isContentEditable);
 
 /** Runs a key's act unless something is being typed or a modifier is held. */
 export function useKeys(act: (key: string) => boolean): void {

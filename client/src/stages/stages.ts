@@ -1,5 +1,14 @@
 /** The order of work is the navigation. */
-import { formatMeasure, formatRange, measure, say, type JobDigest, type NextAct, type SurfaceDigest, type UnitSystem } from '@roughsill/core';
+import {
+  formatMeasure,
+  formatRange,
+  measure,
+  say,
+  type JobDigest,
+  type NextAct,
+  type SurfaceDigest,
+  type UnitSystem,
+} from '@roughsill/core';
 
 export const STAGES = ['walk', 'probe', 'choose', 'protect', 'coat', 'work'] as const;
 export type StageId = (typeof STAGES)[number];
@@ -17,12 +26,18 @@ export const STAGE_WORDS: Record<StageId, { readonly label: string; readonly hin
 /** What is still open on a surface in a stage. */
 export function isOpen(stage: StageId, d: SurfaceDigest): boolean {
   switch (stage) {
-    case 'walk': return d.problems > 0 || d.coats.some((c) => !c.counted);
-    case 'probe': return d.nextTest !== 'none';
-    case 'choose': return d.picks.some((p) => !p.byPerson || p.methodId === null);
-    case 'protect': return d.protect && d.standsAt === 'protect';
-    case 'coat': return false;
-    case 'work': return d.standsAt !== null;
+    case 'walk':
+      return d.problems > 0 || d.coats.some((c) => !c.counted);
+    case 'probe':
+      return d.nextTest !== 'none';
+    case 'choose':
+      return d.picks.some((p) => !p.byPerson || p.methodId === null);
+    case 'protect':
+      return d.protect && d.standsAt === 'protect';
+    case 'coat':
+      return false;
+    case 'work':
+      return d.standsAt !== null;
   }
 }
 
@@ -33,18 +48,35 @@ export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, mon
   const area = formatMeasure(measure(d.areaM2, 'm2'), units);
   const methods = [...new Set(d.picks.map((p) => (p.methodId ? say(p.methodId) : 'stop and ask')))].join(' + ');
   switch (stage) {
-    case 'walk': return `${area} · ${d.coats.filter((c) => c.counted).length} coats${d.coats.some((c) => !c.counted) ? ', not all counted' : ''}`;
-    case 'probe': return d.nextTest === 'none' ? 'nothing to test' : say(d.nextTest);
-    case 'choose': return `${methods} · ${formatRange(d.money, money)}`;
-    case 'protect': return d.protect ? `${formatMeasure(measure(d.sheetM2, 'm2'), units)} of sheet · ${d.respirator ? say(d.respirator) : 'no respirator'}` : 'no hazard is disturbed';
-    case 'coat': return d.coatsToApply === 0 ? 'nothing to coat' : `${d.coatsToApply} products`;
-    case 'work': return d.standsAt ? `stands at: ${say(d.standsAt.split('.')[0] ?? '')}` : 'all checks passed';
+    case 'walk':
+      return `${area} · ${d.coats.filter((c) => c.counted).length} coats${d.coats.some((c) => !c.counted) ? ', not all counted' : ''}`;
+    case 'probe':
+      return d.nextTest === 'none' ? 'nothing to test' : say(d.nextTest);
+    case 'choose':
+      return `${methods} · ${formatRange(d.money, money)}`;
+    case 'protect':
+      return d.protect
+        ? `${formatMeasure(measure(d.sheetM2, 'm2'), units)} of sheet · ${d.respirator ? say(d.respirator) : 'no respirator'}`
+        : 'no hazard is disturbed';
+    case 'coat':
+      return d.coatsToApply === 0 ? 'nothing to coat' : `${d.coatsToApply} products`;
+    case 'work':
+      return d.standsAt ? `stands at: ${say(d.standsAt.split('.')[0] ?? '')}` : 'all checks passed';
   }
 }
 
 /** Where a next act is done. */
 export const STAGE_OF_ACT: Record<NextAct, StageId> = {
-  addSpace: 'walk', addSurface: 'walk', fixProblem: 'walk', addCoats: 'walk', test: 'probe', choose: 'choose', waitForLab: 'probe', protect: 'protect', work: 'work', nothing: 'work',
+  addSpace: 'walk',
+  addSurface: 'walk',
+  fixProblem: 'walk',
+  addCoats: 'walk',
+  test: 'probe',
+  choose: 'choose',
+  waitForLab: 'probe',
+  protect: 'protect',
+  work: 'work',
+  nothing: 'work',
 };
 
 export const ACT_WORDS: Record<NextAct, { readonly says: string; readonly act: string }> = {

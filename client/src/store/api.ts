@@ -21,7 +21,11 @@ const away = (says: string): { ok: false; error: ApiError } => ({ ok: false, err
 async function call<T>(path: string, init?: RequestInit): Promise<Result<T>> {
   let res: Response;
   try {
-    res = await fetch(path, { ...init, headers: init?.body ? { 'content-type': 'application/json' } : undefined, signal: AbortSignal.timeout(20_000) });
+    res = await fetch(path, {
+      ...init,
+      headers: init?.body ? { 'content-type': 'application/json' } : undefined,
+      signal: AbortSignal.timeout(20_000),
+    });
   } catch {
     return away('No signal to the server.');
   }
@@ -32,7 +36,15 @@ async function call<T>(path: string, init?: RequestInit): Promise<Result<T>> {
   const body = (await res.json().catch(() => null)) as unknown;
   if (res.ok && body !== null) return { ok: true, value: body as T };
   const p = (body ?? {}) as { title?: string; detail?: string; errors?: Problem[] };
-  return { ok: false, error: { kind: 'refused', status: res.status, says: [p.title, p.detail].filter(Boolean).join('. ') || 'The server refused it.', problems: p.errors ?? [] } };
+  return {
+    ok: false,
+    error: {
+      kind: 'refused',
+      status: res.status,
+      says: [p.title, p.detail].filter(Boolean).join('. ') || 'The server refused it.',
+      problems: p.errors ?? [],
+    },
+  };
 }
 
 export const api = {
@@ -40,6 +52,11 @@ export const api = {
   jobs: () => call<{ jobs: JobLine[] }>('/api/jobs'),
   job: (id: string) => call<{ cursor: number; facts: JobFacts }>(`/api/jobs/${encodeURIComponent(id)}`),
   since: (id: string, cursor: number) => call<{ cursor: number; changes: Change[] }>(`/api/jobs/${encodeURIComponent(id)}?since=${cursor}`),
-  send: (changes: readonly Change[]) => call<{ accepted: string[]; clashes: Clash[]; cursors: Record<string, number> }>('/api/changes', { method: 'POST', body: JSON.stringify({ changes }) }),
-  importFile: (text: string, copy: boolean) => call<{ jobId: string; cursor: number }>(`/api/jobs/import${copy ? '?copy=true' : ''}`, { method: 'POST', body: text }),
+  send: (changes: readonly Change[]) =>
+    call<{ accepted: string[]; clashes: Clash[]; cursors: Record<string, number> }>('/api/changes', {
+      method: 'POST',
+      body: JSON.stringify({ changes }),
+    }),
+  importFile: (text: string, copy: boolean) =>
+    call<{ jobId: string; cursor: number }>(`/api/jobs/import${copy ? '?copy=true' : ''}`, { method: 'POST', body: text }),
 };

@@ -20,10 +20,12 @@ async function restore(store: Store): Promise<void> {
   // A job that was begun without signal and never snapshotted is all in the outbox.
   for (const c of waiting) {
     if (c.entity !== 'job' || c.op !== 'add' || c.jobId === null || store.getState().jobs.byId[c.jobId]) continue;
-    const begun = waiting.filter((x) => x.jobId === c.jobId).reduce<JobFacts | null>((f, x) => {
-      const next = applyChange(f, x);
-      return next.ok ? next.value : f;
-    }, null);
+    const begun = waiting
+      .filter((x) => x.jobId === c.jobId)
+      .reduce<JobFacts | null>((f, x) => {
+        const next = applyChange(f, x);
+        return next.ok ? next.value : f;
+      }, null);
     if (begun) store.dispatch(jobsSlice.actions.jobLoaded({ facts: begun, cursor: 0 }));
   }
 }
@@ -35,7 +37,11 @@ function keep(store: Store): void {
     const state = store.getState();
     if (state.outbox.waiting !== before.outbox.waiting) saveOutbox(state.outbox.waiting);
     if (state.session !== before.session) savePreferences({ dim: state.session.dim, recent: state.session.recent });
-    if (state.jobs.byId !== before.jobs.byId || state.jobs.list !== before.jobs.list || state.session.settings !== before.session.settings) {
+    if (
+      state.jobs.byId !== before.jobs.byId ||
+      state.jobs.list !== before.jobs.list ||
+      state.session.settings !== before.session.settings
+    ) {
       clearTimeout(timer);
       timer = setTimeout(() => {
         const { jobs, session } = store.getState();

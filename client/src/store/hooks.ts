@@ -1,6 +1,15 @@
 /** Facts and what follows from them, for screens. One surface is derived in the page; a large job's lists come from the worker. */
 import { useEffect, useMemo } from 'react';
-import { createDeriver, digestOf, type Deriver, type FirmSettings, type JobDigest, type JobFacts, type Surface, type SurfacePlan } from '@roughsill/core';
+import {
+  createDeriver,
+  digestOf,
+  type Deriver,
+  type FirmSettings,
+  type JobDigest,
+  type JobFacts,
+  type Surface,
+  type SurfacePlan,
+} from '@roughsill/core';
 import { isLarge } from './large';
 import type { LoadStatus } from './slices';
 import { useAppDispatch, useAppSelector } from './store';
@@ -40,8 +49,12 @@ export function useDigest(facts: JobFacts): { readonly digest: JobDigest | undef
   const settings = useSettings();
   const large = isLarge(facts);
   const fromWorker = useAppSelector((s) => s.jobs.digests[facts.job.id]);
-  const fromPage = useMemo(() => (large ? undefined : digestOf(deriverFor(facts.job.id).derive(facts, settings, thisYear()))), [facts, settings, large]);
+  const fromPage = useMemo(
+    () => (large ? undefined : digestOf(deriverFor(facts.job.id).derive(facts, settings, thisYear()))),
+    [facts, settings, large],
+  );
   return large ? { digest: fromWorker, by: 'worker' } : { digest: fromPage, by: 'page' };
 }
 
-export const findSurface = (facts: JobFacts, id: string): Surface | undefined => facts.surfaces.find((s) => s.id === id && s.removedAt === null);
+export const findSurface = (facts: JobFacts, id: string): Surface | undefined =>
+  facts.surfaces.find((s) => s.id === id && s.removedAt === null);

@@ -33,11 +33,18 @@ export const jobsSlice = createSlice({
       const { id } = a.payload.facts.job;
       return { ...s, byId: { ...s.byId, [id]: a.payload }, status: { ...s.status, [id]: 'ready' } };
     },
-    jobFailed: (s, a: PayloadAction<{ jobId: string; status: 'away' | 'missing' }>) => ({ ...s, status: { ...s.status, [a.payload.jobId]: s.byId[a.payload.jobId] ? 'ready' : a.payload.status } }),
+    jobFailed: (s, a: PayloadAction<{ jobId: string; status: 'away' | 'missing' }>) => ({
+      ...s,
+      status: { ...s.status, [a.payload.jobId]: s.byId[a.payload.jobId] ? 'ready' : a.payload.status },
+    }),
     /** Facts after changes that this phone made, or that came from another. */
     factsChanged: (s, a: PayloadAction<{ facts: JobFacts; changes: readonly Change[] }>) => {
       const { id } = a.payload.facts.job;
-      return { ...s, byId: { ...s.byId, [id]: { facts: a.payload.facts, cursor: s.byId[id]?.cursor ?? 0 } }, status: { ...s.status, [id]: 'ready' } };
+      return {
+        ...s,
+        byId: { ...s.byId, [id]: { facts: a.payload.facts, cursor: s.byId[id]?.cursor ?? 0 } },
+        status: { ...s.status, [id]: 'ready' },
+      };
     },
     cursorMoved: (s, a: PayloadAction<{ jobId: string; cursor: number }>) => {
       const job = s.byId[a.payload.jobId];

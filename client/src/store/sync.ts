@@ -61,29 +61,33 @@ export const loadList = (): Thunk<Promise<void>> => async (dispatch) => {
   dispatch(r.ok ? jobsSlice.actions.listLoaded(r.value.jobs) : jobsSlice.actions.listAway());
 };
 
-export const loadJob = (jobId: string): Thunk<Promise<void>> => async (dispatch, getState) => {
-  dispatch(jobsSlice.actions.jobLoading(jobId));
-  const r = await api.job(jobId);
-  if (!r.ok) {
-    dispatch(jobsSlice.actions.jobFailed({ jobId, status: r.error.kind === 'away' ? 'away' : 'missing' }));
-    return;
-  }
-  dispatch(jobsSlice.actions.jobLoaded({ cursor: r.value.cursor, facts: withWaiting(r.value.facts, getState().outbox.waiting) }));
-};
+export const loadJob =
+  (jobId: string): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    dispatch(jobsSlice.actions.jobLoading(jobId));
+    const r = await api.job(jobId);
+    if (!r.ok) {
+      dispatch(jobsSlice.actions.jobFailed({ jobId, status: r.error.kind === 'away' ? 'away' : 'missing' }));
+      return;
+    }
+    dispatch(jobsSlice.actions.jobLoaded({ cursor: r.value.cursor, facts: withWaiting(r.value.facts, getState().outbox.waiting) }));
+  };
 
 /** Brings in what others wrote. Waits while this phone has something on its way. */
-export const pull = (jobId: string): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const job = getState().jobs.byId[jobId];
-  if (!job || getState().outbox.waiting.length > 0) return;
-  const r = await api.since(jobId, job.cursor);
-  if (!r.ok || r.value.cursor === job.cursor || getState().outbox.waiting.length > 0) return;
-  const theirs = r.value.changes.filter((c) => !mine.has(c.id));
-  let facts = getState().jobs.byId[jobId]?.facts ?? job.facts;
-  for (const c of theirs) {
-    const next = applyChange(facts, c);
-    if (!next.ok) return dispatch(loadJob(jobId));
-    facts = next.value;
-  }
-  if (theirs.length > 0) dispatch(jobsSlice.actions.factsChanged({ facts, changes: theirs }));
-  dispatch(jobsSlice.actions.cursorMoved({ jobId, cursor: r.value.cursor }));
-};
+export const pull =
+  (jobId: string): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const job = getState().jobs.byId[jobId];
+    if (!job || getState().outbox.waiting.length > 0) return;
+    const r = await api.since(jobId, job.cursor);
+    if (!r.ok || r.value.cursor === job.cursor || getState().outbox.waiting.length > 0) return;
+    const theirs = r.value.changes.filter((c) => !mine.has(c.id));
+    let facts = getState().jobs.byId[jobId]?.facts ?? job.facts;
+    for (const c of theirs) {
+      const next = applyChange(facts, c);
+      if (!next.ok) return dispatch(loadJob(jobId));
+      facts = next.value;
+    }
+    if (theirs.length > 0) dispatch(jobsSlice.actions.factsChanged({ facts, changes: theirs }));
+    dispatch(jobsSlice.actions.cursorMoved({ jobId, cursor: r.value.cursor }));
+  };

@@ -8,14 +8,20 @@ import { RULES } from './rules';
 
 const failing = (over: Partial<Surface> = {}) => aSurface({ layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)], ...over });
 const option = (s: Surface, id: MethodId, kind: PartKind = 'flat', setup?: Setup) =>
-  planOf(s, setup).choice.parts.find((p) => p.kind === kind)!.options.find((o) => o.methodId === id)!;
+  planOf(s, setup)
+    .choice.parts.find((p) => p.kind === kind)!
+    .options.find((o) => o.methodId === id)!;
 const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true, changedLayerIds: ['coat-2'] });
 const bare = (over: Partial<Surface> = {}) => aSurface({ aim: 'bareClear', ...over });
 
 describe('the law on lead', () => {
   // 40 CFR 745.85(a)(3): open flame; power tools without HEPA exhaust; heat at or above 1100 F.
-  test.each([['powerSand', 'lead.powerNoHepa'], ['torch', 'lead.openFlame'], ['softBlast', 'lead.blastOpen']] as const)('%s is blocked on found lead and cannot be insisted on', (id, rule) => {
+  test.each([
+    ['powerSand', 'lead.powerNoHepa'],
+    ['torch', 'lead.openFlame'],
+    ['softBlast', 'lead.blastOpen'],
+  ] as const)('%s is blocked on found lead and cannot be insisted on', (id, rule) => {
     const o = option(bare({ readings: [found] }), id, 'flat', { space: { kind: 'elevation' } });
     expect(o.verdict).toBe('blocked');
     expect(rulesOf(o.because)).toContain(rule);
@@ -24,7 +30,12 @@ describe('the law on lead', () => {
   // 24 CFR 35.140: dry scraping and sanding.
   test('dry scraping and sanding are blocked on found, waiting, assumed and unknown lead alike', () => {
     const waiting = aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true });
-    for (const [s, setup] of [[failing({ readings: [found] }), {}], [failing({ readings: [waiting] }), {}], [failing(), {}], [failing(), { job: { yearBuilt: null } }]] as const) {
+    for (const [s, setup] of [
+      [failing({ readings: [found] }), {}],
+      [failing({ readings: [waiting] }), {}],
+      [failing(), {}],
+      [failing(), { job: { yearBuilt: null } }],
+    ] as const) {
       expect(option(s, 'dryScrapeLoose', 'flat', setup).verdict).toBe('blocked');
     }
     expect(option(failing({ readings: [clear] }), 'dryScrapeLoose').verdict).not.toBe('blocked');
@@ -40,7 +51,12 @@ describe('the law on lead', () => {
     // Below 1000 F so that lead does not fume: common practice, no published source.
     const ir = option(s, 'infrared');
     expect(ir.verdict).not.toBe('blocked');
-    expect(sentence(ir.because.find((r) => r.rule === 'lead.infraredCool')!, 'ft')).toContain('1,000 °F');
+    expect(
+      sentence(
+        ir.because.find((r) => r.rule === 'lead.infraredCool')!,
+        'ft',
+      ),
+    ).toContain('1,000 °F');
     expect(methodById('infrared').heatC!).toBeLessThanOrEqual(538);
     expect(methodById('heatGun').heatC!).toBeLessThan(593);
   });
@@ -94,18 +110,33 @@ describe('the method and the material', () => {
     ['fit.oilSoaked', 'wetScrapeLoose', { conditions: ['oilSoaked'] }, 'room', 'blocked'],
     // NPS Preservation Brief 6: abrasive cleaning is unsuitable for historic wood.
     ['blast.hardTimber', 'hardBlast', {}, 'elevation', 'blocked'],
-    ['asbestos.noDisturbing', 'wetScrapeLoose', { element: 'ceiling', material: 'gypsumPlaster', layers: [aLayer(0, { binder: 'textured' })] }, 'room', 'blocked'],
+    [
+      'asbestos.noDisturbing',
+      'wetScrapeLoose',
+      { element: 'ceiling', material: 'gypsumPlaster', layers: [aLayer(0, { binder: 'textured' })] },
+      'room',
+      'blocked',
+    ],
   ] as const)('%s: %s', (rule, id, over, kind, verdict) => {
     const o = option(bare(over as Partial<Surface>), id, 'flat', { space: { kind } });
     expect(rulesOf(o.because)).toContain(rule);
     expect(o.verdict).toBe(verdict);
   });
   test('milk paint: the alkaline powder goes where the solvent gel does not', () => {
-    const s = bare({ layers: [aLayer(0, { binder: 'casein' })], readings: [aReading({ spot: 'unchanged', reachedLayerIds: ['coat-0'], toSubstrate: true })] });
+    const s = bare({
+      layers: [aLayer(0, { binder: 'casein' })],
+      readings: [aReading({ spot: 'unchanged', reachedLayerIds: ['coat-0'], toSubstrate: true })],
+    });
     expect(option(s, 'milkPowder').verdict).not.toBe('blocked');
   });
   test('textured coating after 1980 may be worked; up to 1980 only left, sealed or covered (29 CFR 1926.1101)', () => {
-    const ceiling = (yearMade: number) => aSurface({ element: 'ceiling', material: 'gypsumPlaster', yearMade, layers: [aLayer(0, { binder: 'textured', yearApplied: yearMade })] });
+    const ceiling = (yearMade: number) =>
+      aSurface({
+        element: 'ceiling',
+        material: 'gypsumPlaster',
+        yearMade,
+        layers: [aLayer(0, { binder: 'textured', yearApplied: yearMade })],
+      });
     expect(planOf(ceiling(1981)).asbestos.value).toBe('notFound');
     const p = planOf(ceiling(1980));
     expect(p.asbestos.value).toBe('assumed');
@@ -116,7 +147,14 @@ describe('the method and the material', () => {
 });
 
 describe('ranking and choice', () => {
-  const order = (aim: Surface['aim']) => planOf(bare({ aim, readings: [clear], layers: [aLayer(0, { soundness: 'failing' }), aLayer(1, { soundness: 'failing' }), aLayer(2, { soundness: 'failing' })] })).choice.parts[0]!.options;
+  const order = (aim: Surface['aim']) =>
+    planOf(
+      bare({
+        aim,
+        readings: [clear],
+        layers: [aLayer(0, { soundness: 'failing' }), aLayer(1, { soundness: 'failing' }), aLayer(2, { soundness: 'failing' })],
+      }),
+    ).choice.parts[0]!.options;
   test('what is allowed stands before what needs care, before what is blocked, whatever the aim', () => {
     for (const aim of ['keepSound', 'bareClear', 'fastest', 'cheapest'] as const) {
       const rank = order(aim).map((o) => ['go', 'care', 'blocked'].indexOf(o.verdict));
@@ -124,12 +162,15 @@ describe('ranking and choice', () => {
     }
   });
   test('the cheapest aim ranks by money within a verdict', () => {
-    const go = order('cheapest').filter((o) => o.verdict === 'go').map((o) => o.perM2.total.low + o.perM2.total.high);
+    const go = order('cheapest')
+      .filter((o) => o.verdict === 'go')
+      .map((o) => o.perM2.total.low + o.perM2.total.high);
     expect(go.length).toBeGreaterThan(1);
     expect(go).toEqual([...go].sort((a, b) => a - b));
   });
   test('a choice that becomes blocked is dropped and says so; practice may be overruled with a why, the law may not', () => {
-    const chosen = (methodId: MethodId, insistedWhy: string | null) => failing({ parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy, removedAt: null }], readings: [found] });
+    const chosen = (methodId: MethodId, insistedWhy: string | null) =>
+      failing({ parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy, removedAt: null }], readings: [found] });
     const dropped = planOf(chosen('dryScrapeLoose', 'in a hurry')).choice.parts[0]!.selected;
     expect(dropped.value).not.toBe('dryScrapeLoose');
     expect(rulesOf(dropped.because)).toContain('choice.refused');
@@ -150,32 +191,53 @@ describe('ranking and choice', () => {
 });
 
 const EVIDENCE: Record<HazardState, { readings: Surface['readings']; yearBuilt: number | null }> = {
-  notFound: { readings: [clear], yearBuilt: 1904 }, found: { readings: [found], yearBuilt: 1904 }, waiting: { readings: [aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true })], yearBuilt: 1904 },
-  assumed: { readings: [], yearBuilt: 1904 }, unknown: { readings: [], yearBuilt: null },
+  notFound: { readings: [clear], yearBuilt: 1904 },
+  found: { readings: [found], yearBuilt: 1904 },
+  waiting: { readings: [aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true })], yearBuilt: 1904 },
+  assumed: { readings: [], yearBuilt: 1904 },
+  unknown: { readings: [], yearBuilt: null },
 };
 
 test('every method on every material, part, place and lead state has a verdict with reasons; doubt never unblocks; every rule fires somewhere', () => {
   const fired = new Set<string>();
   const look = (s: Surface, setup: Setup) => {
     const plan = planOf(s, setup);
-    return plan.choice.parts.flatMap((p) => p.options.map((o) => {
-      expect(o.because.length).toBeGreaterThan(0);
-      if (o.verdict === 'blocked') expect(o.because.some((r) => r.effect === 'block')).toBe(true);
-      o.because.forEach((r) => fired.add(r.rule));
-      return `${p.kind}/${o.methodId}${o.verdict === 'blocked' ? '' : '/open'}`;
-    }));
+    return plan.choice.parts.flatMap((p) =>
+      p.options.map((o) => {
+        expect(o.because.length).toBeGreaterThan(0);
+        if (o.verdict === 'blocked') expect(o.because.some((r) => r.effect === 'block')).toBe(true);
+        o.because.forEach((r) => fired.add(r.rule));
+        return `${p.kind}/${o.methodId}${o.verdict === 'blocked' ? '' : '/open'}`;
+      }),
+    );
   };
   const parts = PART_KINDS.map((kind) => ({ id: `part-${kind}`, kind, sharePct: 20, methodId: null, insistedWhy: null, removedAt: null }));
-  for (const material of MATERIALS) for (const kind of ['room', 'elevation'] as const) for (const aim of ['keepSound', 'bareClear'] as const) {
-    const base = failing({ element: 'doubleHungSash', material, aim, parts });
-    const open = Object.fromEntries(Object.entries(EVIDENCE).map(([state, e]) => [state, look({ ...base, readings: e.readings }, { space: { kind }, job: { yearBuilt: e.yearBuilt } }).filter((x) => x.endsWith('/open'))]));
-    for (const state of ['found', 'waiting', 'assumed', 'unknown']) expect(open.notFound).toEqual(expect.arrayContaining(open[state]!));
-  }
+  for (const material of MATERIALS)
+    for (const kind of ['room', 'elevation'] as const)
+      for (const aim of ['keepSound', 'bareClear'] as const) {
+        const base = failing({ element: 'doubleHungSash', material, aim, parts });
+        const open = Object.fromEntries(
+          Object.entries(EVIDENCE).map(([state, e]) => [
+            state,
+            look({ ...base, readings: e.readings }, { space: { kind }, job: { yearBuilt: e.yearBuilt } }).filter((x) =>
+              x.endsWith('/open'),
+            ),
+          ]),
+        );
+        for (const state of ['found', 'waiting', 'assumed', 'unknown']) expect(open.notFound).toEqual(expect.arrayContaining(open[state]!));
+      }
   const corners: [Surface, Setup][] = [
-    [failing({ conditions: ['oilSoaked', 'wet'] }), { job: { rulebook: 'uk' } }], [bare(), { job: { rulebook: 'uk' }, space: { kind: 'elevation' } }],
-    [aSurface(), {}], [aSurface({ layers: [aLayer(0, { binder: 'textured' })] }), {}], [aSurface({ layers: [aLayer(0, { binder: 'textured' })] }), { job: { rulebook: 'uk' } }],
-    [bare({ layers: [aLayer(0, { binder: 'casein' })] }), { settings: { certified: false, allowHotAirOnLead: true, allowCausticOnTimber: false, ownsHepaSander: false } }],
-    [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }], [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],
+    [failing({ conditions: ['oilSoaked', 'wet'] }), { job: { rulebook: 'uk' } }],
+    [bare(), { job: { rulebook: 'uk' }, space: { kind: 'elevation' } }],
+    [aSurface(), {}],
+    [aSurface({ layers: [aLayer(0, { binder: 'textured' })] }), {}],
+    [aSurface({ layers: [aLayer(0, { binder: 'textured' })] }), { job: { rulebook: 'uk' } }],
+    [
+      bare({ layers: [aLayer(0, { binder: 'casein' })] }),
+      { settings: { certified: false, allowHotAirOnLead: true, allowCausticOnTimber: false, ownsHepaSander: false } },
+    ],
+    [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
+    [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
   ];
   corners.forEach(([s, setup]) => look({ ...s, parts: s.parts.length ? s.parts : parts }, setup));
@@ -189,7 +251,8 @@ test('cost grows with area, and a range is never upside down', () => {
       const large = planOf(failing({ lengthM: lengthM * factor })).money;
       expect(large.low).toBeGreaterThanOrEqual(small.low);
       expect(small.low).toBeLessThanOrEqual(small.high);
-    }), { numRuns: 60 },
+    }),
+    { numRuns: 60 },
   );
 });
 

@@ -50,7 +50,10 @@ function rankFor(aim: Aim, o: MethodOption): number {
 
 function rank(aim: Aim, options: MethodOption[]): MethodOption[] {
   return options.sort(
-    (a, b) => VERDICT_ORDER[a.verdict] - VERDICT_ORDER[b.verdict] || rankFor(aim, a) - rankFor(aim, b) || midpoint(a.perM2.total) - midpoint(b.perM2.total),
+    (a, b) =>
+      VERDICT_ORDER[a.verdict] - VERDICT_ORDER[b.verdict] ||
+      rankFor(aim, a) - rankFor(aim, b) ||
+      midpoint(a.perM2.total) - midpoint(b.perM2.total),
   );
 }
 
@@ -60,8 +63,26 @@ export type OptionMemo = Map<string, readonly MethodOption[]>;
 function memoKey(s: SurfaceSheet, part: PartKind): string {
   const coats = s.lead.coats.map((c) => `${c.state}${c.coat.soundness}`).join('');
   return [
-    part, s.material, s.place, s.aim, s.required, s.asbestos, coats, s.lead.trace, s.binders.includes('casein'), s.failing, s.oilSoaked, s.damp,
-    s.friction || s.chewable, s.childOrPregnancy, s.isSash, s.minorWork, s.dwelling, s.clearTopcoat, s.glazed, s.rulebook,
+    part,
+    s.material,
+    s.place,
+    s.aim,
+    s.required,
+    s.asbestos,
+    coats,
+    s.lead.trace,
+    s.binders.includes('casein'),
+    s.failing,
+    s.oilSoaked,
+    s.damp,
+    s.friction || s.chewable,
+    s.childOrPregnancy,
+    s.isSash,
+    s.minorWork,
+    s.dwelling,
+    s.clearTopcoat,
+    s.glazed,
+    s.rulebook,
   ].join('|');
 }
 
@@ -75,7 +96,10 @@ export function optionsFor(s: SurfaceSheet, part: PartKind, ctx: SurfaceContext,
   if (known) return known;
   const options = METHODS.map((m): MethodOption => ({
     ...judge(m, sheetFor(s, m, part, ctx)),
-    perM2: unitEffort(m, part, ctx.settings), harm: m.harm, bite: m.bite, coatsReached: coatsReached(m.bite, s.lead),
+    perM2: unitEffort(m, part, ctx.settings),
+    harm: m.harm,
+    bite: m.bite,
+    coatsReached: coatsReached(m.bite, s.lead),
   }));
   const ranked = rank(s.aim, options);
   memo.set(key, ranked);
@@ -84,13 +108,23 @@ export function optionsFor(s: SurfaceSheet, part: PartKind, ctx: SurfaceContext,
 
 function select(part: Part, options: readonly MethodOption[]): Answer<MethodId | null> {
   const chosen = options.find((o) => o.methodId === part.methodId);
-  if (chosen && chosen.verdict !== 'blocked') return answer(chosen.methodId, why('choice.byPerson', 'job-record', { method: chosen.methodId }));
+  if (chosen && chosen.verdict !== 'blocked')
+    return answer(chosen.methodId, why('choice.byPerson', 'job-record', { method: chosen.methodId }));
   if (chosen && chosen.canInsist && part.insistedWhy?.trim()) {
-    return answer(chosen.methodId, why('choice.insisted', 'job-record', { method: chosen.methodId, note: `“${part.insistedWhy}”` }, 'care'), ...chosen.because);
+    return answer(
+      chosen.methodId,
+      why('choice.insisted', 'job-record', { method: chosen.methodId, note: `“${part.insistedWhy}”` }, 'care'),
+      ...chosen.because,
+    );
   }
   // Doing nothing is always compared, but it is a decision for a person, not a default.
   const best = options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'leave') ?? options.find((o) => o.verdict !== 'blocked');
-  const refused = chosen ? [why('choice.refused', 'job-record', { method: chosen.methodId }, 'block', 'hazard'), ...chosen.because.filter((r) => r.effect === 'block')] : [];
+  const refused = chosen
+    ? [
+        why('choice.refused', 'job-record', { method: chosen.methodId }, 'block', 'hazard'),
+        ...chosen.because.filter((r) => r.effect === 'block'),
+      ]
+    : [];
   if (!best) return { value: null, because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard')] };
   return { value: best.methodId, because: [...refused, why('choice.bestForAim', 'trade-aim', { method: best.methodId })] };
 }
@@ -100,7 +134,14 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
   const sheet = surfaceSheet(s, ctx, lead, asbestos, required.value);
   const parts = liveParts(s).map((part): PartChoice => {
     const options = optionsFor(sheet, part.kind, ctx, memo);
-    return { partId: part.id, kind: part.kind, areaM2: area.partM2[part.id] ?? 0, options, selected: select(part, options), chosenByPerson: part.methodId !== null };
+    return {
+      partId: part.id,
+      kind: part.kind,
+      areaM2: area.partM2[part.id] ?? 0,
+      options,
+      selected: select(part, options),
+      chosenByPerson: part.methodId !== null,
+    };
   });
   return { required, parts };
 }

@@ -47,7 +47,13 @@ export function unitEffort(method: Method, part: PartKind, settings: FirmSetting
   };
   const materials = method.consumables.reduce((sum, c) => sum + c.pricePerM2, 0);
   const labour = times(personHours, settings.labourPerHour);
-  return { personHours, dwellHours: method.dwellH, materials, total: { low: labour.low + materials, high: labour.high + materials }, ownRate: own !== undefined };
+  return {
+    personHours,
+    dwellHours: method.dwellH,
+    materials,
+    total: { low: labour.low + materials, high: labour.high + materials },
+    ownRate: own !== undefined,
+  };
 }
 
 /** The effort on an area, m2, with what it uses up. */

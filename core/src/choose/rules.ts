@@ -29,7 +29,13 @@ const UNPROVEN: readonly HazardState[] = ['waiting', 'assumed', 'unknown'];
 const is = (asked: keyof Sheet, ...values: SheetValue[]): Condition => ({ asked, is: values });
 const any = () => true;
 const rule = (id: RuleId, effect: Effect, force: Force, source: SourceId, of: Rule['of'], conditions: readonly Condition[], limit?: Measure): Rule => ({
-  id, effect, force, source, of, if: conditions, limit,
+  id,
+  effect,
+  force,
+  source,
+  of,
+  if: conditions,
+  limit,
 });
 
 export const RULES: readonly Rule[] = [

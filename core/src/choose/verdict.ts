@@ -24,7 +24,12 @@ function fires(rule: Rule, sheet: Sheet): boolean {
 }
 
 function reasonOf(rule: Rule, sheet: Sheet): Reason {
-  const weighed: Weighed[] = rule.if.map((c) => ({ asked: c.asked, found: sheet[c.asked], limit: c.is.map(String), verdict: sheet[c.asked] === 'unknown' ? 'unknown' : 'yes' }));
+  const weighed: Weighed[] = rule.if.map((c) => ({
+    asked: c.asked,
+    found: sheet[c.asked],
+    limit: c.is.map(String),
+    verdict: sheet[c.asked] === 'unknown' ? 'unknown' : 'yes',
+  }));
   if (rule.limit) weighed.push({ asked: LIMIT_ASKED, found: rule.limit, verdict: 'yes' });
   // Facts that a sentence may name, though the rule did not turn on them.
   for (const asked of ['material', 'part', 'required', 'bite', 'leadInReach'] as const) {
@@ -39,5 +44,10 @@ export function judge(method: Method, sheet: Sheet): MethodVerdict {
   const blocks = fired.filter((r) => r.effect === 'block');
   const verdict: Verdict = blocks.length > 0 ? 'blocked' : fired.some((r) => r.effect === 'care') ? 'care' : 'go';
   const because = fired.length > 0 ? fired : [why('fit.nothingAgainst', method.source, { material: sheet.material, part: sheet.part })];
-  return { methodId: method.id, verdict, because, canInsist: blocks.length > 0 && blocks.every((r) => r.force === 'trade' || r.force === 'firm') };
+  return {
+    methodId: method.id,
+    verdict,
+    because,
+    canInsist: blocks.length > 0 && blocks.every((r) => r.force === 'trade' || r.force === 'firm'),
+  };
 }

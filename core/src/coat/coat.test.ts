@@ -8,16 +8,23 @@ import { litresFor, spreadM2PerL, wetFilmUm } from './film';
 
 describe('dew point', () => {
   // Magnus with 17.62 and 243.12 C (WMO / Sonntag); values worked by hand from it.
-  test.each([[20, 60, 12.0], [10, 85, 7.6], [25, 50, 13.9], [30, 70, 23.9], [0, 90, -1.45]])('%d C at %d %% -> %d C', (air, rh, want) => {
+  test.each([
+    [20, 60, 12.0],
+    [10, 85, 7.6],
+    [25, 50, 13.9],
+    [30, 70, 23.9],
+    [0, 90, -1.45],
+  ])('%d C at %d %% -> %d C', (air, rh, want) => {
     expect(dewPointC(air, rh)).toBeCloseTo(want, 1);
   });
   test('agrees with the ASHRAE formulation of psychrolib within 0.1 C from 5 to 40 C and 30 to 100 %', () => {
     psychrolib.SetUnitSystem(psychrolib.SI);
-    for (let air = 5; air <= 40; air += 1) for (let rh = 30; rh <= 100; rh += 5) {
-      const theirs = psychrolib.GetTDewPointFromRelHum(air, rh / 100);
-      if (theirs < 0) continue; // below freezing it is a frost point, over ice
-      expect(Math.abs(dewPointC(air, rh) - theirs)).toBeLessThan(0.1);
-    }
+    for (let air = 5; air <= 40; air += 1)
+      for (let rh = 30; rh <= 100; rh += 5) {
+        const theirs = psychrolib.GetTDewPointFromRelHum(air, rh / 100);
+        if (theirs < 0) continue; // below freezing it is a frost point, over ice
+        expect(Math.abs(dewPointC(air, rh) - theirs)).toBeLessThan(0.1);
+      }
   });
   // ISO 8502-4, ASTM D3276: at least 3 C. At 20 C surface and air, the margin ends at 82.9 %.
   test('the margin is 3 C and the bound itself passes', () => {
@@ -25,7 +32,13 @@ describe('dew point', () => {
     const dew = dewPointC(20, 60);
     expect(dryEnoughToCoat(dew + 3 + 1e-9, 20, 60)).toBe(true);
   });
-  test.each([[20, 0], [20, 101], [20, NaN], [NaN, 50], [90, 50]])('refuses air %d C at %d %%', (air, rh) => {
+  test.each([
+    [20, 0],
+    [20, 101],
+    [20, NaN],
+    [NaN, 50],
+    [90, 50],
+  ])('refuses air %d C at %d %%', (air, rh) => {
     expect(() => dewPointC(air, rh)).toThrow(RangeError);
   });
 });
@@ -33,7 +46,8 @@ describe('dew point', () => {
 describe('spread', () => {
   // 1 US gal = 231 in3 spreads 1604 ft2 at 1 mil (unit identity): 231 / 0.001 / 144 = 1604.17.
   test('one gallon of solids covers 1604 ft2 at one mil', () => {
-    const ft2PerGal = (solids: number, mil: number) => (spreadM2PerL(solids, convert(mil, 'mil', 'um')) * convert(1, 'gal', 'L')) / convert(1, 'ft2', 'm2');
+    const ft2PerGal = (solids: number, mil: number) =>
+      (spreadM2PerL(solids, convert(mil, 'mil', 'um')) * convert(1, 'gal', 'L')) / convert(1, 'ft2', 'm2');
     expect(ft2PerGal(100, 1)).toBeCloseTo(1604.17, 1);
     expect(ft2PerGal(40, 1.5)).toBeCloseTo(427.8, 1);
     expect(spreadM2PerL(42, 40)).toBeCloseTo(10.5, 6);
@@ -46,9 +60,19 @@ describe('spread', () => {
     expect(wetFilmUm(40, 42, 0.1)).toBeCloseTo(104.8, 1);
   });
   test('twice the area takes twice the paint', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1e4, noNaN: true }), (a) => expect(litresFor(2 * a, 2, 40, 35, 10)).toBeCloseTo(2 * litresFor(a, 2, 40, 35, 10), 6)));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1e4, noNaN: true }), (a) =>
+        expect(litresFor(2 * a, 2, 40, 35, 10)).toBeCloseTo(2 * litresFor(a, 2, 40, 35, 10), 6),
+      ),
+    );
   });
-  test.each([[-1, 1, 40, 35, 10], [1, 1, 0, 35, 10], [1, 1, 40, 0, 10], [1, 1, 40, 35, 100], [NaN, 1, 40, 35, 10]])('refuses area %d, coats %d, solids %d, film %d, loss %d', (...args) => {
+  test.each([
+    [-1, 1, 40, 35, 10],
+    [1, 1, 0, 35, 10],
+    [1, 1, 40, 0, 10],
+    [1, 1, 40, 35, 100],
+    [NaN, 1, 40, 35, 10],
+  ])('refuses area %d, coats %d, solids %d, film %d, loss %d', (...args) => {
     expect(() => litresFor(...args)).toThrow(RangeError);
   });
 });
@@ -56,10 +80,17 @@ describe('spread', () => {
 // Common practice, no published source.
 describe('primer', () => {
   const stripped = (methodId: MethodId, over: Partial<Surface> = {}, setup?: Setup) =>
-    planOf(aSurface({
-      aim: 'bareClear', topcoat: 'waterborneEggshell', knots: 'yes', readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
-      parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, removedAt: null }], ...over,
-    }), setup).coating;
+    planOf(
+      aSurface({
+        aim: 'bareClear',
+        topcoat: 'waterborneEggshell',
+        knots: 'yes',
+        readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
+        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, removedAt: null }],
+        ...over,
+      }),
+      setup,
+    ).coating;
   const products = (c: ReturnType<typeof stripped>) => c.lines.map((l) => l.product);
 
   test('bare softwood with knots: knotting, then acrylic under waterborne, alkyd under solvent', () => {
@@ -82,7 +113,14 @@ describe('primer', () => {
     expect([sound.left.value, sound.lines.map((l) => l.use)]).toEqual(['coated', ['topcoat']]);
   });
   test('alkali left behind is named at the primer and proved gone before it', () => {
-    const p = planOf(aSurface({ aim: 'bareClear', topcoat: 'exteriorAcrylic', parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'causticPoultice', insistedWhy: null, removedAt: null }] }), { space: { kind: 'elevation', boundaryM: 20 } });
+    const p = planOf(
+      aSurface({
+        aim: 'bareClear',
+        topcoat: 'exteriorAcrylic',
+        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'causticPoultice', insistedWhy: null, removedAt: null }],
+      }),
+      { space: { kind: 'elevation', boundaryM: 20 } },
+    );
     expect(rulesOf(p.coating.lines.find((l) => l.use === 'primer')!.because)).toContain('prime.afterAlkali');
     expect(p.work.steps.flatMap((s) => s.gates.map((g) => g.id))).toContain('clean.alkali');
   });

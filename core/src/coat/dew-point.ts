@@ -18,4 +18,5 @@ export function dewPointC(airC: number, rhPct: number): number {
 /** A surface is coated only at least 3 C (5 F) above the dew point. ISO 8502-4; ASTM D3276. */
 export const DEW_MARGIN_C = 3;
 
-export const dryEnoughToCoat = (surfaceC: number, airC: number, rhPct: number): boolean => surfaceC - dewPointC(airC, rhPct) >= DEW_MARGIN_C;
+export const dryEnoughToCoat = (surfaceC: number, airC: number, rhPct: number): boolean =>
+  surfaceC - dewPointC(airC, rhPct) >= DEW_MARGIN_C;

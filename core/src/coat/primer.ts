@@ -48,10 +48,16 @@ function primerFor(s: Surface, ctx: SurfaceContext, left: 'bare' | 'partly' | 'c
   if (s.material === 'aluminium') return answer('none', why('prime.aluminiumNever', 'trade-prime', facts, 'care'));
   if (s.material === 'galvanised') return answer('etch', why('prime.galvanised', 'trade-prime', facts));
   if (s.material === 'mildSteel') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
-  if (s.material === 'castIron') return answer(s.element === 'heater' ? 'heatResistant' : 'zincPhosphate', why(s.element === 'heater' ? 'prime.heater' : 'prime.steel', 'trade-prime', facts));
-  if (s.material === 'limePlaster') return answer(topcoat === 'limewash' ? 'mineral' : 'plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
+  if (s.material === 'castIron')
+    return answer(
+      s.element === 'heater' ? 'heatResistant' : 'zincPhosphate',
+      why(s.element === 'heater' ? 'prime.heater' : 'prime.steel', 'trade-prime', facts),
+    );
+  if (s.material === 'limePlaster')
+    return answer(topcoat === 'limewash' ? 'mineral' : 'plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
   if (PLASTER.includes(s.material)) return answer('plasterSealer', why('prime.plaster', 'trade-prime', facts));
-  if (MASONRY.includes(s.material)) return answer(topcoat === 'limewash' ? 'mineral' : 'alkaliResistant', why('prime.masonry', 'trade-prime', facts));
+  if (MASONRY.includes(s.material))
+    return answer(topcoat === 'limewash' ? 'mineral' : 'alkaliResistant', why('prime.masonry', 'trade-prime', facts));
   if (top.clear) return answer('sandingSealer', why('prime.clear', 'trade-prime', facts));
   if (s.material === 'oilyWood') return answer('oilyWood', why('prime.oilyWood', 'trade-prime', facts));
   if (s.material === 'tanninWood') return answer('stainBlock', why('prime.tannin', 'trade-prime', facts));
@@ -59,20 +65,40 @@ function primerFor(s: Surface, ctx: SurfaceContext, left: 'bare' | 'partly' | 'c
   return answer('acrylicWood', why('prime.acrylic', 'trade-prime', facts));
 }
 
-const line = (use: CoatLine['use'], product: CoatLine['product'], data: Coating, areaM2: number, because: CoatLine['because']): CoatLine => ({
-  use, product, areaM2, coats: data.coats, litres: litresFor(areaM2, data.coats, data.volumeSolidsPct, data.dryFilmUm, data.lossPct), recoatH: data.recoatH, because,
+const line = (
+  use: CoatLine['use'],
+  product: CoatLine['product'],
+  data: Coating,
+  areaM2: number,
+  because: CoatLine['because'],
+): CoatLine => ({
+  use,
+  product,
+  areaM2,
+  coats: data.coats,
+  litres: litresFor(areaM2, data.coats, data.volumeSolidsPct, data.dryFilmUm, data.lossPct),
+  recoatH: data.recoatH,
+  because,
 });
 
 /** The coats from knots to finish for a surface, with litres and intervals. */
 export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Choice): CoatingPlan {
   const worked = choice.parts.flatMap((p) => (p.selected.value ? [{ areaM2: p.areaM2, method: methodById(p.selected.value) }] : []));
-  const bareM2 = worked.reduce((sum, w) => sum + w.areaM2 * (w.method.bite === 'bare' ? 1 : w.method.bite === 'loose' ? BARE_SHARE_OF_LOOSE : 0), 0);
+  const bareM2 = worked.reduce(
+    (sum, w) => sum + w.areaM2 * (w.method.bite === 'bare' ? 1 : w.method.bite === 'loose' ? BARE_SHARE_OF_LOOSE : 0),
+    0,
+  );
   const uncoated = s.layers.every((l) => l.removedAt !== null) && s.coatsCounted;
   const leftValue = uncoated || (bareM2 > 0 && bareM2 >= area.totalM2 * 0.98) ? 'bare' : bareM2 > 0 ? 'partly' : 'coated';
   const primedM2 = uncoated ? area.totalM2 : bareM2;
   const left = answer(leftValue, why(`left.${leftValue}`, 'trade-prime', { area: measure(primedM2, 'm2') })) as CoatingPlan['left'];
   const topcoatId = s.topcoat ?? defaultTopcoat(s, ctx);
-  const topcoat = answer(topcoatId, s.topcoat ? why('topcoat.byPerson', 'job-record', { topcoat: topcoatId }) : why('topcoat.default', 'trade-prime', { topcoat: topcoatId, material: s.material }));
+  const topcoat = answer(
+    topcoatId,
+    s.topcoat
+      ? why('topcoat.byPerson', 'job-record', { topcoat: topcoatId })
+      : why('topcoat.default', 'trade-prime', { topcoat: topcoatId, material: s.material }),
+  );
   const residues = [...new Set(worked.map((w) => w.method.leaves))].filter((r) => r !== 'none');
   if (worked.length > 0 && worked.every((w) => w.method.id === 'leave')) return { left, bareM2, topcoat, lines: [], residues };
 
@@ -81,13 +107,20 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const top = TOPCOATS_DATA[topcoatId];
   if (timber && leftValue !== 'coated' && s.knots !== 'no' && s.material === 'softwood' && !top.clear) {
     const knots: Measure = measure(KNOT_SHARE * 100, '%');
-    lines.push(line('knots', 'knotting', PRIMERS_DATA.knotting, primedM2 * KNOT_SHARE, [s.knots === 'yes' ? why('prime.knots', 'trade-prime', { share: knots }) : why('prime.knotsUnknown', 'trade-prime', { share: knots })]));
+    lines.push(
+      line('knots', 'knotting', PRIMERS_DATA.knotting, primedM2 * KNOT_SHARE, [
+        s.knots === 'yes'
+          ? why('prime.knots', 'trade-prime', { share: knots })
+          : why('prime.knotsUnknown', 'trade-prime', { share: knots }),
+      ]),
+    );
   }
   const primer = primerFor(s, ctx, leftValue, topcoatId);
   if (primer.value !== 'none') {
     const first = worked.some((w) => w.method.caustic) ? [why('prime.afterAlkali', 'trade-prime', {}, 'care')] : [];
     const data = PRIMERS_DATA[primer.value];
-    const incompatible = data.base === 'solvent' && top.base === 'water' ? [why('prime.waterOverSolvent', 'trade-interval', {}, 'care')] : [];
+    const incompatible =
+      data.base === 'solvent' && top.base === 'water' ? [why('prime.waterOverSolvent', 'trade-interval', {}, 'care')] : [];
     lines.push(line('primer', primer.value, data, primedM2, [...primer.because, ...first, ...incompatible]));
   }
   if (s.material !== 'aluminium') lines.push(line('topcoat', topcoatId, top, area.totalM2, topcoat.because));

@@ -2,8 +2,20 @@
 import type { TopcoatId } from '../facts';
 
 export type PrimerId =
-  | 'acrylicWood' | 'alkydWood' | 'knotting' | 'stainBlock' | 'oilyWood' | 'bonding' | 'sandingSealer' | 'plasterSealer' | 'mineral'
-  | 'alkaliResistant' | 'zincPhosphate' | 'etch' | 'heatResistant' | 'none';
+  | 'acrylicWood'
+  | 'alkydWood'
+  | 'knotting'
+  | 'stainBlock'
+  | 'oilyWood'
+  | 'bonding'
+  | 'sandingSealer'
+  | 'plasterSealer'
+  | 'mineral'
+  | 'alkaliResistant'
+  | 'zincPhosphate'
+  | 'etch'
+  | 'heatResistant'
+  | 'none';
 
 export interface Coating {
   readonly base: 'water' | 'solvent' | 'mineral';
@@ -17,8 +29,22 @@ export interface Coating {
   readonly clear: boolean;
 }
 
-const c = (base: Coating['base'], volumeSolidsPct: number, dryFilmUm: number, coats: number, low: number, high: number, clear = false): Coating => ({
-  base, volumeSolidsPct, dryFilmUm, coats, lossPct: 10, recoatH: { low, high }, clear,
+const c = (
+  base: Coating['base'],
+  volumeSolidsPct: number,
+  dryFilmUm: number,
+  coats: number,
+  low: number,
+  high: number,
+  clear = false,
+): Coating => ({
+  base,
+  volumeSolidsPct,
+  dryFilmUm,
+  coats,
+  lossPct: 10,
+  recoatH: { low, high },
+  clear,
 });
 
 // Intervals: waterborne primer 4-6 h, solvent undercoat 18 h, waterborne eggshell 6-8 h, etch 20 min: common practice.

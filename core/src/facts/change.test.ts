@@ -5,7 +5,18 @@ import { canonical, readJobFile, withNewIds, writeJobFile } from './job-file';
 import type { JobFacts } from './schema';
 
 let n = 0;
-const change = (over: Partial<JobChange>): JobChange => ({ id: `change-${(n += 1)}`, jobId: 'job-1', entity: 'surface', entityId: 'surface-1', surfaceId: null, op: 'set', fields: {}, at: AT, by: 'Tester', ...over });
+const change = (over: Partial<JobChange>): JobChange => ({
+  id: `change-${(n += 1)}`,
+  jobId: 'job-1',
+  entity: 'surface',
+  entityId: 'surface-1',
+  surfaceId: null,
+  op: 'set',
+  fields: {},
+  at: AT,
+  by: 'Tester',
+  ...over,
+});
 const facts = aFacts(aSurface({ readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true })] }));
 const refused = (...changes: JobChange[]) => {
   const r = applyChanges(facts, changes, THIS_YEAR);
@@ -26,15 +37,40 @@ describe('a change', () => {
     ['a made-up field', { fields: { smell: 'bad' } }, 'changes[0].fields.smell: is not a known field'],
     ['a control character', { fields: { name: 'a\u0000b' } }, 'changes[0].fields.name: holds a control character: type it again'],
     ['a surface that is not there', { entityId: 'surface-9' }, 'changes[0].entityId: this surface is not on the job'],
-    ['an edit of a reading', { entity: 'reading', entityId: 'reading-spot', surfaceId: 'surface-1' }, 'changes[0].op: a reading is never edited or removed: add one that replaces it and says why'],
-    ['an unknown method', { entity: 'part', entityId: 'part-flat', surfaceId: 'surface-1', fields: { methodId: 'chisel' } }, 'changes[0].fields.methodId: no such method'],
-    ['a year in the future', { entity: 'job', entityId: 'job-1', fields: { yearBuilt: THIS_YEAR + 1 } }, `job.yearBuilt: ${THIS_YEAR + 1} is in the future: check the year`],
-    ['shares that do not add up', { entity: 'part', entityId: 'part-flat', surfaceId: 'surface-1', fields: { sharePct: 50 } }, 'surfaces[0].parts: the shares add to 90 %, not 100 %'],
+    [
+      'an edit of a reading',
+      { entity: 'reading', entityId: 'reading-spot', surfaceId: 'surface-1' },
+      'changes[0].op: a reading is never edited or removed: add one that replaces it and says why',
+    ],
+    [
+      'an unknown method',
+      { entity: 'part', entityId: 'part-flat', surfaceId: 'surface-1', fields: { methodId: 'chisel' } },
+      'changes[0].fields.methodId: no such method',
+    ],
+    [
+      'a year in the future',
+      { entity: 'job', entityId: 'job-1', fields: { yearBuilt: THIS_YEAR + 1 } },
+      `job.yearBuilt: ${THIS_YEAR + 1} is in the future: check the year`,
+    ],
+    [
+      'shares that do not add up',
+      { entity: 'part', entityId: 'part-flat', surfaceId: 'surface-1', fields: { sharePct: 50 } },
+      'surfaces[0].parts: the shares add to 90 %, not 100 %',
+    ],
   ] as const)('refuses %s and says where', (_what, over, message) => {
     expect(refused(change(over as Partial<JobChange>))).toContain(message);
   });
   test('a reading needs its unit, its depth and, when it replaces another, a why', () => {
-    const add = (over: object) => refused(change({ entity: 'reading', entityId: 'new-reading', surfaceId: 'surface-1', op: 'add', fields: (({ id: _i, by: _b, ...f }) => f)({ ...aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true }), ...over }) }));
+    const add = (over: object) =>
+      refused(
+        change({
+          entity: 'reading',
+          entityId: 'new-reading',
+          surfaceId: 'surface-1',
+          op: 'add',
+          fields: (({ id: _i, by: _b, ...f }) => f)({ ...aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true }), ...over }),
+        }),
+      );
     expect(add({ value: 0.7, unit: null })).toContain('surfaces[0].readings[1].unit: state the unit: %, ppm or mg/cm2');
     expect(add({ reachedLayerIds: [], toSubstrate: false }).join()).toMatch(/how deep/);
     expect(add({ value: 5000, unit: 'mass%' }).join()).toMatch(/check the unit/);
@@ -47,15 +83,28 @@ describe('a change', () => {
     expect(facts.surfaces[0]!.name).toBe('Piece');
   });
   test('two people in one field: the later is told what it overwrote; other fields merge in silence', () => {
-    expect(clashes(facts, change({ fields: { name: 'Mine' }, saw: { name: 'Older' } }))).toEqual([expect.objectContaining({ field: 'name', theirs: 'Piece', yours: 'Mine' })]);
+    expect(clashes(facts, change({ fields: { name: 'Mine' }, saw: { name: 'Older' } }))).toEqual([
+      expect.objectContaining({ field: 'name', theirs: 'Piece', yours: 'Mine' }),
+    ]);
     expect(clashes(facts, change({ fields: { name: 'Mine' }, saw: { name: 'Piece' } }))).toEqual([]);
   });
   test('what is done can be taken back; an observation cannot', () => {
-    for (const c of [change({ fields: { name: 'X', count: 3 } }), change({ op: 'remove' }), change({ entity: 'layer', entityId: 'coat-7', surfaceId: 'surface-1', op: 'add', fields: (({ id: _i, removedAt: _r, ...f }) => f)(aLayer(7)) })]) {
+    for (const c of [
+      change({ fields: { name: 'X', count: 3 } }),
+      change({ op: 'remove' }),
+      change({
+        entity: 'layer',
+        entityId: 'coat-7',
+        surfaceId: 'surface-1',
+        op: 'add',
+        fields: (({ id: _i, removedAt: _r, ...f }) => f)(aLayer(7)),
+      }),
+    ]) {
       const after = applyChange(facts, c);
       const back = inverse(facts, c)!;
       const restored = after.ok && applyChange(after.value, { ...c, id: 'back-1', op: back.op, fields: back.fields });
-      const live = (f: JobFacts) => JSON.stringify({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, layers: s.layers.filter((l) => l.removedAt === null) })) });
+      const live = (f: JobFacts) =>
+        JSON.stringify({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, layers: s.layers.filter((l) => l.removedAt === null) })) });
       expect(restored && restored.ok && live(restored.value)).toBe(live(facts));
     }
     expect(inverse(facts, change({ entity: 'reading', op: 'add', surfaceId: 'surface-1' }))).toBeNull();
@@ -63,19 +112,26 @@ describe('a change', () => {
 });
 
 describe('the job file', () => {
-  const names = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 60 }).filter((s) => s.trim().length > 0 && !/[\u0000-\u001f\u007f]/.test(s));
+  const names = fc
+    .string({ unit: 'grapheme', minLength: 1, maxLength: 60 })
+    .filter((s) => s.trim().length > 0 && !/[\u0000-\u001f\u007f]/.test(s));
   test('reads back to the same bytes, whatever the names: emoji, right to left, SQL', () => {
     fc.assert(
       fc.property(fc.oneof(names, fc.constantFrom("Robert'); DROP TABLE jobs;--", 'دفتر الميناء', '🪟 sash')), names, (jobName, colour) => {
         const text = writeJobFile(aFacts(aSurface({ layers: [aLayer(0, { colour })] }), { job: { name: jobName } }));
         const read = readJobFile(text, THIS_YEAR);
         expect(read.ok && writeJobFile(read.value)).toBe(text);
-      }), { numRuns: 60 },
+      }),
+      { numRuns: 60 },
     );
   });
   test('is rebuilt by its own changes, and by a copy under new ids', () => {
     let i = 0;
-    const made = applyChanges(null, changesFor(facts, () => `id-${(i += 1)}`, 'Tester'), THIS_YEAR);
+    const made = applyChanges(
+      null,
+      changesFor(facts, () => `id-${(i += 1)}`, 'Tester'),
+      THIS_YEAR,
+    );
     expect(made.ok && canonical(made.value)).toEqual(canonical(facts));
     const copy = withNewIds(facts, () => `copy-${(i += 1)}`);
     expect(readJobFile(writeJobFile(copy), THIS_YEAR).ok).toBe(true);
@@ -94,8 +150,16 @@ describe('the job file', () => {
     ['not an object', '[]', /not a Rough Sill job file/],
     ['with a negative width', edit((o) => (o['surfaces'][0].widthM = -1)), /^surfaces\[0\]\.widthM: width must be more than 0/],
     ['without a material', edit((o) => delete o['surfaces'][0].material), /^surfaces\[0\]\.material: is missing/],
-    ['with an unknown binder', edit((o) => (o['surfaces'][0].layers[1].binder = 'magic')), /^surfaces\[0\]\.layers\[1\]\.binder: is not one of: unknown, oil/],
-    ['with an id twice', edit((o) => (o['surfaces'][0].layers[1].id = 'coat-0')), /^surfaces\[0\]\.layers\[1\]\.id: is the same id as surfaces\[0\]\.layers\[0\]/],
+    [
+      'with an unknown binder',
+      edit((o) => (o['surfaces'][0].layers[1].binder = 'magic')),
+      /^surfaces\[0\]\.layers\[1\]\.binder: is not one of: unknown, oil/,
+    ],
+    [
+      'with an id twice',
+      edit((o) => (o['surfaces'][0].layers[1].id = 'coat-0')),
+      /^surfaces\[0\]\.layers\[1\]\.id: is the same id as surfaces\[0\]\.layers\[0\]/,
+    ],
     ['with shares of 120 %', edit((o) => (o['surfaces'][0].parts[0].sharePct = 80)), /^surfaces\[0\]\.parts: the shares add to 120 %/],
     ['pointing at no room', edit((o) => (o['surfaces'][0].spaceId = 'nowhere')), /^surfaces\[0\]\.spaceId: the room or elevation/],
   ])('%s is refused with its path', (_what, text, message) => {

@@ -93,7 +93,8 @@ export function applyChange(facts: JobFacts | null, c: Change): Outcome<JobFacts
   }
   if (c.entity === 'surface') {
     const next = applyToList(
-      facts.surfaces, c,
+      facts.surfaces,
+      c,
       (f) => ({ id: c.entityId, ...f, removedAt: null, parts: [], layers: [], readings: [], checks: [] }) as unknown as Surface,
     );
     return next.ok ? ok({ ...facts, surfaces: next.value }) : next;

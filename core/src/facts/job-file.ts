@@ -16,7 +16,8 @@ export const JobFile = z.strictObject({
 export type JobFile = z.infer<typeof JobFile>;
 
 const byPosition = <T extends { position: number; id: string }>(a: T, b: T) => a.position - b.position || (a.id < b.id ? -1 : 1);
-const byTime = <T extends { takenAt: string; id: string }>(a: T, b: T) => (a.takenAt === b.takenAt ? (a.id < b.id ? -1 : 1) : a.takenAt < b.takenAt ? -1 : 1);
+const byTime = <T extends { takenAt: string; id: string }>(a: T, b: T) =>
+  a.takenAt === b.takenAt ? (a.id < b.id ? -1 : 1) : a.takenAt < b.takenAt ? -1 : 1;
 
 /** One order for everything, so that the same facts are always the same bytes. */
 export function canonical(facts: JobFacts): JobFacts {
@@ -47,7 +48,10 @@ function headerProblem(raw: unknown): Problem | undefined {
   const { format, version } = raw as Record<string, unknown>;
   if (format !== JOB_FILE_FORMAT) return { path: 'format', message: `is not "${JOB_FILE_FORMAT}": this is not a Rough Sill job file` };
   if (typeof version === 'number' && version > JOB_FILE_VERSION) {
-    return { path: 'version', message: `is ${version}; this Rough Sill reads up to ${JOB_FILE_VERSION}: update it, or export again from the older one` };
+    return {
+      path: 'version',
+      message: `is ${version}; this Rough Sill reads up to ${JOB_FILE_VERSION}: update it, or export again from the older one`,
+    };
   }
   return undefined;
 }

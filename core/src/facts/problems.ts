@@ -13,7 +13,10 @@ export const wrong = <T>(...problems: Problem[]): Outcome<T> => ({ ok: false, pr
 
 /** ['surfaces', 2, 'widthM'] -> 'surfaces[2].widthM' */
 export function pathText(path: readonly PropertyKey[]): string {
-  return path.reduce<string>((out, key) => (typeof key === 'number' ? `${out}[${key}]` : out === '' ? String(key) : `${out}.${String(key)}`), '');
+  return path.reduce<string>(
+    (out, key) => (typeof key === 'number' ? `${out}[${key}]` : out === '' ? String(key) : `${out}.${String(key)}`),
+    '',
+  );
 }
 
 const at = (raw: unknown, path: readonly PropertyKey[]): unknown =>
@@ -26,9 +29,11 @@ const at = (raw: unknown, path: readonly PropertyKey[]): unknown =>
 export function fromZod(error: z.ZodError, raw: unknown, prefix: readonly PropertyKey[] = []): Problem[] {
   return error.issues.flatMap((issue): Problem[] => {
     const path = pathText([...prefix, ...issue.path]);
-    if (issue.code === 'unrecognized_keys') return issue.keys.map((k) => ({ path: pathText([...prefix, ...issue.path, k]), message: 'is not a known field' }));
+    if (issue.code === 'unrecognized_keys')
+      return issue.keys.map((k) => ({ path: pathText([...prefix, ...issue.path, k]), message: 'is not a known field' }));
     if (issue.path.length > 0 && at(raw, issue.path) === undefined) return [{ path, message: 'is missing' }];
-    if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) return [{ path, message: `is not one of: ${issue.values.join(', ')}` }];
+    if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid'))
+      return [{ path, message: `is not one of: ${issue.values.join(', ')}` }];
     return [{ path, message: issue.message }];
   });
 }

@@ -4,25 +4,41 @@
  */
 import { z } from 'zod';
 import {
-  AIMS, BINDERS, CONDITIONS, ELEMENT_IDS, LAB_UNITS, MATERIALS, METHOD_IDS, PART_KINDS, READING_KINDS, SOUNDNESS, SPOT_RESULTS,
-  TOPCOATS, YES_NO,
+  AIMS,
+  BINDERS,
+  CONDITIONS,
+  ELEMENT_IDS,
+  LAB_UNITS,
+  MATERIALS,
+  METHOD_IDS,
+  PART_KINDS,
+  READING_KINDS,
+  SOUNDNESS,
+  SPOT_RESULTS,
+  TOPCOATS,
+  YES_NO,
 } from './vocabulary';
 
 /** Letters, digits and hyphens, made by the client so that a record can be written without signal. */
 export const Id = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9-]{2,63}$/, 'an id is 3 to 64 letters, digits or hyphens');
 
 // Control characters cannot be stored or printed; emoji, accents and right-to-left text can.
-// eslint-disable-next-line no-control-regex -- the very characters that are refused
 const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/;
 const text = (max: number) =>
-  z.string().max(max, `at most ${max} characters`).refine((s) => !CONTROL.test(s), 'holds a control character: type it again');
+  z
+    .string()
+    .max(max, `at most ${max} characters`)
+    .refine((s) => !CONTROL.test(s), 'holds a control character: type it again');
 const name = (what: string) => text(120).refine((s) => s.trim().length > 0, `${what} needs a name`);
 
 /** UTC instant. The job's zone stands beside it, on the job. */
 export const Instant = z.iso.datetime({ precision: 3, error: 'a time is written in UTC as 2026-05-04T13:20:00.000Z' });
 
 const size = (what: string, max: number) =>
-  z.number({ error: `${what} is a number` }).positive(`${what} must be more than 0`).max(max, `${what} is over ${max} m: check the unit`);
+  z
+    .number({ error: `${what} is a number` })
+    .positive(`${what} must be more than 0`)
+    .max(max, `${what} is over ${max} m: check the unit`);
 
 /** Years before 1500 are taken for a slip; the upper bound is today's and is checked with the clock (validate.ts). */
 const year = z.number().int('a year is a whole number').min(1500, 'before 1500: check the year').max(9999, 'check the year');
@@ -64,7 +80,10 @@ export const SurfaceFields = z.strictObject({
   faces: z.number().int().min(1, 'at least 1 face').max(2, 'at most 2 faces'),
   /** Year this piece was made or first painted, when it is not the building's. */
   yearMade: year.nullable(),
-  conditions: z.array(z.enum(CONDITIONS)).max(CONDITIONS.length).refine((c) => new Set(c).size === c.length, 'a condition is listed twice'),
+  conditions: z
+    .array(z.enum(CONDITIONS))
+    .max(CONDITIONS.length)
+    .refine((c) => new Set(c).size === c.length, 'a condition is listed twice'),
   /** True when every coat down to the material has been counted. */
   coatsCounted: z.boolean(),
   knots: z.enum(YES_NO),

@@ -37,7 +37,8 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
   if (r.changedLayerIds.length > 0 && r.spot !== 'changed') add('changedLayerIds', 'coats are named as changed, but the swab is not');
   if (r.kind === 'withdrawn' && r.supersedesId === null) add('supersedesId', 'a withdrawal names the reading it withdraws');
   if (r.supersedesId !== null) {
-    if (r.supersedesId === r.id || !surface.readings.some((o) => o.id === r.supersedesId)) add('supersedesId', 'the reading it replaces is not on this surface');
+    if (r.supersedesId === r.id || !surface.readings.some((o) => o.id === r.supersedesId))
+      add('supersedesId', 'the reading it replaces is not on this surface');
     if (!r.supersedesWhy?.trim()) add('supersedesWhy', 'say why it replaces the earlier reading');
   }
   return out;
@@ -46,14 +47,16 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
 /** @param path where the surface stands, for messages */
 export function surfaceProblems(facts: JobFacts, surface: Surface, path: string, thisYear: number): Problem[] {
   const out: Problem[] = [];
-  if (!facts.spaces.some((s) => s.id === surface.spaceId)) out.push({ path: `${path}.spaceId`, message: 'the room or elevation it stands in is not on this job' });
+  if (!facts.spaces.some((s) => s.id === surface.spaceId))
+    out.push({ path: `${path}.spaceId`, message: 'the room or elevation it stands in is not on this job' });
   const parts = surface.parts.filter((p) => p.removedAt === null);
   const sum = parts.reduce((a, p) => a + p.sharePct, 0);
   if (parts.length > 0 && Math.abs(sum - 100) > SHARE_TOLERANCE_PCT) {
     out.push({ path: `${path}.parts`, message: `the shares add to ${Number(sum.toFixed(2))} %, not 100 %` });
   }
   const kinds = parts.map((p) => p.kind);
-  if (new Set(kinds).size !== kinds.length) out.push({ path: `${path}.parts`, message: 'a kind of part is listed twice: add the shares together' });
+  if (new Set(kinds).size !== kinds.length)
+    out.push({ path: `${path}.parts`, message: 'a kind of part is listed twice: add the shares together' });
   out.push(...yearProblems(surface.yearMade, `${path}.yearMade`, thisYear));
   surface.layers.forEach((l, i) => out.push(...yearProblems(l.yearApplied, `${path}.layers[${i}].yearApplied`, thisYear)));
   surface.readings.forEach((r, i) => out.push(...readingProblems(r, surface, `${path}.readings[${i}]`)));

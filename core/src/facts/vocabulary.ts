@@ -1,8 +1,20 @@
 /** The closed vocabularies of what a painter records. Words for the screen live in reasons/en.ts. */
 
 export const MATERIALS = [
-  'softwood', 'tanninWood', 'oilyWood', 'plywood', 'limePlaster', 'gypsumPlaster', 'board', 'concrete', 'brick', 'stone',
-  'mildSteel', 'castIron', 'galvanised', 'aluminium',
+  'softwood',
+  'tanninWood',
+  'oilyWood',
+  'plywood',
+  'limePlaster',
+  'gypsumPlaster',
+  'board',
+  'concrete',
+  'brick',
+  'stone',
+  'mildSteel',
+  'castIron',
+  'galvanised',
+  'aluminium',
 ] as const;
 export type Material = (typeof MATERIALS)[number];
 
@@ -12,7 +24,18 @@ export const MASONRY: readonly Material[] = ['concrete', 'brick', 'stone'];
 export const METAL: readonly Material[] = ['mildSteel', 'castIron', 'galvanised', 'aluminium'];
 
 export const BINDERS = [
-  'unknown', 'oil', 'alkyd', 'acrylic', 'distemper', 'limewash', 'casein', 'shellac', 'lacquer', 'polyurethane', 'epoxy', 'bitumen',
+  'unknown',
+  'oil',
+  'alkyd',
+  'acrylic',
+  'distemper',
+  'limewash',
+  'casein',
+  'shellac',
+  'lacquer',
+  'polyurethane',
+  'epoxy',
+  'bitumen',
   'textured',
 ] as const;
 export type Binder = (typeof BINDERS)[number];
@@ -21,7 +44,16 @@ export const PART_KINDS = ['flat', 'moulded', 'turned', 'tight', 'besideGlass'] 
 export type PartKind = (typeof PART_KINDS)[number];
 
 export const CONDITIONS = [
-  'blistered', 'flaking', 'checked', 'powdery', 'runs', 'oilSoaked', 'moldy', 'wet', 'openJoints', 'rubbing',
+  'blistered',
+  'flaking',
+  'checked',
+  'powdery',
+  'runs',
+  'oilSoaked',
+  'moldy',
+  'wet',
+  'openJoints',
+  'rubbing',
 ] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
@@ -32,7 +64,14 @@ export const AIMS = ['keepSound', 'bareClear', 'fastest', 'cheapest'] as const;
 export type Aim = (typeof AIMS)[number];
 
 export const TOPCOATS = [
-  'waterborneEggshell', 'waterborneGloss', 'alkydGloss', 'exteriorAcrylic', 'matEmulsion', 'limewash', 'clearVarnish', 'metalEnamel',
+  'waterborneEggshell',
+  'waterborneGloss',
+  'alkydGloss',
+  'exteriorAcrylic',
+  'matEmulsion',
+  'limewash',
+  'clearVarnish',
+  'metalEnamel',
 ] as const;
 export type TopcoatId = (typeof TOPCOATS)[number];
 
@@ -49,12 +88,40 @@ export const YES_NO = ['yes', 'no', 'unknown'] as const;
 export type YesNo = (typeof YES_NO)[number];
 
 export const ELEMENT_IDS = [
-  'doubleHungSash', 'casing', 'sill', 'door', 'baseboard', 'wainscot', 'wall', 'ceiling', 'railing', 'siding', 'heater', 'plinth',
+  'doubleHungSash',
+  'casing',
+  'sill',
+  'door',
+  'baseboard',
+  'wainscot',
+  'wall',
+  'ceiling',
+  'railing',
+  'siding',
+  'heater',
+  'plinth',
 ] as const;
 export type ElementId = (typeof ELEMENT_IDS)[number];
 
 export const METHOD_IDS = [
-  'leave', 'overcoat', 'encapsulate', 'wetScrapeLoose', 'dryScrapeLoose', 'wetSand', 'drySand', 'hepaSand', 'powerSand', 'solventGel',
-  'causticPoultice', 'milkPowder', 'infrared', 'heatGun', 'steam', 'torch', 'softBlast', 'hardBlast', 'replacePart',
+  'leave',
+  'overcoat',
+  'encapsulate',
+  'wetScrapeLoose',
+  'dryScrapeLoose',
+  'wetSand',
+  'drySand',
+  'hepaSand',
+  'powerSand',
+  'solventGel',
+  'causticPoultice',
+  'milkPowder',
+  'infrared',
+  'heatGun',
+  'steam',
+  'torch',
+  'softBlast',
+  'hardBlast',
+  'replacePart',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];

@@ -12,9 +12,15 @@ const statesOf = (s: Surface, setup?: Setup) => leadOf(s, setup).coats.map((c) =
 describe('lead-based paint: at or above 1.0 mg/cm2, 0.5 % or 5,000 ppm', () => {
   // 24 CFR 35.110; 40 CFR 745.103 (>=, so the value itself counts).
   test.each([
-    [0.99, 'mg/cm2', 'notFound'], [1.0, 'mg/cm2', 'found'], [1.01, 'mg/cm2', 'found'],
-    [0.499, 'mass%', 'notFound'], [0.5, 'mass%', 'found'], [0.51, 'mass%', 'found'],
-    [4999, 'ppm', 'notFound'], [5000, 'ppm', 'found'], [5001, 'ppm', 'found'],
+    [0.99, 'mg/cm2', 'notFound'],
+    [1.0, 'mg/cm2', 'found'],
+    [1.01, 'mg/cm2', 'found'],
+    [0.499, 'mass%', 'notFound'],
+    [0.5, 'mass%', 'found'],
+    [0.51, 'mass%', 'found'],
+    [4999, 'ppm', 'notFound'],
+    [5000, 'ppm', 'found'],
+    [5001, 'ppm', 'found'],
   ] as const)('a full-depth chip of %d %s is %s', (value, unit, want) => {
     expect(leadOf(withReadings({ kind: 'lab', value, unit, reachedLayerIds: COATS, toSubstrate: true })).overall.value).toBe(want);
   });
@@ -28,9 +34,15 @@ describe('lead-based paint: at or above 1.0 mg/cm2, 0.5 % or 5,000 ppm', () => {
 
   test('under UK rules any amount counts, and no swab clears a coat', () => {
     const uk: Setup = { job: { rulebook: 'uk' } };
-    expect(leadOf(withReadings({ kind: 'lab', value: 40, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe('found');
-    expect(leadOf(withReadings({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe('notFound');
-    expect(leadOf(withReadings({ kind: 'spot', spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe('assumed');
+    expect(leadOf(withReadings({ kind: 'lab', value: 40, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe(
+      'found',
+    );
+    expect(leadOf(withReadings({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe(
+      'notFound',
+    );
+    expect(leadOf(withReadings({ kind: 'spot', spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe(
+      'assumed',
+    );
   });
 });
 
@@ -53,11 +65,20 @@ describe('a swab can convict, not acquit, unless it read every coat', () => {
   test('a coat listed after the test, or never counted, is not cleared by it', () => {
     const s = withReadings({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
     expect(statesOf({ ...s, layers: [...s.layers, aLayer(3)] }).at(-1)).toBe('assumed');
-    expect(statesOf({ ...withReadings({ spot: 'unchanged', reachedLayerIds: COATS }), coatsCounted: false })).toEqual(['notFound', 'notFound', 'notFound', 'assumed']);
+    expect(statesOf({ ...withReadings({ spot: 'unchanged', reachedLayerIds: COATS }), coatsCounted: false })).toEqual([
+      'notFound',
+      'notFound',
+      'notFound',
+      'assumed',
+    ]);
   });
 
   test('changed in a named coat convicts that coat; the others stay assumed', () => {
-    expect(statesOf(withReadings({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true, changedLayerIds: ['coat-2'] }))).toEqual(['assumed', 'assumed', 'found']);
+    expect(statesOf(withReadings({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true, changedLayerIds: ['coat-2'] }))).toEqual([
+      'assumed',
+      'assumed',
+      'found',
+    ]);
   });
 
   test('changed without saying where convicts every coat reached, and asks for the depth', () => {
@@ -74,14 +95,20 @@ describe('a swab can convict, not acquit, unless it read every coat', () => {
 
 describe('several tests', () => {
   const face: Partial<Reading> = { spot: 'unchanged', reachedLayerIds: ['coat-0'] };
-  const xrf = (value: number, band: [number, number] | null = null) => ({ kind: 'xrf', value, unit: 'mg/cm2', toSubstrate: true, bandLow: band?.[0] ?? null, bandHigh: band?.[1] ?? null }) as const;
+  const xrf = (value: number, band: [number, number] | null = null) =>
+    ({ kind: 'xrf', value, unit: 'mg/cm2', toSubstrate: true, bandLow: band?.[0] ?? null, bandHigh: band?.[1] ?? null }) as const;
 
   test('XRF finds lead without telling the coat; a coat cleared on its own stays clear', () => {
     expect(statesOf(withReadings(face, xrf(2.4)))).toEqual(['notFound', 'found', 'found']);
   });
 
   // HUD Guidelines ch. 7: inside the instrument's inconclusive range a lab decides. 0.9 to 1.1 is one sheet's range, from memory.
-  test.each([[0.89, 'notFound'], [0.9, 'assumed'], [1.1, 'assumed'], [1.11, 'found']] as const)('XRF %d with an inconclusive range 0.9 to 1.1 is %s', (value, want) => {
+  test.each([
+    [0.89, 'notFound'],
+    [0.9, 'assumed'],
+    [1.1, 'assumed'],
+    [1.11, 'found'],
+  ] as const)('XRF %d with an inconclusive range 0.9 to 1.1 is %s', (value, want) => {
     expect(leadOf(withReadings(xrf(value, [0.9, 1.1]))).overall.value).toBe(want);
   });
 
@@ -91,7 +118,9 @@ describe('several tests', () => {
     const both = leadOf(withReadings(swab, chip));
     expect([both.overall.value, both.next.value]).toEqual(['found', 'labAllCoats']);
     expect(rulesOf(both.coats[1]!.because)).toContain('lead.testsDisagree');
-    expect(leadOf(withReadings(swab, { ...chip, supersedesId: 'r-0', supersedesWhy: 'swab was a false positive' })).overall.value).toBe('notFound');
+    expect(leadOf(withReadings(swab, { ...chip, supersedesId: 'r-0', supersedesWhy: 'swab was a false positive' })).overall.value).toBe(
+      'notFound',
+    );
   });
 
   test('a chip at the lab is waiting for four days, and counts as present', () => {
@@ -101,7 +130,10 @@ describe('several tests', () => {
   });
 
   test('a withdrawn reading no longer counts, but is kept', () => {
-    const s = withReadings({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true }, { kind: 'withdrawn', supersedesId: 'r-0', supersedesWhy: 'wrong piece' });
+    const s = withReadings(
+      { spot: 'changed', reachedLayerIds: COATS, toSubstrate: true },
+      { kind: 'withdrawn', supersedesId: 'r-0', supersedesWhy: 'wrong piece' },
+    );
     expect(leadOf(s).overall.value).toBe('assumed');
     expect(s.readings).toHaveLength(2);
   });
@@ -109,7 +141,12 @@ describe('several tests', () => {
 
 describe('age', () => {
   // 40 CFR 745: target housing was built before 1978. UK date from memory: SI 1992/31.
-  test.each([[1977, 'us', 'assumed'], [1978, 'us', 'notFound'], [1991, 'uk', 'assumed'], [1992, 'uk', 'notFound']] as const)('built in %d under %s rules: %s', (yearBuilt, rulebook, want) => {
+  test.each([
+    [1977, 'us', 'assumed'],
+    [1978, 'us', 'notFound'],
+    [1991, 'uk', 'assumed'],
+    [1992, 'uk', 'notFound'],
+  ] as const)('built in %d under %s rules: %s', (yearBuilt, rulebook, want) => {
     expect(leadOf(aSurface(), { job: { yearBuilt, rulebook } }).overall.value).toBe(want);
   });
   test('an unknown year is unknown, which counts as present', () => {
@@ -125,7 +162,11 @@ describe('age', () => {
 });
 
 test('removing a surface and adding it again does not wipe out what was found on it', () => {
-  const old = { ...withReadings({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true }), id: 'old', removedAt: '2026-05-05T08:00:00.000Z' };
+  const old = {
+    ...withReadings({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true }),
+    id: 'old',
+    removedAt: '2026-05-05T08:00:00.000Z',
+  };
   const again = aSurface({ readings: [aReading({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] });
   const plan = createDeriver().surface(aFacts(again, { others: [old] }), again.id, DEFAULT_SETTINGS, THIS_YEAR)!;
   expect(plan.lead.overall.value).toBe('assumed');
@@ -134,16 +175,36 @@ test('removing a surface and adding it again does not wipe out what was found on
 
 test('every state of every coat comes with a reason, and the whole is as strict as its strictest coat', () => {
   const reading = fc.record({
-    kind: fc.constantFrom('spot' as const, 'lab' as const, 'xrf' as const), spot: fc.constantFrom('changed' as const, 'unchanged' as const, 'unclear' as const),
-    value: fc.option(fc.double({ min: 0, max: 3, noNaN: true })), reached: fc.subarray(COATS), toSubstrate: fc.boolean(), kitRecognised: fc.boolean(),
+    kind: fc.constantFrom('spot' as const, 'lab' as const, 'xrf' as const),
+    spot: fc.constantFrom('changed' as const, 'unchanged' as const, 'unclear' as const),
+    value: fc.option(fc.double({ min: 0, max: 3, noNaN: true })),
+    reached: fc.subarray(COATS),
+    toSubstrate: fc.boolean(),
+    kitRecognised: fc.boolean(),
   });
   fc.assert(
-    fc.property(fc.array(reading, { maxLength: 5 }), fc.constantFrom('us' as const, 'uk' as const), fc.option(fc.integer({ min: 1850, max: 2020 })), (specs, rulebook, yearBuilt) => {
-      const readings = specs.map((r, i) => aReading({ id: `r-${i}`, kind: r.kind, spot: r.kind === 'spot' ? r.spot : null, value: r.kind === 'spot' ? null : r.value, unit: r.kind === 'spot' || r.value === null ? null : 'mg/cm2', reachedLayerIds: r.reached, toSubstrate: r.toSubstrate, kitRecognised: r.kitRecognised }));
-      const { coats, overall } = leadOf(aSurface({ readings }), { job: aJob({ rulebook, yearBuilt }) });
-      for (const c of coats) expect(c.because.length).toBeGreaterThan(0);
-      expect(overall.value).toBe(strictest(coats.map((c) => c.state as HazardState)));
-      expect(overall.because.length).toBeGreaterThan(0);
-    }),
+    fc.property(
+      fc.array(reading, { maxLength: 5 }),
+      fc.constantFrom('us' as const, 'uk' as const),
+      fc.option(fc.integer({ min: 1850, max: 2020 })),
+      (specs, rulebook, yearBuilt) => {
+        const readings = specs.map((r, i) =>
+          aReading({
+            id: `r-${i}`,
+            kind: r.kind,
+            spot: r.kind === 'spot' ? r.spot : null,
+            value: r.kind === 'spot' ? null : r.value,
+            unit: r.kind === 'spot' || r.value === null ? null : 'mg/cm2',
+            reachedLayerIds: r.reached,
+            toSubstrate: r.toSubstrate,
+            kitRecognised: r.kitRecognised,
+          }),
+        );
+        const { coats, overall } = leadOf(aSurface({ readings }), { job: aJob({ rulebook, yearBuilt }) });
+        for (const c of coats) expect(c.because.length).toBeGreaterThan(0);
+        expect(overall.value).toBe(strictest(coats.map((c) => c.state as HazardState)));
+        expect(overall.because.length).toBeGreaterThan(0);
+      },
+    ),
   );
 });

@@ -89,7 +89,8 @@ function judgeCoat(coat: StackCoat, judged: readonly Judged[], ctx: SurfaceConte
 function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: SurfaceContext, depthKnown: boolean): Answer<NextTest> {
   const says = (s: ReadingVerdict['says']) => judged.some((j) => j.verdict.says === s);
   if (coats.every((c) => c.state === 'notFound')) return answer('none', why('next.nothingToTest', 'job-record'));
-  if (coats.some((c) => c.state === 'waiting')) return answer('waitForLab', why('next.waitForLab', 'trade-wait-lab', { days: measure(LAB_DAYS * 24, 'h') }));
+  if (coats.some((c) => c.state === 'waiting'))
+    return answer('waitForLab', why('next.waitForLab', 'trade-wait-lab', { days: measure(LAB_DAYS * 24, 'h') }));
   const disagree = coats.some((c) => c.because.some((r) => r.rule === 'lead.testsDisagree')) || ctx.foundOnRemovedTwin;
   if (disagree) return answer('labAllCoats', why('next.labSettles', 'job-record'));
   if (says('lead') && depthKnown) return answer('none', why('next.foundIsEnough', 'job-record'));

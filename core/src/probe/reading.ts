@@ -22,7 +22,10 @@ export function standingReadings(readings: readonly Reading[]): Reading[] {
 }
 
 const verdict = (says: Says, reason: Reason, rest: Partial<Pick<ReadingVerdict, 'trace' | 'coats'>> = {}): ReadingVerdict => ({
-  says, reason, trace: rest.trace ?? false, coats: rest.coats ?? [],
+  says,
+  reason,
+  trace: rest.trace ?? false,
+  coats: rest.coats ?? [],
 });
 
 /** The coat, when the test touched just one and cannot have met another below it. */
@@ -75,7 +78,10 @@ function againstLimit(found: Measure, rulebook: Rulebook, coats: readonly string
 
 function judgeXrf(r: Reading, found: Measure, rulebook: Rulebook): ReadingVerdict {
   if (r.bandLow !== null && r.bandHigh !== null && found.value >= r.bandLow && found.value <= r.bandHigh) {
-    return verdict('unclear', why('lead.xrfInconclusive', 'hud-g', { result: found, low: measure(r.bandLow, 'mg/cm2'), high: measure(r.bandHigh, 'mg/cm2') }));
+    return verdict(
+      'unclear',
+      why('lead.xrfInconclusive', 'hud-g', { result: found, low: measure(r.bandLow, 'mg/cm2'), high: measure(r.bandHigh, 'mg/cm2') }),
+    );
   }
   return againstLimit(found, rulebook, []);
 }

@@ -14,7 +14,13 @@ export interface StackCoat {
 
 /** The coats from the top down; where they were not counted to the material, doubt is a coat of its own at the bottom. */
 export function stackOf(s: Surface): StackCoat[] {
-  const coats: StackCoat[] = liveLayers(s).map((l) => ({ id: l.id, binder: l.binder, colour: l.colour, soundness: l.soundness, yearApplied: l.yearApplied }));
+  const coats: StackCoat[] = liveLayers(s).map((l) => ({
+    id: l.id,
+    binder: l.binder,
+    colour: l.colour,
+    soundness: l.soundness,
+    yearApplied: l.yearApplied,
+  }));
   if (!s.coatsCounted) coats.push({ id: UNCOUNTED, binder: 'unknown', colour: '', soundness: 'unknown', yearApplied: null });
   return coats;
 }

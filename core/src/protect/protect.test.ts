@@ -9,7 +9,12 @@ const FT2 = convert(1, 'ft2', 'm2');
 const ft = (n: number) => n * 0.3048;
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const onePart = (methodId: MethodId, over: Partial<Surface> = {}) =>
-  aSurface({ parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, removedAt: null }], readings: [found], layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)], ...over });
+  aSurface({
+    parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, removedAt: null }],
+    readings: [found],
+    layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+    ...over,
+  });
 const protectionOf = (s: Surface, setup?: Setup) => planOf(s, setup).protection;
 
 describe('minor work', () => {
@@ -18,7 +23,14 @@ describe('minor work', () => {
     return createDeriver().derive(aFacts(s, { space: { kind } }), DEFAULT_SETTINGS, THIS_YEAR).spaces[0]!;
   };
   // 40 CFR 745.83: up to and with 6 ft2 in a room, 20 ft2 outside.
-  test.each([[5.99, 'room', true], [6, 'room', true], [6.01, 'room', false], [19.99, 'elevation', true], [20, 'elevation', true], [20.01, 'elevation', false]] as const)('%d ft2 in a %s: %s', (area, kind, want) => {
+  test.each([
+    [5.99, 'room', true],
+    [6, 'room', true],
+    [6.01, 'room', false],
+    [19.99, 'elevation', true],
+    [20, 'elevation', true],
+    [20.01, 'elevation', false],
+  ] as const)('%d ft2 in a %s: %s', (area, kind, want) => {
     const sp = minor(area, kind);
     expect(sp.disturbedM2 / FT2).toBeCloseTo(area, 6);
     expect(sp.minorWork.value).toBe(want);
@@ -30,8 +42,12 @@ describe('minor work', () => {
     const room = createDeriver().derive(aFacts(four, { others: [three] }), DEFAULT_SETTINGS, THIS_YEAR).spaces[0]!;
     expect(room.disturbedM2 / FT2).toBeCloseTo(7, 6);
     expect(room.minorWork.value).toBe(false);
-    const parts: Surface['parts'] = [{ id: 'part-a', kind: 'flat', sharePct: 20, methodId: 'replacePart', insistedWhy: null, removedAt: null }, { id: 'part-b', kind: 'moulded', sharePct: 80, methodId: 'leave', insistedWhy: null, removedAt: null }];
-    const whole = createDeriver().derive(aFacts(aSurface({ parts, lengthM: ft(10), widthM: ft(1) })), DEFAULT_SETTINGS, THIS_YEAR).spaces[0]!;
+    const parts: Surface['parts'] = [
+      { id: 'part-a', kind: 'flat', sharePct: 20, methodId: 'replacePart', insistedWhy: null, removedAt: null },
+      { id: 'part-b', kind: 'moulded', sharePct: 80, methodId: 'leave', insistedWhy: null, removedAt: null },
+    ];
+    const whole = createDeriver().derive(aFacts(aSurface({ parts, lengthM: ft(10), widthM: ft(1) })), DEFAULT_SETTINGS, THIS_YEAR)
+      .spaces[0]!;
     expect(whole.disturbedM2 / FT2).toBeCloseTo(10, 6);
   });
 });
@@ -39,7 +55,9 @@ describe('minor work', () => {
 describe('containment', () => {
   // 40 CFR 745.85(a)(2)(ii): 10 ft beyond. Worked example: 30 ft wall -> (30 + 20) x 10 = 500 ft2.
   test('outside: 10 ft beyond the work', () => {
-    const p = protectionOf(onePart('wetScrapeLoose', { element: 'siding', lengthM: ft(30), widthM: ft(8) }), { space: { kind: 'elevation', boundaryM: 30 } });
+    const p = protectionOf(onePart('wetScrapeLoose', { element: 'siding', lengthM: ft(30), widthM: ft(8) }), {
+      space: { kind: 'elevation', boundaryM: 30 },
+    });
     expect(p.sheetLaidM2.value / FT2).toBeCloseTo(500, 6);
   });
   // 40 CFR 745.85(a)(2)(i): 6 ft beyond, or to the wall.
@@ -50,8 +68,14 @@ describe('containment', () => {
     expect(small.sheetLaidM2.value / FT2).toBeCloseTo(50, 6);
     expect(rulesOf(small.sheetLaidM2.because)).toContain('protect.sheetToWalls');
   });
-  test.each([[9.99, true], [10, false], [null, true]] as const)('a boundary %s ft away wants a screen: %s', (feet, want) => {
-    const p = protectionOf(onePart('wetScrapeLoose', { element: 'siding' }), { space: { kind: 'elevation', boundaryM: feet === null ? null : ft(feet) } });
+  test.each([
+    [9.99, true],
+    [10, false],
+    [null, true],
+  ] as const)('a boundary %s ft away wants a screen: %s', (feet, want) => {
+    const p = protectionOf(onePart('wetScrapeLoose', { element: 'siding' }), {
+      space: { kind: 'elevation', boundaryM: feet === null ? null : ft(feet) },
+    });
     expect(p.verticalScreen.value).toBe(want);
   });
   test('no lead, no nagging: a coat of 2019 gets no lead sheet, sign or respirator', () => {
@@ -63,7 +87,12 @@ describe('containment', () => {
 describe('presumed exposure and the respirator that covers it', () => {
   // 29 CFR 1926.62(d)(2): classes up to 500, up to 2,500, above. 29 CFR 1910.134 table 1: half mask 10, loose-fitting powered hood 25, full face 50.
   const outdoors: Setup = { space: { kind: 'elevation' }, settings: { allowHotAirOnLead: true } };
-  test.each([['wetScrapeLoose', 'keepSound', 'class1', 'halfMask'], ['heatGun', 'bareClear', 'class1', 'halfMask'], ['hepaSand', 'bareClear', 'class1', 'halfMask'], ['solventGel', 'bareClear', 'class1', 'halfMask']] as const)('%s: %s', (id, aim, exposure, respirator) => {
+  test.each([
+    ['wetScrapeLoose', 'keepSound', 'class1', 'halfMask'],
+    ['heatGun', 'bareClear', 'class1', 'halfMask'],
+    ['hepaSand', 'bareClear', 'class1', 'halfMask'],
+    ['solventGel', 'bareClear', 'class1', 'halfMask'],
+  ] as const)('%s: %s', (id, aim, exposure, respirator) => {
     const p = protectionOf(onePart(id, { aim }), outdoors);
     expect([p.exposure.value, p.respirator.value]).toEqual([exposure, respirator]);
   });
@@ -88,6 +117,8 @@ describe('presumed exposure and the respirator that covers it', () => {
   });
   // 29 CFR 1926.62(m).
   test('the sign carries the words of the rule', () => {
-    expect(protectionOf(onePart('wetScrapeLoose')).sign.value.join(' ')).toBe('DANGER LEAD WORK AREA MAY DAMAGE FERTILITY OR THE UNBORN CHILD CAUSES DAMAGE TO THE CENTRAL NERVOUS SYSTEM DO NOT EAT, DRINK OR SMOKE IN THIS AREA');
+    expect(protectionOf(onePart('wetScrapeLoose')).sign.value.join(' ')).toBe(
+      'DANGER LEAD WORK AREA MAY DAMAGE FERTILITY OR THE UNBORN CHILD CAUSES DAMAGE TO THE CENTRAL NERVOUS SYSTEM DO NOT EAT, DRINK OR SMOKE IN THIS AREA',
+    );
   });
 });

@@ -10,8 +10,20 @@ import { convert, measure } from '../units/units';
 import { ELEMENTS } from '../walk';
 
 export type Kit =
-  | 'coverall' | 'nitrileGloves' | 'solventGloves' | 'causticGloves' | 'heatGloves' | 'goggles' | 'faceShield' | 'eyewash' | 'hearing'
-  | 'hepaVacuum' | 'mister' | 'extinguisher' | 'washStation' | 'bootCovers';
+  | 'coverall'
+  | 'nitrileGloves'
+  | 'solventGloves'
+  | 'causticGloves'
+  | 'heatGloves'
+  | 'goggles'
+  | 'faceShield'
+  | 'eyewash'
+  | 'hearing'
+  | 'hepaVacuum'
+  | 'mister'
+  | 'extinguisher'
+  | 'washStation'
+  | 'bootCovers';
 
 export interface Protection {
   readonly needed: Answer<boolean>;
@@ -46,7 +58,10 @@ function workWidthM(s: Surface): number {
  */
 function sheetArea(s: Surface, ctx: SurfaceContext, beyond: number): { areaM2: number; capped: boolean } {
   const { lengthM, widthM } = ctx.space;
-  const room = lengthM !== null && widthM !== null && ctx.place === 'inside' ? { long: Math.max(lengthM, widthM), short: Math.min(lengthM, widthM) } : null;
+  const room =
+    lengthM !== null && widthM !== null && ctx.place === 'inside'
+      ? { long: Math.max(lengthM, widthM), short: Math.min(lengthM, widthM) }
+      : null;
   if (s.element === 'ceiling') {
     const a = (s.lengthM + 2 * beyond) * (s.widthM + 2 * beyond);
     return room ? { areaM2: Math.min(a, room.long * room.short), capped: a > room.long * room.short } : { areaM2: a, capped: false };
@@ -77,9 +92,16 @@ function respiratorFor(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceC
   const fits = rulebook.respirators.filter((r) => (!vapour || r.vapour) && (upper === null ? r.apf >= 1000 : r.apf * limit >= upper));
   const pick = fits[0];
   if (!pick) return answer(null, why('ppe.noneCovers', rulebook.respiratorSource, {}, 'block', 'law'));
-  const reason = upper === null
-    ? why('ppe.airline', rulebook.respiratorSource, { apf: measure(pick.apf, 'x') })
-    : why('ppe.covers', rulebook.respiratorSource, { respirator: pick.id, apf: measure(pick.apf, 'x'), leadAir: rulebook.leadAir.is, maximum: measure(pick.apf * limit, 'ug/m3'), upper: measure(upper, 'ug/m3') });
+  const reason =
+    upper === null
+      ? why('ppe.airline', rulebook.respiratorSource, { apf: measure(pick.apf, 'x') })
+      : why('ppe.covers', rulebook.respiratorSource, {
+          respirator: pick.id,
+          apf: measure(pick.apf, 'x'),
+          leadAir: rulebook.leadAir.is,
+          maximum: measure(pick.apf * limit, 'ug/m3'),
+          upper: measure(upper, 'ug/m3'),
+        });
   return answer(pick.id, reason, ...(vapour ? [why('ppe.vapourToo', rulebook.respiratorSource)] : []));
 }
 
@@ -132,28 +154,50 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
   const bagCount = lead ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
 
   return {
-    needed: answer(lead, lead ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: state }) : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state })),
+    needed: answer(
+      lead,
+      lead
+        ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: state })
+        : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }),
+    ),
     sheetLaidM2: answer(
       laid,
-      why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, { beyond: beyondLimit.is, width: measure(workWidthM(s), 'm'), area: measure(laid, 'm2') }),
+      why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, {
+        beyond: beyondLimit.is,
+        width: measure(workWidthM(s), 'm'),
+        area: measure(laid, 'm2'),
+      }),
       ...(sheet.capped ? [why('protect.sheetToWalls', beyondLimit.source)] : []),
     ),
     sheetBoughtM2: laid * SHEET_ALLOWANCE,
     beyondM,
     verticalScreen: nearBoundary
-      ? answer(true, boundary === null ? why('protect.boundaryUnknown', rulebook.screenWithin.source, { limit: rulebook.screenWithin.is }) : why('protect.screen', rulebook.screenWithin.source, { boundary: [measure(boundary, 'm'), rulebook.screenWithin.is] }))
+      ? answer(
+          true,
+          boundary === null
+            ? why('protect.boundaryUnknown', rulebook.screenWithin.source, { limit: rulebook.screenWithin.is })
+            : why('protect.screen', rulebook.screenWithin.source, { boundary: [measure(boundary, 'm'), rulebook.screenWithin.is] }),
+        )
       : answer(false, why('protect.noScreen', rulebook.screenWithin.source)),
     openings: !lead
       ? answer('none', why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }))
       : outside
-        ? answer('closeNear', why('protect.openingsNear', rulebook.openingsClosedWithin.source, { within: rulebook.openingsClosedWithin.is }))
+        ? answer(
+            'closeNear',
+            why('protect.openingsNear', rulebook.openingsClosedWithin.source, { within: rulebook.openingsClosedWithin.is }),
+          )
         : answer('closeAndSeal', why('protect.sealRoom', rulebook.sheetBeyond.inside.source)),
     exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
     respirator: respiratorFor(exposureClass, vapour, ctx),
     vapourFilter: vapour,
     kit: kitFor(methods, lead),
-    bags: answer(bagCount, why('protect.bags', lead ? 'cfr40-745.85a4' : 'trade-contain', { area: measure(laid, 'm2'), film: measure(disturbedM2, 'm2') })),
-    sign: lead ? answer(rulebook.signLines, why('protect.sign', rulebook.signSource)) : answer([], why('protect.noSign', rulebook.signSource)),
+    bags: answer(
+      bagCount,
+      why('protect.bags', lead ? 'cfr40-745.85a4' : 'trade-contain', { area: measure(laid, 'm2'), film: measure(disturbedM2, 'm2') }),
+    ),
+    sign: lead
+      ? answer(rulebook.signLines, why('protect.sign', rulebook.signSource))
+      : answer([], why('protect.noSign', rulebook.signSource)),
   };
 }
 

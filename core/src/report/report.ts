@@ -23,7 +23,15 @@ export const NOTICE =
 export function reasonReport(r: Reason, units: UnitSystem): ReasonReport {
   const s = SOURCES[r.source];
   const lifts = remedy(r, units);
-  return { rule: r.rule, effect: r.effect, says: sentence(r, units), ...(lifts ? { lifts } : {}), source: `${s.title}: ${s.at}`, sourceKind: SOURCE_KIND_WORDS[s.kind], weighed: r.weighed };
+  return {
+    rule: r.rule,
+    effect: r.effect,
+    says: sentence(r, units),
+    ...(lifts ? { lifts } : {}),
+    source: `${s.title}: ${s.at}`,
+    sourceKind: SOURCE_KIND_WORDS[s.kind],
+    weighed: r.weighed,
+  };
 }
 
 type Stated<T> = { readonly value: T; readonly because: readonly ReasonReport[] };
@@ -45,8 +53,16 @@ function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
   const { reasons } = reporter(units);
   const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
   return {
-    method: o.methodId, name: say(o.methodId), verdict: o.verdict, because: reasons(o.because), canInsist: o.canInsist, coatsReached: o.coatsReached,
-    personHours: effort.personHours, dwellHours: effort.dwellHours, cost: effort.total, ownRate: o.perM2.ownRate,
+    method: o.methodId,
+    name: say(o.methodId),
+    verdict: o.verdict,
+    because: reasons(o.because),
+    canInsist: o.canInsist,
+    coatsReached: o.coatsReached,
+    personHours: effort.personHours,
+    dwellHours: effort.dwellHours,
+    cost: effort.total,
+    ownRate: o.perM2.ownRate,
   };
 }
 
@@ -54,37 +70,79 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
   const { reasons, stated, quantity } = reporter(units);
   const area = (m2: number) => quantity(measure(m2, 'm2'));
   return {
-    id: s.id, name: s.name, element: say(s.element), material: say(s.material), count: s.count,
-    areaEach: area(p.area.eachM2), area: area(p.area.totalM2),
+    id: s.id,
+    name: s.name,
+    element: say(s.element),
+    material: say(s.material),
+    count: s.count,
+    areaEach: area(p.area.eachM2),
+    area: area(p.area.totalM2),
     problems: p.problems,
     lead: {
       overall: stated(p.lead.overall),
-      coats: p.lead.coats.map((c) => ({ coat: c.coat.id === UNCOUNTED ? 'coats not counted yet' : `${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`, state: c.state, because: reasons(c.because) })),
-      nextTest: stated(p.lead.next), labDueAt: p.lead.dueAt,
+      coats: p.lead.coats.map((c) => ({
+        coat: c.coat.id === UNCOUNTED ? 'coats not counted yet' : `${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`,
+        state: c.state,
+        because: reasons(c.because),
+      })),
+      nextTest: stated(p.lead.next),
+      labDueAt: p.lead.dueAt,
     },
     asbestos: stated(p.asbestos),
     requiredDepth: stated(p.choice.required),
     parts: p.choice.parts.map((part) => ({
-      part: part.kind, area: area(part.areaM2), selected: stated(part.selected), chosenByPerson: part.chosenByPerson,
+      part: part.kind,
+      area: area(part.areaM2),
+      selected: stated(part.selected),
+      chosenByPerson: part.chosenByPerson,
       methods: part.options.map((o) => methodReport(o, part, units)),
     })),
     protection: {
-      needed: stated(p.protection.needed), sheetLaid: { ...area(p.protection.sheetLaidM2.value), because: reasons(p.protection.sheetLaidM2.because) },
-      sheetBought: area(p.protection.sheetBoughtM2), verticalScreen: stated(p.protection.verticalScreen), openings: stated(p.protection.openings),
-      exposure: stated(p.protection.exposure), respirator: stated(p.protection.respirator), vapourFilter: p.protection.vapourFilter,
-      equipment: p.protection.kit.map(stated), bags: stated(p.protection.bags), sign: stated(p.protection.sign),
+      needed: stated(p.protection.needed),
+      sheetLaid: { ...area(p.protection.sheetLaidM2.value), because: reasons(p.protection.sheetLaidM2.because) },
+      sheetBought: area(p.protection.sheetBoughtM2),
+      verticalScreen: stated(p.protection.verticalScreen),
+      openings: stated(p.protection.openings),
+      exposure: stated(p.protection.exposure),
+      respirator: stated(p.protection.respirator),
+      vapourFilter: p.protection.vapourFilter,
+      equipment: p.protection.kit.map(stated),
+      bags: stated(p.protection.bags),
+      sign: stated(p.protection.sign),
     },
     coating: {
-      left: stated(p.coating.left), bare: area(p.coating.bareM2), topcoat: stated(p.coating.topcoat),
-      coats: p.coating.lines.map((l) => ({ use: l.use, product: l.product, name: say(l.product), area: area(l.areaM2), coats: l.coats, quantity: quantity(measure(l.litres, 'L')), recoatHours: l.recoatH, because: reasons(l.because) })),
+      left: stated(p.coating.left),
+      bare: area(p.coating.bareM2),
+      topcoat: stated(p.coating.topcoat),
+      coats: p.coating.lines.map((l) => ({
+        use: l.use,
+        product: l.product,
+        name: say(l.product),
+        area: area(l.areaM2),
+        coats: l.coats,
+        quantity: quantity(measure(l.litres, 'L')),
+        recoatHours: l.recoatH,
+        because: reasons(l.because),
+      })),
     },
     steps: p.work.steps.map((st, i) => ({
-      number: i + 1, kind: st.kind, title: sentence(st.title, units), personHours: st.handsOnH, waitHours: st.waitH,
+      number: i + 1,
+      kind: st.kind,
+      title: sentence(st.title, units),
+      personHours: st.handsOnH,
+      waitHours: st.waitH,
       quantities: st.amounts.map((a) => ({ what: say(a.what), ...quantity(a.amount) })),
-      checks: st.gates.map((g) => ({ id: g.id, mustBeTrue: sentence(g.because, units), state: g.state, ifNotBackTo: g.backTo, source: reasonReport(g.because, units).source })),
+      checks: st.gates.map((g) => ({
+        id: g.id,
+        mustBeTrue: sentence(g.because, units),
+        state: g.state,
+        ifNotBackTo: g.backTo,
+        source: reasonReport(g.because, units).source,
+      })),
       because: reasons(st.because),
     })),
-    hours: { handsOn: p.work.handsOnH, waiting: p.work.waitH }, money: p.money,
+    hours: { handsOn: p.work.handsOnH, waiting: p.work.waitH },
+    money: p.money,
   };
 }
 
@@ -97,12 +155,23 @@ export function jobReport(facts: JobFacts, plan: JobPlan) {
   const spaces = facts.spaces.filter((s) => s.removedAt === null);
   return {
     notice: NOTICE,
-    job: { id: job.id, name: job.name, place: job.place, yearBuilt: job.yearBuilt, rules: RULEBOOKS[job.rulebook].name, edition: plan.edition, currency: RULEBOOKS[job.rulebook].currency },
+    job: {
+      id: job.id,
+      name: job.name,
+      place: job.place,
+      yearBuilt: job.yearBuilt,
+      rules: RULEBOOKS[job.rulebook].name,
+      edition: plan.edition,
+      currency: RULEBOOKS[job.rulebook].currency,
+    },
     spaces: spaces.map((space) => {
       const sp = plan.spaces.find((x) => x.spaceId === space.id);
       return {
-        id: space.id, name: space.name, kind: space.kind,
-        disturbed: quantity(measure(sp?.disturbedM2 ?? 0, 'm2')), minorWork: sp ? stated(sp.minorWork) : null,
+        id: space.id,
+        name: space.name,
+        kind: space.kind,
+        disturbed: quantity(measure(sp?.disturbedM2 ?? 0, 'm2')),
+        minorWork: sp ? stated(sp.minorWork) : null,
         surfaces: facts.surfaces.flatMap((s) => {
           const p = s.spaceId === space.id ? plan.surfaces.find((x) => x.surfaceId === s.id) : undefined;
           return p ? [surfaceReport(s, p, job.units)] : [];

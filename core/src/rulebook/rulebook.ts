@@ -11,9 +11,7 @@ export interface Limit {
 }
 const limit = (value: number, unit: Measure['unit'], source: SourceId): Limit => ({ is: measure(value, unit), source });
 
-export type RespiratorId =
-  | 'halfMask' | 'fullFace' | 'poweredHood' | 'airline'
-  | 'ffp3' | 'halfP3' | 'fullP3' | 'th3';
+export type RespiratorId = 'halfMask' | 'fullFace' | 'poweredHood' | 'airline' | 'ffp3' | 'halfP3' | 'fullP3' | 'th3';
 
 export interface Respirator {
   readonly id: RespiratorId;
@@ -84,7 +82,10 @@ const US: Rulebook = {
   ],
   floorSectionBelow: limit(40, 'ft2', 'cfr40-745.85b'),
   signLines: [
-    'DANGER', 'LEAD WORK AREA', 'MAY DAMAGE FERTILITY OR THE UNBORN CHILD', 'CAUSES DAMAGE TO THE CENTRAL NERVOUS SYSTEM',
+    'DANGER',
+    'LEAD WORK AREA',
+    'MAY DAMAGE FERTILITY OR THE UNBORN CHILD',
+    'CAUSES DAMAGE TO THE CENTRAL NERVOUS SYSTEM',
     'DO NOT EAT, DRINK OR SMOKE IN THIS AREA',
   ],
   signSource: 'cfr29-1926.62m',

@@ -3,11 +3,13 @@ import { z } from 'zod';
 import { METHOD_IDS } from '../facts/vocabulary';
 
 const money = z.number().min(0, 'a price cannot be negative').max(100000, 'check the price');
-const Rate = z.strictObject({
-  /** m2 per person-hour on flat work, one pass. */
-  lowM2PerH: z.number().positive('a rate must be more than 0').max(500),
-  highM2PerH: z.number().positive('a rate must be more than 0').max(500),
-}).refine((r) => r.lowM2PerH <= r.highM2PerH, 'the slow rate is above the fast one');
+const Rate = z
+  .strictObject({
+    /** m2 per person-hour on flat work, one pass. */
+    lowM2PerH: z.number().positive('a rate must be more than 0').max(500),
+    highM2PerH: z.number().positive('a rate must be more than 0').max(500),
+  })
+  .refine((r) => r.lowM2PerH <= r.highM2PerH, 'the slow rate is above the fast one');
 
 export const FirmSettings = z.strictObject({
   firmName: z.string().min(1).max(120),

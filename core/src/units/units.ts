@@ -6,8 +6,22 @@
  */
 
 export type Dimension =
-  | 'length' | 'area' | 'volume' | 'time' | 'temperature' | 'temperatureDifference' | 'airborne'
-  | 'massShare' | 'areaLoading' | 'share' | 'ratio' | 'speed' | 'money' | 'count' | 'film' | 'years';
+  | 'length'
+  | 'area'
+  | 'volume'
+  | 'time'
+  | 'temperature'
+  | 'temperatureDifference'
+  | 'airborne'
+  | 'massShare'
+  | 'areaLoading'
+  | 'share'
+  | 'ratio'
+  | 'speed'
+  | 'money'
+  | 'count'
+  | 'film'
+  | 'years';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -88,10 +102,22 @@ export function convert(value: number, from: Unit, to: Unit): number {
 /** The unit in which a person on this job reads the dimension. */
 export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefined {
   const metric: Partial<Record<Dimension, Unit>> = {
-    length: 'm', area: 'm2', volume: 'L', temperature: 'C', temperatureDifference: 'deltaC', film: 'um', speed: 'm/s',
+    length: 'm',
+    area: 'm2',
+    volume: 'L',
+    temperature: 'C',
+    temperatureDifference: 'deltaC',
+    film: 'um',
+    speed: 'm/s',
   };
   const feet: Partial<Record<Dimension, Unit>> = {
-    length: 'ft', area: 'ft2', volume: 'gal', temperature: 'F', temperatureDifference: 'deltaF', film: 'mil', speed: 'mph',
+    length: 'ft',
+    area: 'ft2',
+    volume: 'gal',
+    temperature: 'F',
+    temperatureDifference: 'deltaF',
+    film: 'mil',
+    speed: 'mph',
   };
   return (system === 'ft' ? feet : metric)[dimension];
 }
@@ -105,7 +131,8 @@ export function roundForReading(value: number): number {
 
 function text(value: number, unit: Unit): string {
   if (unit === 'year') return String(value);
-  const shown = UNITS[unit].dimension === 'money' ? Math.round(value).toLocaleString('en-US') : roundForReading(value).toLocaleString('en-US');
+  const shown =
+    UNITS[unit].dimension === 'money' ? Math.round(value).toLocaleString('en-US') : roundForReading(value).toLocaleString('en-US');
   if (UNITS[unit].dimension === 'money') return `${UNITS[unit].label}${shown}`;
   const label = UNITS[unit].label;
   if (label === '') return shown;

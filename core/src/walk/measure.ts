@@ -8,11 +8,18 @@ export interface TakeOff {
   readonly totalM2: number;
   readonly partM2: Readonly<Record<string, number>>;
   /** The numbers of the formula in order: length, width, coated share, faces, count. */
-  readonly formula: { readonly lengthM: number; readonly widthM: number; readonly coatedShare: number; readonly faces: number; readonly count: number };
+  readonly formula: {
+    readonly lengthM: number;
+    readonly widthM: number;
+    readonly coatedShare: number;
+    readonly faces: number;
+    readonly count: number;
+  };
 }
 
 export const liveParts = (s: Surface): Part[] => s.parts.filter((p) => p.removedAt === null);
-export const liveLayers = (s: Surface): Surface['layers'] => s.layers.filter((l) => l.removedAt === null).sort((a, b) => a.position - b.position);
+export const liveLayers = (s: Surface): Surface['layers'] =>
+  s.layers.filter((l) => l.removedAt === null).sort((a, b) => a.position - b.position);
 
 /** Coated area: length x width x coated share x faces x count, m2, shared out over the parts by their percentages. */
 export function takeOff(s: Surface): TakeOff {

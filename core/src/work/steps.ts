@@ -11,7 +11,7 @@ import { measure, type Measure } from '../units/units';
 import { clothsForFloor } from './cloths';
 
 export type StepKind =
-  | 'prepare' | 'protect' | 'remove' | 'rinse' | 'dry' | 'check' | 'repair' | 'prime' | 'coat' | 'cleanUp' | 'verify' | 'ask';
+  'prepare' | 'protect' | 'remove' | 'rinse' | 'dry' | 'check' | 'repair' | 'prime' | 'coat' | 'cleanUp' | 'verify' | 'ask';
 
 export interface Gate {
   readonly id: string;
@@ -103,18 +103,40 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
     if (m.id === 'overcoat' || m.id === 'wetSand' || m.id === 'drySand') because.push(why('order.scuffGrit', 'trade-sand'));
     if ((m.id === 'hepaSand' || m.id === 'powerSand') && s.aim === 'bareClear') because.push(why('order.bareGrit', 'trade-sand'));
     if (isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
-    const gates = m.bite === 'loose' ? [gate(`edges-hold.${p.kind}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
-      : m.bite === 'bare' && !m.removesPiece ? [gate(`bare.${p.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))] : [];
-    return [{
-      id: `remove.${p.kind}`, kind: 'remove', title: why('step.remove', m.source, { part: p.kind, method: m.id, area: measure(p.areaM2, 'm2') }),
-      handsOnH: effort.personHours, waitH: effort.dwellHours ?? NOTHING, amounts: effort.consumables.map((c) => ({ what: c.id, amount: c.amount.unit === 'pieces' ? measure(Math.ceil(c.amount.value), 'pieces') : c.amount })), gates, because,
-    }];
+    const gates =
+      m.bite === 'loose'
+        ? [gate(`edges-hold.${p.kind}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
+        : m.bite === 'bare' && !m.removesPiece
+          ? [gate(`bare.${p.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))]
+          : [];
+    return [
+      {
+        id: `remove.${p.kind}`,
+        kind: 'remove',
+        title: why('step.remove', m.source, { part: p.kind, method: m.id, area: measure(p.areaM2, 'm2') }),
+        handsOnH: effort.personHours,
+        waitH: effort.dwellHours ?? NOTHING,
+        amounts: effort.consumables.map((c) => ({
+          what: c.id,
+          amount: c.amount.unit === 'pieces' ? measure(Math.ceil(c.amount.value), 'pieces') : c.amount,
+        })),
+        gates,
+        because,
+      },
+    ];
   });
 }
 
 type GateMaker = (id: string, backTo: StepKind, because: Reason) => Gate;
 
-const RINSE_WORDS = { solvent: 'rinse.solvent', alkali: 'rinse.alkali', water: 'rinse.water', dust: 'rinse.dust', grit: 'rinse.grit', char: 'rinse.char' } as const;
+const RINSE_WORDS = {
+  solvent: 'rinse.solvent',
+  alkali: 'rinse.alkali',
+  water: 'rinse.water',
+  dust: 'rinse.dust',
+  grit: 'rinse.grit',
+  char: 'rinse.char',
+} as const;
 
 /** Builds the plan of a surface from what the earlier stages decided. */
 export function workPlan(input: Inputs): WorkPlan {
@@ -128,19 +150,35 @@ export function workPlan(input: Inputs): WorkPlan {
 
   const blocked = choice.parts.filter((p) => p.selected.value === null);
   if (blocked.length > 0) {
-    step({ id: 'ask', kind: 'ask', title: why('step.ask', 'job-record', { parts: blocked.map((p) => p.kind) }), because: blocked.flatMap((p) => p.selected.because) });
+    step({
+      id: 'ask',
+      kind: 'ask',
+      title: why('step.ask', 'job-record', { parts: blocked.map((p) => p.kind) }),
+      because: blocked.flatMap((p) => p.selected.because),
+    });
     return { steps, handsOnH: NOTHING, waitH: NOTHING, standsAt: 'ask' };
   }
   const picks = [...new Set(choice.parts.map((p) => p.selected.value!))].map(methodById);
   const disturbing = picks.filter((m) => m.disturbs);
   if (picks.length > 0 && picks.every((m) => m.id === 'leave')) {
-    step({ id: 'leave', kind: 'verify', title: why('step.leave', 'trade-aim', {}), gates: [gate('still-sound', 'check', why('gate.stillSound', 'trade-aim'))] });
+    step({
+      id: 'leave',
+      kind: 'verify',
+      title: why('step.leave', 'trade-aim', {}),
+      gates: [gate('still-sound', 'check', why('gate.stillSound', 'trade-aim'))],
+    });
     return { steps, handsOnH: NOTHING, waitH: NOTHING, standsAt: 'leave' };
   }
 
-  const dampGates = s.conditions.includes('wet') || s.conditions.includes('moldy') ? [gate('cause-cured', 'prepare', why('gate.causeCured', 'trade-mold'))] : [];
+  const dampGates =
+    s.conditions.includes('wet') || s.conditions.includes('moldy')
+      ? [gate('cause-cured', 'prepare', why('gate.causeCured', 'trade-mold'))]
+      : [];
   step({
-    id: 'prepare', kind: 'prepare', title: why('step.prepare', 'trade-contain', { methods: picks.map((m) => m.id) }), handsOnH: hours(0.25, 0.75),
+    id: 'prepare',
+    kind: 'prepare',
+    title: why('step.prepare', 'trade-contain', { methods: picks.map((m) => m.id) }),
+    handsOnH: hours(0.25, 0.75),
     because: [
       ...(s.bench ? [why('prep.bench', 'nps-pb9')] : []),
       ...(disturbing.some((m) => m.caustic) ? [why('prep.eyewashFirst', 'ansi-z358')] : []),
@@ -151,18 +189,31 @@ export function workPlan(input: Inputs): WorkPlan {
 
   if (protection.needed.value) {
     step({
-      id: 'protect', kind: 'protect', title: why('step.protect', 'trade-contain', { area: measure(protection.sheetLaidM2.value, 'm2') }),
+      id: 'protect',
+      kind: 'protect',
+      title: why('step.protect', 'trade-contain', { area: measure(protection.sheetLaidM2.value, 'm2') }),
       handsOnH: hours(0.5 + protection.sheetLaidM2.value / 40, 1 + protection.sheetLaidM2.value / 15),
-      amounts: [{ what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') }, { what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }],
+      amounts: [
+        { what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') },
+        { what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') },
+      ],
       because: [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because],
       gates: [
         gate('containment-up', 'protect', why('gate.containmentUp', ctx.rulebook.sheetBeyond.inside.source)),
         gate('kit-on', 'protect', why('gate.kitOn', ctx.rulebook.respiratorSource)),
-        ...(ctx.place === 'outside' ? [gate('wind', 'protect', why('gate.wind', ctx.rulebook.windStop.source, { limit: ctx.rulebook.windStop.is }))] : []),
+        ...(ctx.place === 'outside'
+          ? [gate('wind', 'protect', why('gate.wind', ctx.rulebook.windStop.source, { limit: ctx.rulebook.windStop.is }))]
+          : []),
       ],
     });
   } else if (disturbing.length > 0) {
-    step({ id: 'protect', kind: 'protect', title: why('step.cover', 'trade-contain', {}), handsOnH: hours(0.25, 0.5), because: protection.needed.because });
+    step({
+      id: 'protect',
+      kind: 'protect',
+      title: why('step.cover', 'trade-contain', {}),
+      handsOnH: hours(0.25, 0.5),
+      because: protection.needed.because,
+    });
   }
 
   steps.push(...removeSteps(input, gate));
@@ -170,9 +221,18 @@ export function workPlan(input: Inputs): WorkPlan {
   for (const residue of coating.residues) {
     if (residue === 'none') continue;
     step({
-      id: `rinse.${residue}`, kind: 'rinse', title: why('step.rinse', 'trade-strip', { residue }), handsOnH: hours(areaM2 / 25, areaM2 / 10),
+      id: `rinse.${residue}`,
+      kind: 'rinse',
+      title: why('step.rinse', 'trade-strip', { residue }),
+      handsOnH: hours(areaM2 / 25, areaM2 / 10),
       because: [why(RINSE_WORDS[residue], 'trade-strip')],
-      gates: [gate(`clean.${residue}`, 'rinse', residue === 'alkali' ? why('gate.alkaliGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue }))],
+      gates: [
+        gate(
+          `clean.${residue}`,
+          'rinse',
+          residue === 'alkali' ? why('gate.alkaliGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue }),
+        ),
+      ],
     });
   }
   const timber = TIMBER.includes(s.material);
@@ -180,13 +240,27 @@ export function workPlan(input: Inputs): WorkPlan {
   if (wetting) {
     const deep = disturbing.some((m) => m.caustic || m.id === 'steam');
     step({
-      id: 'dry', kind: 'dry', title: why('step.dry', 'trade-interval', {}), waitH: deep ? hours(48, 168) : hours(4, 24),
-      gates: timber ? [gate('moisture', 'dry', why('gate.moisture', 'mem-moisture', { limit: measure(15, '%') }))] : [gate('moisture', 'dry', why('gate.moistureMineral', 'mem-moisture'))],
+      id: 'dry',
+      kind: 'dry',
+      title: why('step.dry', 'trade-interval', {}),
+      waitH: deep ? hours(48, 168) : hours(4, 24),
+      gates: timber
+        ? [gate('moisture', 'dry', why('gate.moisture', 'mem-moisture', { limit: measure(15, '%') }))]
+        : [gate('moisture', 'dry', why('gate.moistureMineral', 'mem-moisture'))],
     });
   }
-  step({ id: 'check', kind: 'check', title: why('step.check', 'trade-prime', {}), handsOnH: hours(0.1, 0.25), gates: [gate('adhesion', 'remove', why('gate.adhesion', 'trade-scrape'))] });
   step({
-    id: 'repair', kind: 'repair', title: why('step.repair', 'trade-prime', {}), handsOnH: hours(areaM2 / 20, areaM2 / 6),
+    id: 'check',
+    kind: 'check',
+    title: why('step.check', 'trade-prime', {}),
+    handsOnH: hours(0.1, 0.25),
+    gates: [gate('adhesion', 'remove', why('gate.adhesion', 'trade-scrape'))],
+  });
+  step({
+    id: 'repair',
+    kind: 'repair',
+    title: why('step.repair', 'trade-prime', {}),
+    handsOnH: hours(areaM2 / 20, areaM2 / 6),
     because: s.conditions.includes('openJoints') ? [why('repair.joints', 'trade-prime')] : [],
   });
 
@@ -195,34 +269,66 @@ export function workPlan(input: Inputs): WorkPlan {
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
     const between = Math.max(l.coats - 1, 0);
     step({
-      id: `${kind}.${l.product}`, kind,
-      title: why(l.use === 'knots' ? 'step.knots' : l.use === 'primer' ? 'step.prime' : 'step.coat', 'trade-interval', { product: l.product, coats: l.coats, area: measure(l.areaM2, 'm2') }),
+      id: `${kind}.${l.product}`,
+      kind,
+      title: why(l.use === 'knots' ? 'step.knots' : l.use === 'primer' ? 'step.prime' : 'step.coat', 'trade-interval', {
+        product: l.product,
+        coats: l.coats,
+        area: measure(l.areaM2, 'm2'),
+      }),
       handsOnH: hours((l.areaM2 * l.coats) / 18, (l.areaM2 * l.coats) / 9),
       waitH: hours(l.recoatH.low * (between + (last ? 0 : 1)), l.recoatH.high * (between + (last ? 0 : 1))),
       amounts: [{ what: l.product, amount: measure(l.litres, 'L') }],
-      because: [...l.because, why('coat.interval', 'trade-interval', { low: measure(l.recoatH.low, 'h'), high: measure(l.recoatH.high, 'h') })],
+      because: [
+        ...l.because,
+        why('coat.interval', 'trade-interval', { low: measure(l.recoatH.low, 'h'), high: measure(l.recoatH.high, 'h') }),
+      ],
       gates: i === 0 ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: measure(3, 'deltaC') }))] : [],
     });
   });
 
   step({
-    id: 'cleanUp', kind: 'cleanUp', title: why(protection.needed.value ? 'step.cleanUpLead' : 'step.cleanUp', protection.needed.value ? 'cfr40-745.85a5' : 'trade-contain', {}),
-    handsOnH: protection.needed.value ? hours(0.5 + protection.sheetLaidM2.value / 30, 1 + protection.sheetLaidM2.value / 12) : hours(0.25, 0.5),
+    id: 'cleanUp',
+    kind: 'cleanUp',
+    title: why(
+      protection.needed.value ? 'step.cleanUpLead' : 'step.cleanUp',
+      protection.needed.value ? 'cfr40-745.85a5' : 'trade-contain',
+      {},
+    ),
+    handsOnH: protection.needed.value
+      ? hours(0.5 + protection.sheetLaidM2.value / 30, 1 + protection.sheetLaidM2.value / 12)
+      : hours(0.25, 0.5),
     because: protection.needed.value ? [why(ctx.place === 'outside' ? 'clean.outside' : 'clean.inside', 'cfr40-745.85a5')] : [],
     amounts: protection.needed.value ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
-    gates: coating.lines.some((l) => l.product === 'alkydGloss' || l.product === 'clearVarnish' || l.product === 'alkydWood') ? [gate('rags', 'cleanUp', why('gate.rags', 'trade-prime'))] : [],
+    gates: coating.lines.some((l) => l.product === 'alkydGloss' || l.product === 'clearVarnish' || l.product === 'alkydWood')
+      ? [gate('rags', 'cleanUp', why('gate.rags', 'trade-prime'))]
+      : [],
   });
   if (protection.needed.value) {
     const section = ctx.rulebook.floorSectionBelow;
     const cloths = clothsForFloor(protection.sheetLaidM2.value, section);
     step({
-      id: 'verify', kind: 'verify', title: why(ctx.place === 'outside' ? 'step.verifyOutside' : 'step.verifyInside', 'cfr40-745.85b', {}), handsOnH: hours(0.25, 0.75),
-      amounts: ctx.place === 'outside' ? [] : [{ what: 'wipeCloths', amount: measure(cloths + (s.element === 'doubleHungSash' || s.element === 'sill' ? s.count : 0), 'pieces') }],
+      id: 'verify',
+      kind: 'verify',
+      title: why(ctx.place === 'outside' ? 'step.verifyOutside' : 'step.verifyInside', 'cfr40-745.85b', {}),
+      handsOnH: hours(0.25, 0.75),
+      amounts:
+        ctx.place === 'outside'
+          ? []
+          : [
+              {
+                what: 'wipeCloths',
+                amount: measure(cloths + (s.element === 'doubleHungSash' || s.element === 'sill' ? s.count : 0), 'pieces'),
+              },
+            ],
       because: ctx.place === 'outside' ? [] : [why('verify.card', 'cfr40-745.85b', { limit: section.is })],
       gates: [gate('verified', 'cleanUp', why(ctx.place === 'outside' ? 'gate.nothingVisible' : 'gate.cardPasses', 'cfr40-745.85b'))],
     });
   }
-  const total = steps.reduce((acc, st) => ({ hands: plus(acc.hands, st.handsOnH), wait: plus(acc.wait, st.waitH) }), { hands: NOTHING, wait: NOTHING });
+  const total = steps.reduce((acc, st) => ({ hands: plus(acc.hands, st.handsOnH), wait: plus(acc.wait, st.waitH) }), {
+    hands: NOTHING,
+    wait: NOTHING,
+  });
   return { steps, handsOnH: total.hands, waitH: total.wait, standsAt: standing(steps) };
 }
 
@@ -232,4 +338,3 @@ function standing(steps: readonly Step[]): string | null {
   if (failed) return steps.find((s) => s.kind === failed)?.id ?? null;
   return steps.find((s) => s.gates.some((g) => g.state === 'open'))?.id ?? null;
 }
-

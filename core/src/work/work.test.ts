@@ -6,13 +6,34 @@ import { sentence } from '../reasons';
 import { convert } from '../units/units';
 import { clothsForFloor } from './cloths';
 
-const part = (kind: PartKind, sharePct: number, methodId: MethodId) => ({ id: `part-${kind}`, kind, sharePct, methodId, insistedWhy: null, removedAt: null });
+const part = (kind: PartKind, sharePct: number, methodId: MethodId) => ({
+  id: `part-${kind}`,
+  kind,
+  sharePct,
+  methodId,
+  insistedWhy: null,
+  removedAt: null,
+});
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const railing = (over: Partial<Surface> = {}) =>
-  aSurface({ element: 'railing', aim: 'bareClear', topcoat: 'alkydGloss', parts: [part('flat', 40, 'hepaSand'), part('turned', 40, 'solventGel'), part('moulded', 20, 'infrared')], readings: [found], ...over });
+  aSurface({
+    element: 'railing',
+    aim: 'bareClear',
+    topcoat: 'alkydGloss',
+    parts: [part('flat', 40, 'hepaSand'), part('turned', 40, 'solventGel'), part('moulded', 20, 'infrared')],
+    readings: [found],
+    ...over,
+  });
 const kinds = (s: Surface) => planOf(s).work.steps.map((x) => x.kind);
 const check = (gate: string, outcome: 'pass' | 'fail', n: number, supersedesId: string | null = null): Check => ({
-  id: `check-${n}`, gate, outcome, note: '', takenAt: AT.replace('13:20', `13:${20 + n}`), supersedesId, supersedesWhy: supersedesId ? 'looked at again' : null, by: 'Tester',
+  id: `check-${n}`,
+  gate,
+  outcome,
+  note: '',
+  takenAt: AT.replace('13:20', `13:${20 + n}`),
+  supersedesId,
+  supersedesWhy: supersedesId ? 'looked at again' : null,
+  by: 'Tester',
 });
 
 describe('the order of work', () => {
@@ -30,15 +51,27 @@ describe('the order of work', () => {
   });
   // Common practice: stop when an edge has held two passes from two angles; scuff 220 to 320, never coarser than 220.
   test('scraping carries the two-pass stop rule as a check, scuffing its grit', () => {
-    const scraped = planOf(aSurface({ layers: [aLayer(0, { soundness: 'failing' }), aLayer(1)] })).work.steps.find((s) => s.kind === 'remove')!;
+    const scraped = planOf(aSurface({ layers: [aLayer(0, { soundness: 'failing' }), aLayer(1)] })).work.steps.find(
+      (s) => s.kind === 'remove',
+    )!;
     expect(rulesOf(scraped.because)).toContain('order.twoPassRule');
     expect(scraped.gates.map((g) => sentence(g.because, 'm'))).toEqual(['Every edge has held two passes from two angles']);
     const scuffed = planOf(aSurface({ parts: [part('flat', 100, 'wetSand')] })).work.steps.find((s) => s.kind === 'remove')!;
-    expect(sentence(scuffed.because.find((r) => r.rule === 'order.scuffGrit')!, 'm')).toMatch(/220 to 320, never coarser than 220/);
+    expect(
+      sentence(
+        scuffed.because.find((r) => r.rule === 'order.scuffGrit')!,
+        'm',
+      ),
+    ).toMatch(/220 to 320, never coarser than 220/);
   });
   test('bare for stain: 36, then 60, rails to 100', () => {
     const flat = planOf(railing()).work.steps.find((s) => s.id === 'remove.flat')!;
-    expect(sentence(flat.because.find((r) => r.rule === 'order.bareGrit')!, 'm')).toMatch(/36 then 60 .* 100/);
+    expect(
+      sentence(
+        flat.because.find((r) => r.rule === 'order.bareGrit')!,
+        'm',
+      ),
+    ).toMatch(/36 then 60 .* 100/);
   });
   test('two people with infrared count both people’s hours', () => {
     const option = planOf(railing()).choice.parts[0]!.options.find((o) => o.methodId === 'infrared')!;
@@ -46,12 +79,23 @@ describe('the order of work', () => {
     expect(option.perM2.personHours.low).toBeCloseTo(2 / (30 * 0.09290304), 6);
   });
   test('where everything is blocked there is one step: stop and ask', () => {
-    const s = aSurface({ material: 'aluminium', conditions: ['oilSoaked'], parts: [part('flat', 100, 'leave')].map((p) => ({ ...p, methodId: null })) });
+    const s = aSurface({
+      material: 'aluminium',
+      conditions: ['oilSoaked'],
+      parts: [part('flat', 100, 'leave')].map((p) => ({ ...p, methodId: null })),
+    });
     const work = planOf(s).work;
     expect(work.steps.map((x) => x.kind)).toEqual(['ask']);
   });
   // 40 CFR 745.85(b): floor parts of less than 40 ft2; worked examples of the count.
-  test.each([[12, 1], [40, 1], [40.1, 2], [79, 2], [80, 3], [130, 4]])('verification of %d ft2 of floor takes %d cloths', (ft2, cloths) => {
+  test.each([
+    [12, 1],
+    [40, 1],
+    [40.1, 2],
+    [79, 2],
+    [80, 3],
+    [130, 4],
+  ])('verification of %d ft2 of floor takes %d cloths', (ft2, cloths) => {
     expect(clothsForFloor(convert(ft2, 'ft2', 'm2'), RULEBOOKS.us.floorSectionBelow)).toBe(cloths);
   });
 });
@@ -80,7 +124,9 @@ test('the next act of a job follows the order of work', () => {
   const act = (s: Surface) => createDeriver().derive(aFacts(s), DEFAULT_SETTINGS, THIS_YEAR).next.act;
   expect(act(aSurface({ coatsCounted: false, layers: [] }))).toBe('addCoats');
   expect(act(aSurface())).toBe('test');
-  expect(act(aSurface({ readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true, changedLayerIds: ['coat-2'] })] }))).toBe('choose');
+  expect(
+    act(aSurface({ readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true, changedLayerIds: ['coat-2'] })] })),
+  ).toBe('choose');
   expect(act(railing())).toBe('protect');
   expect(act(aSurface({ parts: [part('flat', 60, 'overcoat')] }))).toBe('fixProblem');
 });

@@ -1,8 +1,19 @@
 /** The only door to the tables: every query goes through a firm. */
 import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
 import {
-  applyChanges, canonical, clashes, DEFAULT_SETTINGS, FirmSettings, fromZod, isJobChange, type Change, type Clash, type Entity, type JobChange,
-  type JobFacts, type Surface,
+  applyChanges,
+  canonical,
+  clashes,
+  DEFAULT_SETTINGS,
+  FirmSettings,
+  fromZod,
+  isJobChange,
+  type Change,
+  type Clash,
+  type Entity,
+  type JobChange,
+  type JobFacts,
+  type Surface,
 } from '@roughsill/core';
 import { HttpProblem } from '../problem';
 import type { Db, Query } from './client';
@@ -77,8 +88,15 @@ export class FirmStore {
   async list(): Promise<JobLine[]> {
     const rows = await this.db
       .select({
-        id: t.jobs.id, name: t.jobs.name, place: t.jobs.place, yearBuilt: t.jobs.yearBuilt, rulebook: t.jobs.rulebook, sample: t.jobs.sample,
-        createdAt: t.jobs.createdAt, cursor: t.jobs.cursor, surfaces: sql<number>`count(${t.surfaces.id})::int`,
+        id: t.jobs.id,
+        name: t.jobs.name,
+        place: t.jobs.place,
+        yearBuilt: t.jobs.yearBuilt,
+        rulebook: t.jobs.rulebook,
+        sample: t.jobs.sample,
+        createdAt: t.jobs.createdAt,
+        cursor: t.jobs.cursor,
+        surfaces: sql<number>`count(${t.surfaces.id})::int`,
       })
       .from(t.jobs)
       .leftJoin(t.surfaces, and(eq(t.surfaces.firmId, t.jobs.firmId), eq(t.surfaces.jobId, t.jobs.id), isNull(t.surfaces.removedAt)))
@@ -89,7 +107,10 @@ export class FirmStore {
   }
 
   async cursor(jobId: string, q: Query = this.db): Promise<number | undefined> {
-    const [row] = await q.select({ cursor: t.jobs.cursor }).from(t.jobs).where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
+    const [row] = await q
+      .select({ cursor: t.jobs.cursor })
+      .from(t.jobs)
+      .where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
     return row?.cursor;
   }
 
@@ -116,16 +137,54 @@ export class FirmStore {
   }
 
   async load(jobId: string, q: Query = this.db): Promise<JobFacts | null> {
-    const [job] = await q.select().from(t.jobs).where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
+    const [job] = await q
+      .select()
+      .from(t.jobs)
+      .where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
     if (!job) return null;
-    const of = (table: { firmId: typeof t.spaces.firmId; jobId: typeof t.spaces.jobId }) => and(eq(table.firmId, this.firmId), eq(table.jobId, jobId));
+    const of = (table: { firmId: typeof t.spaces.firmId; jobId: typeof t.spaces.jobId }) =>
+      and(eq(table.firmId, this.firmId), eq(table.jobId, jobId));
     const spaces = await q.select().from(t.spaces).where(of(t.spaces));
-    const surfaces = await q.select().from(t.surfaces).where(of(t.surfaces as never));
-    const parts = groupBy(await q.select().from(t.parts).where(of(t.parts as never)), (r) => r.surfaceId);
-    const layers = groupBy(await q.select().from(t.layers).where(of(t.layers as never)), (r) => r.surfaceId);
-    const readings = groupBy(await q.select().from(t.readings).where(of(t.readings as never)), (r) => r.surfaceId);
-    const reached = groupBy(await q.select().from(t.readingLayers).where(of(t.readingLayers as never)).orderBy(asc(t.readingLayers.place)), (r) => r.readingId);
-    const checks = groupBy(await q.select().from(t.checks).where(of(t.checks as never)), (r) => r.surfaceId);
+    const surfaces = await q
+      .select()
+      .from(t.surfaces)
+      .where(of(t.surfaces as never));
+    const parts = groupBy(
+      await q
+        .select()
+        .from(t.parts)
+        .where(of(t.parts as never)),
+      (r) => r.surfaceId,
+    );
+    const layers = groupBy(
+      await q
+        .select()
+        .from(t.layers)
+        .where(of(t.layers as never)),
+      (r) => r.surfaceId,
+    );
+    const readings = groupBy(
+      await q
+        .select()
+        .from(t.readings)
+        .where(of(t.readings as never)),
+      (r) => r.surfaceId,
+    );
+    const reached = groupBy(
+      await q
+        .select()
+        .from(t.readingLayers)
+        .where(of(t.readingLayers as never))
+        .orderBy(asc(t.readingLayers.place)),
+      (r) => r.readingId,
+    );
+    const checks = groupBy(
+      await q
+        .select()
+        .from(t.checks)
+        .where(of(t.checks as never)),
+      (r) => r.surfaceId,
+    );
 
     const bare = <T extends { firmId: string; jobId: string; surfaceId: string }>(row: T) => without(row, 'firmId', 'jobId', 'surfaceId');
     // The rows were checked by the core's schemas on their way in, and the column keys are the schemas' field names.
@@ -138,7 +197,11 @@ export class FirmStore {
         layers: (layers.get(s.id) ?? []).map(bare),
         readings: (readings.get(s.id) ?? []).map((r) => {
           const coats = reached.get(r.id) ?? [];
-          return { ...bare(r), reachedLayerIds: coats.map((c) => c.layerId), changedLayerIds: coats.filter((c) => c.changed).map((c) => c.layerId) };
+          return {
+            ...bare(r),
+            reachedLayerIds: coats.map((c) => c.layerId),
+            changedLayerIds: coats.filter((c) => c.changed).map((c) => c.layerId),
+          };
         }),
         checks: (checks.get(s.id) ?? []).map(bare),
       })) as unknown as Surface[],
@@ -157,7 +220,15 @@ export class FirmStore {
     return {
       cursor: rows.at(-1)?.seq ?? now,
       changes: rows.map((r) => ({
-        id: r.changeId, jobId: r.jobId, entity: r.entity, entityId: r.entityId, surfaceId: r.surfaceId, op: r.op, fields: r.fields, at: r.at, by: r.by,
+        id: r.changeId,
+        jobId: r.jobId,
+        entity: r.entity,
+        entityId: r.entityId,
+        surfaceId: r.surfaceId,
+        op: r.op,
+        fields: r.fields,
+        at: r.at,
+        by: r.by,
       })) as Change[],
     };
   }
@@ -196,28 +267,42 @@ export class FirmStore {
       const before = known.get(c.id) ?? fresh.get(c.id);
       if (before === undefined) fresh.set(c.id, c);
       else if (before.entityId !== c.entityId || before.op !== c.op) {
-        throw new HttpProblem('change-id-reused', 'A change id may be sent again only with the same change.', [{ path: `changes[${i}].id`, message: 'was used for another change' }]);
+        throw new HttpProblem('change-id-reused', 'A change id may be sent again only with the same change.', [
+          { path: `changes[${i}].id`, message: 'was used for another change' },
+        ]);
       }
     });
     return [...fresh.values()];
   }
 
-  private async applyToJob(tx: Query, jobId: string, batch: readonly JobChange[], now: Date): Promise<{ clashes: Clash[]; cursor: number }> {
+  private async applyToJob(
+    tx: Query,
+    jobId: string,
+    batch: readonly JobChange[],
+    now: Date,
+  ): Promise<{ clashes: Clash[]; cursor: number }> {
     // One writer per job at a time: the second waits here and then sees what the first wrote.
     await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${`${this.firmId}/${jobId}`}, 0))`);
     const before = await this.load(jobId, tx);
     const applied = applyChanges(before, batch, now.getUTCFullYear());
-    if (!applied.ok) throw new HttpProblem('does-not-fit', 'Nothing was written. Put right what is named and send it again.', applied.problems);
+    if (!applied.ok)
+      throw new HttpProblem('does-not-fit', 'Nothing was written. Put right what is named and send it again.', applied.problems);
     const met = before === null ? [] : batch.flatMap((c) => clashes(before, c));
     await this.write(tx, jobId, batch);
     const cursor = await this.log(tx, batch, now);
-    await tx.update(t.jobs).set({ cursor }).where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
+    await tx
+      .update(t.jobs)
+      .set({ cursor })
+      .where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
     return { clashes: met, cursor };
   }
 
   /** Adds go in by the thousand, parents first; the rest follows in its own order. The reducer has proved that this comes to the same. */
   private async write(tx: Query, jobId: string, batch: readonly JobChange[]): Promise<void> {
-    const adds = groupBy(batch.filter((c) => c.op === 'add'), (c) => c.entity);
+    const adds = groupBy(
+      batch.filter((c) => c.op === 'add'),
+      (c) => c.entity,
+    );
     for (const entity of ORDER) {
       const list = adds.get(entity) ?? [];
       for (let i = 0; i < list.length; i += CHUNK) await this.insert(tx, jobId, entity, list.slice(i, i + CHUNK));
@@ -237,7 +322,14 @@ export class FirmStore {
     if (entity !== 'reading') return;
     const coats = list.flatMap((c) => {
       const { reachedLayerIds, changedLayerIds } = c.fields as { reachedLayerIds: string[]; changedLayerIds: string[] };
-      return reachedLayerIds.map((layerId, place) => ({ firmId, jobId, readingId: c.entityId, layerId, place, changed: changedLayerIds.includes(layerId) }));
+      return reachedLayerIds.map((layerId, place) => ({
+        firmId,
+        jobId,
+        readingId: c.entityId,
+        layerId,
+        place,
+        changed: changedLayerIds.includes(layerId),
+      }));
     });
     for (let i = 0; i < coats.length; i += CHUNK) await tx.insert(t.readingLayers).values(coats.slice(i, i + CHUNK));
   }
@@ -246,13 +338,20 @@ export class FirmStore {
     const values = c.op === 'set' ? c.fields : { removedAt: c.op === 'remove' ? c.at : null };
     if (Object.keys(values).length === 0) return;
     const table = (c.entity === 'job' ? t.jobs : TABLES[c.entity]) as typeof t.spaces;
-    await tx.update(table).set(values as never).where(and(eq(table.firmId, this.firmId), eq(table.id, c.entityId)));
+    await tx
+      .update(table)
+      .set(values as never)
+      .where(and(eq(table.firmId, this.firmId), eq(table.id, c.entityId)));
   }
 
   private async applyToFirm(tx: Query, c: Change, now: Date): Promise<void> {
     const parsed = FirmSettings.partial().safeParse(c.fields);
     if (c.op !== 'set' || !parsed.success) {
-      throw new HttpProblem('does-not-fit', 'The setting was not changed.', parsed.success ? [{ path: 'op', message: 'settings are only set' }] : fromZod(parsed.error, c.fields, ['fields']));
+      throw new HttpProblem(
+        'does-not-fit',
+        'The setting was not changed.',
+        parsed.success ? [{ path: 'op', message: 'settings are only set' }] : fromZod(parsed.error, c.fields, ['fields']),
+      );
     }
     const { rates, ...columns } = parsed.data;
     if (Object.keys(columns).length > 0) await tx.update(t.firms).set(columns).where(eq(t.firms.id, this.firmId));
@@ -268,8 +367,18 @@ export class FirmStore {
     let last = 0;
     for (let i = 0; i < batch.length; i += CHUNK) {
       const rows = batch.slice(i, i + CHUNK).map((c) => ({
-        firmId: this.firmId, changeId: c.id, jobId: c.jobId, entity: c.entity, entityId: c.entityId, surfaceId: c.surfaceId, op: c.op, fields: c.fields,
-        saw: c.saw ?? null, at: c.at, by: c.by, receivedAt: now.toISOString(),
+        firmId: this.firmId,
+        changeId: c.id,
+        jobId: c.jobId,
+        entity: c.entity,
+        entityId: c.entityId,
+        surfaceId: c.surfaceId,
+        op: c.op,
+        fields: c.fields,
+        saw: c.saw ?? null,
+        at: c.at,
+        by: c.by,
+        receivedAt: now.toISOString(),
       }));
       const written = await tx.insert(t.changeLog).values(rows).returning({ seq: t.changeLog.seq });
       last = Math.max(last, ...written.map((w) => w.seq));

@@ -4,7 +4,20 @@
  */
 import { sql } from 'drizzle-orm';
 import {
-  bigint, bigserial, boolean, check, customType, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, unique,
+  bigint,
+  bigserial,
+  boolean,
+  check,
+  customType,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  unique,
 } from 'drizzle-orm/pg-core';
 
 /** UTC instants, exact to the millisecond, as the job file writes them. */
@@ -31,24 +44,37 @@ export const firms = pgTable('firms', {
 export const firmRates = pgTable(
   'firm_rates',
   {
-    firmId: text('firm_id').notNull().references(() => firms.id),
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
     methodId: text('method_id').notNull(),
     lowM2PerH: doublePrecision('low_m2_per_h').notNull(),
     highM2PerH: doublePrecision('high_m2_per_h').notNull(),
   },
-  (t) => [primaryKey({ columns: [t.firmId, t.methodId] }), check('firm_rates_order', sql`low_m2_per_h > 0 and low_m2_per_h <= high_m2_per_h`)],
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.methodId] }),
+    check('firm_rates_order', sql`low_m2_per_h > 0 and low_m2_per_h <= high_m2_per_h`),
+  ],
 );
 
 export const people = pgTable(
   'people',
-  { firmId: text('firm_id').notNull().references(() => firms.id), id: text().notNull(), name: text().notNull() },
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    name: text().notNull(),
+  },
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
 );
 
 export const jobs = pgTable(
   'jobs',
   {
-    firmId: text('firm_id').notNull().references(() => firms.id),
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
     id: text().notNull(),
     name: text().notNull(),
     place: text().notNull(),
@@ -94,7 +120,10 @@ export const spaces = pgTable(
     foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
     index('spaces_job').on(t.firmId, t.jobId),
     check('spaces_kind', oneOf('kind', ['room', 'elevation'])),
-    check('spaces_sizes', sql`(length_m is null or length_m > 0) and (width_m is null or width_m > 0) and (height_m is null or height_m > 0) and (boundary_m is null or boundary_m >= 0)`),
+    check(
+      'spaces_sizes',
+      sql`(length_m is null or length_m > 0) and (width_m is null or width_m > 0) and (height_m is null or height_m > 0) and (boundary_m is null or boundary_m >= 0)`,
+    ),
   ],
 );
 
@@ -241,7 +270,9 @@ export const changeLog = pgTable(
   'change_log',
   {
     seq: bigserial({ mode: 'number' }).primaryKey(),
-    firmId: text('firm_id').notNull().references(() => firms.id),
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
     changeId: text('change_id').notNull(),
     jobId: text('job_id'),
     entity: text().notNull(),

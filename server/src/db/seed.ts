@@ -12,7 +12,10 @@ export const DEMO_FIRM = { firmId: 'demo-firm', personId: 'ines-marlow', person:
 /** Makes the firm if it is missing; the sample job too, when wanted. Running it again changes nothing. */
 export async function seed(db: Db, withSample: boolean): Promise<void> {
   const { rates: _none, ...columns } = { ...DEFAULT_SETTINGS, firmName: 'Marlow & Tarn, painters' };
-  await db.insert(firms).values({ id: DEMO_FIRM.firmId, ...columns }).onConflictDoNothing();
+  await db
+    .insert(firms)
+    .values({ id: DEMO_FIRM.firmId, ...columns })
+    .onConflictDoNothing();
   await db.insert(people).values({ firmId: DEMO_FIRM.firmId, id: DEMO_FIRM.personId, name: DEMO_FIRM.person }).onConflictDoNothing();
   if (!withSample) return;
   const facts = quillPoint();

@@ -12,7 +12,12 @@ function parameters(r: Route): object[] {
   const of = (s: z.ZodType | undefined, place: 'path' | 'query') => {
     if (!s) return [];
     const { properties = {}, required = [] } = schemaOf(s, 'input') as { properties?: Record<string, object>; required?: string[] };
-    return Object.entries(properties).map(([name, schema]) => ({ name, in: place, required: place === 'path' || required.includes(name), schema }));
+    return Object.entries(properties).map(([name, schema]) => ({
+      name,
+      in: place,
+      required: place === 'path' || required.includes(name),
+      schema,
+    }));
   };
   return [...of(r.params, 'path'), ...of(r.query, 'query')];
 }
@@ -39,6 +44,17 @@ export function openApi(routes: readonly Route[]): object {
       },
     };
   }
-  const problem = z.object({ type: z.string(), title: z.string(), status: z.number(), detail: z.string(), errors: z.array(z.object({ path: z.string(), message: z.string() })) });
-  return { openapi: '3.1.0', info: { title: 'Rough Sill', version: '1' }, paths, components: { schemas: { Problem: schemaOf(problem, 'output') } } };
+  const problem = z.object({
+    type: z.string(),
+    title: z.string(),
+    status: z.number(),
+    detail: z.string(),
+    errors: z.array(z.object({ path: z.string(), message: z.string() })),
+  });
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Rough Sill', version: '1' },
+    paths,
+    components: { schemas: { Problem: schemaOf(problem, 'output') } },
+  };
 }

@@ -52,7 +52,8 @@ export function route<P = undefined, Q = undefined, B = undefined>(
       const params = check(spec.params, req.params, 'params', problems);
       const query = check(spec.query, req.query, 'query', problems);
       const body = check(spec.body, req.body, 'body', problems);
-      if (problems.length > 0) throw new HttpProblem('bad-request', 'Nothing was changed. Put right what is named and send it again.', problems);
+      if (problems.length > 0)
+        throw new HttpProblem('bad-request', 'Nothing was changed. Put right what is named and send it again.', problems);
       const reply = await handle({ params, query, body, req, res });
       if (!res.headersSent && reply !== undefined) res.status(spec.status ?? 200).json(reply);
     });

@@ -1,7 +1,22 @@
 /** Every method for every part: allowed, with care, blocked, and why; ranked by what is wanted. */
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { AIMS, effortOn, formatHours, formatMeasure, formatRange, formatWork, measure, methodById, say, sentence, type MethodId, type MethodOption, type PartChoice, type Problem } from '@roughsill/core';
+import {
+  AIMS,
+  effortOn,
+  formatHours,
+  formatMeasure,
+  formatRange,
+  formatWork,
+  measure,
+  methodById,
+  say,
+  sentence,
+  type MethodId,
+  type MethodOption,
+  type PartChoice,
+  type Problem,
+} from '@roughsill/core';
 import { AnswerRow, Button, Panel, Problems, Reasons, Select, TextField, useUnits, VerdictEdge, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
@@ -20,15 +35,33 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
   const write = (drafts: Parameters<typeof commit>[1], what: string) => setProblems(dispatch(commit(facts.job.id, drafts, what)));
   return (
     <>
-      <Select label="What do you want of it" value={surface.aim} options={AIMS.map((value) => ({ value, label: say(value) }))} onChange={(aim) => write([set('surface', surface.id, { aim })], 'aim')} testID="aim" />
+      <Select
+        label="What do you want of it"
+        value={surface.aim}
+        options={AIMS.map((value) => ({ value, label: say(value) }))}
+        onChange={(aim) => write([set('surface', surface.id, { aim })], 'aim')}
+        testID="aim"
+      />
       <AnswerRow label="How deep it must go" value={say(plan.choice.required.value)} because={plan.choice.required.because} />
       <Problems problems={problems} />
       {plan.choice.parts.map((part) => (
         <PartMethods
-          key={part.partId} part={part} looking={looking} onLook={onLook} money={moneyFor(facts)} insisted={surface.parts.find((p) => p.id === part.partId)?.insistedWhy ?? null}
+          key={part.partId}
+          part={part}
+          looking={looking}
+          onLook={onLook}
+          money={moneyFor(facts)}
+          insisted={surface.parts.find((p) => p.id === part.partId)?.insistedWhy ?? null}
           onChoose={(methodId, insistedWhy, all) => {
-            const ids = all ? plan.choice.parts.filter((p) => p.options.some((o) => o.methodId === methodId && o.verdict !== 'blocked')).map((p) => p.partId) : [part.partId];
-            write(ids.map((id) => set('part', id, { methodId, insistedWhy }, surface.id)), methodId ? `${say(methodId)} chosen` : 'choice taken back');
+            const ids = all
+              ? plan.choice.parts
+                  .filter((p) => p.options.some((o) => o.methodId === methodId && o.verdict !== 'blocked'))
+                  .map((p) => p.partId)
+              : [part.partId];
+            write(
+              ids.map((id) => set('part', id, { methodId, insistedWhy }, surface.id)),
+              methodId ? `${say(methodId)} chosen` : 'choice taken back',
+            );
           }}
           several={plan.choice.parts.length > 1}
         />
@@ -56,22 +89,45 @@ function PartMethods({ part, looking, onLook, money, insisted, several, onChoose
   const shown = all ? part.options : [...allowed, ...blocked.filter((o) => part.chosenByPerson && o.methodId === part.selected.value)];
   return (
     <Panel title={cap(say(part.kind))} aside={formatMeasure(measure(part.areaM2, 'm2'), units)} testID={`part-${part.kind}`}>
-      {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? <Reasons because={part.selected.because} /> : null}
+      {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? (
+        <Reasons because={part.selected.because} />
+      ) : null}
       <View className="gap-2">
         {shown.map((o) => (
           <MethodRow
-            key={o.methodId} option={o} part={part} money={money} open={open === o.methodId} chosen={part.chosenByPerson && part.selected.value === o.methodId} first={!part.chosenByPerson && part.selected.value === o.methodId}
-            insisted={insisted} several={several}
+            key={o.methodId}
+            option={o}
+            part={part}
+            money={money}
+            open={open === o.methodId}
+            chosen={part.chosenByPerson && part.selected.value === o.methodId}
+            first={!part.chosenByPerson && part.selected.value === o.methodId}
+            insisted={insisted}
+            several={several}
             onToggle={() => {
               setOpen(open === o.methodId ? null : o.methodId);
               onLook(looking === o.methodId ? null : o.methodId);
             }}
-            onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)} onUndo={() => onChoose(null, null, false)}
+            onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)}
+            onUndo={() => onChoose(null, null, false)}
           />
         ))}
-        {allowed.length === 0 ? <Words look="row" tone="oxide">Every method is blocked here. Stop and ask.</Words> : null}
+        {allowed.length === 0 ? (
+          <Words look="row" tone="oxide">
+            Every method is blocked here. Stop and ask.
+          </Words>
+        ) : null}
       </View>
-      {blocked.length > 0 ? <Button look="quiet" label={all ? 'Hide what is blocked' : `Show the ${blocked.length} that are blocked, and why`} expanded={all} onPress={() => setAll(!all)} flush testID={`blocked-${part.kind}`} /> : null}
+      {blocked.length > 0 ? (
+        <Button
+          look="quiet"
+          label={all ? 'Hide what is blocked' : `Show the ${blocked.length} that are blocked, and why`}
+          expanded={all}
+          onPress={() => setAll(!all)}
+          flush
+          testID={`blocked-${part.kind}`}
+        />
+      ) : null}
     </Panel>
   );
 }
@@ -100,22 +156,41 @@ function MethodRow({ option: o, part, money, open, chosen, first, insisted, seve
     <View testID={`method-${o.methodId}`} className={`flex-row bg-panel ${chosen ? 'border-2 border-soot' : 'border-2 border-panel'}`}>
       <VerdictEdge verdict={o.verdict} />
       <View className="min-w-0 flex-1">
-        <Pressable role="button" aria-expanded={open} aria-label={`${say(o.methodId)}, ${say(o.verdict)}: why and details`} onPress={onToggle} {...({ dataSet: { why: 'yes' } } as object)} className="min-h-touch gap-0.5 px-3 py-2">
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`${say(o.methodId)}, ${say(o.verdict)}: why and details`}
+          onPress={onToggle}
+          {...({ dataSet: { why: 'yes' } } as object)}
+          className="min-h-touch gap-0.5 px-3 py-2"
+        >
           <View className="flex-row items-baseline justify-between gap-3">
             <Words look="row" className="min-w-0 flex-1">
               {cap(say(o.methodId))}
             </Words>
-            {o.verdict === 'blocked' ? <Words look="note">why</Words> : <Words look="row">{formatRange(effort.personHours, formatWork)}</Words>}
+            {o.verdict === 'blocked' ? (
+              <Words look="note">why</Words>
+            ) : (
+              <Words look="row">{formatRange(effort.personHours, formatWork)}</Words>
+            )}
           </View>
           <View className="flex-row items-start justify-between gap-3">
-            <Words look="note" className="min-w-0 flex-1" lines={open ? undefined : 2}>{`${chosen ? 'chosen · ' : first ? 'ranks first · ' : ''}${say(o.verdict)}${headline && o.verdict !== 'go' ? `: ${sentence(headline, units)}` : ''}${more > 0 ? ` (+${more})` : ''}`}</Words>
+            <Words
+              look="note"
+              className="min-w-0 flex-1"
+              lines={open ? undefined : 2}
+            >{`${chosen ? 'chosen · ' : first ? 'ranks first · ' : ''}${say(o.verdict)}${headline && o.verdict !== 'go' ? `: ${sentence(headline, units)}` : ''}${more > 0 ? ` (+${more})` : ''}`}</Words>
             {o.verdict === 'blocked' ? null : <Words look="strong">{formatRange(effort.total, money)}</Words>}
           </View>
         </Pressable>
         {open ? (
           <View className="gap-3 px-3 pb-3">
-            {effort.dwellHours ? <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words> : null}
-            <Words look="note">{o.perM2.ownRate ? 'Hours from your own rates.' : 'Hours from usual rates, from memory: put your own in the firm’s settings.'}</Words>
+            {effort.dwellHours ? (
+              <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words>
+            ) : null}
+            <Words look="note">
+              {o.perM2.ownRate ? 'Hours from your own rates.' : 'Hours from usual rates, from memory: put your own in the firm’s settings.'}
+            </Words>
             <Reasons because={o.because} />
             <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
           </View>
@@ -125,15 +200,30 @@ function MethodRow({ option: o, part, money, open, chosen, first, insisted, seve
   );
 }
 
-function Act({ option: o, chosen, insisted, several, onChoose, onUndo }: Omit<MethodRowProps, 'part' | 'money' | 'open' | 'first' | 'onToggle'>) {
+function Act({
+  option: o,
+  chosen,
+  insisted,
+  several,
+  onChoose,
+  onUndo,
+}: Omit<MethodRowProps, 'part' | 'money' | 'open' | 'first' | 'onToggle'>) {
   const [why, setWhy] = useState(insisted ?? '');
   const [problem, setProblem] = useState<string>();
   if (chosen) return <Button label="Take the choice back" onPress={onUndo} />;
   if (o.verdict !== 'blocked') {
     return (
       <View className="flex-row flex-wrap gap-2">
-        <Button look="main" label="Choose" says={`Choose ${say(o.methodId)} for this part`} testID={`choose-${o.methodId}`} onPress={() => onChoose(null, false)} />
-        {several ? <Button label="For every part it may go on" onPress={() => onChoose(null, true)} testID={`choose-all-${o.methodId}`} /> : null}
+        <Button
+          look="main"
+          label="Choose"
+          says={`Choose ${say(o.methodId)} for this part`}
+          testID={`choose-${o.methodId}`}
+          onPress={() => onChoose(null, false)}
+        />
+        {several ? (
+          <Button label="For every part it may go on" onPress={() => onChoose(null, true)} testID={`choose-all-${o.methodId}`} />
+        ) : null}
       </View>
     );
   }
@@ -142,7 +232,11 @@ function Act({ option: o, chosen, insisted, several, onChoose, onUndo }: Omit<Me
     <View className="gap-2">
       <Words look="note">Practice blocks it, not the law. You may keep it; your reason goes on record with your name.</Words>
       <TextField label="Why you keep it all the same" value={why} onChange={setWhy} onCommit={setWhy} problem={problem} />
-      <Button look="stop" label="Keep it against practice" onPress={() => (why.trim() === '' ? setProblem('Say why: it goes on record.') : onChoose(why.trim(), false))} />
+      <Button
+        look="stop"
+        label="Keep it against practice"
+        onPress={() => (why.trim() === '' ? setProblem('Say why: it goes on record.') : onChoose(why.trim(), false))}
+      />
     </View>
   );
 }

@@ -1,7 +1,18 @@
 /** Knots, primer, topcoat: how much, how often, how long between; and whether it may be coated now. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { convert, DEW_MARGIN_C, dewPointC, formatHours, formatMeasure, formatRange, measure, say, TOPCOATS, type TopcoatId } from '@roughsill/core';
+import {
+  convert,
+  DEW_MARGIN_C,
+  dewPointC,
+  formatHours,
+  formatMeasure,
+  formatRange,
+  measure,
+  say,
+  TOPCOATS,
+  type TopcoatId,
+} from '@roughsill/core';
 import { AnswerRow, Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
@@ -17,13 +28,25 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
     <>
       <AnswerRow label="After removal it is" value={say(coating.left.value)} because={coating.left.because} />
       <Select<TopcoatId | ''>
-        label="Topcoat" value={surface.topcoat ?? ''} testID="topcoat" options={[{ value: '', label: `usual here: ${say(coating.topcoat.value)}` }, ...TOPCOATS.map((value) => ({ value, label: say(value) }))]}
+        label="Topcoat"
+        value={surface.topcoat ?? ''}
+        testID="topcoat"
+        options={[
+          { value: '', label: `usual here: ${say(coating.topcoat.value)}` },
+          ...TOPCOATS.map((value) => ({ value, label: say(value) })),
+        ]}
         onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
       />
       <Panel title="Coats, in order">
         {coating.lines.length === 0 ? <Empty says="Nothing is coated: the surface is left as it is." /> : null}
         {coating.lines.map((l) => (
-          <AnswerRow key={l.product} label={`${USE_WORDS[l.use]}: ${say(l.product)}`} value={formatMeasure(measure(l.litres, 'L'), units)} note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`} because={l.because} />
+          <AnswerRow
+            key={l.product}
+            label={`${USE_WORDS[l.use]}: ${say(l.product)}`}
+            value={formatMeasure(measure(l.litres, 'L'), units)}
+            note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`}
+            because={l.because}
+          />
         ))}
         <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
       </Panel>
@@ -41,23 +64,54 @@ function MayCoat() {
   const [rh, setRh] = useState<number | null>(null);
   const [surface, setSurface] = useState<number | null>(null);
   const toC = (v: number) => convert(v, t, 'C');
-  const inRange = (low: number, high: number) => (v: number) => (toC(v) >= low && toC(v) <= high ? undefined : `between ${Math.round(convert(low, 'C', t))} and ${Math.round(convert(high, 'C', t))} ${label}`);
+  const inRange = (low: number, high: number) => (v: number) =>
+    toC(v) >= low && toC(v) <= high
+      ? undefined
+      : `between ${Math.round(convert(low, 'C', t))} and ${Math.round(convert(high, 'C', t))} ${label}`;
   let said = 'Give air, humidity and surface to know.';
   if (air !== null && rh !== null) {
     const dew = dewPointC(toC(air), rh);
     const dewText = formatMeasure(measure(dew, 'C'), units);
     const need = formatMeasure(measure(dew + DEW_MARGIN_C, 'C'), units);
     if (surface === null) said = `Dew point ${dewText}. The surface must be at least ${need}.`;
-    else said = toC(surface) - dew >= DEW_MARGIN_C ? `Go: dew point ${dewText}, and the surface is far enough above it.` : `Wait: dew point ${dewText}. The surface must be at least ${need}.`;
+    else
+      said =
+        toC(surface) - dew >= DEW_MARGIN_C
+          ? `Go: dew point ${dewText}, and the surface is far enough above it.`
+          : `Wait: dew point ${dewText}. The surface must be at least ${need}.`;
   }
   return (
     <Panel title="May it be coated now" testID="may-coat">
       <View className="flex-row flex-wrap gap-3">
-        <View className="min-w-[8rem] flex-1"><NumberField label="Air" unit={label} value={air} optional check={inRange(-20, 55)} onCommit={setAir} testID="air" /></View>
-        <View className="min-w-[8rem] flex-1"><NumberField label="Humidity" unit="%" value={rh} optional check={(v) => (v > 0 && v <= 100 ? undefined : 'above 0 and at most 100 %')} onCommit={setRh} testID="humidity" /></View>
-        <View className="min-w-[8rem] flex-1"><NumberField label="Surface" unit={label} value={surface} optional check={inRange(-20, 90)} onCommit={setSurface} testID="surface-temperature" /></View>
+        <View className="min-w-[8rem] flex-1">
+          <NumberField label="Air" unit={label} value={air} optional check={inRange(-20, 55)} onCommit={setAir} testID="air" />
+        </View>
+        <View className="min-w-[8rem] flex-1">
+          <NumberField
+            label="Humidity"
+            unit="%"
+            value={rh}
+            optional
+            check={(v) => (v > 0 && v <= 100 ? undefined : 'above 0 and at most 100 %')}
+            onCommit={setRh}
+            testID="humidity"
+          />
+        </View>
+        <View className="min-w-[8rem] flex-1">
+          <NumberField
+            label="Surface"
+            unit={label}
+            value={surface}
+            optional
+            check={inRange(-20, 90)}
+            onCommit={setSurface}
+            testID="surface-temperature"
+          />
+        </View>
       </View>
-      <Words look="row" testID="may-coat-answer">{said}</Words>
+      <Words look="row" testID="may-coat-answer">
+        {said}
+      </Words>
       <Words look="note">Surface at least 3 °C (5 °F) above the dew point: ISO 8502-4, ASTM D3276.</Words>
     </Panel>
   );

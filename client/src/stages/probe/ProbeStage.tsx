@@ -8,7 +8,10 @@ import { add, commit, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 import { ReadingForm } from './ReadingForm';
 
-const NEXT_WORDS = { none: 'Nothing more to test', ...Object.fromEntries(['waitForLab', 'notchAllCoats', 'notchForDepth', 'labAllCoats'].map((k) => [k, say(k)])) } as Record<string, string>;
+const NEXT_WORDS = {
+  none: 'Nothing more to test',
+  ...Object.fromEntries(['waitForLab', 'notchAllCoats', 'notchForDepth', 'labAllCoats'].map((k) => [k, say(k)])),
+} as Record<string, string>;
 
 export function ProbeStage({ facts, surface, plan }: StageProps) {
   const [form, setForm] = useState<{ kind: 'spot' | 'lab' | 'xrf'; answers?: Reading } | null>(null);
@@ -19,8 +22,15 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
         <View className="gap-1">
           {lead.coats.map((c, i) => (
             <AnswerRow
-              key={c.coat.id} of={`coat ${i + 1}, lead ${say(c.state)}`} value={<StateMark state={c.state} />} because={c.because}
-              label={c.coat.id === UNCOUNTED ? 'Older coats, not counted' : `${i + 1}  ${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`}
+              key={c.coat.id}
+              of={`coat ${i + 1}, lead ${say(c.state)}`}
+              value={<StateMark state={c.state} />}
+              because={c.because}
+              label={
+                c.coat.id === UNCOUNTED
+                  ? 'Older coats, not counted'
+                  : `${i + 1}  ${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`
+              }
             />
           ))}
         </View>
@@ -41,7 +51,17 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
           </View>
         )}
       </Panel>
-      {form ? <ReadingForm key={`${form.kind}-${form.answers?.id ?? ''}`} jobId={facts.job.id} rules={facts.job.rulebook} surface={surface} kind={form.kind} answers={form.answers} onDone={() => setForm(null)} /> : null}
+      {form ? (
+        <ReadingForm
+          key={`${form.kind}-${form.answers?.id ?? ''}`}
+          jobId={facts.job.id}
+          rules={facts.job.rulebook}
+          surface={surface}
+          kind={form.kind}
+          answers={form.answers}
+          onDone={() => setForm(null)}
+        />
+      ) : null}
       <Record jobId={facts.job.id} surface={surface} onAnswer={(r) => setForm({ kind: 'lab', answers: r })} />
     </>
   );
@@ -54,9 +74,22 @@ function resultWords(r: Reading, units: 'ft' | 'm'): string {
   return `${say(r.kind)} ${formatMeasure(measure(r.value, r.unit), units)}`;
 }
 
-const depthWords = (r: Reading): string => (r.kind === 'xrf' ? 'reads through all coats' : r.toSubstrate ? 'through all coats' : `${r.reachedLayerIds.length === 1 ? 'the face' : `${r.reachedLayerIds.length} coats`} only`);
+const depthWords = (r: Reading): string =>
+  r.kind === 'xrf'
+    ? 'reads through all coats'
+    : r.toSubstrate
+      ? 'through all coats'
+      : `${r.reachedLayerIds.length === 1 ? 'the face' : `${r.reachedLayerIds.length} coats`} only`;
 
-function Record({ jobId, surface, onAnswer }: { readonly jobId: string; readonly surface: Surface; readonly onAnswer: (r: Reading) => void }) {
+function Record({
+  jobId,
+  surface,
+  onAnswer,
+}: {
+  readonly jobId: string;
+  readonly surface: Surface;
+  readonly onAnswer: (r: Reading) => void;
+}) {
   const units = useUnits();
   const standing = new Set(standingReadings(surface.readings).map((r) => r.id));
   const list = [...surface.readings].sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
@@ -70,7 +103,9 @@ function Record({ jobId, surface, onAnswer }: { readonly jobId: string; readonly
           {r.supersedesWhy ? <Words look="note">{`Replaces an earlier record: ${r.supersedesWhy}`}</Words> : null}
           {standing.has(r.id) ? (
             <View className="flex-row flex-wrap gap-1">
-              {r.kind === 'lab' && r.value === null ? <Button label="Enter the answer" testID={`answer-${r.id}`} onPress={() => onAnswer(r)} /> : null}
+              {r.kind === 'lab' && r.value === null ? (
+                <Button label="Enter the answer" testID={`answer-${r.id}`} onPress={() => onAnswer(r)} />
+              ) : null}
               <Withdraw jobId={jobId} surface={surface} reading={r} />
             </View>
           ) : null}
@@ -87,7 +122,20 @@ function Withdraw({ jobId, surface, reading }: { readonly jobId: string; readonl
   if (why === null) return <Button look="quiet" label="Withdraw" says={`Withdraw this reading`} onPress={() => setWhy('')} />;
   const save = () => {
     const { id: _id, by: _by, ...blank } = reading;
-    const fields = { ...blank, kind: 'withdrawn', takenAt: new Date().toISOString(), spot: null, changedLayerIds: [], value: null, unit: null, bandLow: null, bandHigh: null, note: '', supersedesId: reading.id, supersedesWhy: why.trim() };
+    const fields = {
+      ...blank,
+      kind: 'withdrawn',
+      takenAt: new Date().toISOString(),
+      spot: null,
+      changedLayerIds: [],
+      value: null,
+      unit: null,
+      bandLow: null,
+      bandHigh: null,
+      note: '',
+      supersedesId: reading.id,
+      supersedesWhy: why.trim(),
+    };
     setProblem(dispatch(commit(jobId, [add('reading', fields, surface.id)], null))[0]?.message);
   };
   return (

@@ -1,7 +1,7 @@
 /** Records one reading. Nothing is written until it is whole; a problem stands beside its field. */
 import { View } from 'react-native';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { liveLayers, LAB_UNITS, say, SPOT_RESULTS, standingReadings, type LabUnit, type Reading, type Surface } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
@@ -50,25 +50,48 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
   const form = useForm<Form>({
     resolver: zodResolver(Form),
     defaultValues: {
-      depth: kind === 'spot' && !answers ? 'face' : 'all', spot: null, changed: [], kitRecognised: recognisedKit, value: null, unit: kind === 'xrf' ? 'mg/cm2' : '', bandLow: null, bandHigh: null, note: '',
-      replaces: answers?.id ?? '', why: answers ? 'The lab has answered.' : '',
+      depth: kind === 'spot' && !answers ? 'face' : 'all',
+      spot: null,
+      changed: [],
+      kitRecognised: recognisedKit,
+      value: null,
+      unit: kind === 'xrf' ? 'mg/cm2' : '',
+      bandLow: null,
+      bandHigh: null,
+      note: '',
+      replaces: answers?.id ?? '',
+      why: answers ? 'The lab has answered.' : '',
     },
   });
-  const { control, handleSubmit, setError, watch, formState: { errors } } = form;
-  const depth = watch('depth');
-  const spot = watch('spot');
-  const replaces = watch('replaces');
+  const {
+    control,
+    handleSubmit,
+    setError,
+    formState: { errors },
+  } = form;
+  const [depth, spot, replaces] = useWatch({ control, name: ['depth', 'spot', 'replaces'] });
 
   const save = handleSubmit((f) => {
     if (kind === 'spot' && f.spot === null) return setError('spot', { message: 'Say what the swab did.' });
     if (kind === 'xrf' && f.value === null) return setError('value', { message: 'An XRF reading needs its value.' });
-    if (kind === 'spot' && f.depth === 'face' && coats.length === 0) return setError('depth', { message: 'Record the top coat first, so that the swab has a coat to speak of.' });
+    if (kind === 'spot' && f.depth === 'face' && coats.length === 0)
+      return setError('depth', { message: 'Record the top coat first, so that the swab has a coat to speak of.' });
     const reachedLayerIds = answers ? answers.reachedLayerIds : (f.depth === 'face' ? coats.slice(0, 1) : coats).map((c) => c.id);
     const fields = {
-      kind, takenAt: new Date().toISOString(), reachedLayerIds, toSubstrate: answers?.toSubstrate ?? (kind === 'xrf' || f.depth === 'all'),
-      spot: kind === 'spot' ? f.spot : null, changedLayerIds: kind === 'spot' && f.spot === 'changed' ? f.changed.filter((id) => reachedLayerIds.includes(id)) : [],
-      kitRecognised: kind === 'spot' && f.kitRecognised, value: kind === 'spot' ? null : f.value, unit: kind === 'spot' || f.value === null ? null : f.unit || null,
-      bandLow: kind === 'xrf' ? f.bandLow : null, bandHigh: kind === 'xrf' ? f.bandHigh : null, note: f.note, supersedesId: f.replaces || null, supersedesWhy: f.replaces ? f.why.trim() : null,
+      kind,
+      takenAt: new Date().toISOString(),
+      reachedLayerIds,
+      toSubstrate: answers?.toSubstrate ?? (kind === 'xrf' || f.depth === 'all'),
+      spot: kind === 'spot' ? f.spot : null,
+      changedLayerIds: kind === 'spot' && f.spot === 'changed' ? f.changed.filter((id) => reachedLayerIds.includes(id)) : [],
+      kitRecognised: kind === 'spot' && f.kitRecognised,
+      value: kind === 'spot' ? null : f.value,
+      unit: kind === 'spot' || f.value === null ? null : f.unit || null,
+      bandLow: kind === 'xrf' ? f.bandLow : null,
+      bandHigh: kind === 'xrf' ? f.bandHigh : null,
+      note: f.note,
+      supersedesId: f.replaces || null,
+      supersedesWhy: f.replaces ? f.why.trim() : null,
     };
     const problems = dispatch(commit(jobId, [add('reading', fields, surface.id)], null));
     if (problems.length === 0) return onDone();
@@ -80,7 +103,22 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
 
   const number = (field: 'value' | 'bandLow' | 'bandHigh', label: string, hint?: string) => (
     <View className="min-w-[10rem] flex-1">
-      <Controller control={control} name={field} render={({ field: f }) => <NumberField label={label} value={f.value} optional decimals={4} hint={hint} problem={errors[field]?.message} testID={`reading-${field}`} onCommit={f.onChange} />} />
+      <Controller
+        control={control}
+        name={field}
+        render={({ field: f }) => (
+          <NumberField
+            label={label}
+            value={f.value}
+            optional
+            decimals={4}
+            hint={hint}
+            problem={errors[field]?.message}
+            testID={`reading-${field}`}
+            onCommit={f.onChange}
+          />
+        )}
+      />
     </View>
   );
 
@@ -88,24 +126,83 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
     <Panel title={answers ? 'The lab’s answer' : TITLES[kind]} testID="reading-form">
       {kind === 'xrf' || answers ? null : (
         <Controller
-          control={control} name="depth"
-          render={({ field }) => <Pick label="How deep" value={field.value} options={[{ value: 'face', label: 'the face only' }, { value: 'all', label: 'a notch through all coats' }]} onChange={field.onChange} testID="depth" />}
+          control={control}
+          name="depth"
+          render={({ field }) => (
+            <Pick
+              label="How deep"
+              value={field.value}
+              options={[
+                { value: 'face', label: 'the face only' },
+                { value: 'all', label: 'a notch through all coats' },
+              ]}
+              onChange={field.onChange}
+              testID="depth"
+            />
+          )}
         />
       )}
-      {errors.depth ? <Words alert look="strong" tone="oxide">{errors.depth.message}</Words> : null}
-      {depth === 'face' && kind === 'spot' ? <Words look="note">The face says nothing of the coats below: unchanged here clears the top coat at most.</Words> : null}
-      {depth === 'all' && !surface.coatsCounted && kind !== 'xrf' ? <Words look="note">Not all coats are counted yet. The cut is a good moment to count them: one that is added later is not cleared by this test.</Words> : null}
+      {errors.depth ? (
+        <Words alert look="strong" tone="oxide">
+          {errors.depth.message}
+        </Words>
+      ) : null}
+      {depth === 'face' && kind === 'spot' ? (
+        <Words look="note">The face says nothing of the coats below: unchanged here clears the top coat at most.</Words>
+      ) : null}
+      {depth === 'all' && !surface.coatsCounted && kind !== 'xrf' ? (
+        <Words look="note">
+          Not all coats are counted yet. The cut is a good moment to count them: one that is added later is not cleared by this test.
+        </Words>
+      ) : null}
       {kind === 'spot' ? (
         <>
-          <Controller control={control} name="spot" render={({ field }) => <Pick label="The swab" value={field.value} options={SPOT_RESULTS.map((value) => ({ value, label: say(value) }))} onChange={field.onChange} testID="swab" />} />
-          {errors.spot ? <Words alert look="strong" tone="oxide">{errors.spot.message}</Words> : null}
+          <Controller
+            control={control}
+            name="spot"
+            render={({ field }) => (
+              <Pick
+                label="The swab"
+                value={field.value}
+                options={SPOT_RESULTS.map((value) => ({ value, label: say(value) }))}
+                onChange={field.onChange}
+                testID="swab"
+              />
+            )}
+          />
+          {errors.spot ? (
+            <Words alert look="strong" tone="oxide">
+              {errors.spot.message}
+            </Words>
+          ) : null}
           {depth === 'all' && spot === 'changed' && coats.length > 1 ? (
             <Controller
-              control={control} name="changed"
-              render={({ field }) => <Ticks label="Which coats changed, if you could tell" values={field.value} options={coats.map((c, i) => ({ value: c.id, label: `${i + 1} ${say(c.binder)}${c.colour ? `, ${c.colour}` : ''}` }))} onChange={field.onChange} />}
+              control={control}
+              name="changed"
+              render={({ field }) => (
+                <Ticks
+                  label="Which coats changed, if you could tell"
+                  values={field.value}
+                  options={coats.map((c, i) => ({ value: c.id, label: `${i + 1} ${say(c.binder)}${c.colour ? `, ${c.colour}` : ''}` }))}
+                  onChange={field.onChange}
+                />
+              )}
             />
           ) : null}
-          {rules === 'us' ? <Controller control={control} name="kitRecognised" render={({ field }) => <Toggle label="The kit is a recognised one" hint="Only a recognised kit, used as its sheet says, can clear a coat" value={field.value} onChange={field.onChange} />} /> : null}
+          {rules === 'us' ? (
+            <Controller
+              control={control}
+              name="kitRecognised"
+              render={({ field }) => (
+                <Toggle
+                  label="The kit is a recognised one"
+                  hint="Only a recognised kit, used as its sheet says, can clear a coat"
+                  value={field.value}
+                  onChange={field.onChange}
+                />
+              )}
+            />
+          ) : null}
         </>
       ) : (
         <View className="flex-row flex-wrap gap-3">
@@ -113,24 +210,72 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
           {kind === 'lab' ? (
             <View className="min-w-[10rem] flex-1">
               <Controller
-                control={control} name="unit"
-                render={({ field }) => <Select label="Unit" value={field.value} problem={errors.unit?.message} options={[{ value: '', label: 'state the unit' }, ...LAB_UNITS.map((value) => ({ value, label: UNIT_WORDS[value] }))]} onChange={field.onChange} testID="reading-unit" />}
+                control={control}
+                name="unit"
+                render={({ field }) => (
+                  <Select
+                    label="Unit"
+                    value={field.value}
+                    problem={errors.unit?.message}
+                    options={[{ value: '', label: 'state the unit' }, ...LAB_UNITS.map((value) => ({ value, label: UNIT_WORDS[value] }))]}
+                    onChange={field.onChange}
+                    testID="reading-unit"
+                  />
+                )}
               />
             </View>
           ) : (
-            <Words look="note" className="min-w-[6rem] self-center">mg/cm²</Words>
+            <Words look="note" className="min-w-[6rem] self-center">
+              mg/cm²
+            </Words>
           )}
         </View>
       )}
-      {kind === 'xrf' ? <View className="flex-row flex-wrap gap-3">{number('bandLow', 'Inconclusive from', 'from the instrument’s sheet, if it has a range')}{number('bandHigh', 'to')}</View> : null}
-      <Controller control={control} name="note" render={({ field }) => <TextField label="Where, and what you saw" value={field.value} onChange={field.onChange} onCommit={field.onChange} />} />
+      {kind === 'xrf' ? (
+        <View className="flex-row flex-wrap gap-3">
+          {number('bandLow', 'Inconclusive from', 'from the instrument’s sheet, if it has a range')}
+          {number('bandHigh', 'to')}
+        </View>
+      ) : null}
+      <Controller
+        control={control}
+        name="note"
+        render={({ field }) => (
+          <TextField label="Where, and what you saw" value={field.value} onChange={field.onChange} onCommit={field.onChange} />
+        )}
+      />
       {standing.length > 0 && !answers ? (
         <Controller
-          control={control} name="replaces"
-          render={({ field }) => <Select label="Does it replace an earlier reading" value={field.value} options={[{ value: '', label: 'no, both stand' }, ...standing.map((r) => ({ value: r.id, label: `${say(r.kind)}, ${new Date(r.takenAt).toLocaleString()}` }))]} onChange={field.onChange} />}
+          control={control}
+          name="replaces"
+          render={({ field }) => (
+            <Select
+              label="Does it replace an earlier reading"
+              value={field.value}
+              options={[
+                { value: '', label: 'no, both stand' },
+                ...standing.map((r) => ({ value: r.id, label: `${say(r.kind)}, ${new Date(r.takenAt).toLocaleString()}` })),
+              ]}
+              onChange={field.onChange}
+            />
+          )}
         />
       ) : null}
-      {replaces !== '' && !answers ? <Controller control={control} name="why" render={({ field }) => <TextField label="Why it replaces it" value={field.value} problem={errors.why?.message} onChange={field.onChange} onCommit={field.onChange} />} /> : null}
+      {replaces !== '' && !answers ? (
+        <Controller
+          control={control}
+          name="why"
+          render={({ field }) => (
+            <TextField
+              label="Why it replaces it"
+              value={field.value}
+              problem={errors.why?.message}
+              onChange={field.onChange}
+              onCommit={field.onChange}
+            />
+          )}
+        />
+      ) : null}
       <Problems problems={errors.root?.message ? [{ path: 'root', message: errors.root.message }] : []} />
       <View className="flex-row flex-wrap gap-2">
         <Button look="main" label="Record it" testID="save-reading" onPress={() => void save()} />

@@ -17,15 +17,34 @@ export function ProtectStage({ plan }: StageProps) {
       </Panel>
       {p.sheetLaidM2.value > 0 ? (
         <Panel title="The area">
-          <AnswerRow label={plan.protection.openings.value === 'closeNear' ? 'Ground sheet, laid' : 'Floor sheet, laid'} value={area(p.sheetLaidM2.value)} note={`${area(p.sheetBoughtM2)} to buy, with laps and turn-ups; ${formatMeasure(measure(p.beyondM, 'm'), units)} beyond the work`} because={p.sheetLaidM2.because} />
+          <AnswerRow
+            label={plan.protection.openings.value === 'closeNear' ? 'Ground sheet, laid' : 'Floor sheet, laid'}
+            value={area(p.sheetLaidM2.value)}
+            note={`${area(p.sheetBoughtM2)} to buy, with laps and turn-ups; ${formatMeasure(measure(p.beyondM, 'm'), units)} beyond the work`}
+            because={p.sheetLaidM2.because}
+          />
           <AnswerRow label="Upright screen" value={p.verticalScreen.value ? 'yes' : 'no'} because={p.verticalScreen.because} />
           <AnswerRow label="Doors and windows" value={OPENINGS[p.openings.value]} because={p.openings.because} />
-          <AnswerRow label="Waste bags" value={String(p.bags.value)} note="6 mil, gooseneck and tape; nothing leaves the area unbagged" because={p.bags.because} />
+          <AnswerRow
+            label="Waste bags"
+            value={String(p.bags.value)}
+            note="6 mil, gooseneck and tape; nothing leaves the area unbagged"
+            because={p.bags.because}
+          />
         </Panel>
       ) : null}
       <Panel title="Breathing">
-        <AnswerRow label="Exposure" value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)} because={p.exposure.because} />
-        <AnswerRow label={p.respirator.value ? say(p.respirator.value) : 'No respirator called for by lead'} value={p.vapourFilter ? 'with vapour cartridges' : undefined} note={p.respirator.value ? 'Fit tested, clean shaven at the seal, seal checked each time' : undefined} because={p.respirator.because} />
+        <AnswerRow
+          label="Exposure"
+          value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)}
+          because={p.exposure.because}
+        />
+        <AnswerRow
+          label={p.respirator.value ? say(p.respirator.value) : 'No respirator called for by lead'}
+          value={p.vapourFilter ? 'with vapour cartridges' : undefined}
+          note={p.respirator.value ? 'Fit tested, clean shaven at the seal, seal checked each time' : undefined}
+          because={p.respirator.because}
+        />
       </Panel>
       <Panel title="Also on the list">
         <View className="gap-1">
@@ -37,9 +56,18 @@ export function ProtectStage({ plan }: StageProps) {
       </Panel>
       {p.sign.value.length > 0 ? (
         <Panel title="Sign">
-          <View role="img" aria-label={`Sign: ${p.sign.value.join('. ')}`} className="items-center gap-1 border-4 border-soot bg-[#f9f9f7] p-4">
+          <View
+            role="img"
+            aria-label={`Sign: ${p.sign.value.join('. ')}`}
+            className="items-center gap-1 border-4 border-soot bg-[#f9f9f7] p-4"
+          >
             {p.sign.value.map((line, i) => (
-              <Words key={line} look={i === 0 ? 'head' : 'strong'} tone={i === 0 ? 'paper' : 'ink'} className={`text-center ${i === 0 ? 'self-stretch bg-[#8e2f20] px-3 py-1' : ''}`}>
+              <Words
+                key={line}
+                look={i === 0 ? 'head' : 'strong'}
+                tone={i === 0 ? 'paper' : 'ink'}
+                className={`text-center ${i === 0 ? 'self-stretch bg-[#8e2f20] px-3 py-1' : ''}`}
+              >
                 {line}
               </Words>
             ))}

@@ -18,7 +18,13 @@ export function SettingsScreen() {
   const put = (fields: Partial<FirmSettings>) => dispatch(changeSettings(fields));
   const money = (field: 'labourPerHour' | 'sheetPerM2' | 'bagEach', label: string) => (
     <View className="min-w-[11rem] flex-1">
-      <NumberField label={label} value={s[field]} check={(v) => against({ [field]: v })} onCommit={(v) => v !== null && put({ [field]: v })} testID={field} />
+      <NumberField
+        label={label}
+        value={s[field]}
+        check={(v) => against({ [field]: v })}
+        onCommit={(v) => v !== null && put({ [field]: v })}
+        testID={field}
+      />
     </View>
   );
   return (
@@ -28,7 +34,12 @@ export function SettingsScreen() {
         <Words look="title" level={1}>
           Rates and settings
         </Words>
-        <TextField label="Firm" value={s.firmName} problem={against({ firmName: s.firmName })} onCommit={(firmName) => firmName.trim() && put({ firmName })} />
+        <TextField
+          label="Firm"
+          value={s.firmName}
+          problem={against({ firmName: s.firmName })}
+          onCommit={(firmName) => firmName.trim() && put({ firmName })}
+        />
         <Panel title="Prices" aside="in the money of the job’s rules">
           <View className="flex-row flex-wrap gap-3">
             {money('labourPerHour', 'One person, one hour')}
@@ -37,13 +48,35 @@ export function SettingsScreen() {
           </View>
         </Panel>
         <Panel title="What the firm holds">
-          <Toggle label="Certified for lead work" hint="US: needed for paid work in housing beyond minor amounts" value={s.certified} onChange={(certified) => put({ certified })} testID="certified" />
-          <Toggle label="Recognised swab kit" hint="Only a recognised kit can clear a coat" value={s.recognisedKit} onChange={(recognisedKit) => put({ recognisedKit })} />
+          <Toggle
+            label="Certified for lead work"
+            hint="US: needed for paid work in housing beyond minor amounts"
+            value={s.certified}
+            onChange={(certified) => put({ certified })}
+            testID="certified"
+          />
+          <Toggle
+            label="Recognised swab kit"
+            hint="Only a recognised kit can clear a coat"
+            value={s.recognisedKit}
+            onChange={(recognisedKit) => put({ recognisedKit })}
+          />
           <Toggle label="Sander with HEPA shroud" value={s.ownsHepaSander} onChange={(ownsHepaSander) => put({ ownsHepaSander })} />
         </Panel>
         <Panel title="Schools" aside="where good people differ">
-          <Toggle label="Hot air on lead, below the legal limit" hint="Off by default: fume is invisible; infrared does the same below 1000 °F" value={s.allowHotAirOnLead} onChange={(allowHotAirOnLead) => put({ allowHotAirOnLead })} testID="hot-air" />
-          <Toggle label="Caustic on timber" hint="Cheap and strong, but what stays ruins the next coat: softwood outdoors or on the bench, trial square first" value={s.allowCausticOnTimber} onChange={(allowCausticOnTimber) => put({ allowCausticOnTimber })} />
+          <Toggle
+            label="Hot air on lead, below the legal limit"
+            hint="Off by default: fume is invisible; infrared does the same below 1000 °F"
+            value={s.allowHotAirOnLead}
+            onChange={(allowHotAirOnLead) => put({ allowHotAirOnLead })}
+            testID="hot-air"
+          />
+          <Toggle
+            label="Caustic on timber"
+            hint="Cheap and strong, but what stays ruins the next coat: softwood outdoors or on the bench, trial square first"
+            value={s.allowCausticOnTimber}
+            onChange={(allowCausticOnTimber) => put({ allowCausticOnTimber })}
+          />
         </Panel>
         <Panel title="Rates on flat work" aside="ft² for one person in an hour, one pass">
           {METHODS.filter((m) => m.id !== 'leave').map((m) => (
@@ -66,7 +99,8 @@ interface RateRowProps {
 function RateRow({ id, usual, settings, put }: RateRowProps) {
   const own = settings.rates[id];
   const rate = own ?? usual;
-  const write = (side: 'lowM2PerH' | 'highM2PerH') => (v: number | null) => v !== null && put({ rates: { ...settings.rates, [id]: { ...rate, [side]: v * FT2 } } });
+  const write = (side: 'lowM2PerH' | 'highM2PerH') => (v: number | null) =>
+    v !== null && put({ rates: { ...settings.rates, [id]: { ...rate, [side]: v * FT2 } } });
   const check = (side: 'lowM2PerH' | 'highM2PerH') => (v: number) => against({ rates: { [id]: { ...rate, [side]: v * FT2 } } });
   const back = () => {
     const { [id]: _gone, ...rest } = settings.rates;
@@ -77,10 +111,22 @@ function RateRow({ id, usual, settings, put }: RateRowProps) {
       <Words look="row">{`${say(id).charAt(0).toUpperCase()}${say(id).slice(1)}${own ? ', your own' : ''}`}</Words>
       <View className="flex-row flex-wrap items-end gap-3">
         <View className="min-w-[7rem] flex-1">
-          <NumberField label="slow" value={roundForReading(rate.lowM2PerH / FT2)} check={check('lowM2PerH')} onCommit={write('lowM2PerH')} testID={`rate-low-${id}`} />
+          <NumberField
+            label="slow"
+            value={roundForReading(rate.lowM2PerH / FT2)}
+            check={check('lowM2PerH')}
+            onCommit={write('lowM2PerH')}
+            testID={`rate-low-${id}`}
+          />
         </View>
         <View className="min-w-[7rem] flex-1">
-          <NumberField label="fast" value={roundForReading(rate.highM2PerH / FT2)} check={check('highM2PerH')} onCommit={write('highM2PerH')} testID={`rate-high-${id}`} />
+          <NumberField
+            label="fast"
+            value={roundForReading(rate.highM2PerH / FT2)}
+            check={check('highM2PerH')}
+            onCommit={write('highM2PerH')}
+            testID={`rate-high-${id}`}
+          />
         </View>
         {own ? <Button look="quiet" label="Usual rate" says={`Back to the usual rate for ${say(id)}`} onPress={back} /> : null}
       </View>

@@ -36,28 +36,50 @@ export function StartScreen() {
           <ImportButton />
         </View>
         <Panel title="Jobs">
-          {list === null && listStatus === 'away' && begun.length === 0 ? <Empty says="No signal, and no job has been opened on this phone yet. A new job can be begun all the same: it is sent when the server answers." /> : null}
+          {list === null && listStatus === 'away' && begun.length === 0 ? (
+            <Empty says="No signal, and no job has been opened on this phone yet. A new job can be begun all the same: it is sent when the server answers." />
+          ) : null}
           {list === null && listStatus === 'loading' ? <ActivityIndicator aria-label="Loading the jobs" /> : null}
           <View className="gap-1">
             {begun.map(({ facts }) => (
-              <Row key={facts.job.id} title={facts.job.name} note="on this phone, not sent yet" onPress={() => router.navigate(`/job/${facts.job.id}/walk`)} />
+              <Row
+                key={facts.job.id}
+                title={facts.job.name}
+                note="on this phone, not sent yet"
+                onPress={() => router.navigate(`/job/${facts.job.id}/walk`)}
+              />
             ))}
             {list?.map((j) => (
               <Row
-                key={j.id} testID={`job-${j.id}`} title={byId[j.id]?.facts.job.name ?? j.name} onPress={() => router.navigate(`/job/${j.id}/walk`)}
-                note={[j.place, j.yearBuilt ? `built ${j.yearBuilt}` : 'year unknown', `${j.surfaces} surfaces`, j.rulebook === 'us' ? 'US rules' : 'UK rules'].filter(Boolean).join(' · ')}
+                key={j.id}
+                testID={`job-${j.id}`}
+                title={byId[j.id]?.facts.job.name ?? j.name}
+                onPress={() => router.navigate(`/job/${j.id}/walk`)}
+                note={[
+                  j.place,
+                  j.yearBuilt ? `built ${j.yearBuilt}` : 'year unknown',
+                  `${j.surfaces} surfaces`,
+                  j.rulebook === 'us' ? 'US rules' : 'UK rules',
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
                 aside={j.sample ? <Words look="note">sample</Words> : undefined}
               />
             ))}
           </View>
-          {list?.length === 0 && begun.length === 0 ? <Empty says="No job yet. Start one: a name is enough, and the year it was built tells the most." /> : null}
+          {list?.length === 0 && begun.length === 0 ? (
+            <Empty says="No job yet. Start one: a name is enough, and the year it was built tells the most." />
+          ) : null}
         </Panel>
         <View className="flex-row flex-wrap gap-x-4">
           <Button look="quiet" label="Rates and settings" flush onPress={() => router.navigate('/settings')} />
           <Button look="quiet" label="Sources" flush onPress={() => router.navigate('/sources')} />
           <Button look="quiet" label="Keys" flush onPress={() => router.navigate('/keys')} />
         </View>
-        <Words look="note">Rough Sill advises. It does not replace the local authority, a licensed professional, the product’s own data sheet or a lab. What is not known is treated as present.</Words>
+        <Words look="note">
+          Rough Sill advises. It does not replace the local authority, a licensed professional, the product’s own data sheet or a lab. What
+          is not known is treated as present.
+        </Words>
       </ScrollView>
       <Notices />
     </View>
@@ -91,7 +113,8 @@ function ImportButton() {
   };
   const read = async (file: File | undefined) => {
     if (!file) return;
-    if (file.size > 8 * 1024 * 1024) return setRefused({ says: 'The file is over 8 MB: no job file is that large. Nothing was brought in.', problems: [] });
+    if (file.size > 8 * 1024 * 1024)
+      return setRefused({ says: 'The file is over 8 MB: no job file is that large. Nothing was brought in.', problems: [] });
     const text = await file.text();
     const facts = readJobFile(text, new Date().getUTCFullYear());
     if (!facts.ok) return setRefused({ says: 'Nothing was brought in. The file has to be put right first.', problems: facts.problems });
@@ -103,7 +126,10 @@ function ImportButton() {
         'label',
         { className: 'file-button' },
         createElement('input', {
-          type: 'file', accept: '.json,application/json', 'data-testid': 'import', 'aria-label': 'Bring in a job file',
+          type: 'file',
+          accept: '.json,application/json',
+          'data-testid': 'import',
+          'aria-label': 'Bring in a job file',
           onChange: (e: { target: HTMLInputElement }) => {
             void read(e.target.files?.[0]).finally(() => (e.target.value = ''));
           },
@@ -117,7 +143,9 @@ function ImportButton() {
             <Words key={`${p.path}${p.message}`}>{`${p.path}: ${p.message}`}</Words>
           ))}
           {refused.problems.length > 12 ? <Words look="note">{`and ${refused.problems.length - 12} more`}</Words> : null}
-          {refused.copy !== undefined ? <Button label="Bring it in as a copy" testID="import-copy" onPress={() => void bring(refused.copy!, true)} /> : null}
+          {refused.copy !== undefined ? (
+            <Button label="Bring it in as a copy" testID="import-copy" onPress={() => void bring(refused.copy!, true)} />
+          ) : null}
         </View>
       ) : null}
     </>

@@ -2,7 +2,17 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { ELEMENTS, formatMeasure, measure, say, SpaceFields, type ElementId, type JobFacts, type Problem, type Space } from '@roughsill/core';
+import {
+  ELEMENTS,
+  formatMeasure,
+  measure,
+  say,
+  SpaceFields,
+  type ElementId,
+  type JobFacts,
+  type Problem,
+  type Space,
+} from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Problems, TextField, UnitsProvider, Words } from '../../kit';
 import { add, commit, newId, sessionSlice, set, useAppDispatch, useAppSelector, useJob } from '../../store';
 import { Notices } from '../Notices';
@@ -19,7 +29,13 @@ export function AddScreen() {
     <UnitsProvider value={facts.job.units}>
       <View className="flex-1 bg-limewash">
         <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
-          <Button look="quiet" label={`‹ ${facts.job.name}`} says={`Back to ${facts.job.name}`} onPress={() => router.navigate(`/job/${jobId}/walk`)} flush />
+          <Button
+            look="quiet"
+            label={`‹ ${facts.job.name}`}
+            says={`Back to ${facts.job.name}`}
+            onPress={() => router.navigate(`/job/${jobId}/walk`)}
+            flush
+          />
           {space ? <Templates facts={facts} space={space} /> : <SpaceForm key={edited?.id} facts={facts} edited={edited} />}
         </ScrollView>
         <Notices jobId={jobId} />
@@ -29,7 +45,16 @@ export function AddScreen() {
 }
 
 type SpaceDraft = Omit<Space, 'id' | 'removedAt'>;
-const BLANK: SpaceDraft = { name: '', kind: 'room', position: 0, yearBuilt: null, lengthM: null, widthM: null, heightM: null, boundaryM: null };
+const BLANK: SpaceDraft = {
+  name: '',
+  kind: 'room',
+  position: 0,
+  yearBuilt: null,
+  lengthM: null,
+  widthM: null,
+  heightM: null,
+  boundaryM: null,
+};
 
 function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edited?: Space }) {
   const dispatch = useAppDispatch();
@@ -43,8 +68,16 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
     return (
       <View className="min-w-[9rem] flex-1">
         <NumberField
-          label={label} unit={units} optional step={lengthStep(units) * 2} value={v === null ? null : fromMetres(v, units)} hint={hint} problem={problem(field)} testID={field}
-          check={(n) => SpaceFields.shape[field].safeParse(toMetres(n, units)).error?.issues[0]?.message} onCommit={(n) => put({ [field]: n === null ? null : toMetres(n, units) })}
+          label={label}
+          unit={units}
+          optional
+          step={lengthStep(units) * 2}
+          value={v === null ? null : fromMetres(v, units)}
+          hint={hint}
+          problem={problem(field)}
+          testID={field}
+          check={(n) => SpaceFields.shape[field].safeParse(toMetres(n, units)).error?.issues[0]?.message}
+          onCommit={(n) => put({ [field]: n === null ? null : toMetres(n, units) })}
         />
       </View>
     );
@@ -54,7 +87,13 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
     const { name, kind, yearBuilt, lengthM, widthM, heightM, boundaryM } = draft;
     const fields = { name, kind, position, yearBuilt, lengthM, widthM, heightM, boundaryM };
     const id = edited?.id ?? newId();
-    const found = dispatch(commit(jobId, [edited ? set('space', id, fields) : add('space', fields, undefined, id)], edited ? `${draft.name} changed` : `${draft.name} added`));
+    const found = dispatch(
+      commit(
+        jobId,
+        [edited ? set('space', id, fields) : add('space', fields, undefined, id)],
+        edited ? `${draft.name} changed` : `${draft.name} added`,
+      ),
+    );
     setProblems(found);
     if (found.length === 0) router.replace(edited ? `/job/${jobId}/walk` : `/job/${jobId}/add?space=${id}`);
   };
@@ -63,15 +102,39 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
       <Words look="title" level={1}>
         {edited ? `Edit ${edited.name}` : 'A room, or a side of the house'}
       </Words>
-      <Pick label="It is" value={draft.kind} options={[{ value: 'room', label: 'a room, inside' }, { value: 'elevation', label: 'a side, outside' }]} onChange={(kind) => put({ kind })} testID="space-kind" />
-      <TextField label="Name" value={draft.name} problem={problem('name')} onChange={(name) => put({ name })} onCommit={(name) => put({ name })} placeholder={draft.kind === 'room' ? 'Front room' : 'Street side'} testID="space-name" />
+      <Pick
+        label="It is"
+        value={draft.kind}
+        options={[
+          { value: 'room', label: 'a room, inside' },
+          { value: 'elevation', label: 'a side, outside' },
+        ]}
+        onChange={(kind) => put({ kind })}
+        testID="space-kind"
+      />
+      <TextField
+        label="Name"
+        value={draft.name}
+        problem={problem('name')}
+        onChange={(name) => put({ name })}
+        onCommit={(name) => put({ name })}
+        placeholder={draft.kind === 'room' ? 'Front room' : 'Street side'}
+        testID="space-name"
+      />
       <View className="flex-row flex-wrap gap-3">
         {length('lengthM', 'Length')}
         {draft.kind === 'room' ? length('widthM', 'Width') : null}
         {length('heightM', 'Height')}
         {draft.kind === 'elevation' ? length('boundaryM', 'To the boundary', 'Decides whether an upright screen is needed') : null}
       </View>
-      <NumberField label="Year built, if not the building’s" value={draft.yearBuilt} optional decimals={0} problem={problem('yearBuilt')} onCommit={(yearBuilt) => put({ yearBuilt })} />
+      <NumberField
+        label="Year built, if not the building’s"
+        value={draft.yearBuilt}
+        optional
+        decimals={0}
+        problem={problem('yearBuilt')}
+        onCommit={(yearBuilt) => put({ yearBuilt })}
+      />
       <Problems problems={problems.filter((p) => problem(p.path) === undefined)} />
       <Button look="main" label={edited ? 'Keep' : 'Add it'} onPress={save} testID="save-space" />
     </>
@@ -96,11 +159,27 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
     const name = `${say(id).charAt(0).toUpperCase()}${say(id).slice(1)}${same > 0 ? ` ${same + 1}` : ''}`;
     const position = Math.max(-1, ...here.map((s) => s.position)) + 1;
     const fields = {
-      spaceId: space.id, position, name, element: id, count, material: e.material, lengthM: e.lengthM, widthM: e.widthM, faces: 1, yearMade: null, conditions: [],
-      coatsCounted: false, knots: 'unknown', aim: 'keepSound', topcoat: null, bench: false,
+      spaceId: space.id,
+      position,
+      name,
+      element: id,
+      count,
+      material: e.material,
+      lengthM: e.lengthM,
+      widthM: e.widthM,
+      faces: 1,
+      yearMade: null,
+      conditions: [],
+      coatsCounted: false,
+      knots: 'unknown',
+      aim: 'keepSound',
+      topcoat: null,
+      bench: false,
     };
     const parts = e.parts.map(([kind, sharePct]) => add('part', { kind, sharePct, methodId: null, insistedWhy: null }, surfaceId));
-    const found = dispatch(commit(jobId, [add('surface', fields, undefined, surfaceId), ...parts], `${count > 1 ? `${count} × ` : ''}${name} added`));
+    const found = dispatch(
+      commit(jobId, [add('surface', fields, undefined, surfaceId), ...parts], `${count > 1 ? `${count} × ` : ''}${name} added`),
+    );
     setProblems(found);
     if (found.length > 0) return;
     dispatch(sessionSlice.actions.used(id));
@@ -111,10 +190,24 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
     <>
       <Words look="title" level={1}>{`Add to ${space.name}`}</Words>
       <Words>Usual sizes and parts are filled in. Set how many, tap what it is, and put the sizes right afterwards.</Words>
-      <NumberField label="Times" value={count} step={1} decimals={0} testID="times" check={(n) => (Number.isInteger(n) && n >= 1 && n <= 999 ? undefined : 'between 1 and 999')} onCommit={(n) => setCount(n ?? 1)} />
+      <NumberField
+        label="Times"
+        value={count}
+        step={1}
+        decimals={0}
+        testID="times"
+        check={(n) => (Number.isInteger(n) && n >= 1 && n <= 999 ? undefined : 'between 1 and 999')}
+        onCommit={(n) => setCount(n ?? 1)}
+      />
       <View className="flex-row flex-wrap gap-2">
         {list.map((e) => (
-          <Pressable key={e.id} role="button" testID={`template-${e.id}`} onPress={() => addFrom(e.id)} className="min-h-[4.5rem] min-w-[9.5rem] flex-1 justify-center border-2 border-line bg-panel px-3 py-2 active:opacity-80">
+          <Pressable
+            key={e.id}
+            role="button"
+            testID={`template-${e.id}`}
+            onPress={() => addFrom(e.id)}
+            className="min-h-[4.5rem] min-w-[9.5rem] flex-1 justify-center border-2 border-line bg-panel px-3 py-2 active:opacity-80"
+          >
             <Words look="row">{say(e.id)}</Words>
             <Words look="note">{`${formatMeasure(measure(e.lengthM, 'm'), units)} × ${formatMeasure(measure(e.widthM, 'm'), units)}, ${say(e.material)}`}</Words>
           </Pressable>
@@ -123,9 +216,20 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
       <Problems problems={problems} />
       <Panel title="Here now" aside={String(here.length)}>
         {here.map((s) => (
-          <Words key={s.id}>{`${s.count} × ${s.name}, ${formatMeasure(measure(s.lengthM, 'm'), units)} × ${formatMeasure(measure(s.widthM, 'm'), units)}`}</Words>
+          <Words
+            key={s.id}
+          >{`${s.count} × ${s.name}, ${formatMeasure(measure(s.lengthM, 'm'), units)} × ${formatMeasure(measure(s.widthM, 'm'), units)}`}</Words>
         ))}
-        <Button look="main" label={here.length === 0 ? 'Back to the walk' : 'Done: count the coats'} testID="done-adding" onPress={() => router.navigate(here[0] ? `/job/${jobId}/walk/${(here.find((s) => s.layers.length === 0) ?? here[0]).id}` : `/job/${jobId}/walk`)} />
+        <Button
+          look="main"
+          label={here.length === 0 ? 'Back to the walk' : 'Done: count the coats'}
+          testID="done-adding"
+          onPress={() =>
+            router.navigate(
+              here[0] ? `/job/${jobId}/walk/${(here.find((s) => s.layers.length === 0) ?? here[0]).id}` : `/job/${jobId}/walk`,
+            )
+          }
+        />
       </Panel>
     </>
   );

@@ -1,5 +1,5 @@
 /** Parts and their shares of the area. The shares are written together, and only when they add to 100 %. */
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { formatMeasure, liveParts, measure, PART_KINDS, say, type PartKind, type Problem, type Surface } from '@roughsill/core';
 import { Button, NumberField, Panel, Problems, useUnits, Words } from '../../kit';
@@ -7,7 +7,7 @@ import { add, commit, remove, set, useAppDispatch, type Draft } from '../../stor
 
 type Shares = Readonly<Partial<Record<PartKind, number>>>;
 
-const sharesOf = (s: Surface): Shares => Object.fromEntries(liveParts(s).map((p) => [p.kind, p.sharePct]));
+export const sharesOf = (s: Surface): Shares => Object.fromEntries(liveParts(s).map((p) => [p.kind, p.sharePct]));
 const total = (s: Shares): number => Object.values(s).reduce((a, b) => a + b, 0);
 
 /** The changes from the recorded shares to the wanted ones. */
@@ -26,10 +26,8 @@ export function PartsEditor({ jobId, surface, areaM2 }: { readonly jobId: string
   const dispatch = useAppDispatch();
   const units = useUnits();
   const recorded = sharesOf(surface);
-  const key = JSON.stringify(recorded);
   const [shares, setShares] = useState<Shares>(recorded);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  useEffect(() => setShares(JSON.parse(key) as Shares), [key]);
   const sum = total(shares);
   const drafts = draftsFor(surface, shares);
   const right = Math.abs(sum - 100) < 0.001;
@@ -39,7 +37,11 @@ export function PartsEditor({ jobId, surface, areaM2 }: { readonly jobId: string
         {PART_KINDS.map((kind) => (
           <View key={kind} className="min-w-[11rem] flex-1">
             <NumberField
-              label={say(kind).charAt(0).toUpperCase() + say(kind).slice(1)} unit="%" step={5} value={shares[kind] ?? 0} testID={`share-${kind}`}
+              label={say(kind).charAt(0).toUpperCase() + say(kind).slice(1)}
+              unit="%"
+              step={5}
+              value={shares[kind] ?? 0}
+              testID={`share-${kind}`}
               hint={formatMeasure(measure((areaM2 * (shares[kind] ?? 0)) / 100, 'm2'), units)}
               check={(v) => (v < 0 ? 'a share cannot be negative' : v > 100 ? 'a share is at most 100 %' : undefined)}
               onCommit={(v) => setShares({ ...shares, [kind]: v ?? 0 })}
@@ -48,12 +50,21 @@ export function PartsEditor({ jobId, surface, areaM2 }: { readonly jobId: string
         ))}
       </View>
       {right ? null : (
-        <Words alert look="strong" tone="oxide">{`The shares add to ${Number(sum.toFixed(1))} %, not 100 %. They are not written until they do.`}</Words>
+        <Words
+          alert
+          look="strong"
+          tone="oxide"
+        >{`The shares add to ${Number(sum.toFixed(1))} %, not 100 %. They are not written until they do.`}</Words>
       )}
       <Problems problems={problems} />
       {drafts.length > 0 ? (
         <View className="flex-row flex-wrap gap-2">
-          <Button look="main" label="Keep these shares" disabled={!right} onPress={() => setProblems(dispatch(commit(jobId, drafts, 'parts')))} />
+          <Button
+            look="main"
+            label="Keep these shares"
+            disabled={!right}
+            onPress={() => setProblems(dispatch(commit(jobId, drafts, 'parts')))}
+          />
           <Button label="Back to the recorded ones" onPress={() => setShares(recorded)} />
         </View>
       ) : null}

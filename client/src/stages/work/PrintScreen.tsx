@@ -1,7 +1,18 @@
 /** The plan on paper: every surface, or one, with its reasons written out. */
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { createDeriver, formatHours, formatRange, formatWork, jobReport, NOTICE, say, type JobFacts, type ReasonReport, type SurfaceReport } from '@roughsill/core';
+import {
+  createDeriver,
+  formatHours,
+  formatRange,
+  formatWork,
+  jobReport,
+  NOTICE,
+  say,
+  type JobFacts,
+  type ReasonReport,
+  type SurfaceReport,
+} from '@roughsill/core';
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
@@ -29,15 +40,27 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
   const report = useMemo(() => jobReport(facts, plan), [facts, plan]);
   const money = moneyFor(facts);
   return (
-    <ScrollView testID="paper" className="flex-1 bg-white" contentContainerClassName="w-full max-w-[50rem] gap-5 self-center p-6" {...({ dataSet: { 'print-root': 'yes' } } as object)}>
+    <ScrollView
+      testID="paper"
+      className="flex-1 bg-white"
+      contentContainerClassName="w-full max-w-[50rem] gap-5 self-center p-6"
+      {...({ dataSet: { 'print-root': 'yes' } } as object)}
+    >
       <View {...noprint} className="flex-row flex-wrap gap-2">
         <Button look="main" label="Print" onPress={() => window.print()} />
-        <Button label="Back to the job" onPress={() => router.navigate(only ? `/job/${facts.job.id}/work/${only}` : `/job/${facts.job.id}/work`)} />
+        <Button
+          label="Back to the job"
+          onPress={() => router.navigate(only ? `/job/${facts.job.id}/work/${only}` : `/job/${facts.job.id}/work`)}
+        />
       </View>
       <Words look="title" level={1}>
         {report.job.name}
       </Words>
-      <Words>{[report.job.place, report.job.yearBuilt ? `built ${report.job.yearBuilt}` : 'year built unknown', `${report.job.rules} rules`].filter(Boolean).join(' · ')}</Words>
+      <Words>
+        {[report.job.place, report.job.yearBuilt ? `built ${report.job.yearBuilt}` : 'year built unknown', `${report.job.rules} rules`]
+          .filter(Boolean)
+          .join(' · ')}
+      </Words>
       <Words look="note">{`${NOTICE} ${report.job.edition}.`}</Words>
       {report.spaces.map((space) => {
         const surfaces = space.surfaces.filter((s) => only === undefined || s.id === only);
@@ -49,7 +72,10 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
             {space.minorWork ? <Lines because={space.minorWork.because} /> : null}
             {surfaces.map((s) => (
               <SurfacePaper key={s.id} s={s} money={money}>
-                <Section coats={sectionCoats(plan.surfaces.find((p) => p.surfaceId === s.id)!)} material={facts.surfaces.find((x) => x.id === s.id)!.material} />
+                <Section
+                  coats={sectionCoats(plan.surfaces.find((p) => p.surfaceId === s.id)!)}
+                  material={facts.surfaces.find((x) => x.id === s.id)!.material}
+                />
               </SurfacePaper>
             ))}
           </View>
@@ -67,7 +93,15 @@ const Lines = ({ because }: { readonly because: readonly ReasonReport[] }) => (
   </>
 );
 
-function SurfacePaper({ s, money, children }: { readonly s: SurfaceReport; readonly money: (n: number) => string; readonly children: React.ReactNode }) {
+function SurfacePaper({
+  s,
+  money,
+  children,
+}: {
+  readonly s: SurfaceReport;
+  readonly money: (n: number) => string;
+  readonly children: React.ReactNode;
+}) {
   const pr = s.protection;
   return (
     <View className="gap-3 border-t-2 border-soot pt-3">
@@ -87,7 +121,15 @@ function SurfacePaper({ s, money, children }: { readonly s: SurfaceReport; reado
       {s.steps.map((st) => (
         <View key={st.number} {...keep} className="gap-0.5 pl-4">
           <Words look="strong">{`${st.number}. ${st.title}`}</Words>
-          <Words look="note">{[`${formatRange(st.personHours, formatWork)} of work`, st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : '', ...st.quantities.map((q) => `${q.what} ${q.text}`)].filter(Boolean).join(' · ')}</Words>
+          <Words look="note">
+            {[
+              `${formatRange(st.personHours, formatWork)} of work`,
+              st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : '',
+              ...st.quantities.map((q) => `${q.what} ${q.text}`),
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Words>
           <Lines because={st.because} />
           {st.checks.map((c) => (
             <Words key={c.id}>{`${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}`}</Words>

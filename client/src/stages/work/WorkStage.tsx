@@ -7,7 +7,6 @@ import { add, commit, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
 import type { StageProps } from '../SurfaceScreen';
 
-
 export function WorkStage({ facts, surface, plan }: StageProps) {
   const { work, money } = plan;
   const cash = moneyFor(facts);
@@ -15,7 +14,11 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
     <>
       <Panel title="The plan" aside={`${work.steps.length} steps`}>
         <Words>{`${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. No trial stands behind this price: it is a guess until squares are done.`}</Words>
-        <Button label="Print this surface" onPress={() => router.navigate(`/job/${facts.job.id}/print?surface=${surface.id}`)} className="self-start" />
+        <Button
+          label="Print this surface"
+          onPress={() => router.navigate(`/job/${facts.job.id}/print?surface=${surface.id}`)}
+          className="self-start"
+        />
       </Panel>
       {work.steps.map((s, i) => (
         <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} jobId={facts.job.id} surface={surface} />
@@ -24,9 +27,26 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
   );
 }
 
-function StepBlock({ number, step, here, jobId, surface }: { readonly number: number; readonly step: Step; readonly here: boolean; readonly jobId: string; readonly surface: Surface }) {
+function StepBlock({
+  number,
+  step,
+  here,
+  jobId,
+  surface,
+}: {
+  readonly number: number;
+  readonly step: Step;
+  readonly here: boolean;
+  readonly jobId: string;
+  readonly surface: Surface;
+}) {
   const units = useUnits();
-  const times = [step.handsOnH.high > 0 ? `${formatRange(step.handsOnH, formatWork)} of work` : '', step.waitH.high > 0 ? `${formatRange(step.waitH, formatHours)} of waiting` : ''].filter(Boolean).join(', ');
+  const times = [
+    step.handsOnH.high > 0 ? `${formatRange(step.handsOnH, formatWork)} of work` : '',
+    step.waitH.high > 0 ? `${formatRange(step.waitH, formatHours)} of waiting` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
   return (
     <View testID={`step-${step.id}`} className={`flex-row gap-3 border-l-4 bg-panel p-3 ${here ? 'border-soot' : 'border-line'}`}>
       <Words look="head" className="w-8">
@@ -59,7 +79,24 @@ function GateRow({ gate, jobId, surface }: { readonly gate: Gate; readonly jobId
   const standing = surface.checks.filter((c) => c.gate === gate.id && !surface.checks.some((o) => o.supersedesId === c.id)).at(-1);
   const record = (outcome: 'pass' | 'fail') =>
     dispatch(
-      commit(jobId, [add('check', { gate: gate.id, outcome, note: '', takenAt: new Date().toISOString(), supersedesId: standing?.id ?? null, supersedesWhy: standing ? 'looked at again' : null }, surface.id)], null),
+      commit(
+        jobId,
+        [
+          add(
+            'check',
+            {
+              gate: gate.id,
+              outcome,
+              note: '',
+              takenAt: new Date().toISOString(),
+              supersedesId: standing?.id ?? null,
+              supersedesWhy: standing ? 'looked at again' : null,
+            },
+            surface.id,
+          ),
+        ],
+        null,
+      ),
     );
   const edge = gate.state === 'passed' ? 'border-verdigris' : gate.state === 'failed' ? 'border-oxide' : 'border-line';
   return (
