@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { ScrollView } from 'react-native';
 import { Provider } from 'react-redux';
 import { useFonts } from 'expo-font';
-import { Stack, type ErrorBoundaryProps } from 'expo-router';
+import { Slot, type ErrorBoundaryProps } from 'expo-router';
 import besley from '@fontsource/besley/files/besley-latin-700-normal.woff2';
 import read from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
 import readBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2';
@@ -41,7 +41,7 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <Pigments />
-      <Stack screenOptions={{ headerShown: false, animation: 'none', contentStyle: { backgroundColor: 'transparent' } }} />
+      <Slot />
     </Provider>
   );
 }

@@ -1,7 +1,10 @@
-/** A job in one stage: the list, the surface, or both side by side where there is room. */
-import { useRef, useState } from 'react';
+/**
+ * A job in one stage. The layout stays while stages and surfaces come and go in it: on a wide screen it holds the list, with the surface
+ * beside it; on a phone the list is a page of its own.
+ */
+import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { ActivityIndicator, ScrollView, TextInput, View } from 'react-native';
-import { router, useLocalSearchParams } from 'expo-router';
+import { router, Slot, useGlobalSearchParams } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
 import { Button, Empty, NextBar, UnitsProvider, useWide, Words } from '../kit';
 import { findSurface, useDigest, useJob } from '../store';
@@ -12,42 +15,121 @@ import { SurfaceScreen } from './SurfaceScreen';
 import { ACT_WORDS, isStage, STAGE_OF_ACT, STAGE_WORDS, type StageId } from './stages';
 import { useJobKeys } from './keys';
 
+interface JobView {
+  readonly facts: JobFacts;
+  readonly digest: JobDigest | undefined;
+  readonly by: 'page' | 'worker';
+  readonly stage: StageId;
+  readonly surfaceId?: string;
+  readonly go: (s: StageId, id?: string) => void;
+  readonly find: React.RefObject<TextInput | null>;
+}
+const Job = createContext<JobView | null>(null);
+function useJobView(): JobView {
+  const view = useContext(Job);
+  if (!view) throw new Error('a stage is shown inside JobScreen');
+  return view;
+}
+
 export function JobScreen() {
-  const params = useLocalSearchParams<{ jobId: string; stage: string; surfaceId?: string }>();
-  const { facts, status } = useJob(params.jobId);
-  if (!facts) {
-    return (
-      <View className="flex-1 gap-4 bg-limewash p-6">
-        {status === 'missing' ? (
-          <Empty says="There is no such job here. It may belong to another firm, or its address was mistyped." />
-        ) : null}
-        {status === 'away' ? (
-          <Empty says="No signal, and this job was never opened on this phone. It opens as soon as the server answers." />
-        ) : null}
-        {status === 'loading' || status === 'none' ? <ActivityIndicator aria-label="Opening the job" /> : null}
-        <Button label="All jobs" onPress={() => router.replace('/')} />
-      </View>
-    );
-  }
+  const { jobId } = useGlobalSearchParams<{ jobId: string }>();
+  const { facts, status } = useJob(jobId);
+  if (facts) return <JobLayout facts={facts} />;
+  return (
+    <View className="flex-1 gap-4 bg-limewash p-6">
+      {status === 'missing' ? (
+        <Empty says="There is no such job here. It may belong to another firm, or its address was mistyped." />
+      ) : null}
+      {status === 'away' ? (
+        <Empty says="No signal, and this job was never opened on this phone. It opens as soon as the server answers." />
+      ) : null}
+      {status === 'loading' || status === 'none' ? <ActivityIndicator aria-label="Opening the job" /> : null}
+      <Button label="All jobs" onPress={() => router.replace('/')} />
+    </View>
+  );
+}
+
+function JobLayout({ facts }: { readonly facts: JobFacts }) {
+  const params = useGlobalSearchParams<{ stage?: string; surfaceId?: string }>();
+  const wide = useWide();
+  const { digest, by } = useDigest(facts);
+  const find = useRef<TextInput>(null);
+  const jobId = facts.job.id;
   const stage: StageId = isStage(params.stage) ? params.stage : 'walk';
+  const { surfaceId } = params;
+  const view = useMemo<JobView>(
+    () => ({
+      facts,
+      digest,
+      by,
+      stage,
+      surfaceId,
+      find,
+      go: (s, id) => router.navigate(id ? `/job/${jobId}/${s}/${id}` : `/job/${jobId}/${s}`),
+    }),
+    [facts, digest, by, stage, surfaceId, jobId],
+  );
+  useJobKeys(view);
   return (
     <UnitsProvider value={facts.job.units}>
-      <JobLayout facts={facts} stage={stage} surfaceId={params.surfaceId} />
+      <Job.Provider value={view}>
+        <View className="flex-1 bg-limewash">
+          <View className="min-h-0 flex-1 flex-row">
+            {wide ? <StageColumn facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} go={view.go} /> : null}
+            {wide ? <JobList /> : null}
+            <View className="min-w-0 flex-1">
+              <Slot />
+            </View>
+          </View>
+          <Notices jobId={jobId} />
+          {wide ? null : <Ledge stage={stage} digest={digest} surfaceId={surfaceId} go={view.go} />}
+        </View>
+      </Job.Provider>
     </UnitsProvider>
   );
 }
 
-function JobLayout({ facts, stage, surfaceId }: { readonly facts: JobFacts; readonly stage: StageId; readonly surfaceId?: string }) {
+/** The stage without a surface: the list on a phone; on a wide screen the list is there already. */
+export function StageIndex() {
   const wide = useWide();
-  const { digest, by } = useDigest(facts);
-  const [filter, setFilter] = useState('');
-  const find = useRef<TextInput>(null);
-  const go = (s: StageId, id?: string) => router.navigate(id ? `/job/${facts.job.id}/${s}/${id}` : `/job/${facts.job.id}/${s}`);
-  useJobKeys({ facts, stage, surfaceId, go, find });
-  const surface = surfaceId ? findSurface(facts, surfaceId) : undefined;
+  if (!wide) return <JobList />;
+  return (
+    <View className="flex-1 justify-center p-10">
+      <Empty says="Pick a surface on the left. Keys: j and k move, 1 to 6 change the stage, w unfolds why, ? lists them all." />
+    </View>
+  );
+}
 
-  const list = (
+export function SurfaceRoute() {
+  const { facts, stage, surfaceId, go } = useJobView();
+  const surface = surfaceId ? findSurface(facts, surfaceId) : undefined;
+  if (surface) return <SurfaceScreen key={surface.id} facts={facts} surface={surface} stage={stage} go={go} />;
+  return (
+    <View className="flex-1 gap-4 p-4">
+      <Empty says="This surface is not on the job. It may have been removed." />
+      <Button label="Back to the list" onPress={() => go(stage)} />
+    </View>
+  );
+}
+
+/** Where each list was left, so that coming back to it on a phone does not start at the top. */
+const leftAt = new Map<string, number>();
+
+function JobList() {
+  const wide = useWide();
+  const { facts, digest, by, stage, surfaceId, go, find } = useJobView();
+  const [filter, setFilter] = useState('');
+  const scroll = useRef<ScrollView>(null);
+  const place = `${facts.job.id}/${stage}`;
+  const ready = digest !== undefined;
+  useEffect(() => {
+    if (ready && !wide) scroll.current?.scrollTo({ y: leftAt.get(place) ?? 0, animated: false });
+  }, [place, ready, wide]);
+  return (
     <ScrollView
+      ref={scroll}
+      onScroll={(e) => leftAt.set(place, e.nativeEvent.contentOffset.y)}
+      scrollEventThrottle={100}
       testID="list"
       className={wide ? 'w-[25rem] flex-none border-r-2 border-line' : 'flex-1'}
       contentContainerClassName="gap-4 p-4 pb-8"
@@ -60,6 +142,7 @@ function JobLayout({ facts, stage, surfaceId }: { readonly facts: JobFacts; read
           value={filter}
           onChangeText={setFilter}
           placeholder="Find a surface"
+          placeholderTextColor="rgb(var(--ash))"
           aria-label="Find a surface"
           className="min-h-touch border-2 border-line bg-panel px-3 font-read text-row text-soot"
         />
@@ -70,32 +153,6 @@ function JobLayout({ facts, stage, surfaceId }: { readonly facts: JobFacts; read
         <ActivityIndicator aria-label="Reckoning the whole job" />
       )}
     </ScrollView>
-  );
-  const detail = surfaceId ? (
-    surface ? (
-      <SurfaceScreen key={surface.id} facts={facts} surface={surface} stage={stage} go={go} />
-    ) : (
-      <View className="flex-1 gap-4 p-4">
-        <Empty says="This surface is not on the job. It may have been removed." />
-        <Button label="Back to the list" onPress={() => go(stage)} />
-      </View>
-    )
-  ) : (
-    <View className="flex-1 justify-center p-10">
-      <Empty says="Pick a surface on the left. Keys: j and k move, 1 to 6 change the stage, w unfolds why, ? lists them all." />
-    </View>
-  );
-
-  return (
-    <View className="flex-1 bg-limewash">
-      <View className="min-h-0 flex-1 flex-row">
-        {wide ? <StageColumn facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} go={go} /> : null}
-        {wide || !surfaceId ? list : null}
-        {wide || surfaceId ? <View className="min-w-0 flex-1">{detail}</View> : null}
-      </View>
-      <Notices jobId={facts.job.id} />
-      {wide ? null : <Ledge stage={stage} digest={digest} surfaceId={surfaceId} go={go} />}
-    </View>
   );
 }
 

@@ -17,7 +17,7 @@ const spoken = (s: StageId, open: number): string => `${STAGE_WORDS[s].label}${o
 
 export function Ledge({ stage, digest, surfaceId, go }: StageNavProps) {
   return (
-    <View role="navigation" aria-label="Stages" className="flex-row border-t-2 border-soot bg-shelf pb-1">
+    <View role="navigation" aria-label="Stages" className="flex-row flex-wrap border-t-2 border-soot bg-shelf pb-1">
       {STAGES.map((s) => {
         const open = digest ? openCount(s, digest) : 0;
         const on = s === stage;
@@ -28,7 +28,7 @@ export function Ledge({ stage, digest, surfaceId, go }: StageNavProps) {
             aria-label={spoken(s, open)}
             aria-current={on ? 'page' : undefined}
             onPress={() => go(s, surfaceId)}
-            className="min-h-[3.5rem] flex-1 items-center justify-center"
+            className="min-h-[3.5rem] min-w-[3.75rem] flex-1 items-center justify-center"
           >
             <View className={`-mt-0.5 h-1 w-10 ${on ? 'bg-soot' : 'bg-transparent'}`} />
             <Text className="font-strong text-note text-oxide [font-variant-numeric:tabular-nums]">{open > 0 ? open : ' '}</Text>

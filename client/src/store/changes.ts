@@ -16,7 +16,8 @@ import { flush } from './sync';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';
 import type { Thunk } from './store';
 
-export const newId = (): string => crypto.randomUUID();
+/** 128 random bits. Not crypto.randomUUID: a phone that reaches the office machine over plain http does not have it. */
+export const newId = (): string => Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join('');
 const now = (): string => new Date().toISOString();
 
 /** A change without its stamp. */

@@ -1,0 +1,58 @@
+/** What a painter does, in the words of the screen. */
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { expect, test as base, type Page } from '@playwright/test';
+
+export const example = (name: string): string =>
+  readFileSync(path.resolve(import.meta.dirname, `../examples/${name}.roughsill.json`), 'utf8');
+
+export class App {
+  constructor(
+    readonly page: Page,
+    readonly address: string,
+  ) {}
+
+  open = (at: string) => this.page.goto(this.address + at);
+  id = (testId: string) => this.page.getByTestId(testId);
+  button = (name: string | RegExp) => this.page.getByRole('button', { name });
+  pick = (testId: string, name: string) => this.id(testId).getByRole('radio', { name, exact: true }).click();
+
+  /** Types into a field and leaves it, which is when it is written. */
+  async type(testId: string, text: string): Promise<void> {
+    await this.id(testId).fill(text);
+    await this.id(testId).blur();
+  }
+
+  /** Everything that was entered has reached the server. */
+  async sent(): Promise<void> {
+    await expect.poll(() => this.page.evaluate(() => localStorage.getItem('rough-sill.outbox') ?? '[]')).toBe('[]');
+  }
+
+  async stage(name: string): Promise<void> {
+    await this.page
+      .getByRole('navigation', { name: 'Stages' })
+      .getByRole('link', { name: new RegExp(`^${name}`) })
+      .click();
+  }
+
+  async importText(text: string, name = 'job.roughsill.json'): Promise<void> {
+    await this.id('import').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  }
+
+  /** Puts a job file straight into the database, under new ids. */
+  async bring(text: string): Promise<string> {
+    const res = await this.page.request.post(`${this.address}/api/jobs/import?copy=true`, { data: JSON.parse(text) as object });
+    expect(res.status()).toBe(201);
+    return ((await res.json()) as { jobId: string }).jobId;
+  }
+}
+
+export const test = base.extend<{ app: App }>({
+  app: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (e) => errors.push(e.message));
+    await use(new App(page, process.env['E2E_ADDRESS']!));
+    expect(errors).toEqual([]);
+  },
+});
+export { expect };

@@ -1,0 +1,55 @@
+/** Every screen: axe finds nothing, and nothing to press is smaller than a thumb. */
+import AxeBuilder from '@axe-core/playwright';
+import { example, expect, test } from './app';
+
+const STAGES = ['walk', 'probe', 'choose', 'protect', 'coat', 'work'];
+
+test('axe is clean, targets are at least 48 px, nothing runs off the side', async ({ app, page }) => {
+  test.setTimeout(240_000);
+  const jobId = await app.bring(example('quill-point'));
+  const { facts } = (await (await page.request.get(`${app.address}/api/jobs/${jobId}`)).json()) as {
+    facts: { surfaces: { id: string; name: string }[]; spaces: { id: string }[] };
+  };
+  const sash = facts.surfaces.find((s) => s.name.startsWith('Sashes'))!.id;
+  const screens = [
+    '/',
+    '/new',
+    '/settings',
+    '/sources',
+    '/keys',
+    `/job/${jobId}/add`,
+    `/job/${jobId}/add?space=${facts.spaces[0]!.id}`,
+    `/job/${jobId}/facts`,
+    `/job/${jobId}/print?surface=${sash}`,
+  ];
+  screens.push(...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]));
+  for (const at of screens) {
+    await app.open(at);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    if (at.includes('/work/') || at.includes('/choose/')) await page.locator('[data-why]').first().click();
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(violations.map((v) => `${at}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
+    const small = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button, a, [role=button], [role=link], [role=radio], [role=checkbox], [role=switch], select, input:not([type=file])',
+        ),
+      ]
+        .map((e) => ({ e, r: e.getBoundingClientRect() }))
+        .filter(({ r }) => r.width > 0 && (r.height < 47.5 || r.width < 47.5))
+        .map(({ e, r }) => `${e.getAttribute('aria-label') ?? e.textContent} ${Math.round(r.width)}x${Math.round(r.height)}`),
+    );
+    expect(small.map((s) => `${at}: ${s}`)).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+  }
+});
+
+test('text at 200 % still fits the width', async ({ app, page }) => {
+  const jobId = await app.bring(example('one-window'));
+  for (const at of [`/job/${jobId}/walk`, `/job/${jobId}/choose/`]) {
+    await app.open(at);
+    await page.evaluate(() => (document.documentElement.style.fontSize = '200%'));
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+  }
+});

@@ -1,0 +1,78 @@
+/** A desk: list and detail side by side, and everything by keys. */
+import { example, expect, test } from './app';
+
+test('list and detail stand side by side; keys move, change stages, unfold and find', async ({ app, page }) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/job/${jobId}/walk`);
+  await expect(app.id('list')).toBeVisible();
+  await page.keyboard.press('j');
+  await expect(page.getByRole('heading', { name: 'Sashes, river side' })).toBeVisible();
+  const [list, detail] = [await app.id('list').boundingBox(), await app.id('surface').boundingBox()];
+  expect(list!.x + list!.width).toBeLessThanOrEqual(detail!.x + 1);
+  await page.keyboard.press('j');
+  await expect(page.getByRole('heading', { name: 'Casings, river side' })).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByRole('heading', { name: 'Sashes, river side' })).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/probe\//);
+  await page.keyboard.press('w');
+  await expect(page.locator('[data-why][aria-expanded=false]')).toHaveCount(0);
+  await page.keyboard.press('/');
+  await page.keyboard.type('ceiling');
+  await expect(app.id('list').getByRole('link')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await app.id('list').getByRole('link').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Textured ceiling' })).toBeVisible();
+  await expect(page.getByText('Asbestos', { exact: true })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Textured ceiling' })).toBeVisible();
+});
+
+test('a job is begun, and a method chosen, with the keyboard alone', async ({ app, page }) => {
+  await app.open('/');
+  await app.id('new-job').waitFor();
+  await page.keyboard.press('n');
+  await app.id('job-name').focus();
+  await page.keyboard.type('By keys');
+  await app.id('save-job').focus();
+  await page.keyboard.press('Enter');
+  await app.id('space-name').focus();
+  await page.keyboard.type('Hall');
+  await page.keyboard.press('Tab');
+  await app.id('save-space').focus();
+  await page.keyboard.press('Enter');
+  await app.id('template-door').focus();
+  await page.keyboard.press('Enter');
+  await app.id('done-adding').focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('heading', { name: 'Door', exact: true }).waitFor();
+  await page.locator('body').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('3');
+  const first = app.id('part-flat').getByRole('button').first();
+  await first.focus();
+  await page.keyboard.press('Enter');
+  await app
+    .id('part-flat')
+    .getByRole('button', { name: /^Choose / })
+    .first()
+    .focus();
+  await page.keyboard.press('Enter');
+  await expect(app.id('part-flat')).toContainText('chosen');
+});
+
+test('the firm’s own rate changes hours and says so; hot air on lead is a setting', async ({ app, page }) => {
+  const jobId = await app.bring(example('one-window'));
+  await app.open('/settings');
+  await app.type('rate-low-infrared', '1');
+  await app.id('hot-air').click();
+  await app.sent();
+  await app.open(`/job/${jobId}/choose`);
+  await page.keyboard.press('j');
+  const flat = app.id('part-flat');
+  await flat.getByTestId('method-infrared').getByRole('button').first().click();
+  await expect(flat.getByTestId('method-infrared')).toContainText('Hours from your own rates.');
+  await expect(flat.getByTestId('method-heatGun')).toContainText('1,100 °F');
+});

@@ -1,0 +1,22 @@
+/** A job of 400 surfaces: its lists are reckoned in a worker, and the page stays quick to answer. */
+import { largeJob } from '@roughsill/demo';
+import { writeJobFile } from '@roughsill/core';
+import { expect, test } from './app';
+
+test('400 surfaces are derived in a worker; an edit is seen in the page at once and in the list soon after', async ({ app, page }) => {
+  test.setTimeout(180_000);
+  const workers: string[] = [];
+  page.on('worker', (w) => workers.push(w.url()));
+  const jobId = await app.bring(writeJobFile(largeJob(400)));
+  await app.open(`/job/${jobId}/walk`);
+  await expect(app.id('list-by-worker')).toBeVisible({ timeout: 60_000 });
+  expect(workers.length).toBe(1);
+  await expect(app.id('list-by-worker').getByRole('link')).toHaveCount(400);
+  await page.getByLabel('Find a surface').fill('Surface 123');
+  const row = app.id('list-by-worker').getByRole('link', { name: /Surface 123/ });
+  await row.click();
+  await page.getByRole('button', { name: 'How many: more' }).click();
+  await expect(page.getByText(/ × 4$/)).toBeVisible();
+  await page.getByRole('button', { name: /^Back to the list/ }).click();
+  await expect(app.id('list-by-worker').getByText('4 × Surface 123')).toBeVisible();
+});

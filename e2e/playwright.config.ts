@@ -1,0 +1,42 @@
+import path from 'node:path';
+import { defineConfig } from '@playwright/test';
+
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+/** The production build in headless Chromium, as a phone and as a desk. Started by scripts/test.mjs, which brings the database. */
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../.data/e2e',
+  globalSetup: './setup.ts',
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    launchOptions: { executablePath: '/usr/bin/chromium', args },
+    serviceWorkers: 'block',
+    timezoneId: 'America/New_York',
+    locale: 'en-US',
+    trace: 'retain-on-failure',
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true }, testIgnore: /desk|zz/ },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk/ },
+    // Stops the database under the app, so it comes last.
+    {
+      name: 'away',
+      use: { viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' },
+      testMatch: /zz/,
+      dependencies: ['phone', 'wide'],
+    },
+  ],
+  metadata: { root: path.resolve(import.meta.dirname, '..') },
+});
