@@ -1,5 +1,5 @@
 /** Every screen: axe finds nothing, and nothing to press is smaller than a thumb. */
-import AxeBuilder from '@axe-core/playwright';
+import { AxeBuilder } from '@axe-core/playwright';
 import { example, expect, test } from './app';
 
 const STAGES = ['walk', 'probe', 'choose', 'protect', 'coat', 'work'];
@@ -17,10 +17,10 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     '/settings',
     '/sources',
     '/keys',
-    `/job/${jobId}/add`,
-    `/job/${jobId}/add?space=${facts.spaces[0]!.id}`,
-    `/job/${jobId}/facts`,
-    `/job/${jobId}/print?surface=${sash}`,
+    `/add/${jobId}`,
+    `/add/${jobId}?space=${facts.spaces[0]!.id}`,
+    `/facts/${jobId}`,
+    `/print/${jobId}?surface=${sash}`,
   ];
   screens.push(...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]));
   for (const at of screens) {

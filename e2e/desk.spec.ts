@@ -70,6 +70,7 @@ test('the firm’s own rate changes hours and says so; hot air on lead is a sett
   await app.id('hot-air').click();
   await app.sent();
   await app.open(`/job/${jobId}/choose`);
+  await page.getByRole('link', { name: /Lower sash/ }).waitFor();
   await page.keyboard.press('j');
   const flat = app.id('part-flat');
   await flat.getByTestId('method-infrared').getByRole('button').first().click();

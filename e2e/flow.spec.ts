@@ -78,7 +78,7 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
 
   // Protect: sheet by the rulebook, a half mask covers the presumed class.
   await app.stage('Protect');
-  await expect(page.getByText('Half mask with P100 filters')).toBeVisible();
+  await expect(page.getByText('Half mask with P100 filters').first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^why: Floor sheet, laid, [\d.]+ ft²/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Sign: DANGER. LEAD WORK AREA/ })).toBeVisible();
 
@@ -109,8 +109,8 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   await expect(app.id('paper')).toContainText('Half mask');
 
   // The open job file, out and in again.
-  const jobId = /job\/([^/]+)\//.exec(page.url())![1]!;
-  await app.open(`/job/${jobId}/facts`);
+  const jobId = /print\/([^/?]+)/.exec(page.url())![1]!;
+  await app.open(`/facts/${jobId}`);
   const [download] = await Promise.all([page.waitForEvent('download'), app.id('export').click()]);
   expect(download.suggestedFilename()).toBe('hollis-street-14.roughsill.json');
   const text = readFileSync(await download.path(), 'utf8');

@@ -79,7 +79,7 @@ test('an address that leads nowhere says so and offers the way back', async ({ a
 
 test('two phones in one field: the later is told what it replaced', async ({ app, page }) => {
   const jobId = await app.bring(example('one-window'));
-  await app.open(`/job/${jobId}/facts`);
+  await app.open(`/facts/${jobId}`);
   await expect(app.id('job-name')).toHaveValue('One old window');
   const { facts } = (await (await page.request.get(`${app.address}/api/jobs/${jobId}`)).json()) as { facts: { job: { name: string } } };
   const change = {

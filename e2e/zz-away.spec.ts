@@ -57,7 +57,7 @@ test('without signal the app opens, the job is there, a new one can be begun, an
   expect(jobs.map((j) => j.name)).toContain('Begun without signal');
 });
 
-test('a server that is told to stop lets the write under way finish, and a new one has everything', async ({ app, page }) => {
+test('a server that is told to stop lets the write under way finish, and a new one has everything', async ({ page }) => {
   const database = await startPostgres('e2e-postgres', { port: 55632 });
   const port = 8390;
   const env = { ...process.env, DATABASE_URL: database.url, PORT: String(port), MIGRATIONS_DIR: 'server/migrations', LOG_LEVEL: 'warn' };

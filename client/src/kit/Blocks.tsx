@@ -1,6 +1,7 @@
 /** Blocks that every screen is laid out of. */
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
+import { Link, type Href } from 'expo-router';
 import type { Verdict } from '@roughsill/core';
 import { Button } from './Button';
 import { Words } from './Words';
@@ -54,28 +55,28 @@ interface RowProps {
   readonly note?: string;
   readonly aside?: ReactNode;
   readonly lead?: ReactNode;
-  readonly onPress?: () => void;
+  /** Where it leads: a real link, for the keyboard, a new tab and a screen reader. */
+  readonly href: string;
   readonly current?: boolean;
   readonly testID?: string;
 }
 
-export function Row({ title, note, aside, lead, onPress, current, testID }: RowProps) {
+export function Row({ title, note, aside, lead, href, current, testID }: RowProps) {
   return (
-    <Pressable
-      role={onPress ? 'link' : undefined}
-      aria-current={current ? 'page' : undefined}
-      onPress={onPress}
-      testID={testID}
-      {...({ dataSet: onPress ? { row: 'yes' } : undefined } as object)}
-      className={`min-h-[4rem] flex-row items-center gap-3 border-l-4 px-3 py-2 ${current ? 'border-soot bg-shelf' : 'border-transparent bg-panel'}`}
-    >
-      {lead}
-      <View className="min-w-0 flex-1">
-        <Words look="row">{title}</Words>
-        {note ? <Words look="note">{note}</Words> : null}
-      </View>
-      {aside}
-    </Pressable>
+    <Link href={href as Href} asChild>
+      <Pressable
+        aria-current={current ? 'page' : undefined}
+        testID={testID}
+        className={`min-h-[4rem] flex-row items-center gap-3 border-l-4 px-3 py-2 ${current ? 'border-soot bg-shelf' : 'border-transparent bg-panel'}`}
+      >
+        {lead}
+        <View className="min-w-0 flex-1">
+          <Words look="row">{title}</Words>
+          {note ? <Words look="note">{note}</Words> : null}
+        </View>
+        {aside}
+      </Pressable>
+    </Link>
   );
 }
 

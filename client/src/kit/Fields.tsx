@@ -70,7 +70,6 @@ export function TextField({ label, value, onCommit, onChange, problem, hint, pla
         testID={testID}
         value={draft}
         placeholder={placeholder}
-        placeholderTextColor="rgb(var(--ash))"
         multiline={multiline}
         {...({ dir: 'auto' } as object)}
         aria-invalid={problem !== undefined}

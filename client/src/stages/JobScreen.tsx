@@ -75,14 +75,14 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
       <Job.Provider value={view}>
         <View className="flex-1 bg-limewash">
           <View className="min-h-0 flex-1 flex-row">
-            {wide ? <StageColumn facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} go={view.go} /> : null}
+            {wide ? <StageColumn facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} /> : null}
             {wide ? <JobList /> : null}
             <View className="min-w-0 flex-1">
               <Slot />
             </View>
           </View>
           <Notices jobId={jobId} />
-          {wide ? null : <Ledge stage={stage} digest={digest} surfaceId={surfaceId} go={view.go} />}
+          {wide ? null : <Ledge facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} />}
         </View>
       </Job.Provider>
     </UnitsProvider>
@@ -142,13 +142,12 @@ function JobList() {
           value={filter}
           onChangeText={setFilter}
           placeholder="Find a surface"
-          placeholderTextColor="rgb(var(--ash))"
           aria-label="Find a surface"
           className="min-h-touch border-2 border-line bg-panel px-3 font-read text-row text-soot"
         />
       ) : null}
       {digest ? (
-        <SurfaceList facts={facts} digest={digest} stage={stage} surfaceId={surfaceId} filter={filter} go={go} by={by} />
+        <SurfaceList facts={facts} digest={digest} stage={stage} surfaceId={surfaceId} filter={filter} by={by} />
       ) : (
         <ActivityIndicator aria-label="Reckoning the whole job" />
       )}
@@ -162,7 +161,7 @@ function JobHead({ facts, stage }: { readonly facts: JobFacts; readonly stage: S
     <View className="gap-1">
       <View className="flex-row flex-wrap items-center justify-between gap-x-3">
         <Button look="quiet" label="All jobs" onPress={() => router.navigate('/')} flush />
-        <Button look="quiet" label="Job facts" onPress={() => router.navigate(`/job/${job.id}/facts`)} flush />
+        <Button look="quiet" label="Job facts" onPress={() => router.navigate(`/facts/${job.id}`)} flush />
       </View>
       <Words look="title" level={1}>
         {job.name}
@@ -185,12 +184,10 @@ function JobNext({
   const { act, surfaceId } = digest.next;
   const words = ACT_WORDS[act];
   const name = facts.surfaces.find((s) => s.id === surfaceId)?.name;
-  if (act === 'addSpace') return <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/job/${facts.job.id}/add`)} />;
+  if (act === 'addSpace') return <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/add/${facts.job.id}`)} />;
   if (act === 'addSurface') {
     const space = facts.spaces.find((s) => s.removedAt === null);
-    return (
-      <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/job/${facts.job.id}/add?space=${space?.id ?? ''}`)} />
-    );
+    return <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/add/${facts.job.id}?space=${space?.id ?? ''}`)} />;
   }
   const says = name ? `${name}: ${words.says}` : words.says;
   return (

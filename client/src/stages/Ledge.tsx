@@ -1,46 +1,61 @@
 /** The stages: a bottom ledge under the thumb, or a side column on a wide screen; each with what is still open in it. */
 import { Pressable, Text, View } from 'react-native';
-import { router } from 'expo-router';
+import { Link, router, type Href } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
 import { Button, Words } from '../kit';
 import { sessionSlice, useAppDispatch, useAppSelector } from '../store';
 import { openCount, STAGES, STAGE_WORDS, type StageId } from './stages';
 
 interface StageNavProps {
+  readonly facts: JobFacts;
   readonly stage: StageId;
   readonly digest: JobDigest | undefined;
+  /** Kept while stages change, so that one surface is followed through them. */
   readonly surfaceId?: string;
-  readonly go: (s: StageId, id?: string) => void;
 }
 
-const spoken = (s: StageId, open: number): string => `${STAGE_WORDS[s].label}${open > 0 ? `, ${open} open` : ''}`;
+interface StageLink {
+  readonly id: StageId;
+  readonly label: string;
+  readonly open: number;
+  readonly on: boolean;
+  readonly href: Href;
+  /** What a screen reader says of it. */
+  readonly says: string;
+}
 
-export function Ledge({ stage, digest, surfaceId, go }: StageNavProps) {
+function stageLinks({ facts, stage, digest, surfaceId }: StageNavProps): StageLink[] {
+  return STAGES.map((id) => {
+    const open = digest ? openCount(id, digest) : 0;
+    const { label } = STAGE_WORDS[id];
+    const href = `/job/${facts.job.id}/${id}${surfaceId ? `/${surfaceId}` : ''}` as Href;
+    return { id, label, open, on: id === stage, href, says: open > 0 ? `${label}, ${open} open` : label };
+  });
+}
+
+const COUNT = 'font-strong text-note text-oxide [font-variant-numeric:tabular-nums]';
+
+export function Ledge(props: StageNavProps) {
   return (
     <View role="navigation" aria-label="Stages" className="flex-row flex-wrap border-t-2 border-soot bg-shelf pb-1">
-      {STAGES.map((s) => {
-        const open = digest ? openCount(s, digest) : 0;
-        const on = s === stage;
-        return (
+      {stageLinks(props).map((s) => (
+        <Link key={s.id} href={s.href} asChild>
           <Pressable
-            key={s}
-            role="link"
-            aria-label={spoken(s, open)}
-            aria-current={on ? 'page' : undefined}
-            onPress={() => go(s, surfaceId)}
+            aria-label={s.says}
+            aria-current={s.on ? 'page' : undefined}
             className="min-h-[3.5rem] min-w-[3.75rem] flex-1 items-center justify-center"
           >
-            <View className={`-mt-0.5 h-1 w-10 ${on ? 'bg-soot' : 'bg-transparent'}`} />
-            <Text className="font-strong text-note text-oxide [font-variant-numeric:tabular-nums]">{open > 0 ? open : ' '}</Text>
-            <Text className={`text-note ${on ? 'font-strong text-soot' : 'font-read text-ash'}`}>{STAGE_WORDS[s].label}</Text>
+            <View className={`-mt-0.5 h-1 w-10 ${s.on ? 'bg-soot' : 'bg-transparent'}`} />
+            <Text className={COUNT}>{s.open > 0 ? s.open : ' '}</Text>
+            <Text className={`text-note ${s.on ? 'font-strong text-soot' : 'font-read text-ash'}`}>{s.label}</Text>
           </Pressable>
-        );
-      })}
+        </Link>
+      ))}
     </View>
   );
 }
 
-export function StageColumn({ facts, stage, digest, surfaceId, go }: StageNavProps & { readonly facts: JobFacts }) {
+export function StageColumn(props: StageNavProps) {
   const dispatch = useAppDispatch();
   const dim = useAppSelector((s) => s.session.dim);
   return (
@@ -48,26 +63,21 @@ export function StageColumn({ facts, stage, digest, surfaceId, go }: StageNavPro
       <Words look="head" className="px-2 pb-3 pt-2">
         Rough Sill
       </Words>
-      {STAGES.map((s, i) => {
-        const open = digest ? openCount(s, digest) : 0;
-        const on = s === stage;
-        return (
+      {stageLinks(props).map((s, i) => (
+        <Link key={s.id} href={s.href} asChild>
           <Pressable
-            key={s}
-            role="link"
-            aria-label={spoken(s, open)}
-            aria-current={on ? 'page' : undefined}
-            onPress={() => go(s, surfaceId)}
-            className={`min-h-touch flex-row items-center gap-2 border-l-4 px-3 ${on ? 'border-soot bg-panel' : 'border-transparent'}`}
+            aria-label={s.says}
+            aria-current={s.on ? 'page' : undefined}
+            className={`min-h-touch flex-row items-center gap-2 border-l-4 px-3 ${s.on ? 'border-soot bg-panel' : 'border-transparent'}`}
           >
             <Text className="w-4 font-read text-note text-ash">{i + 1}</Text>
-            <Text className={`flex-1 text-row ${on ? 'font-strong text-soot' : 'font-read text-soot'}`}>{STAGE_WORDS[s].label}</Text>
-            <Text className="font-strong text-note text-oxide [font-variant-numeric:tabular-nums]">{open > 0 ? open : ''}</Text>
+            <Text className={`flex-1 text-row text-soot ${s.on ? 'font-strong' : 'font-read'}`}>{s.label}</Text>
+            <Text className={COUNT}>{s.open > 0 ? s.open : ''}</Text>
           </Pressable>
-        );
-      })}
+        </Link>
+      ))}
       <View className="flex-1" />
-      <Button label="Print the plan" onPress={() => router.navigate(`/job/${facts.job.id}/print`)} />
+      <Button label="Print the plan" onPress={() => router.navigate(`/print/${props.facts.job.id}`)} />
       <Button
         look="quiet"
         label={dim ? 'Daylight colours' : 'Dim for a cellar'}

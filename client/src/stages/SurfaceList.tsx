@@ -13,11 +13,10 @@ interface SurfaceListProps {
   readonly stage: StageId;
   readonly surfaceId?: string;
   readonly filter: string;
-  readonly go: (s: StageId, id?: string) => void;
   readonly by: 'page' | 'worker';
 }
 
-export function SurfaceList({ facts, digest, stage, surfaceId, filter, go, by }: SurfaceListProps) {
+export function SurfaceList({ facts, digest, stage, surfaceId, filter, by }: SurfaceListProps) {
   const spaces = facts.spaces.filter((s) => s.removedAt === null).sort((a, b) => a.position - b.position);
   const money = moneyFor(facts);
   const wanted = filter.trim().toLowerCase();
@@ -35,13 +34,12 @@ export function SurfaceList({ facts, digest, stage, surfaceId, filter, go, by }:
           stage={stage}
           wanted={wanted}
           surfaceId={surfaceId}
-          go={go}
           money={money}
           neighbours={[spaces[i - 1], spaces[i + 1]]}
         />
       ))}
       {stage === 'walk' ? (
-        <Button label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/job/${facts.job.id}/add`)} />
+        <Button label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/add/${facts.job.id}`)} />
       ) : null}
     </View>
   );
@@ -76,11 +74,10 @@ interface SpaceBlockProps {
   readonly stage: StageId;
   readonly wanted: string;
   readonly surfaceId?: string;
-  readonly go: SurfaceListProps['go'];
   readonly money: (n: number) => string;
 }
 
-function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, wanted, surfaceId, go, money }: SpaceBlockProps) {
+function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, wanted, surfaceId, money }: SpaceBlockProps) {
   const dispatch = useAppDispatch();
   const { units } = facts.job;
   const surfaces = facts.surfaces
@@ -116,7 +113,7 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
               lead={<Strip coats={d.coats} material={s.material} bite={stage === 'choose' || stage === 'work' ? d.bite : 0} />}
               aside={<StateMark state={d.lead} />}
               current={s.id === surfaceId}
-              onPress={() => go(stage, s.id)}
+              href={`/job/${facts.job.id}/${stage}/${s.id}`}
               testID={`row-${s.id}`}
             />
           ) : null;
@@ -128,13 +125,13 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
           <Button
             label="Add surface"
             says={`Add a surface to ${space.name}`}
-            onPress={() => router.navigate(`/job/${facts.job.id}/add?space=${space.id}`)}
+            onPress={() => router.navigate(`/add/${facts.job.id}?space=${space.id}`)}
           />
           <Button
             look="quiet"
             label="Edit"
             says={`Edit ${space.name}`}
-            onPress={() => router.navigate(`/job/${facts.job.id}/add?edit=${space.id}`)}
+            onPress={() => router.navigate(`/add/${facts.job.id}?edit=${space.id}`)}
           />
           {first || !neighbours[0] ? null : (
             <Button look="quiet" label="Up" says={`Move ${space.name} up`} onPress={() => swap(neighbours[0]!)} />

@@ -59,7 +59,7 @@ export function useJobKeys({ facts, stage, surfaceId, go, find }: JobKeys): void
     else if (key === 'w') unfoldAll();
     else if (key === 'n') {
       const space = order[at]?.spaceId ?? facts.spaces.find((s) => s.removedAt === null)?.id;
-      router.navigate(space ? `/job/${facts.job.id}/add?space=${space}` : `/job/${facts.job.id}/add`);
+      router.navigate(space ? `/add/${facts.job.id}?space=${space}` : `/add/${facts.job.id}`);
     } else if (key === '?') router.navigate('/keys');
     else return false;
     return true;

@@ -61,7 +61,7 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
       commit(id, [facts ? set('job', id, changed) : add('job', f, undefined, id)], facts ? 'job facts changed' : null),
     );
     setProblems(found);
-    if (found.length === 0) router.replace(facts ? `/job/${id}/walk` : `/job/${id}/add`);
+    if (found.length === 0) router.replace(facts ? `/job/${id}/walk` : `/add/${id}`);
   });
   return (
     <View className="flex-1 bg-limewash">
@@ -218,7 +218,7 @@ function FilePanel({ facts }: { readonly facts: JobFacts }) {
       <Words>Everything recorded on this job, in an open format that can be brought in again, here or elsewhere.</Words>
       <View className="flex-row flex-wrap gap-2">
         <Button label="Take the job file" testID="export" onPress={take} />
-        <Button label="Print the plan" onPress={() => router.navigate(`/job/${job.id}/print`)} />
+        <Button label="Print the plan" onPress={() => router.navigate(`/print/${job.id}`)} />
         <Button
           look="stop"
           label="Remove the job"

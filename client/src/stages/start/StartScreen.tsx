@@ -42,19 +42,14 @@ export function StartScreen() {
           {list === null && listStatus === 'loading' ? <ActivityIndicator aria-label="Loading the jobs" /> : null}
           <View className="gap-1">
             {begun.map(({ facts }) => (
-              <Row
-                key={facts.job.id}
-                title={facts.job.name}
-                note="on this phone, not sent yet"
-                onPress={() => router.navigate(`/job/${facts.job.id}/walk`)}
-              />
+              <Row key={facts.job.id} title={facts.job.name} note="on this phone, not sent yet" href={`/job/${facts.job.id}/walk`} />
             ))}
             {list?.map((j) => (
               <Row
                 key={j.id}
                 testID={`job-${j.id}`}
                 title={byId[j.id]?.facts.job.name ?? j.name}
-                onPress={() => router.navigate(`/job/${j.id}/walk`)}
+                href={`/job/${j.id}/walk`}
                 note={[
                   j.place,
                   j.yearBuilt ? `built ${j.yearBuilt}` : 'year unknown',

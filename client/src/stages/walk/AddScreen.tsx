@@ -95,7 +95,7 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
       ),
     );
     setProblems(found);
-    if (found.length === 0) router.replace(edited ? `/job/${jobId}/walk` : `/job/${jobId}/add?space=${id}`);
+    if (found.length === 0) router.replace(edited ? `/job/${jobId}/walk` : `/add/${jobId}?space=${id}`);
   };
   return (
     <>

@@ -16,7 +16,7 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
         <Words>{`${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. No trial stands behind this price: it is a guess until squares are done.`}</Words>
         <Button
           label="Print this surface"
-          onPress={() => router.navigate(`/job/${facts.job.id}/print?surface=${surface.id}`)}
+          onPress={() => router.navigate(`/print/${facts.job.id}?surface=${surface.id}`)}
           className="self-start"
         />
       </Panel>

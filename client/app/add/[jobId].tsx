@@ -1,0 +1,1 @@
+export { AddScreen as default } from '../../src/stages/walk/AddScreen';

@@ -1,0 +1,1 @@
+export { JobFactsScreen as default } from '../../src/stages/start/JobForm';

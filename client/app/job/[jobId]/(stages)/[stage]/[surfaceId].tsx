@@ -1,1 +1,0 @@
-export { SurfaceRoute as default } from '../../../../../src/stages/JobScreen';

@@ -1,1 +1,0 @@
-export { StageIndex as default } from '../../../../../src/stages/JobScreen';

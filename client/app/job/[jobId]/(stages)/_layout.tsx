@@ -1,1 +1,0 @@
-export { JobScreen as default } from '../../../../src/stages/JobScreen';

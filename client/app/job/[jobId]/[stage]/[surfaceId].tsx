@@ -1,0 +1,1 @@
+export { SurfaceRoute as default } from '../../../../src/stages/JobScreen';

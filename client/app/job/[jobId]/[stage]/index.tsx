@@ -1,0 +1,1 @@
+export { StageIndex as default } from '../../../../src/stages/JobScreen';

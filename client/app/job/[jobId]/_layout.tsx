@@ -1,0 +1,1 @@
+export { JobScreen as default } from '../../../src/stages/JobScreen';

@@ -1,1 +1,0 @@
-export { AddScreen as default } from '../../../src/stages/walk/AddScreen';

@@ -1,1 +1,0 @@
-export { JobFactsScreen as default } from '../../../src/stages/start/JobForm';

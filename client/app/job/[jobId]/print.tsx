@@ -1,1 +1,0 @@
-export { PrintScreen as default } from '../../../src/stages/work/PrintScreen';

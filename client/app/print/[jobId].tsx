@@ -1,0 +1,1 @@
+export { PrintScreen as default } from '../../src/stages/work/PrintScreen';
