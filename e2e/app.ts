@@ -48,10 +48,10 @@ export class App {
 }
 
 export const test = base.extend<{ app: App }>({
-  app: async ({ page }, use) => {
+  app: async ({ page }, provide) => {
     const errors: string[] = [];
     page.on('pageerror', (e) => errors.push(e.message));
-    await use(new App(page, process.env['E2E_ADDRESS']!));
+    await provide(new App(page, process.env['E2E_ADDRESS']!));
     expect(errors).toEqual([]);
   },
 });

@@ -211,7 +211,9 @@ export function Strip({
   coats,
   material,
   bite,
+  scale = 1,
 }: {
+  readonly scale?: number;
   readonly coats: readonly { readonly state: HazardState; readonly counted: boolean }[];
   readonly material: Material;
   readonly bite: number;
@@ -228,7 +230,7 @@ export function Strip({
           ? 'url(#strip-waiting)'
           : 'rgb(var(--panel))';
   return (
-    <Svg width={48} height={height} viewBox={`0 0 48 ${height}`} aria-hidden>
+    <Svg width={48 * scale} height={height * scale} viewBox={`0 0 48 ${height}`} aria-hidden>
       <Defs>
         <MaterialPattern material={material} />
         <Pattern id="strip-hazard" width={6} height={6} patternUnits="userSpaceOnUse">

@@ -13,7 +13,7 @@ import {
   type SurfacePlan,
 } from '@roughsill/core';
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
-import { Section, type SectionCoat } from '../section';
+import { Section, Strip, type SectionCoat } from '../section';
 import { useSurfacePlan } from '../store';
 import { ChooseStage } from './choose/ChooseStage';
 import { CoatStage } from './coat/CoatStage';
@@ -65,6 +65,8 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   const { units } = facts.job;
   const area = formatMeasure(measure(plan.area.totalM2, 'm2'), units);
   const bite = stage === 'walk' || stage === 'probe' ? undefined : biteOf(plan, looking);
+  // The stages that turn on the coats draw them large; in the others they would push the work below the fold.
+  const drawn = stage === 'walk' || stage === 'probe' || stage === 'choose';
   const act = plan.next.act;
   const elsewhere = STAGE_OF_ACT[act] !== stage && act !== 'nothing';
   const props = { facts, surface, plan };
@@ -80,13 +82,18 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
             flush
           />
         )}
-        <Words look="note">{`${space?.name ?? ''} · ${facts.job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>
-        <Words look="title" level={wide ? 2 : 1}>
-          {surface.name}
-        </Words>
-        <Words look="note">{[`${surface.count} × ${say(surface.element)}`, area, ...surface.conditions.map(say)].join(' · ')}</Words>
+        <View className="flex-row items-center gap-4">
+          <View className="min-w-0 flex-1 gap-1">
+            <Words look="note">{`${space?.name ?? ''} · ${facts.job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>
+            <Words look="title" level={wide ? 2 : 1}>
+              {surface.name}
+            </Words>
+            <Words look="note">{[`${surface.count} × ${say(surface.element)}`, area, ...surface.conditions.map(say)].join(' · ')}</Words>
+          </View>
+          {drawn ? null : <Strip coats={sectionCoats(plan)} material={surface.material} bite={bite?.coats ?? 0} scale={1.7} />}
+        </View>
       </View>
-      <Section coats={sectionCoats(plan)} material={surface.material} bite={bite} />
+      {drawn ? <Section coats={sectionCoats(plan)} material={surface.material} bite={bite} /> : null}
       {elsewhere ? (
         <NextBar says={`Next: ${ACT_WORDS[act].says}`} act={ACT_WORDS[act].act} onPress={() => go(STAGE_OF_ACT[act], surface.id)} />
       ) : null}

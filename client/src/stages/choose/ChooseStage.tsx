@@ -188,9 +188,13 @@ function MethodRow({ option: o, part, money, open, chosen, first, insisted, seve
             {effort.dwellHours ? (
               <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words>
             ) : null}
-            <Words look="note">
-              {o.perM2.ownRate ? 'Hours from your own rates.' : 'Hours from usual rates, from memory: put your own in the firm’s settings.'}
-            </Words>
+            {o.verdict === 'blocked' ? null : (
+              <Words look="note">
+                {o.perM2.ownRate
+                  ? 'Hours from your own rates.'
+                  : 'Hours from usual rates, from memory: put your own in the firm’s settings.'}
+              </Words>
+            )}
             <Reasons because={o.because} />
             <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
           </View>

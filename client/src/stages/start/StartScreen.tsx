@@ -4,9 +4,17 @@ import { ActivityIndicator, ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { readJobFile, type Problem } from '@roughsill/core';
 import { Button, Empty, Panel, Row, Words } from '../../kit';
+import { Section } from '../../section';
 import { api, loadList, useAppDispatch, useAppSelector } from '../../store';
 import { useKeys } from '../keys';
 import { Notices } from '../Notices';
+
+/** What the whole thing is about, drawn: the hazard sits under what everybody sees. */
+const WHAT_IT_IS_ABOUT = [
+  { id: 'seen', binder: '', colour: 'the coat you see', state: 'notFound', counted: true },
+  { id: 'before', binder: '', colour: 'the coat before it, green', state: 'assumed', counted: true },
+  { id: 'first', binder: '', colour: 'the first primer', state: 'found', counted: true },
+] as const;
 
 export function StartScreen() {
   const dispatch = useAppDispatch();
@@ -31,6 +39,7 @@ export function StartScreen() {
           </Words>
           <Words>Know what is in the old coats, choose how they come off, protect people, prime and coat.</Words>
         </View>
+        <Section coats={WHAT_IT_IS_ABOUT} material="softwood" />
         <View className="flex-row flex-wrap gap-2">
           <Button look="main" label="New job" testID="new-job" onPress={() => router.navigate('/new')} />
           <ImportButton />

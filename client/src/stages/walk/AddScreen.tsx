@@ -156,7 +156,7 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
     const e = ELEMENTS[id];
     const surfaceId = newId();
     const same = here.filter((s) => s.element === id).length;
-    const name = `${say(id).charAt(0).toUpperCase()}${say(id).slice(1)}${same > 0 ? ` ${same + 1}` : ''}`;
+    const name = `${cap(say(id))}${same > 0 ? ` ${same + 1}` : ''}`;
     const position = Math.max(-1, ...here.map((s) => s.position)) + 1;
     const fields = {
       spaceId: space.id,
@@ -208,7 +208,7 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
             onPress={() => addFrom(e.id)}
             className="min-h-[4.5rem] min-w-[9.5rem] flex-1 justify-center border-2 border-line bg-panel px-3 py-2 active:opacity-80"
           >
-            <Words look="row">{say(e.id)}</Words>
+            <Words look="row">{cap(say(e.id))}</Words>
             <Words look="note">{`${formatMeasure(measure(e.lengthM, 'm'), units)} × ${formatMeasure(measure(e.widthM, 'm'), units)}, ${say(e.material)}`}</Words>
           </Pressable>
         ))}
@@ -234,6 +234,8 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
     </>
   );
 }
+
+const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** Last used first, the rest in the order of the table. */
 const rank = (recent: readonly string[], id: string): number => {

@@ -1,0 +1,208 @@
+// npm run bench: each figure as a ratio to a baseline measured in the same run. Nothing here fails: it prints, people judge.
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import http from 'node:http';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { buildServer, buildWeb } from './lib/build.mjs';
+import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
+import { CHROMIUM, DATA, ensureChromium, ensurePackages, nodeBin, ROOT, run, runBeside, say } from './lib/run.mjs';
+import { startServer } from './lib/server.mjs';
+
+ensurePackages();
+ensureChromium();
+const { register } = await import('tsx/esm/api');
+register();
+const { createDeriver, DEFAULT_SETTINGS, writeJobFile } = await import('@roughsill/core');
+const { largeJob } = await import('@roughsill/demo');
+
+const median = (xs) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)];
+const time = (f) => {
+  const t = performance.now();
+  f();
+  return performance.now() - t;
+};
+const rows = [];
+const row = (what, own, base, unit, aim) =>
+  rows.push({
+    what,
+    own: `${own.toFixed(own < 10 ? 2 : 0)} ${unit}`,
+    baseline: `${base.toFixed(base < 10 ? 2 : 0)} ${unit}`,
+    ratio: (own / base).toFixed(own / base < 0.1 ? 4 : 2),
+    aim,
+  });
+
+function derivation() {
+  const text = writeJobFile(largeJob(400));
+  const whole = [];
+  const parse = [];
+  const edit = [];
+  for (let i = 0; i < 40; i += 1) {
+    parse.push(time(() => JSON.parse(text)));
+    const { job, spaces, surfaces } = JSON.parse(text);
+    const facts = { job, spaces, surfaces };
+    whole.push(time(() => createDeriver().derive(facts, DEFAULT_SETTINGS, 2026)));
+  }
+  const { job, spaces, surfaces } = JSON.parse(text);
+  let facts = { job, spaces, surfaces };
+  const deriver = createDeriver();
+  deriver.derive(facts, DEFAULT_SETTINGS, 2026);
+  for (let i = 0; i < 200; i += 1) {
+    facts = { ...facts, surfaces: facts.surfaces.map((s, k) => (k === i ? { ...s, conditions: ['runs'] } : s)) };
+    edit.push(time(() => deriver.derive(facts, DEFAULT_SETTINGS, 2026)));
+  }
+  row('derive 400 surfaces, against JSON.parse of the file', median(whole.slice(10)), median(parse.slice(10)), 'ms', 'whole at most 50 ms');
+  row('one edit of 400, against the whole', median(edit), median(whole.slice(10)), 'ms', 'at most 1/50 = 0.0200');
+}
+
+const get = (url) =>
+  new Promise((resolve, reject) => {
+    const t = performance.now();
+    http
+      .get(url, { agent }, (res) => {
+        let bytes = 0;
+        res.on('data', (d) => (bytes += d.length));
+        res.on('end', () => resolve({ ms: performance.now() - t, bytes, status: res.statusCode }));
+      })
+      .on('error', reject);
+  });
+const agent = new http.Agent({ keepAlive: true });
+
+const BARE = `
+import express from 'express';
+import pg from 'pg';
+const pool = new pg.Pool({ connectionString: process.env.DATABASE_URL });
+const app = express();
+app.get('/job/:id', async (req, res) => {
+  const { rows } = await pool.query('select body from bench_bare where id = $1', [req.params.id]);
+  res.type('json').send(rows[0].body);
+});
+app.listen(Number(process.env.PORT), '127.0.0.1', () => process.send('ready'));
+`;
+
+async function overHttp() {
+  const database = await startPostgres('bench-postgres', { port: 55732, throwaway: true });
+  const server = await startServer({ main: await buildServer(), url: database.url, port: await freePort(8400), sample: false });
+  const file = path.join(ROOT, 'server/dist/bench-bare.mjs');
+  writeFileSync(file, BARE);
+  const barePort = await freePort(8450);
+  const bare = spawn(process.execPath, [file], {
+    env: { ...process.env, DATABASE_URL: database.url, PORT: String(barePort), NODE_ENV: 'production' },
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  });
+  await new Promise((resolve) => bare.once('message', resolve));
+  try {
+    await fetch(`${server.address}/api/jobs/import`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: writeJobFile(largeJob(400)),
+    });
+    const body = await (await fetch(`${server.address}/api/jobs/large-400`)).text();
+    const pg = (await import('pg')).default;
+    const client = new pg.Client({ connectionString: database.url });
+    await client.connect();
+    await client.query('create table bench_bare (id text primary key, body text)');
+    await client.query('insert into bench_bare values ($1, $2)', ['large-400', body]);
+    await client.end();
+    const own = [];
+    const base = [];
+    for (let i = 0; i < 120; i += 1) {
+      own.push((await get(`${server.address}/api/jobs/large-400`)).ms);
+      base.push((await get(`http://127.0.0.1:${barePort}/job/large-400`)).ms);
+    }
+    row(
+      'GET a job of 400 surfaces, against bare Express + pg with the same bytes',
+      median(own.slice(20)),
+      median(base.slice(20)),
+      'ms',
+      'at most 1.5',
+    );
+  } finally {
+    bare.kill();
+    await server.stop();
+    stopPostgres('bench-postgres');
+    rmSync(file, { force: true });
+  }
+}
+
+/** An Expo Router app with one screen that says one word, exported the same way. */
+async function emptyExport() {
+  const dir = path.join(ROOT, 'client/.bench-empty');
+  const out = path.join(DATA, 'bench-empty');
+  if (existsSync(path.join(out, 'index.html'))) return out;
+  rmSync(dir, { recursive: true, force: true });
+  mkdirSync(path.join(dir, 'app'), { recursive: true });
+  const put = (name, text) => writeFileSync(path.join(dir, name), text);
+  put(
+    'package.json',
+    JSON.stringify({
+      name: 'empty',
+      version: '0.0.0',
+      private: true,
+      main: 'expo-router/entry',
+      dependencies: JSON.parse(readFileSync(path.join(ROOT, 'client/package.json'), 'utf8')).dependencies,
+    }),
+  );
+  put(
+    'app.json',
+    JSON.stringify({
+      expo: {
+        name: 'empty',
+        slug: 'empty',
+        platforms: ['web'],
+        web: { bundler: 'metro', output: 'single' },
+        plugins: [['expo-router', { asyncRoutes: { web: true, default: false } }]],
+      },
+    }),
+  );
+  put('babel.config.js', "module.exports = (api) => { api.cache(true); return { presets: ['babel-preset-expo'] }; };\n");
+  put('app/index.tsx', "import { Text } from 'react-native';\nexport default () => <Text>empty</Text>;\n");
+  try {
+    await runBeside('empty export', nodeBin('expo'), ['export', '--platform', 'web', '--output-dir', out], {
+      cwd: dir,
+      env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
+    });
+  } finally {
+    rmSync(dir, { recursive: true, force: true });
+  }
+  return out;
+}
+
+/** JavaScript that the first screen asks for, gzipped: what a browser really loads at `/`. */
+async function initialJs(dir) {
+  const express = (await import('express')).default;
+  const { chromium } = await import('@playwright/test');
+  const app = express();
+  app.use(express.static(dir));
+  app.get('/api/{*rest}', (_req, res) => res.status(404).json({}));
+  const server = app.listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+  });
+  try {
+    const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+    const files = new Set();
+    page.on('response', (r) => /\.js(\?|$)/.test(r.url()) && files.add(new URL(r.url()).pathname));
+    await page.goto(`http://127.0.0.1:${server.address().port}/`);
+    await page.waitForTimeout(3000);
+    return [...files].reduce((sum, f) => sum + gzipSync(readFileSync(path.join(dir, decodeURIComponent(f)))).length, 0) / 1024;
+  } finally {
+    await browser.close();
+    server.close();
+  }
+}
+
+derivation();
+await overHttp();
+row(
+  'JavaScript of the first screen, gzip, against an empty Expo Router export',
+  await initialJs(await buildWeb()),
+  await initialJs(await emptyExport()),
+  'KB',
+  'at most 1.6',
+);
+say(`on ${process.version}, ${run('nproc', [], { quiet: true }).trim()} cores`);
+for (const r of rows) process.stdout.write(`${r.what}\n  ${r.own} / ${r.baseline} = ${r.ratio}   (aim: ${r.aim})\n`);
+process.exit(0);
