@@ -5,11 +5,16 @@ const { withNativeWind } = require('nativewind/metro');
 const config = getDefaultConfig(__dirname);
 config.resolver.assetExts.push('woff2');
 
-// Zod brings the words of fifty languages; one is used.
+// Zod brings the words of fifty languages, of which one is used, and JSON Schema and a compiler, of which none are.
 const zodEnglish = path.join(__dirname, 'src/zod-english.js');
+const zodUnused = path.join(__dirname, 'src/zod-unused.js');
 config.resolver.resolveRequest = (context, name, platform) => {
-  if (/locales\/index(\.c?js)?$/.test(name) && context.originModulePath.includes(`${path.sep}zod${path.sep}`))
-    return { type: 'sourceFile', filePath: zodEnglish };
+  if (context.originModulePath.includes(`${path.sep}zod${path.sep}`)) {
+    if (/locales\/index(\.c?js)?$/.test(name)) return { type: 'sourceFile', filePath: zodEnglish };
+    if (/\/(from-json-schema|to-json-schema|json-schema-processors|json-schema-generator|compile)(\.c?js)?$/.test(name)) {
+      return { type: 'sourceFile', filePath: zodUnused };
+    }
+  }
   return context.resolveRequest(context, name, platform);
 };
 

@@ -1,1 +1,1 @@
-export { NewJobScreen as default } from '../src/stages/start/JobForm';
+export { NewJobScreen as default } from '../src/stages/lazy-forms';

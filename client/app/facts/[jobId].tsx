@@ -1,1 +1,1 @@
-export { JobFactsScreen as default } from '../../src/stages/start/JobForm';
+export { JobFactsScreen as default } from '../../src/stages/lazy-forms';

@@ -5,7 +5,7 @@
 import { useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import Svg, { Defs, G, Line, Path, Pattern, Polygon, Rect, Text as SvgText } from 'react-native-svg';
-import { METAL, MASONRY, PLASTER, say, type HazardState, type Material } from '@roughsill/core';
+import { METAL, MASONRY, PLASTER, say, UNCOUNTED, type HazardState, type Material, type SurfacePlan } from '@roughsill/core';
 import { StateChip } from '../kit';
 
 export interface SectionCoat {
@@ -15,6 +15,16 @@ export interface SectionCoat {
   readonly state: HazardState;
   readonly counted: boolean;
 }
+
+/** The coats of a plan, as the section draws them. */
+export const sectionCoats = (plan: SurfacePlan): SectionCoat[] =>
+  plan.lead.coats.map(({ coat, state }) => ({
+    id: coat.id,
+    binder: coat.binder,
+    colour: coat.colour,
+    state,
+    counted: coat.id !== UNCOUNTED,
+  }));
 
 interface SectionProps {
   /** From the top down. */

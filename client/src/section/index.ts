@@ -1,1 +1,1 @@
-export { Section, sectionWords, Strip, type SectionCoat } from './Section';
+export { Section, sectionCoats, sectionWords, Strip, type SectionCoat } from './Section';

@@ -1,19 +1,9 @@
 /** One surface in one stage: its section on top, the next thing, then the stage's own part. */
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import {
-  formatMeasure,
-  measure,
-  methodById,
-  say,
-  UNCOUNTED,
-  type JobFacts,
-  type MethodId,
-  type Surface,
-  type SurfacePlan,
-} from '@roughsill/core';
+import { formatMeasure, measure, methodById, say, type JobFacts, type MethodId, type Surface, type SurfacePlan } from '@roughsill/core';
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
-import { Section, Strip, type SectionCoat } from '../section';
+import { Section, sectionCoats, Strip } from '../section';
 import { useSurfacePlan } from '../store';
 import { ChooseStage } from './choose/ChooseStage';
 import { CoatStage } from './coat/CoatStage';
@@ -35,15 +25,6 @@ interface SurfaceScreenProps {
   readonly stage: StageId;
   readonly go: (s: StageId, id?: string) => void;
 }
-
-export const sectionCoats = (plan: SurfacePlan): SectionCoat[] =>
-  plan.lead.coats.map(({ coat, state }) => ({
-    id: coat.id,
-    binder: coat.binder,
-    colour: coat.colour,
-    state,
-    counted: coat.id !== UNCOUNTED,
-  }));
 
 /** The deepest method in the plan, or the one that is being looked at. */
 function biteOf(plan: SurfacePlan, looking: MethodId | null) {

@@ -6,7 +6,7 @@ import { formatMeasure, measure, say, standingReadings, UNCOUNTED, type Reading,
 import { AnswerRow, Button, Empty, Panel, StateMark, TextField, useUnits, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
-import { ReadingForm } from './ReadingForm';
+import { ReadingForm } from '../lazy-forms';
 
 const NEXT_WORDS = {
   none: 'Nothing more to test',

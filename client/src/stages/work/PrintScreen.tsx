@@ -16,8 +16,7 @@ import {
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
-import { Section } from '../../section';
-import { sectionCoats } from '../SurfaceScreen';
+import { Section, sectionCoats } from '../../section';
 import { moneyFor } from '../SurfaceList';
 
 const noprint = { dataSet: { noprint: 'yes' } } as object;

@@ -1,0 +1,61 @@
+// npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots/.
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { buildServer, buildWeb } from './lib/build.mjs';
+import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
+import { CHROMIUM, ensureChromium, ensurePackages, ROOT } from './lib/run.mjs';
+import { startServer } from './lib/server.mjs';
+
+const SASH = 'qp-sash-river';
+/** name, width, height, address, what to press first */
+const VIEWS = [
+  ['start-phone', 390, 844, '/', []],
+  ['walk-phone', 390, 844, '/job/quill-point/walk', []],
+  ['walk-surface-phone', 390, 844, `/job/quill-point/walk/${SASH}`, []],
+  ['add-phone', 390, 844, '/add/quill-point?space=qp-ticket-hall', []],
+  ['probe-phone', 390, 844, `/job/quill-point/probe/${SASH}`, []],
+  ['choose-phone', 390, 844, `/job/quill-point/choose/${SASH}`, []],
+  ['protect-phone', 390, 844, `/job/quill-point/protect/${SASH}`, []],
+  ['coat-phone', 390, 844, `/job/quill-point/coat/${SASH}`, []],
+  ['work-phone', 390, 844, '/job/quill-point/work/qp-keeper-door', []],
+  ['probe-wide', 1280, 800, `/job/quill-point/probe/${SASH}`, ['[aria-label^="why: coat 2"]']],
+  ['choose-wide', 1280, 800, `/job/quill-point/choose/${SASH}`, []],
+  ['dim-wide', 1280, 800, `/job/quill-point/protect/${SASH}`, ['text=Dim for a cellar']],
+  ['settings-wide', 1280, 800, '/settings', []],
+  ['print', 800, 1100, `/print/quill-point?surface=${SASH}`, []],
+];
+
+ensurePackages();
+ensureChromium();
+const { chromium } = await import('@playwright/test');
+const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
+const database = await startPostgres('screenshots-postgres', { port: 55832, throwaway: true });
+const server = await startServer({ main, url: database.url, port: await freePort(8500), webDir, sample: true });
+const out = path.join(ROOT, 'docs/screenshots');
+mkdirSync(out, { recursive: true });
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+});
+try {
+  for (const [name, width, height, at, presses] of VIEWS) {
+    const context = await browser.newContext({
+      viewport: { width, height },
+      serviceWorkers: 'block',
+      timezoneId: 'America/New_York',
+      locale: 'en-US',
+    });
+    const page = await context.newPage();
+    await page.goto(server.address + at);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    await page.evaluate(() => document.fonts.ready);
+    for (const press of presses) await page.locator(press).first().click();
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: path.join(out, `${name}.png`) });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  await server.stop();
+  stopPostgres('screenshots-postgres');
+}
