@@ -125,11 +125,21 @@ interface JobContext {
   readonly twins: ReadonlySet<string>;
 }
 
+/** Options hold prices, so they are kept by the settings that they were reckoned with; they are the same for every job. */
+const optionMemos = new WeakMap<FirmSettings, OptionMemo>();
+
+function optionsUnder(settings: FirmSettings): OptionMemo {
+  const known = optionMemos.get(settings);
+  // The bound keeps a long session small.
+  if (known && known.size <= 5000) return known;
+  const made: OptionMemo = new Map();
+  optionMemos.set(settings, made);
+  return made;
+}
+
 export function createDeriver(): Deriver {
   const remembered = new Map<string, Remembered>();
   const locals = new Map<string, { of: Surface; year: number | null; rulebook: string; local: Local }>();
-  let options: OptionMemo = new Map();
-  let optionSettings: FirmSettings | null = null;
 
   function localFor(s: Surface, year: number | null, rulebook: Rulebook): Local {
     const known = locals.get(s.id);
@@ -180,11 +190,6 @@ export function createDeriver(): Deriver {
       known.settings === settings
     )
       return known.plan;
-    // The options hold prices: other settings, other options. The bound keeps a long session small.
-    if (optionSettings !== settings || options.size > 5000) {
-      options = new Map();
-      optionSettings = settings;
-    }
     const { job } = facts;
     const rulebook = RULEBOOKS[job.rulebook];
     const { space } = at;
@@ -200,7 +205,7 @@ export function createDeriver(): Deriver {
       space,
       minorWork: at.plan.minorWork.value,
     };
-    const plan = planWith(facts, s, ctx, localFor(s, builtYear, rulebook).area, options, thisYear);
+    const plan = planWith(facts, s, ctx, localFor(s, builtYear, rulebook).area, optionsUnder(settings), thisYear);
     remembered.set(s.id, { of: s, jobKey: jc.key, spaceKey: at.key, twin, settings, plan });
     return plan;
   }

@@ -60,30 +60,10 @@ function rank(aim: Aim, options: MethodOption[]): MethodOption[] {
 /** Ranked options already reached, by fact sheet: a house has far fewer different sheets than parts. */
 export type OptionMemo = Map<string, readonly MethodOption[]>;
 
+/** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
 function memoKey(s: SurfaceSheet, part: PartKind): string {
-  const coats = s.lead.coats.map((c) => `${c.state}${c.coat.soundness}`).join('');
-  return [
-    part,
-    s.material,
-    s.place,
-    s.aim,
-    s.required,
-    s.asbestos,
-    coats,
-    s.lead.trace,
-    s.binders.includes('casein'),
-    s.failing,
-    s.oilSoaked,
-    s.damp,
-    s.friction || s.chewable,
-    s.childOrPregnancy,
-    s.isSash,
-    s.minorWork,
-    s.dwelling,
-    s.clearTopcoat,
-    s.glazed,
-    s.rulebook,
-  ].join('|');
+  const d = s.depths;
+  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}`;
 }
 
 /**
@@ -99,17 +79,27 @@ export function optionsFor(s: SurfaceSheet, part: PartKind, ctx: SurfaceContext,
     perM2: unitEffort(m, part, ctx.settings),
     harm: m.harm,
     bite: m.bite,
-    coatsReached: coatsReached(m.bite, s.lead),
+    coatsReached: coatsReached(m.bite, s.depths),
   }));
   const ranked = rank(s.aim, options);
   memo.set(key, ranked);
   return ranked;
 }
 
+/** The two everyday answers hold nothing but the method's name, so each is made once for each method. */
+const everyday = new Map<string, Answer<MethodId>>();
+function everydayAnswer(rule: 'choice.byPerson' | 'choice.bestForAim', method: MethodId): Answer<MethodId> {
+  const key = rule + method;
+  const known = everyday.get(key);
+  if (known) return known;
+  const made = answer(method, why(rule, rule === 'choice.byPerson' ? 'job-record' : 'trade-aim', { method }));
+  everyday.set(key, made);
+  return made;
+}
+
 function select(part: Part, options: readonly MethodOption[]): Answer<MethodId | null> {
   const chosen = options.find((o) => o.methodId === part.methodId);
-  if (chosen && chosen.verdict !== 'blocked')
-    return answer(chosen.methodId, why('choice.byPerson', 'job-record', { method: chosen.methodId }));
+  if (chosen && chosen.verdict !== 'blocked') return everydayAnswer('choice.byPerson', chosen.methodId);
   if (chosen && chosen.canInsist && part.insistedWhy?.trim()) {
     return answer(
       chosen.methodId,
@@ -119,6 +109,7 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
   }
   // Doing nothing is always compared, but it is a decision for a person, not a default.
   const best = options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'leave') ?? options.find((o) => o.verdict !== 'blocked');
+  if (!chosen && best) return everydayAnswer('choice.bestForAim', best.methodId);
   const refused = chosen
     ? [
         why('choice.refused', 'job-record', { method: chosen.methodId }, 'block', 'hazard'),
@@ -126,7 +117,7 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
       ]
     : [];
   if (!best) return { value: null, because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard')] };
-  return { value: best.methodId, because: [...refused, why('choice.bestForAim', 'trade-aim', { method: best.methodId })] };
+  return { value: best.methodId, because: [...refused, ...everydayAnswer('choice.bestForAim', best.methodId).because] };
 }
 
 export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, asbestos: HazardState, memo: OptionMemo): Choice {

@@ -1,9 +1,19 @@
 /** The fact sheet on which the rules are asked: one part of one surface under one method. Small closed values, so that equal sheets share a verdict. */
-import type { Aim, Binder, Material, PartKind, Surface } from '../facts';
+import type { Aim, Material, PartKind, Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import { isPresent, strictest, type HazardState, type LeadPicture } from '../probe';
 import { ELEMENTS } from '../walk';
 import { biteDepth, type Bite, type Method } from './methods';
+
+/** What is known of lead down to where each bite exposes it, and how many coats that is. */
+export interface LeadDepths {
+  readonly skin: HazardState;
+  /** One coat below the loose ones: feathering a scraped edge cuts into it. */
+  readonly loose: HazardState;
+  readonly all: HazardState;
+  readonly looseCoats: number;
+  readonly coats: number;
+}
 
 /** What a surface brings to the rules, whatever the method and part. */
 export interface SurfaceSheet {
@@ -12,14 +22,15 @@ export interface SurfaceSheet {
   readonly aim: Aim;
   readonly required: Bite;
   readonly asbestos: HazardState;
-  readonly lead: LeadPicture;
-  readonly binders: readonly Binder[];
+  readonly depths: LeadDepths;
+  readonly leadTrace: boolean;
+  readonly casein: boolean;
   readonly failing: boolean;
   readonly anySound: boolean;
   readonly oilSoaked: boolean;
   readonly damp: boolean;
-  readonly friction: boolean;
-  readonly chewable: boolean;
+  /** Rubs in use or can be chewed. */
+  readonly rubs: boolean;
   readonly childOrPregnancy: SurfaceContext['childOrPregnancy'];
   readonly isSash: boolean;
   readonly minorWork: boolean | null;
@@ -63,20 +74,31 @@ export interface Sheet {
   readonly rulebook: string;
 }
 
-/**
- * Which coats a method reaches, counted from the top: `loose` goes down to the deepest coat that is not known to be sound,
- * since scraping stops only where the film holds.
- */
-export function coatsReached(bite: Bite, lead: LeadPicture): number {
-  const n = lead.coats.length;
-  if (bite === 'none') return 0;
-  if (bite === 'skin') return Math.min(1, n);
-  if (bite === 'bare') return n;
-  let deepest = 0;
+/** `loose` goes down to the deepest coat that is not known to be sound: scraping stops only where the film holds. */
+function leadDepths(lead: LeadPicture): LeadDepths {
+  const states = lead.coats.map((c) => c.state);
+  let looseCoats = Math.min(1, states.length);
   lead.coats.forEach((c, i) => {
-    if (c.coat.soundness !== 'sound') deepest = i + 1;
+    if (c.coat.soundness !== 'sound') looseCoats = i + 1;
   });
-  return Math.max(deepest, Math.min(1, n));
+  return {
+    skin: strictest(states.slice(0, 1)),
+    loose: strictest(states.slice(0, looseCoats + 1)),
+    all: strictest(states),
+    looseCoats,
+    coats: states.length,
+  };
+}
+
+/** How many coats, from the top, a bite goes through. */
+export function coatsReached(bite: Bite, d: LeadDepths): number {
+  return { none: 0, skin: Math.min(1, d.coats), loose: d.looseCoats, bare: d.coats }[bite];
+}
+
+function leadInReach(method: Method, d: LeadDepths): HazardState {
+  // Taking a piece out reaches every coat on it, whatever is left behind.
+  if (method.removesPiece) return d.all;
+  return { none: 'notFound' as const, skin: d.skin, loose: d.loose, bare: d.all }[method.bite];
 }
 
 export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, asbestos: HazardState, required: Bite): SurfaceSheet {
@@ -89,14 +111,14 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     aim: s.aim,
     required,
     asbestos,
-    lead,
-    binders: lead.coats.map((c) => c.coat.binder),
+    depths: leadDepths(lead),
+    leadTrace: lead.trace,
+    casein: lead.coats.some((c) => c.coat.binder === 'casein'),
     failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery'),
     anySound: soundness.includes('sound'),
     oilSoaked: has('oilSoaked'),
     damp: has('wet') || has('moldy'),
-    friction: element.friction || has('rubbing'),
-    chewable: element.chewable,
+    rubs: element.friction || element.chewable || has('rubbing'),
     childOrPregnancy: ctx.childOrPregnancy,
     isSash: s.element === 'doubleHungSash',
     minorWork: ctx.minorWork,
@@ -108,15 +130,10 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
 }
 
 export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: SurfaceContext): Sheet {
-  const states = s.lead.coats.map((c) => c.state);
-  const reached = coatsReached(method.bite, s.lead);
-  // Feathering a scraped edge cuts into the coat below the loose one. Taking a piece out reaches every coat on it.
-  const exposed = method.removesPiece ? states.length : method.bite === 'loose' ? reached + 1 : reached;
-  const inReach = strictest(states.slice(0, exposed));
   return {
-    leadInReach: inReach,
-    leadAnywhere: strictest(states),
-    leadTrace: s.lead.trace,
+    leadInReach: leadInReach(method, s.depths),
+    leadAnywhere: s.depths.all,
+    leadTrace: s.leadTrace,
     asbestos: s.asbestos,
     material: s.material,
     part,
@@ -131,9 +148,9 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     failing: s.failing,
     oilSoaked: s.oilSoaked,
     damp: s.damp,
-    rubs: (s.friction || s.chewable) && isPresent(strictest(states)),
+    rubs: s.rubs && isPresent(s.depths.all),
     childOrPregnancy: s.childOrPregnancy,
-    casein: s.binders.includes('casein'),
+    casein: s.casein,
     window: s.isSash,
     minorWork: s.minorWork === null ? 'noClass' : s.minorWork ? 'within' : 'over',
     certified: ctx.settings.certified,
