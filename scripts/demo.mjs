@@ -1,7 +1,8 @@
 // npm run demo: installs what is missing, starts PostgreSQL on loopback, migrates, seeds, serves.
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { freePort, startPostgres } from './lib/postgres.mjs';
-import { ensurePackages, say } from './lib/run.mjs';
+import path from 'node:path';
+import { DATA, ensurePackages, say } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
 ensurePackages();
@@ -9,9 +10,9 @@ const database = await startPostgres('postgres', { port: 55432 });
 try {
   const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
   const port = await freePort(Number(process.env.PORT ?? 8100));
-  const server = await startServer({ main, url: database.url, port, webDir, sample: true });
+  const server = await startServer({ main, url: database.url, port, webDir, sample: true, logFile: path.join(DATA, 'server.log') });
   process.stdout.write(
-    `\n  Rough Sill is at ${server.address}\n  The sample job is Quill Point. Stop with Ctrl-C; what you enter is kept.\n\n`,
+    `\n  Rough Sill is at ${server.address}\n  The sample job is Quill Point. Stop with Ctrl-C; what you enter is kept.\n  Requests are logged in .data/server.log.\n\n`,
   );
   let leaving = false;
   const leave = async () => {

@@ -1,9 +1,11 @@
 // Starts the bundled server as a child process and waits until it listens.
 import { spawn } from 'node:child_process';
+import { openSync } from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './run.mjs';
 
-export function startServer({ main, url, port, webDir, sample, quiet = true }) {
+/** @param logFile where the request log goes; without it only warnings are told, on this process's output */
+export function startServer({ main, url, port, webDir, sample, logFile }) {
   const env = {
     ...process.env,
     NODE_ENV: 'production',
@@ -12,9 +14,10 @@ export function startServer({ main, url, port, webDir, sample, quiet = true }) {
     WEB_DIR: webDir ?? '',
     SEED_SAMPLE: sample ? 'yes' : 'no',
     MIGRATIONS_DIR: path.join(ROOT, 'server/migrations'),
-    LOG_LEVEL: quiet ? 'warn' : 'info',
+    LOG_LEVEL: logFile ? 'info' : 'warn',
   };
-  const child = spawn(process.execPath, ['--enable-source-maps', main], { cwd: ROOT, env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+  const out = logFile ? openSync(logFile, 'a') : 'inherit';
+  const child = spawn(process.execPath, ['--enable-source-maps', main], { cwd: ROOT, env, stdio: ['ignore', out, out, 'ipc'] });
   const stop = () =>
     new Promise((resolve) => {
       if (child.exitCode !== null || child.signalCode !== null) return resolve();

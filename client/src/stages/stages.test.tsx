@@ -1,0 +1,206 @@
+/** The stages of a surface, as a painter meets them: what is told, what can be pressed, and what comes of it. */
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { DEFAULT_SETTINGS, type JobFacts } from '@roughsill/core';
+import { examples } from '@roughsill/demo';
+import { jobsSlice } from '../store/slices';
+import { makeStore, type Store } from '../store/store';
+import { UnitsProvider } from '../kit';
+import { findSurface, useSurfacePlan } from '../store';
+import { useAppSelector } from '../store/store';
+import { ChooseStage } from './choose/ChooseStage';
+import { CoatStage } from './coat/CoatStage';
+import { ProbeStage } from './probe/ProbeStage';
+import { ProtectStage } from './protect/ProtectStage';
+import { WalkStage } from './walk/WalkStage';
+import { WorkStage } from './work/WorkStage';
+import { SurfaceList } from './SurfaceList';
+import { digestOf, createDeriver } from '@roughsill/core';
+
+jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
+// Jest has no dynamic import here: the forms come at once.
+jest.mock('./lazy-forms', () => jest.requireActual('./forms'));
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, Link: ({ children }: { children: unknown }) => children }));
+
+const STAGES = {
+  walk: WalkStage,
+  probe: ProbeStage,
+  choose: ChooseStage,
+  protect: ProtectStage,
+  coat: CoatStage,
+  work: WorkStage,
+} as const;
+
+function Stage({ jobId, surfaceId, stage }: { jobId: string; surfaceId: string; stage: keyof typeof STAGES }) {
+  const facts = useAppSelector((s) => s.jobs.byId[jobId]!.facts);
+  const plan = useSurfacePlan(facts, surfaceId)!;
+  const Shown = STAGES[stage] as React.ComponentType<any>;
+  return (
+    <Shown facts={facts} surface={findSurface(facts, surfaceId)} plan={plan} go={() => undefined} looking={null} onLook={() => undefined} />
+  );
+}
+
+function show(
+  stage: keyof typeof STAGES,
+  edit: (f: JobFacts) => JobFacts = (f) => f,
+  example = 'one-window',
+): { store: Store; surface: () => JobFacts['surfaces'][number] } {
+  globalThis.fetch = jest.fn(async () => {
+    throw new TypeError('no signal');
+  }) as any;
+  (globalThis as any).AbortSignal = { timeout: () => undefined };
+  const facts = edit(examples()[example]!);
+  const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
+  store.dispatch(jobsSlice.actions.jobLoaded({ facts, cursor: 1 }));
+  const surfaceId = facts.surfaces[0]!.id;
+  render(
+    <Provider store={store}>
+      <UnitsProvider value={facts.job.units}>
+        <Stage jobId={facts.job.id} surfaceId={surfaceId} stage={stage} />
+      </UnitsProvider>
+    </Provider>,
+  );
+  return { store, surface: () => store.getState().jobs.byId[facts.job.id]!.facts.surfaces[0]! };
+}
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const untested = (f: JobFacts): JobFacts => ({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, readings: [] })) });
+
+test('walk: shares that do not add up cannot be kept; those that do are written together', () => {
+  const { surface } = show('walk');
+  const type = (id: string, text: string) => {
+    fireEvent.change(screen.getByTestId(id), { target: { value: text } });
+    fireEvent.blur(screen.getByTestId(id));
+  };
+  type('share-flat', '60');
+  expect(screen.getByText(/add to 110 %, not 100 %/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Keep these shares' }).getAttribute('aria-disabled')).toBe('true');
+  type('share-moulded', '20');
+  press('Keep these shares');
+  expect(surface().parts.map((p) => [p.kind, p.sharePct])).toEqual([
+    ['flat', 60],
+    ['moulded', 20],
+    ['besideGlass', 20],
+  ]);
+});
+
+test('walk: a coat is added below, moved up, and its year told to be in the future', () => {
+  const { surface } = show('walk');
+  fireEvent.click(screen.getByTestId('add-coat'));
+  expect(surface().layers).toHaveLength(5);
+  press('Move coat 5 up');
+  const order = [...surface().layers].sort((a, b) => a.position - b.position).map((l) => l.id);
+  expect(order[3]).toBe(surface().layers[4]!.id);
+  const coat = within(screen.getByRole('group', { name: 'Coat 1 from the top' }));
+  fireEvent.change(coat.getByLabelText('Year, if known'), { target: { value: '2999' } });
+  fireEvent.blur(coat.getByLabelText('Year, if known'));
+  expect(screen.getAllByText('2999 is in the future: check the year').length).toBeGreaterThan(0);
+  expect(surface().layers[0]!.yearApplied).toBe(2004);
+});
+
+test('walk: a copy takes sizes and coats along, but nothing that was found', () => {
+  const { store } = show('walk');
+  press('Copy Lower sash');
+  const { surfaces } = store.getState().jobs.byId['one-window']!.facts;
+  expect(surfaces).toHaveLength(2);
+  expect(surfaces[1]).toMatchObject({ name: 'Lower sash, copy', readings: [], checks: [] });
+  expect(surfaces[1]!.layers.map((l) => l.binder)).toEqual(surfaces[0]!.layers.map((l) => l.binder));
+});
+
+test('probe: the next test is named with its reason, and a face swab leaves the coats below assumed', async () => {
+  const { surface } = show('probe', untested);
+  expect(screen.getByTestId('next-test').textContent).toMatch(/Cut a notch through all coats/);
+  fireEvent.click(screen.getByTestId('record-spot'));
+  const form = await screen.findByTestId('reading-form');
+  fireEvent.click(within(form).getByRole('radio', { name: 'unchanged' }));
+  fireEvent.click(screen.getByTestId('save-reading'));
+  await waitFor(() => expect(surface().readings).toHaveLength(1));
+  expect(surface().readings[0]).toMatchObject({ kind: 'spot', spot: 'unchanged', toSubstrate: false, reachedLayerIds: ['ow-sash-coat1'] });
+  expect(screen.getByRole('button', { name: /^why: coat 2, lead assumed/ })).toBeTruthy();
+});
+
+test('probe: a swab without a result and a lab value without a unit are told beside their fields, and nothing is written', async () => {
+  const { surface } = show('probe', untested);
+  fireEvent.click(screen.getByTestId('record-spot'));
+  fireEvent.click(await screen.findByTestId('save-reading'));
+  expect(await screen.findByText('Say what the swab did.')).toBeTruthy();
+  press('Not now');
+  fireEvent.click(screen.getByTestId('record-lab'));
+  const value = await screen.findByTestId('reading-value');
+  fireEvent.change(value, { target: { value: '0.7' } });
+  fireEvent.blur(value);
+  fireEvent.click(screen.getByTestId('save-reading'));
+  expect(await screen.findByText('State the unit: %, ppm or mg/cm².')).toBeTruthy();
+  expect(surface().readings).toEqual([]);
+});
+
+test('choose: the law is final; practice may be overruled, with a why that goes on record', () => {
+  const { surface } = show('choose', (f) => ({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, aim: 'bareClear' as const })) }));
+  fireEvent.click(screen.getByTestId('blocked-flat'));
+  const flat = within(screen.getByTestId('part-flat'));
+  fireEvent.click(flat.getByRole('button', { name: /^open flame, blocked/ }));
+  expect(flat.getByText('The law or the hazard forbids it outright. It cannot be chosen.')).toBeTruthy();
+  fireEvent.click(flat.getByRole('button', { name: /^hot air, then scrape, blocked/ }));
+  fireEvent.click(flat.getByRole('button', { name: 'Keep it against practice' }));
+  expect(flat.getByText('Say why: it goes on record.')).toBeTruthy();
+  fireEvent.change(flat.getByLabelText('Why you keep it all the same'), { target: { value: 'air is sampled' } });
+  fireEvent.click(flat.getByRole('button', { name: 'Keep it against practice' }));
+  expect(surface().parts[0]).toMatchObject({ methodId: 'heatGun', insistedWhy: 'air is sampled' });
+  expect(screen.getByText(/against practice: “air is sampled”/)).toBeTruthy();
+});
+
+test('choose: each verdict stands in words, with hours and money unless it is blocked', () => {
+  show('choose');
+  const infrared = screen.getAllByTestId('method-infrared')[0]!;
+  expect(infrared.textContent).toMatch(/\bgo\b/);
+  expect(infrared.textContent).toMatch(/min.*\$/);
+  fireEvent.click(screen.getByTestId('blocked-flat'));
+  expect(screen.getByTestId('part-flat').querySelector('[data-testid=method-torch]')!.textContent).not.toMatch(/\$/);
+});
+
+test('protect: figures carry their unit, the sign its words', () => {
+  show('protect');
+  expect(screen.getByRole('button', { name: /^why: Floor sheet, laid, 88.9 ft²/ })).toBeTruthy();
+  expect(screen.getByRole('img', { name: /^Sign: DANGER/ })).toBeTruthy();
+  expect(screen.getByText('Half mask with P100 filters')).toBeTruthy();
+});
+
+test('coat: may it be coated now, in the job’s own degrees', () => {
+  show('coat');
+  for (const [id, text] of [
+    ['air', '68'],
+    ['humidity', '85'],
+    ['surface-temperature', '66'],
+  ] as const) {
+    fireEvent.change(screen.getByTestId(id), { target: { value: text } });
+    fireEvent.blur(screen.getByTestId(id));
+  }
+  // 20 C at 85 %: dew point 17.4 C = 63.3 F; 5.4 F above it is 68.7 F.
+  expect(screen.getByTestId('may-coat-answer').textContent).toMatch(/^Wait: dew point 63.3 °F. The surface must be at least 68.7 °F/);
+});
+
+test('work: a check is passed, then failed; the second replaces the first and both are kept', () => {
+  const { surface } = show('work');
+  press(/^Pass: Sheet, seals and signs are up/);
+  press(/^Fail: Sheet, seals and signs are up/);
+  expect(surface().checks.map((c) => [c.outcome, c.supersedesId === null])).toEqual([
+    ['pass', true],
+    ['fail', false],
+  ]);
+  expect(screen.getByTestId('step-protect').textContent).toMatch(/the work stands here/);
+});
+
+test('the list of a stage says what is still open there, and finds by name', () => {
+  const facts = examples()['quill-point']!;
+  const digest = digestOf(createDeriver().derive(facts, DEFAULT_SETTINGS, 2026));
+  const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
+  const list = (stage: 'probe' | 'protect', filter: string) => (
+    <Provider store={store}>
+      <SurfaceList facts={facts} digest={digest} stage={stage} filter={filter} by="page" />
+    </Provider>
+  );
+  const { rerender } = render(list('probe', ''));
+  expect(screen.getByTestId('row-qp-wainscot').textContent).toMatch(/Wait for the lab.*waiting/);
+  rerender(list('probe', 'ceiling'));
+  expect(screen.queryByTestId('row-qp-wainscot')).toBeNull();
+  expect(screen.getByTestId('row-qp-kitchen-ceiling')).toBeTruthy();
+});
