@@ -1,0 +1,118 @@
+/** The first screen: a file that is wrong is told line by line before anything is sent; settings write the firm's own rates. */
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { router } from 'expo-router';
+import { writeJobFile } from '@roughsill/core';
+import { examples } from '@roughsill/demo';
+import { makeStore } from '../../store/store';
+import { NewJobScreen } from './JobForm';
+import { SettingsScreen } from './SettingsScreen';
+import { StartScreen } from './StartScreen';
+
+jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
+jest.mock('expo-router', () => ({
+  router: { navigate: jest.fn(), replace: jest.fn() },
+  Link: ({ children }: { children: unknown }) => children,
+  useLocalSearchParams: () => ({}),
+}));
+
+const calls: [string, string | undefined][] = [];
+let answer: (url: string) => { status: number; body: unknown };
+beforeEach(() => {
+  calls.length = 0;
+  jest.mocked(router.navigate).mockClear();
+  jest.mocked(router.replace).mockClear();
+  answer = () => ({ status: 200, body: { jobs: [] } });
+  (globalThis as any).AbortSignal = { timeout: () => undefined };
+  globalThis.fetch = jest.fn(async (url: string, init?: { body?: string }) => {
+    calls.push([url, init?.body]);
+    const sent = init?.body && url === '/api/changes' ? (JSON.parse(init.body) as { changes: { id: string }[] }).changes : [];
+    const r = url === '/api/changes' ? { status: 200, body: { accepted: sent.map((c) => c.id), clashes: [], cursors: {} } } : answer(url);
+    return { ok: r.status < 400, status: r.status, json: async () => r.body };
+  }) as any;
+});
+const store = () => makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
+const show = (Screen: () => React.ReactNode, s = store()) => {
+  render(
+    <Provider store={s}>
+      <Screen />
+    </Provider>,
+  );
+  return s;
+};
+const bring = (text: string) => {
+  const file = new File([text], 'job.roughsill.json');
+  Object.defineProperty(file, 'text', { value: async () => text });
+  fireEvent.change(screen.getByTestId('import'), { target: { files: [file] } });
+};
+
+test('an empty list teaches the next step', async () => {
+  show(StartScreen);
+  expect(await screen.findByText(/No job yet. Start one/)).toBeTruthy();
+});
+
+test('a wrong file names its paths and is never sent', async () => {
+  show(StartScreen);
+  bring(writeJobFile(examples()['one-window']!).replace('"widthM": 0.86', '"widthM": -2'));
+  expect((await screen.findByTestId('import-problems')).textContent).toContain('surfaces[0].widthM: width must be more than 0');
+  expect(calls.filter(([url]) => url.includes('import'))).toEqual([]);
+});
+
+test('a job that is here already is offered as a copy', async () => {
+  answer = (url) =>
+    url.includes('copy')
+      ? { status: 201, body: { jobId: 'new-one', cursor: 1 } }
+      : url.includes('import')
+        ? { status: 409, body: { title: 'It is already here' } }
+        : { status: 200, body: { jobs: [] } };
+  show(StartScreen);
+  bring(writeJobFile(examples()['one-window']!));
+  fireEvent.click(await screen.findByTestId('import-copy'));
+  await waitFor(() => expect(router.navigate).toHaveBeenCalledWith('/job/new-one/walk'));
+});
+
+test('without signal and without jobs the screen says so, and lets a new one begin', async () => {
+  globalThis.fetch = jest.fn(async () => {
+    throw new TypeError('no signal');
+  }) as any;
+  show(StartScreen);
+  expect(await screen.findByText(/No signal, and no job has been opened on this phone yet/)).toBeTruthy();
+  fireEvent.click(screen.getByTestId('new-job'));
+  expect(router.navigate).toHaveBeenCalledWith('/new');
+});
+
+test('a new job: UK rules bring metres; a year in the future stays in its field with its reason', async () => {
+  const s = show(NewJobScreen);
+  fireEvent.change(screen.getByTestId('job-name'), { target: { value: 'Terrace' } });
+  fireEvent.change(screen.getByTestId('year-built'), { target: { value: '2999' } });
+  fireEvent.blur(screen.getByTestId('year-built'));
+  fireEvent.click(screen.getByRole('radio', { name: 'United Kingdom' }));
+  expect(screen.getByRole('radio', { name: 'metres' }).getAttribute('aria-checked')).toBe('true');
+  fireEvent.click(screen.getByTestId('save-job'));
+  expect(await screen.findByText('The year is in the future: check it.')).toBeTruthy();
+  fireEvent.change(screen.getByTestId('year-built'), { target: { value: '1898' } });
+  fireEvent.blur(screen.getByTestId('year-built'));
+  fireEvent.click(screen.getByTestId('save-job'));
+  await waitFor(() => expect(Object.values(s.getState().jobs.byId)).toHaveLength(1));
+  expect(Object.values(s.getState().jobs.byId)[0]!.facts.job).toMatchObject({
+    name: 'Terrace',
+    yearBuilt: 1898,
+    rulebook: 'uk',
+    units: 'm',
+    childUnder6: 'unknown',
+  });
+});
+
+test('settings: a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', () => {
+  const s = show(SettingsScreen);
+  const low = screen.getByTestId('rate-low-infrared');
+  fireEvent.change(low, { target: { value: '20' } });
+  fireEvent.blur(low);
+  expect(s.getState().session.settings.rates.infrared!.lowM2PerH).toBeCloseTo(1.858, 3);
+  expect(screen.getByText('Infrared, then scrape, your own')).toBeTruthy();
+  fireEvent.change(screen.getByTestId('rate-low-infrared'), { target: { value: '90' } });
+  fireEvent.blur(screen.getByTestId('rate-low-infrared'));
+  expect(screen.getByText('the slow rate is above the fast one')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Back to the usual rate for infrared, then scrape' }));
+  expect(s.getState().session.settings.rates).toEqual({});
+});
