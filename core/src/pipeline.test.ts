@@ -79,6 +79,16 @@ test('every reason in a whole house has words with nothing left blank, in both u
   }
 });
 
+test('a plan under UK rules leans on no US rule, but for the planning figure of exposure, which says so; and the other way round', () => {
+  const facts = largeJob(60);
+  const countries = (rulebook: 'us' | 'uk') =>
+    everyReason(derive({ ...facts, job: { ...facts.job, rulebook } }))
+      .filter((r) => r.rule !== 'exposure.presumedUk')
+      .map((r) => `${SOURCES[r.source].where} ${r.rule}`);
+  expect(countries('uk').filter((c) => c.startsWith('US'))).toEqual([]);
+  expect(countries('us').filter((c) => c.startsWith('UK'))).toEqual([]);
+});
+
 test('no sentence of the table is blank or ends without its stop; checks and steps are headings', () => {
   for (const [id, words] of Object.entries(RULE_WORDS)) {
     expect(words.says.length).toBeGreaterThan(3);

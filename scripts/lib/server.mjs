@@ -5,13 +5,13 @@ import path from 'node:path';
 import { ROOT } from './run.mjs';
 
 /** @param logFile where the request log goes; without it only warnings are told, on this process's output */
-export function startServer({ main, url, port, webDir, sample, logFile }) {
+export function startServer({ main, url, port, webDir = '', sample, logFile = '' }) {
   const env = {
     ...process.env,
     NODE_ENV: 'production',
     DATABASE_URL: url,
     PORT: String(port),
-    WEB_DIR: webDir ?? '',
+    WEB_DIR: webDir,
     SEED_SAMPLE: sample ? 'yes' : 'no',
     MIGRATIONS_DIR: path.join(ROOT, 'server/migrations'),
     LOG_LEVEL: logFile ? 'info' : 'warn',

@@ -8,6 +8,15 @@ const Units = createContext<UnitSystem>('ft');
 export const UnitsProvider = Units.Provider;
 export const useUnits = (): UnitSystem => useContext(Units);
 
+const Zone = createContext<string | undefined>(undefined);
+export const ZoneProvider = Zone.Provider;
+
+/** A UTC instant on the job's own clock. */
+export function useWhen(): (instant: string) => string {
+  const timeZone = useContext(Zone);
+  return (instant) => new Date(instant).toLocaleString('en-US', { timeZone, dateStyle: 'medium', timeStyle: 'short' });
+}
+
 export function ReasonLine({ reason }: { readonly reason: Reason }) {
   const units = useUnits();
   const source = SOURCES[reason.source];

@@ -1,7 +1,7 @@
 export { Words } from './Words';
 export { Button } from './Button';
 export { StateChip, StateMark } from './StateMark';
-export { AnswerRow, Reasons, UnitsProvider, useUnits, Why } from './Why';
+export { AnswerRow, Reasons, UnitsProvider, useUnits, useWhen, Why, ZoneProvider } from './Why';
 export { FieldFrame, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';
 export { Empty, Figure, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
 export { useWide } from './layout';

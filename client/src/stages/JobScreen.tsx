@@ -6,7 +6,7 @@ import { createContext, lazy, Suspense, useContext, useEffect, useMemo, useRef, 
 import { ActivityIndicator, ScrollView, TextInput, View } from 'react-native';
 import { router, Slot, useGlobalSearchParams } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
-import { Button, Empty, NextBar, UnitsProvider, useWide, Words } from '../kit';
+import { Button, Empty, NextBar, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
 import { findSurface, useDigest, useJob } from '../store';
 import { Ledge, StageColumn } from './Ledge';
 import { Notices } from './Notices';
@@ -74,19 +74,21 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
   useJobKeys(view);
   return (
     <UnitsProvider value={facts.job.units}>
-      <Job.Provider value={view}>
-        <View className="flex-1 bg-limewash">
-          <View className="min-h-0 flex-1 flex-row">
-            {wide ? <StageColumn facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} /> : null}
-            {wide ? <JobList /> : null}
-            <View className="min-w-0 flex-1">
-              <Slot />
+      <ZoneProvider value={facts.job.timeZone}>
+        <Job.Provider value={view}>
+          <View className="flex-1 bg-limewash">
+            <View className="min-h-0 flex-1 flex-row">
+              {wide ? <StageColumn facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} /> : null}
+              {wide ? <JobList /> : null}
+              <View className="min-w-0 flex-1">
+                <Slot />
+              </View>
             </View>
+            <Notices jobId={jobId} />
+            {wide ? null : <Ledge facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} />}
           </View>
-          <Notices jobId={jobId} />
-          {wide ? null : <Ledge facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} />}
-        </View>
-      </Job.Provider>
+        </Job.Provider>
+      </ZoneProvider>
     </UnitsProvider>
   );
 }

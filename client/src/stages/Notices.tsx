@@ -11,7 +11,8 @@ export function Notices({ jobId }: { readonly jobId?: string }) {
   const { undo: step, clashes, refused } = useAppSelector((s) => s.notice);
   const { waiting, status, says } = useAppSelector((s) => s.outbox);
   const away = status === 'away' && waiting.length > 0;
-  const canUndo = step !== null && step.jobId === jobId;
+  // Outside a job the last act can be taken back as well: it may have removed the job itself.
+  const canUndo = step !== null && (jobId === undefined || step.jobId === jobId);
   const clash = clashes[0];
   if (!away && !canUndo && !clash && !refused) return null;
   return (

@@ -227,6 +227,8 @@ test('every method on every material, part, place and lead state has a verdict w
         for (const state of ['found', 'waiting', 'assumed', 'unknown']) expect(open.notFound).toEqual(expect.arrayContaining(open[state]!));
       }
   const corners: [Surface, Setup][] = [
+    [bare(), { job: { rulebook: 'uk' }, settings: { allowHotAirOnLead: true } }],
+    [failing(), { job: { rulebook: 'uk' } }],
     [failing({ conditions: ['oilSoaked', 'wet'] }), { job: { rulebook: 'uk' } }],
     [bare(), { job: { rulebook: 'uk' }, space: { kind: 'elevation' } }],
     [aSurface(), {}],

@@ -43,13 +43,22 @@ const size = (what: string, max: number) =>
 /** Years before 1500 are taken for a slip; the upper bound is today's and is checked with the clock (validate.ts). */
 const year = z.number().int('a year is a whole number').min(1500, 'before 1500: check the year').max(9999, 'check the year');
 
+/** Named zones only: what the calendar of this machine knows. */
+function isTimeZone(zone: string): boolean {
+  try {
+    return zone !== '' && new Intl.DateTimeFormat('en', { timeZone: zone }) !== null;
+  } catch {
+    return false;
+  }
+}
+
 export const JobFields = z.strictObject({
   name: name('the job'),
   place: text(200),
   yearBuilt: year.nullable(),
   rulebook: z.enum(['us', 'uk']),
   units: z.enum(['ft', 'm']),
-  timeZone: z.string().min(1).max(64),
+  timeZone: z.string().max(64).refine(isTimeZone, 'is not a known time zone: write it as Europe/London'),
   childUnder6: z.enum(YES_NO),
   pregnancy: z.enum(YES_NO),
   dwelling: z.boolean(),

@@ -49,7 +49,7 @@ export function judgeReading(r: Reading, rulebook: Rulebook): ReadingVerdict {
 function judgeSpot(r: Reading, rulebook: Rulebook): ReadingVerdict {
   if (r.spot === 'changed') {
     const coats = r.changedLayerIds.length > 0 ? r.changedLayerIds : onlyCoat(r);
-    return verdict('lead', why('lead.spotChanged', 'epa-etv', {}), { coats });
+    return verdict('lead', why('lead.spotChanged', rulebook.leadPaint === null ? 'job-record' : 'epa-etv', {}), { coats });
   }
   if (r.spot === 'unclear') return verdict('unclear', why('lead.spotUnclear', 'job-record', {}));
   if (rulebook.leadPaint === null) return verdict('unclear', why('lead.spotNoThreshold', 'uk-lead-any', {}));

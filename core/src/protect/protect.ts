@@ -5,7 +5,7 @@ import type { Choice, Method } from '../choose';
 import { methodById } from '../choose';
 import { isPresent, type HazardState, type LeadPicture } from '../probe';
 import { answer, why, type Answer, type Reason } from '../reasons';
-import { EXPOSURE_CLASSES, type ExposureClassId, type Limit, type RespiratorId } from '../rulebook';
+import { EXPOSURE_CLASSES, type ExposureClassId, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { ELEMENTS } from '../walk';
 
@@ -105,16 +105,16 @@ function respiratorFor(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceC
   return answer(pick.id, reason, ...(vapour ? [why('ppe.vapourToo', rulebook.respiratorSource)] : []));
 }
 
-function kitFor(methods: readonly Method[], lead: boolean): Answer<Kit>[] {
+function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
   const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));
   const any = (f: (m: Method) => boolean) => methods.some(f);
   if (methods.length === 0) return out;
   if (lead) {
-    add('coverall', why('kit.leadClothes', 'cfr29-1926.62d2'));
-    add('bootCovers', why('kit.leadClothes', 'cfr29-1926.62d2'));
-    add('washStation', why('kit.washHands', 'cfr29-1926.62d2'));
-    add('hepaVacuum', why('kit.hepa', 'cfr40-745.85a5'));
+    add('coverall', why('kit.leadClothes', sources.clothing));
+    add('bootCovers', why('kit.leadClothes', sources.clothing));
+    add('washStation', why('kit.washHands', sources.clothing));
+    add('hepaVacuum', why('kit.hepa', sources.cleaning));
   }
   add('goggles', why('kit.eyes', 'trade-contain'));
   if (any((m) => m.caustic)) {
@@ -190,10 +190,10 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
     exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
     respirator: respiratorFor(exposureClass, vapour, ctx),
     vapourFilter: vapour,
-    kit: kitFor(methods, lead),
+    kit: kitFor(methods, lead, rulebook),
     bags: answer(
       bagCount,
-      why('protect.bags', lead ? 'cfr40-745.85a4' : 'trade-contain', { area: measure(laid, 'm2'), film: measure(disturbedM2, 'm2') }),
+      why('protect.bags', lead ? rulebook.sources.waste : 'trade-contain', { area: measure(laid, 'm2'), film: measure(disturbedM2, 'm2') }),
     ),
     sign: lead
       ? answer(rulebook.signLines, why('protect.sign', rulebook.signSource))
@@ -203,7 +203,7 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
 
 function exposureReason(c: ExposureClassId, ctx: SurfaceContext): Reason {
   const upper = EXPOSURE_CLASSES[c].upperUgM3;
-  if (c === 'none') return why('exposure.none', 'cfr29-1926.62d2');
+  if (c === 'none') return why('exposure.none', ctx.rulebook.sources.clothing);
   const rule = ctx.rulebook.id === 'uk' ? 'exposure.presumedUk' : upper === null ? 'exposure.presumedTop' : 'exposure.presumed';
   return why(rule, 'cfr29-1926.62d2', { class: c, upper: measure(upper ?? 2500, 'ug/m3') });
 }

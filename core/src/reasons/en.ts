@@ -70,6 +70,7 @@ export const RULE_WORDS = {
 
   // Lead and methods
   'lead.dryHand': { says: 'Dry scraping or sanding makes lead dust, and lead is {leadInReach} in a coat that this work reaches.', lifts: 'Work wet, or show by test that there is no lead down to that depth.' },
+  'lead.dryHandUk': { says: 'Dry scraping or sanding makes lead dust, and lead is {leadInReach} in a coat that this work reaches.', lifts: 'Work wet, or a lab result that shows none down to that depth.' },
   'lead.powerNoHepa': { says: 'Power sanding without a HEPA-shrouded exhaust is forbidden where lead is {leadInReach}.', lifts: 'A HEPA shroud, or a clear test through all coats.' },
   'lead.powerNoHepaUk': { says: 'Power sanding without extraction is not acceptable where lead is {leadInReach}.', lifts: 'H-class extraction at the tool, or a clear test through all coats.' },
   'lead.blastOpen': { says: 'Blasting without HEPA exhaust is forbidden where lead is {leadInReach}.', lifts: 'A clear test through all coats.' },
@@ -78,9 +79,11 @@ export const RULE_WORDS = {
   'lead.openFlameUk': { says: 'Open flame fumes lead, and lead is {leadInReach} here.' },
   'lead.hotAirOff': { says: 'Your firm does not use hot air on lead: the fume is invisible. Lead is {leadInReach}.', lifts: 'Infrared instead; or the firm’s own setting, within the legal limit.' },
   'lead.hotAirLimit': { says: 'Keep the gun below {limit}, keep it moving, and stop at the first smoke.' },
+  'lead.hotAirLimitUk': { says: 'Keep the gun below {limit}, keep it moving, and stop at the first smoke.' },
   'lead.infraredCool': { says: 'Infrared stays below {limit}, so that lead does not fume. Watch for the first smoke; no timing works.' },
   'lead.keepWet': { says: 'Lead is {leadInReach}: it stays down only while it stays wet. Being wet is not a control by itself.' },
   'lead.hepaShroud': { says: 'Only with the shroud and HEPA exhaust working: no dust to be seen outside it.' },
+  'lead.hepaShroudUk': { says: 'Only with H-class extraction at the tool: no dust to be seen outside it.' },
   'lead.untested': { says: 'Lead is {leadInReach}, so the work is planned as if it were there.', lifts: 'Test through all coats.' },
   'lead.traceDust': { says: 'Below the lead-paint limit, yet lead is in it: the rules for the worker’s air have no lower limit for dusty work.' },
   'lead.notCertified': { says: 'Paid work that disturbs more than minor amounts of lead paint in housing needs a certified firm. Lead is {leadInReach}.', lifts: 'Certification, a certified partner, or a clear test.' },
@@ -219,6 +222,7 @@ export const RULE_WORDS = {
   'step.cleanUp': { says: 'Clean up' },
   'step.cleanUpLead': { says: 'Clean up by the lead rules' },
   'step.verifyInside': { says: 'Verify: wipe and compare with the card' },
+  'step.verifyCloth': { says: 'Verify: look, then wipe until a cloth stays clean' },
   'step.verifyOutside': { says: 'Verify: look over ground, sills and beds' },
   'prep.bench': { says: 'On the bench: number the piece and its panes, so that each goes back where it came from.' },
   'prep.eyewashFirst': { says: 'Eyewash and rinse water stand ready before a caustic is opened.' },
@@ -234,6 +238,8 @@ export const RULE_WORDS = {
   'clean.outside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it. Clean up before any rain.' },
   'verify.card': { says: 'One wet cloth for each sill and for each floor part of less than {limit}. Darker than the card: clean and wipe again. Fails twice: wait an hour or until dry, then one dry cloth.' },
 
+  'verify.cloth': { says: 'A fresh damp cloth for each sill and each floor part of less than {limit}. UK rules set no wipe limit: ask for dust wipes at a lab where small children live.' },
+
   // Checks that must pass
   'gate.causeCured': { says: 'The cause of the damp is found and cured' },
   'gate.containmentUp': { says: 'Sheet, seals and signs are up, and nobody else is inside' },
@@ -248,6 +254,7 @@ export const RULE_WORDS = {
   'gate.adhesion': { says: 'Tape pulled from a cross-cut brings nothing with it; no oil or stain bleeds' },
   'gate.dewPoint': { says: 'The surface is at least {limit} above the dew point' },
   'gate.rags': { says: 'Oily rags lie flat outdoors or under water in a metal can: they set themselves on fire' },
+  'gate.clothsClean': { says: 'Nothing to be seen, and every cloth stays clean' },
   'gate.cardPasses': { says: 'Every cloth matches the card' },
   'gate.nothingVisible': { says: 'No chip, dust or debris to be seen' },
   'gate.stillSound': { says: 'It is still sound: no chips, no chalk, no rubbing' },

@@ -49,6 +49,10 @@ export interface Rulebook {
   /** From the least protection to the most. */
   readonly respirators: readonly Respirator[];
   readonly floorSectionBelow: Limit;
+  /** Inside, cleaning is verified against the US cleaning card, or by looking and by cloths that stay clean. */
+  readonly verifiedBy: 'card' | 'cloth';
+  /** Who stands behind clothing, cleaning, waste and verification here. */
+  readonly sources: Readonly<Record<'clothing' | 'cleaning' | 'waste' | 'verification', SourceId>>;
   readonly signLines: readonly string[];
   readonly signSource: SourceId;
 }
@@ -81,6 +85,8 @@ const US: Rulebook = {
     { id: 'airline', apf: 1000, vapour: true },
   ],
   floorSectionBelow: limit(40, 'ft2', 'cfr40-745.85b'),
+  verifiedBy: 'card',
+  sources: { clothing: 'cfr29-1926.62d2', cleaning: 'cfr40-745.85a5', waste: 'cfr40-745.85a4', verification: 'cfr40-745.85b' },
   signLines: [
     'DANGER',
     'LEAD WORK AREA',
@@ -118,6 +124,8 @@ const UK: Rulebook = {
     { id: 'airline', apf: 1000, vapour: true },
   ],
   floorSectionBelow: limit(3.7, 'm2', 'trade-contain'),
+  verifiedBy: 'cloth',
+  sources: { clothing: 'clw2002', cleaning: 'clw2002', waste: 'trade-contain', verification: 'trade-contain' },
   signLines: ['LEAD PAINT WORK', 'KEEP OUT', 'NO EATING, DRINKING OR SMOKING', 'RPE AND OVERALLS BEYOND THIS POINT'],
   signSource: 'clw2002',
 };

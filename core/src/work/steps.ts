@@ -292,13 +292,15 @@ export function workPlan(input: Inputs): WorkPlan {
     kind: 'cleanUp',
     title: why(
       protection.needed.value ? 'step.cleanUpLead' : 'step.cleanUp',
-      protection.needed.value ? 'cfr40-745.85a5' : 'trade-contain',
+      protection.needed.value ? ctx.rulebook.sources.cleaning : 'trade-contain',
       {},
     ),
     handsOnH: protection.needed.value
       ? hours(0.5 + protection.sheetLaidM2.value / 30, 1 + protection.sheetLaidM2.value / 12)
       : hours(0.25, 0.5),
-    because: protection.needed.value ? [why(ctx.place === 'outside' ? 'clean.outside' : 'clean.inside', 'cfr40-745.85a5')] : [],
+    because: protection.needed.value
+      ? [why(ctx.place === 'outside' ? 'clean.outside' : 'clean.inside', ctx.rulebook.sources.cleaning)]
+      : [],
     amounts: protection.needed.value ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
     gates: coating.lines.some((l) => l.product === 'alkydGloss' || l.product === 'clearVarnish' || l.product === 'alkydWood')
       ? [gate('rags', 'cleanUp', why('gate.rags', 'trade-prime'))]
@@ -306,11 +308,13 @@ export function workPlan(input: Inputs): WorkPlan {
   });
   if (protection.needed.value) {
     const section = ctx.rulebook.floorSectionBelow;
+    const card = ctx.rulebook.verifiedBy === 'card';
+    const by = ctx.rulebook.sources.verification;
     const cloths = clothsForFloor(protection.sheetLaidM2.value, section);
     step({
       id: 'verify',
       kind: 'verify',
-      title: why(ctx.place === 'outside' ? 'step.verifyOutside' : 'step.verifyInside', 'cfr40-745.85b', {}),
+      title: why(ctx.place === 'outside' ? 'step.verifyOutside' : card ? 'step.verifyInside' : 'step.verifyCloth', by, {}),
       handsOnH: hours(0.25, 0.75),
       amounts:
         ctx.place === 'outside'
@@ -321,8 +325,14 @@ export function workPlan(input: Inputs): WorkPlan {
                 amount: measure(cloths + (s.element === 'doubleHungSash' || s.element === 'sill' ? s.count : 0), 'pieces'),
               },
             ],
-      because: ctx.place === 'outside' ? [] : [why('verify.card', 'cfr40-745.85b', { limit: section.is })],
-      gates: [gate('verified', 'cleanUp', why(ctx.place === 'outside' ? 'gate.nothingVisible' : 'gate.cardPasses', 'cfr40-745.85b'))],
+      because: ctx.place === 'outside' ? [] : [why(card ? 'verify.card' : 'verify.cloth', by, { limit: section.is })],
+      gates: [
+        gate(
+          'verified',
+          'cleanUp',
+          why(ctx.place === 'outside' ? 'gate.nothingVisible' : card ? 'gate.cardPasses' : 'gate.clothsClean', by),
+        ),
+      ],
     });
   }
   const total = steps.reduce((acc, st) => ({ hands: plus(acc.hands, st.handsOnH), wait: plus(acc.wait, st.waitH) }), {

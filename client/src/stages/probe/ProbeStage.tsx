@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { formatMeasure, measure, say, standingReadings, UNCOUNTED, type Reading, type Surface } from '@roughsill/core';
-import { AnswerRow, Button, Empty, Panel, StateMark, TextField, useUnits, Words } from '../../kit';
+import { AnswerRow, Button, Empty, Panel, StateMark, TextField, useUnits, useWhen, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 import { ReadingForm } from '../lazy-forms';
@@ -91,6 +91,7 @@ function Record({
   readonly onAnswer: (r: Reading) => void;
 }) {
   const units = useUnits();
+  const when = useWhen();
   const standing = new Set(standingReadings(surface.readings).map((r) => r.id));
   const list = [...surface.readings].sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
   return (
@@ -99,7 +100,7 @@ function Record({
       {list.map((r) => (
         <View key={r.id} className={`gap-1 border-l-4 bg-panel px-3 py-2 ${standing.has(r.id) ? 'border-slate' : 'border-line'}`}>
           <Words look="row" className={standing.has(r.id) ? '' : 'line-through'}>{`${resultWords(r, units)}, ${depthWords(r)}`}</Words>
-          <Words look="note">{[new Date(r.takenAt).toLocaleString(), r.by, r.note].filter(Boolean).join(' · ')}</Words>
+          <Words look="note">{[when(r.takenAt), r.by, r.note].filter(Boolean).join(' · ')}</Words>
           {r.supersedesWhy ? <Words look="note">{`Replaces an earlier record: ${r.supersedesWhy}`}</Words> : null}
           {standing.has(r.id) ? (
             <View className="flex-row flex-wrap gap-1">

@@ -4,7 +4,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { liveLayers, LAB_UNITS, say, SPOT_RESULTS, standingReadings, type LabUnit, type Reading, type Surface } from '@roughsill/core';
-import { Button, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
+import { Button, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, useWhen, Words } from '../../kit';
 import { add, commit, useAppDispatch, useSettings } from '../../store';
 
 const UNIT_WORDS: Record<LabUnit, string> = { 'mass%': '% by mass', ppm: 'ppm', 'mg/cm2': 'mg/cm²' };
@@ -44,6 +44,7 @@ const TITLES = { spot: 'A swab', lab: 'A chip for the lab', xrf: 'An XRF reading
 
 export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: ReadingFormProps) {
   const dispatch = useAppDispatch();
+  const when = useWhen();
   const { recognisedKit } = useSettings();
   const coats = liveLayers(surface);
   const standing = standingReadings(surface.readings);
@@ -254,7 +255,7 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
               value={field.value}
               options={[
                 { value: '', label: 'no, both stand' },
-                ...standing.map((r) => ({ value: r.id, label: `${say(r.kind)}, ${new Date(r.takenAt).toLocaleString()}` })),
+                ...standing.map((r) => ({ value: r.id, label: `${say(r.kind)}, ${when(r.takenAt)}` })),
               ]}
               onChange={field.onChange}
             />

@@ -30,6 +30,7 @@ export function StartScreen() {
   });
   // A job begun without signal is here before the server knows it.
   const begun = Object.values(byId).filter(({ facts }) => facts.job.removedAt === null && !list?.some((l) => l.id === facts.job.id));
+  const shown = list?.filter((j) => !byId[j.id]?.facts.job.removedAt);
   return (
     <View className="flex-1 bg-limewash">
       <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
@@ -53,7 +54,7 @@ export function StartScreen() {
             {begun.map(({ facts }) => (
               <Row key={facts.job.id} title={facts.job.name} note="on this phone, not sent yet" href={`/job/${facts.job.id}/walk`} />
             ))}
-            {list?.map((j) => (
+            {shown?.map((j) => (
               <Row
                 key={j.id}
                 testID={`job-${j.id}`}
@@ -71,7 +72,7 @@ export function StartScreen() {
               />
             ))}
           </View>
-          {list?.length === 0 && begun.length === 0 ? (
+          {shown?.length === 0 && begun.length === 0 ? (
             <Empty says="No job yet. Start one: a name is enough, and the year it was built tells the most." />
           ) : null}
         </Panel>

@@ -2,7 +2,7 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import { formatHours, formatMeasure, formatRange, formatWork, say, sentence, type Gate, type Step, type Surface } from '@roughsill/core';
-import { Button, Panel, useUnits, Why, Words } from '../../kit';
+import { Button, Panel, useUnits, useWhen, Why, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
 import type { StageProps } from '../SurfaceScreen';
@@ -75,6 +75,7 @@ const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed' } as const
 function GateRow({ gate, jobId, surface }: { readonly gate: Gate; readonly jobId: string; readonly surface: Surface }) {
   const dispatch = useAppDispatch();
   const units = useUnits();
+  const when = useWhen();
   const words = sentence(gate.because, units);
   const standing = surface.checks.filter((c) => c.gate === gate.id && !surface.checks.some((o) => o.supersedesId === c.id)).at(-1);
   const record = (outcome: 'pass' | 'fail') =>
@@ -102,7 +103,7 @@ function GateRow({ gate, jobId, surface }: { readonly gate: Gate; readonly jobId
   return (
     <View role="group" aria-label={words} className={`gap-1 border-l-8 py-1 pl-3 ${edge}`}>
       <Words look="strong">{words}</Words>
-      <Words look="note">{`${GATE_WORDS[gate.state]}${standing ? `, ${standing.by}, ${new Date(standing.takenAt).toLocaleString()}` : ''}${gate.state === 'failed' ? `: back to ${say(gate.backTo).toLowerCase()}` : ''}`}</Words>
+      <Words look="note">{`${GATE_WORDS[gate.state]}${standing ? `, ${standing.by}, ${when(standing.takenAt)}` : ''}${gate.state === 'failed' ? `: back to ${say(gate.backTo).toLowerCase()}` : ''}`}</Words>
       <View className="flex-row flex-wrap items-center gap-2">
         <Button label="Pass" says={`Pass: ${words}`} pressed={gate.state === 'passed'} onPress={() => record('pass')} />
         <Button look="stop" label="Fail" says={`Fail: ${words}`} pressed={gate.state === 'failed'} onPress={() => record('fail')} />
