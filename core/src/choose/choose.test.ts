@@ -57,6 +57,12 @@ describe('the law on lead', () => {
         'ft',
       ),
     ).toContain('1,000 °F');
+    expect(
+      sentence(
+        option(s, 'infrared', 'flat', { job: { rulebook: 'uk' } }).because.find((r) => r.rule === 'lead.infraredCool')!,
+        'm',
+      ),
+    ).toContain('500 °C');
     expect(methodById('infrared').heatC!).toBeLessThanOrEqual(538);
     expect(methodById('heatGun').heatC!).toBeLessThan(593);
   });

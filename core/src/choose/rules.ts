@@ -4,6 +4,7 @@
  */
 import type { Effect, Force, RuleId, SourceId } from '../reasons';
 import type { HazardState } from '../probe';
+import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
 import type { Method } from './methods';
 import type { Sheet } from './sheet';
@@ -20,15 +21,18 @@ export interface Rule {
   readonly source: SourceId;
   readonly of: (m: Method) => boolean;
   readonly if: readonly Condition[];
-  /** A published limit to show beside the facts. */
-  readonly limit?: Measure;
+  /** The rulebook's limit to show beside the facts. */
+  readonly limit?: (b: Rulebook) => Measure;
 }
+
+/** NFPA 51B (2019): at least 60 minutes. */
+const FIRE_WATCH = measure(60, 'min');
 
 const PRESENT: readonly HazardState[] = ['found', 'waiting', 'assumed', 'unknown'];
 const UNPROVEN: readonly HazardState[] = ['waiting', 'assumed', 'unknown'];
 const is = (asked: keyof Sheet, ...values: SheetValue[]): Condition => ({ asked, is: values });
 const any = () => true;
-const rule = (id: RuleId, effect: Effect, force: Force, source: SourceId, of: Rule['of'], conditions: readonly Condition[], limit?: Measure): Rule => ({
+const rule = (id: RuleId, effect: Effect, force: Force, source: SourceId, of: Rule['of'], conditions: readonly Condition[], limit?: Rule['limit']): Rule => ({
   id,
   effect,
   force,
@@ -56,12 +60,44 @@ export const RULES: readonly Rule[] = [
   rule('lead.powerNoHepaUk', 'block', 'hazard', 'clw2002', (m) => m.powered && !m.hepa && m.blast === 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule('lead.blastOpen', 'block', 'law', 'cfr40-745.85a3', (m) => m.blast !== 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.blastOpenUk', 'block', 'hazard', 'clw2002', (m) => m.blast !== 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
-  rule('lead.openFlame', 'block', 'law', 'cfr40-745.85a3', (m) => m.flame, [is('leadInReach', ...PRESENT), is('rulebook', 'us')], measure(1100, 'F')),
+  rule(
+    'lead.openFlame',
+    'block',
+    'law',
+    'cfr40-745.85a3',
+    (m) => m.flame,
+    [is('leadInReach', ...PRESENT), is('rulebook', 'us')],
+    (b) => b.hotAirBelow.is,
+  ),
   rule('lead.openFlameUk', 'block', 'hazard', 'trade-heat', (m) => m.flame, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule('lead.hotAirOff', 'block', 'firm', 'firm-setting', (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared, [is('leadInReach', ...PRESENT), is('hotAirAllowed', false)]),
-  rule('lead.hotAirLimit', 'care', 'law', 'cfr40-745.85a3', (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared, [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'us')], measure(1100, 'F')),
-  rule('lead.hotAirLimitUk', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared, [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'uk')], measure(500, 'C')),
-  rule('lead.infraredCool', 'note', 'trade', 'trade-heat', (m) => m.infrared, [is('leadInReach', ...PRESENT)], measure(1000, 'F')),
+  rule(
+    'lead.hotAirLimit',
+    'care',
+    'law',
+    'cfr40-745.85a3',
+    (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared,
+    [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'us')],
+    (b) => b.hotAirBelow.is,
+  ),
+  rule(
+    'lead.hotAirLimitUk',
+    'care',
+    'trade',
+    'trade-heat',
+    (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared,
+    [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'uk')],
+    (b) => b.hotAirBelow.is,
+  ),
+  rule(
+    'lead.infraredCool',
+    'note',
+    'trade',
+    'trade-heat',
+    (m) => m.infrared,
+    [is('leadInReach', ...PRESENT)],
+    (b) => b.infraredBelow.is,
+  ),
   rule('lead.keepWet', 'note', 'trade', 'trade-scrape', (m) => m.wet && m.disturbs, [is('leadInReach', ...PRESENT)]),
   rule('lead.hepaShroud', 'care', 'law', 'cfr40-745.85a3', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.hepaShroudUk', 'care', 'hazard', 'clw2002', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
@@ -98,7 +134,15 @@ export const RULES: readonly Rule[] = [
   rule('heat.glass', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('part', 'besideGlass')]),
   rule('heat.veneer', 'block', 'trade', 'trade-heat', (m) => m.heatC !== null, [is('material', 'plywood')]),
   rule('heat.scorch', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('clear', true)]),
-  rule('heat.fireWatch', 'note', 'trade', 'nfpa-51b', (m) => m.heatC !== null && m.heatC > 150, [is('methodSuits', true)], measure(60, 'min')),
+  rule(
+    'heat.fireWatch',
+    'note',
+    'trade',
+    'nfpa-51b',
+    (m) => m.heatC !== null && m.heatC > 150,
+    [is('methodSuits', true)],
+    () => FIRE_WATCH,
+  ),
   rule('steam.dryOut', 'care', 'trade', 'trade-heat', (m) => m.id === 'steam', [is('methodSuits', true)]),
 
   // Sanding and blasting

@@ -71,7 +71,7 @@ export interface Sheet {
   readonly dwelling: boolean;
   readonly clear: boolean;
   readonly glazed: boolean;
-  readonly rulebook: string;
+  readonly rulebook: 'us' | 'uk';
 }
 
 /** `loose` goes down to the deepest coat that is not known to be sound: scraping stops only where the film holds. */

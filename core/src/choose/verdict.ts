@@ -1,6 +1,7 @@
 /** Asks every rule of every method and part; all that block are listed, none hides another. */
 import type { MethodId } from '../facts';
 import { why, type Reason, type Weighed } from '../reasons';
+import { RULEBOOKS } from '../rulebook';
 import { METHODS, type Method } from './methods';
 import { LIMIT_ASKED, RULES, type Rule } from './rules';
 import type { Sheet } from './sheet';
@@ -30,7 +31,7 @@ function reasonOf(rule: Rule, sheet: Sheet): Reason {
     limit: c.is.map(String),
     verdict: sheet[c.asked] === 'unknown' ? 'unknown' : 'yes',
   }));
-  if (rule.limit) weighed.push({ asked: LIMIT_ASKED, found: rule.limit, verdict: 'yes' });
+  if (rule.limit) weighed.push({ asked: LIMIT_ASKED, found: rule.limit(RULEBOOKS[sheet.rulebook]), verdict: 'yes' });
   // Facts that a sentence may name, though the rule did not turn on them.
   for (const asked of ['material', 'part', 'required', 'bite', 'leadInReach'] as const) {
     if (!weighed.some((w) => w.asked === asked)) weighed.push({ asked, found: sheet[asked], verdict: 'yes' });
