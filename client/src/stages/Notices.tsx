@@ -4,7 +4,8 @@ import { valueText, type Value } from '@roughsill/core';
 import { Button, Words } from '../kit';
 import { flush, noticeSlice, undo, useAppDispatch, useAppSelector } from '../store';
 
-const shown = (v: unknown): string => (v === null ? 'nothing' : valueText(v as Value, 'ft'));
+/** A recorded value as it was entered: a year has no thousands comma. */
+const shown = (v: unknown): string => (v === null ? 'nothing' : typeof v === 'number' ? String(v) : valueText(v as Value, 'ft'));
 
 export function Notices({ jobId }: { readonly jobId?: string }) {
   const dispatch = useAppDispatch();

@@ -1,0 +1,102 @@
+/** The thin bar above the ledge, and the plan on paper. */
+import { fireEvent, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { examples } from '@roughsill/demo';
+import { commit, remove, set } from '../store/changes';
+import { jobsSlice, noticeSlice, outboxSlice } from '../store/slices';
+import { makeStore, type Store } from '../store/store';
+import { Notices } from './Notices';
+import { PrintScreen } from './work/PrintScreen';
+
+const mockParams = { jobId: 'quill-point', surface: undefined as string | undefined };
+jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
+jest.mock('expo-router', () => ({
+  router: { navigate: jest.fn() },
+  Link: ({ children }: { children: unknown }) => children,
+  useLocalSearchParams: () => mockParams,
+}));
+
+const facts = examples()['quill-point']!;
+const jobId = facts.job.id;
+function open(): Store {
+  // A server that never answers: nothing comes back while the screen is looked at.
+  (globalThis as any).AbortSignal = { timeout: () => undefined };
+  globalThis.fetch = jest.fn(() => new Promise(() => undefined)) as any;
+  const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
+  store.dispatch(jobsSlice.actions.jobLoaded({ facts, cursor: 1 }));
+  return store;
+}
+const bar = (store: Store, at?: string) =>
+  render(
+    <Provider store={store}>
+      <Notices jobId={at} />
+    </Provider>,
+  );
+
+test('it is quiet when nothing is wrong', () => {
+  const { container } = bar(open(), jobId);
+  expect(container.textContent).toBe('');
+});
+
+test('what is not sent is counted, in the singular and the plural', () => {
+  const store = open();
+  store.dispatch(commit(jobId, [set('job', jobId, { name: 'A' })], null));
+  store.dispatch(outboxSlice.actions.away('No signal to the server.'));
+  const { rerender } = bar(store, jobId);
+  expect(screen.getByTestId('away').textContent).toMatch(/No signal to the server. 1 entry is kept on this phone/);
+  store.dispatch(commit(jobId, [set('job', jobId, { name: 'B' })], null));
+  store.dispatch(outboxSlice.actions.away('No signal to the server.'));
+  rerender(
+    <Provider store={store}>
+      <Notices jobId={jobId} />
+    </Provider>,
+  );
+  expect(screen.getByTestId('away').textContent).toMatch(/2 entries are kept/);
+});
+
+test('an act of this job can be taken back here; of another job only outside all jobs', () => {
+  const store = open();
+  store.dispatch(commit(jobId, [remove('surface', 'qp-plinth')], 'Salt-worn brick plinth removed'));
+  const here = bar(store, 'another-job');
+  expect(here.container.textContent).toBe('');
+  here.unmount();
+  bar(store);
+  fireEvent.click(screen.getByTestId('undo'));
+  expect(store.getState().jobs.byId[jobId]!.facts.surfaces.find((s) => s.id === 'qp-plinth')!.removedAt).toBeNull();
+});
+
+test('a clash names both values; a refusal names what was wrong', () => {
+  const store = open();
+  store.dispatch(
+    noticeSlice.actions.clashed([{ changeId: 'c-1', entity: 'job', entityId: jobId, field: 'yearBuilt', theirs: 1931, yours: null }]),
+  );
+  store.dispatch(
+    noticeSlice.actions.refused({
+      says: 'Something in it needs putting right.',
+      problems: [{ path: 'x', message: 'this surface is not on the job' }],
+    }),
+  );
+  bar(store, jobId);
+  expect(screen.getByTestId('clash').textContent).toMatch(/changed this to 1931. Yours, nothing, stands now/);
+  expect(screen.getByTestId('refused').textContent).toMatch(/this surface is not on the job/);
+  fireEvent.click(screen.getAllByRole('button', { name: 'Seen' })[0]!);
+  expect(screen.queryByTestId('clash')).toBeNull();
+});
+
+test('on paper: the whole job, or one surface, with its steps, checks, reasons and their sources', () => {
+  const store = open();
+  const paper = () => (
+    <Provider store={store}>
+      <PrintScreen />
+    </Provider>
+  );
+  const { rerender } = render(paper());
+  expect(screen.getAllByRole('heading', { level: 3 })).toHaveLength(13);
+  mockParams.surface = 'qp-keeper-door';
+  rerender(paper());
+  expect(screen.getAllByRole('heading', { level: 3 }).map((h) => h.textContent)).toEqual([expect.stringMatching(/^1 × Four-panel door/)]);
+  const text = screen.getByTestId('paper').textContent!;
+  expect(text).toMatch(/Measured 2.6 mg\/cm²: at or above the limit of 1 mg\/cm², this is lead paint. \(24 CFR 35.110/);
+  expect(text).toMatch(/☐ Sheet, seals and signs are up/);
+  expect(text).toMatch(/A guess until trial squares are done/);
+});
