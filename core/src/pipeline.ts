@@ -7,12 +7,12 @@ import { surfaceProblems } from './facts';
 import type { SurfaceContext } from './context';
 import { choose, methodById, type Choice, type OptionMemo } from './choose';
 import { coat, type CoatingPlan } from './coat';
-import { asbestosPicture, leadPicture, stackOf, standingReadings, type HazardState, type LeadPicture } from './probe';
+import { asbestosPicture, leadPicture, stackOf, judgeReading, standingReadings, type HazardState, type LeadPicture } from './probe';
 import { protect, type Protection } from './protect';
 import { answer, why, type Answer } from './reasons';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from './rulebook';
 import { convert, measure } from './units/units';
-import { takeOff, type TakeOff } from './walk';
+import { liveLayers, takeOff, type TakeOff } from './walk';
 import { workPlan, type WorkPlan } from './work';
 
 export interface SurfacePlan {
@@ -53,6 +53,7 @@ export const NEXT_ACTS = [
   'nothing',
 ] as const;
 export type NextAct = (typeof NEXT_ACTS)[number];
+const ACT_RANK = Object.fromEntries(NEXT_ACTS.map((a, i) => [a, i])) as Readonly<Record<NextAct, number>>;
 
 export interface JobPlan {
   readonly jobId: string;
@@ -72,19 +73,30 @@ export interface JobPlan {
 interface Local {
   readonly area: TakeOff;
   readonly leadPresent: boolean;
-  readonly anyFound: boolean;
+  readonly found: boolean;
   /** Area that counts towards minor work: what no person has decided to leave. */
   readonly disturbedM2: number;
 }
 
-/** The last derivation of a surface. Kept by id, for its last version only, so that memory stays as large as the job. */
+/** A surface's plan, and what it was derived from beside the surface itself. */
 interface Remembered {
-  readonly of: Surface;
   readonly jobKey: string;
   readonly spaceKey: string;
   readonly twin: boolean;
   readonly settings: FirmSettings;
   readonly plan: SurfacePlan;
+}
+
+/**
+ * What is remembered of the surface at one place in the list: its last version only, so that memory stays as large as the job.
+ * By place and not by id, because an edit leaves the places alone and looking at a place is quicker.
+ */
+interface Slot {
+  readonly of: Surface;
+  readonly year: number | null;
+  readonly rulebook: Rulebook['id'];
+  readonly local: Local;
+  remembered: Remembered | null;
 }
 
 export interface Deriver {
@@ -106,8 +118,15 @@ function occupants(job: Job): SurfaceContext['childOrPregnancy'] {
 function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
   const area = takeOff(s);
   const byAge = year === null || year < rulebook.leadPresumedBefore.is.value;
-  const standing = standingReadings(s.readings);
-  const anyFound = standing.some((r) => r.spot === 'changed' || (r.value !== null && r.value > 0));
+  const judged = standingReadings(s.readings).map((r) => ({ r, says: judgeReading(r, rulebook).says }));
+  const found = judged.some((j) => j.says === 'lead');
+  const coats = liveLayers(s);
+  // Cleared only by one test that went through every coat to the material, with nothing against it and nothing out.
+  const cleared =
+    judged.every((j) => j.says === 'noLead' || j.says === 'unclear') &&
+    judged.some(
+      (j) => j.says === 'noLead' && (j.r.kind === 'xrf' || (j.r.toSubstrate && coats.every((c) => j.r.reachedLayerIds.includes(c.id)))),
+    );
   const disturbedM2 = s.parts
     .filter((p) => p.removedAt === null)
     .reduce((sum, p) => {
@@ -116,11 +135,13 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
       if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
       return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
     }, 0);
-  return { area, leadPresent: byAge || anyFound, anyFound, disturbedM2 };
+  return { area, leadPresent: found || (byAge && !cleared), found, disturbedM2 };
 }
 
 interface JobContext {
   readonly key: string;
+  /** One slot for each surface, in the order of the facts. */
+  readonly slots: readonly Slot[];
   readonly spaces: ReadonlyMap<string, { readonly space: Space; readonly plan: SpacePlan; readonly key: string }>;
   readonly twins: ReadonlySet<string>;
 }
@@ -138,15 +159,14 @@ function optionsUnder(settings: FirmSettings): OptionMemo {
 }
 
 export function createDeriver(): Deriver {
-  const remembered = new Map<string, Remembered>();
-  const locals = new Map<string, { of: Surface; year: number | null; rulebook: string; local: Local }>();
+  const slots: Slot[] = [];
 
-  function localFor(s: Surface, year: number | null, rulebook: Rulebook): Local {
-    const known = locals.get(s.id);
-    if (known && known.of === s && known.year === year && known.rulebook === rulebook.id) return known.local;
-    const local = localOf(s, year, rulebook);
-    locals.set(s.id, { of: s, year, rulebook: rulebook.id, local });
-    return local;
+  function slotAt(i: number, s: Surface, year: number | null, rulebook: Rulebook): Slot {
+    const known = slots[i];
+    if (known && known.of === s && known.year === year && known.rulebook === rulebook.id) return known;
+    const made: Slot = { of: s, year, rulebook: rulebook.id, local: localOf(s, year, rulebook), remembered: null };
+    slots[i] = made;
+    return made;
   }
 
   function jobContext(facts: JobFacts, thisYear: number): JobContext {
@@ -155,12 +175,13 @@ export function createDeriver(): Deriver {
     const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
     const sums = new Map<string, number>();
     const twins = new Set<string>();
-    for (const s of facts.surfaces) {
-      const local = localFor(s, yearOf(job, bySpace.get(s.spaceId), s), rulebook);
+    slots.length = Math.min(slots.length, facts.surfaces.length);
+    facts.surfaces.forEach((s, i) => {
+      const { local } = slotAt(i, s, yearOf(job, bySpace.get(s.spaceId), s), rulebook);
       if (s.removedAt !== null) {
-        if (local.anyFound) twins.add(`${s.spaceId}|${s.element}`);
+        if (local.found) twins.add(`${s.spaceId}|${s.element}`);
       } else if (local.leadPresent) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + local.disturbedM2);
-    }
+    });
     // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
     const outsideM2 = facts.spaces
       .filter((s) => s.kind === 'elevation' && s.removedAt === null)
@@ -173,31 +194,25 @@ export function createDeriver(): Deriver {
         return [space.id, { space, plan: { spaceId: space.id, disturbedM2, minorWork }, key }] as const;
       }),
     );
-    return { key: [job.rulebook, job.yearBuilt, job.childUnder6, job.pregnancy, job.dwelling, thisYear].join('|'), spaces, twins };
+    return { key: [job.rulebook, job.yearBuilt, job.childUnder6, job.pregnancy, job.dwelling, thisYear].join('|'), slots, spaces, twins };
   }
 
-  function planSurface(facts: JobFacts, s: Surface, jc: JobContext, settings: FirmSettings, thisYear: number): SurfacePlan | undefined {
+  function planSurface(facts: JobFacts, i: number, jc: JobContext, settings: FirmSettings, thisYear: number): SurfacePlan | undefined {
+    const slot = jc.slots[i]!;
+    const s = slot.of;
     const at = jc.spaces.get(s.spaceId);
     if (s.removedAt !== null || !at) return undefined;
     const twin = jc.twins.size > 0 && jc.twins.has(`${s.spaceId}|${s.element}`);
-    const known = remembered.get(s.id);
-    if (
-      known &&
-      known.of === s &&
-      known.jobKey === jc.key &&
-      known.spaceKey === at.key &&
-      known.twin === twin &&
-      known.settings === settings
-    )
+    const known = slot.remembered;
+    if (known && known.jobKey === jc.key && known.spaceKey === at.key && known.twin === twin && known.settings === settings)
       return known.plan;
     const { job } = facts;
     const rulebook = RULEBOOKS[job.rulebook];
     const { space } = at;
-    const builtYear = yearOf(job, space, s);
     const ctx: SurfaceContext = {
       rulebook,
       settings,
-      builtYear,
+      builtYear: slot.year,
       place: s.bench ? 'bench' : space.kind === 'room' ? 'inside' : 'outside',
       dwelling: job.dwelling,
       childOrPregnancy: occupants(job),
@@ -205,8 +220,8 @@ export function createDeriver(): Deriver {
       space,
       minorWork: at.plan.minorWork.value,
     };
-    const plan = planWith(facts, s, ctx, localFor(s, builtYear, rulebook).area, optionsUnder(settings), thisYear);
-    remembered.set(s.id, { of: s, jobKey: jc.key, spaceKey: at.key, twin, settings, plan });
+    const plan = planWith(facts, s, ctx, slot.local.area, optionsUnder(settings), thisYear);
+    slot.remembered = { jobKey: jc.key, spaceKey: at.key, twin, settings, plan };
     return plan;
   }
 
@@ -214,8 +229,8 @@ export function createDeriver(): Deriver {
     derive(facts, settings, thisYear) {
       const jc = jobContext(facts, thisYear);
       const surfaces: SurfacePlan[] = [];
-      for (const s of facts.surfaces) {
-        const plan = planSurface(facts, s, jc, settings, thisYear);
+      for (let i = 0; i < facts.surfaces.length; i += 1) {
+        const plan = planSurface(facts, i, jc, settings, thisYear);
         if (plan) surfaces.push(plan);
       }
       return summarise(
@@ -225,8 +240,8 @@ export function createDeriver(): Deriver {
       );
     },
     surface(facts, surfaceId, settings, thisYear) {
-      const s = facts.surfaces.find((x) => x.id === surfaceId);
-      return s && planSurface(facts, s, jobContext(facts, thisYear), settings, thisYear);
+      const i = facts.surfaces.findIndex((x) => x.id === surfaceId);
+      return i < 0 ? undefined : planSurface(facts, i, jobContext(facts, thisYear), settings, thisYear);
     },
   };
 }
@@ -276,8 +291,11 @@ function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>): SurfacePlan['n
 function nextOnJob(facts: JobFacts, surfaces: readonly SurfacePlan[]): JobPlan['next'] {
   if (!facts.spaces.some((s) => s.removedAt === null)) return { act: 'addSpace', surfaceId: null, because: [] };
   let first: SurfacePlan | undefined;
+  let rank: number = NEXT_ACTS.length;
   for (const p of surfaces) {
-    if (first === undefined || NEXT_ACTS.indexOf(p.next.act) < NEXT_ACTS.indexOf(first.next.act)) first = p;
+    if (ACT_RANK[p.next.act] >= rank) continue;
+    first = p;
+    rank = ACT_RANK[p.next.act];
   }
   return first
     ? { act: first.next.act, surfaceId: first.surfaceId, because: first.next.because }

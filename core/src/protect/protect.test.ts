@@ -35,6 +35,15 @@ describe('minor work', () => {
     expect(sp.disturbedM2 / FT2).toBeCloseTo(area, 6);
     expect(sp.minorWork.value).toBe(want);
   });
+  test('what one test has cleared through all coats does not count; a chip at the lab, or a swab on the face, clears nothing', () => {
+    const disturbed = (...readings: Surface['readings']) =>
+      createDeriver().derive(aFacts(aSurface({ readings })), DEFAULT_SETTINGS, THIS_YEAR).spaces[0]!.disturbedM2;
+    const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
+    expect(disturbed(clear)).toBe(0);
+    expect(disturbed({ ...clear, reachedLayerIds: ['coat-0'], toSubstrate: false })).toBeGreaterThan(0);
+    expect(disturbed(clear, aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true }))).toBeGreaterThan(0);
+    expect(disturbed(clear, aReading({ kind: 'xrf', value: 3, unit: 'mg/cm2', toSubstrate: true }))).toBeGreaterThan(0);
+  });
   test('all surfaces of a room add up, and a piece taken out counts whole', () => {
     const four = onePart('wetScrapeLoose', { lengthM: ft(4), widthM: ft(1) });
     const three = { ...onePart('wetScrapeLoose', { lengthM: ft(3), widthM: ft(1) }), id: 'surface-2' };
