@@ -6,7 +6,7 @@ import { add, commit, set, undo } from './changes';
 import { loadOutbox, saveOutbox } from './persist';
 import { jobsSlice } from './slices';
 import { makeStore, type Store } from './store';
-import { flush, pull, withWaiting } from './sync';
+import { flush, loadJob, pull, withWaiting } from './sync';
 
 jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
 
@@ -109,6 +109,26 @@ test('others’ changes come in; one’s own do not come back', async () => {
   await store.dispatch(pull(jobId));
   expect(store.getState().jobs.byId[jobId]).toMatchObject({ cursor: 12 });
   expect(store.getState().jobs.byId[jobId]!.facts.surfaces[0]).toMatchObject({ name: 'Mine', count: 3 });
+});
+
+test('an answer that was on its way while a change was taken in does not cover it', async () => {
+  let release: () => void = () => undefined;
+  const late = new Promise<void>((r) => (release = r));
+  const quick = globalThis.fetch;
+  const store = open();
+  globalThis.fetch = jest.fn(async (url: string, init?: { body?: string }) => {
+    if (init?.body) return quick(url, init as RequestInit);
+    if (url.includes('since')) return { ok: true, status: 200, json: async () => ({ cursor: 9, changes: [] }) };
+    await late;
+    return { ok: true, status: 200, json: async () => ({ cursor: 1, facts }) };
+  }) as any;
+  const loading = store.dispatch(loadJob(jobId));
+  store.dispatch(rename('Taken in meanwhile'));
+  await settle();
+  expect(store.getState().outbox.waiting).toEqual([]);
+  release();
+  await loading;
+  expect(nameIn(store)).toBe('Taken in meanwhile');
 });
 
 test('a reading has no undo button: a correction is a new record', () => {

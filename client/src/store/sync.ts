@@ -70,6 +70,9 @@ export const loadJob =
       dispatch(jobsSlice.actions.jobFailed({ jobId, status: r.error.kind === 'away' ? 'away' : 'missing' }));
       return;
     }
+    // An answer that was on its way while this phone's own changes were taken in is older than what is here: it must not cover them.
+    const here = getState().jobs.byId[jobId];
+    if (here && here.cursor > r.value.cursor) return dispatch(pull(jobId));
     dispatch(jobsSlice.actions.jobLoaded({ cursor: r.value.cursor, facts: withWaiting(r.value.facts, getState().outbox.waiting) }));
   };
 
@@ -80,7 +83,8 @@ export const pull =
     const job = getState().jobs.byId[jobId];
     if (!job || getState().outbox.waiting.length > 0) return;
     const r = await api.since(jobId, job.cursor);
-    if (!r.ok || r.value.cursor === job.cursor || getState().outbox.waiting.length > 0) return;
+    const here = getState().jobs.byId[jobId]?.cursor ?? 0;
+    if (!r.ok || r.value.cursor <= here || getState().outbox.waiting.length > 0) return;
     const theirs = r.value.changes.filter((c) => !mine.has(c.id));
     let facts = getState().jobs.byId[jobId]?.facts ?? job.facts;
     for (const c of theirs) {
