@@ -167,6 +167,12 @@ describe('ranking and choice', () => {
       expect(rank).toEqual([...rank].sort());
     }
   });
+  // Common practice, no published source: replacing is compared, but it is the last resort, unless the timber is soaked with oil.
+  test('replacing a sound old piece never ranks first for a clear finish, under either rulebook; on oil-soaked boards it does', () => {
+    for (const rulebook of ['us', 'uk'] as const)
+      expect(planOf(bare(), { job: { rulebook } }).choice.parts[0]!.selected.value).not.toBe('replacePart');
+    expect(planOf(failing({ conditions: ['oilSoaked'] })).choice.parts[0]!.selected.value).toBe('replacePart');
+  });
   test('the cheapest aim ranks by money within a verdict', () => {
     const go = order('cheapest')
       .filter((o) => o.verdict === 'go')

@@ -49,6 +49,7 @@ export const RULES: readonly Rule[] = [
   rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('deepEnough', false)]),
   rule('fit.takesSoundPaint', 'care', 'trade', 'trade-aim', any, [is('takesSound', true)]),
   rule('fit.oilSoaked', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('oilSoaked', true)]),
+  rule('fit.replaceLast', 'care', 'trade', 'trade-aim', (m) => m.removesPiece, [is('oilSoaked', false)]),
   rule('fit.leaveSound', 'note', 'trade', 'trade-aim', (m) => m.id === 'leave', [is('failing', false)]),
   rule('fit.overLoose', 'block', 'trade', 'nps-pb10', (m) => m.id === 'overcoat' || m.id === 'encapsulate', [is('failing', true)]),
   rule('fit.damp', 'care', 'trade', 'trade-mold', any, [is('damp', true)]),
