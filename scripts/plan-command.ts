@@ -1,9 +1,10 @@
 /** Reads a job file and prints everything derived. Exit 0: printed. Exit 2: the file or the call is wrong, nothing printed. */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { createDeriver, DEFAULT_SETTINGS, FirmSettings, fromZod, jobMarkdown, jobReport, readJobFile, type Problem } from '@roughsill/core';
+import { createDeriver, DEFAULT_SETTINGS, FirmSettings, fromZod, Instant, readJobFile, type Problem } from '@roughsill/core';
+import { jobMarkdown, jobReport } from '@roughsill/core/report';
 
-const USAGE = 'usage: npm run -s plan -- FILE [--format json|md] [--firm SETTINGS.json]';
+const USAGE = 'usage: npm run -s plan -- FILE [--format json|md] [--firm SETTINGS.json] [--now 2026-05-04T13:20:00.000Z]';
 
 function refuse(...problems: readonly Problem[]): 2 {
   for (const p of problems) process.stderr.write(`${p.path}: ${p.message}\n`);
@@ -23,7 +24,7 @@ export function planCommand(argv: readonly string[]): 0 | 2 {
     call = parseArgs({
       args: [...argv],
       allowPositionals: true,
-      options: { format: { type: 'string', default: 'json' }, firm: { type: 'string' } },
+      options: { format: { type: 'string', default: 'json' }, firm: { type: 'string' }, now: { type: 'string' } },
     });
   } catch (e) {
     return refuse({ path: '(call)', message: `${(e as Error).message}; ${USAGE}` });
@@ -46,10 +47,13 @@ export function planCommand(argv: readonly string[]): 0 | 2 {
     return refuse({ path: '--firm', message: `cannot be read: ${(e as Error).message}` });
   }
   if (Array.isArray(settings)) return refuse(...settings);
-  const thisYear = new Date().getUTCFullYear();
+  const now = values.now ?? new Date().toISOString();
+  if (!Instant.safeParse(now).success)
+    return refuse({ path: '--now', message: `is not an instant such as 2026-05-04T13:20:00.000Z: ${now}` });
+  const thisYear = new Date(now).getUTCFullYear();
   const facts = readJobFile(text, thisYear);
   if (!facts.ok) return refuse(...facts.problems);
-  const report = jobReport(facts.value, createDeriver().derive(facts.value, settings, thisYear));
+  const report = jobReport(facts.value, createDeriver().derive(facts.value, settings, thisYear), settings, now);
   process.stdout.write(values.format === 'md' ? jobMarkdown(report) : `${JSON.stringify(report, null, 2)}\n`);
   return 0;
 }

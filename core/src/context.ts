@@ -1,4 +1,7 @@
 /** What a surface stage needs from the rest of the job. Built once per derivation (pipeline.ts); plain values only. */
+import type { Service, YesNo } from './facts';
+import type { AsbestosPicture } from './probe';
+import type { InstrumentBook } from './probe/xrf';
 import type { FirmSettings, Rulebook } from './rulebook';
 
 export interface SurfaceContext {
@@ -8,6 +11,14 @@ export interface SurfaceContext {
   /** Year that governs the surface: its own, else the space's, else the job's. Null: unknown. */
   readonly builtYear: number | null;
   readonly dwelling: boolean;
+  readonly site: {
+    readonly power: YesNo;
+    readonly water: YesNo;
+    readonly listed: YesNo;
+    readonly services: readonly Service[];
+    /** Worked from a ladder or scaffold. */
+    readonly high: boolean;
+  };
   /** A child under 6 or a pregnancy in the household; unknown counts as yes. */
   readonly childOrPregnancy: 'yes' | 'no' | 'unknown';
   /** Lead was found on a removed surface of the same element in the same space. */
@@ -17,7 +28,11 @@ export interface SurfaceContext {
     readonly widthM: number | null;
     readonly heightM: number | null;
     readonly boundaryM: number | null;
+    readonly moisture: object | null;
   };
+  readonly instruments: InstrumentBook;
+  /** From the homogeneous areas that this surface belongs to. */
+  readonly asbestos: AsbestosPicture;
   /** All suspect coating disturbed in this room or on this side stays within minor work. Null: no such class in this rulebook. */
   readonly minorWork: boolean | null;
 }

@@ -2,7 +2,7 @@
 import type { MethodId } from './facts';
 import type { Verdict } from './choose';
 import type { JobPlan, NextAct, SurfacePlan } from './pipeline';
-import type { HazardState, NextTest } from './probe';
+import type { HazardState, NextTest, TodaySurface } from './probe';
 
 export interface SurfaceDigest {
   readonly surfaceId: string;
@@ -11,6 +11,10 @@ export interface SurfaceDigest {
   readonly lead: HazardState;
   readonly coats: readonly { readonly binder: string; readonly state: HazardState; readonly counted: boolean }[];
   readonly asbestos: HazardState;
+  readonly mold: HazardState;
+  readonly touch: TodaySurface['touch'];
+  /** Methods that are blocked on every part. */
+  readonly blocked: readonly MethodId[];
   readonly nextTest: NextTest;
   readonly picks: readonly {
     readonly partId: string;
@@ -36,6 +40,14 @@ export interface JobDigest extends Pick<JobPlan, 'jobId' | 'totals' | 'states' |
   readonly surfaces: readonly SurfaceDigest[];
 }
 
+function blockedEverywhere(p: SurfacePlan): MethodId[] {
+  const [first, ...rest] = p.choice.parts;
+  if (!first) return [];
+  const open = new Set<MethodId>();
+  for (const part of [first, ...rest]) for (const o of part.options) if (o.verdict !== 'blocked') open.add(o.methodId);
+  return first.options.filter((o) => !open.has(o.methodId)).map((o) => o.methodId);
+}
+
 function digestSurface(p: SurfacePlan): SurfaceDigest {
   const picks = p.choice.parts.map((part) => {
     const o = part.options.find((x) => x.methodId === part.selected.value);
@@ -53,7 +65,10 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     areaM2: p.area.totalM2,
     lead: p.lead.overall.value,
     coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.state, counted: c.coat.id !== 'uncounted' })),
-    asbestos: p.asbestos.value,
+    asbestos: p.asbestos.overall.value,
+    mold: p.mold.value,
+    touch: Object.fromEntries(p.touch.map((x) => [x.depth, x.answer.value])) as TodaySurface['touch'],
+    blocked: blockedEverywhere(p),
     nextTest: p.lead.next.value,
     picks,
     bite: Math.max(0, ...picks.map((x) => x.reach)),

@@ -9,7 +9,6 @@ export * from './coat';
 export * from './work';
 export * from './pipeline';
 export * from './digest';
-export * from './report';
 export {
   convert,
   formatHours,

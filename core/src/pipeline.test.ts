@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { largeJob, quillPoint } from '@roughsill/demo';
-import { aFacts, aSurface, THIS_YEAR } from './testing';
+import { aFacts, aSurface, AT, THIS_YEAR } from './testing';
 import { CONDITIONS, MATERIALS, type JobFacts, type Surface } from './facts';
 import { createDeriver } from './pipeline';
 import { digestOf } from './digest';
@@ -99,7 +99,7 @@ test('no sentence of the table is blank or ends without its stop; checks and ste
 
 test('the report holds every surface with its methods, and the Markdown its steps', () => {
   const facts = quillPoint();
-  const report = jobReport(facts, derive(facts));
+  const report = jobReport(facts, derive(facts), DEFAULT_SETTINGS, AT);
   expect(report.spaces.flatMap((s) => s.surfaces)).toHaveLength(13);
   expect(report.spaces[0]!.surfaces[0]!.parts[0]!.methods.length).toBeGreaterThanOrEqual(10);
   const md = jobMarkdown(report);

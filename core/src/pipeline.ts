@@ -2,12 +2,33 @@
  * Composes the stages: facts in, everything derived out.
  * A deriver remembers each surface by reference and context, so that editing one surface derives one surface.
  */
-import type { Job, JobFacts, Problem, Space, Surface } from './facts';
+import type { Hazard, InstrumentCheck, Job, JobFacts, Problem, Space, Surface } from './facts';
 import { surfaceProblems } from './facts';
 import type { SurfaceContext } from './context';
 import { choose, methodById, type Choice, type OptionMemo } from './choose';
 import { coat, type CoatingPlan } from './coat';
-import { asbestosPicture, leadPicture, stackOf, judgeReading, standingReadings, type HazardState, type LeadPicture } from './probe';
+import {
+  asbestosAreas,
+  asbestosPicture,
+  instrumentBook,
+  isLeadReading,
+  isPresent,
+  judgeReading,
+  leadPicture,
+  moldOn,
+  NO_ASBESTOS,
+  stackOf,
+  standingReadings,
+  suspectsOf,
+  touchToday,
+  type AsbestosArea,
+  type AsbestosPicture,
+  type HazardState,
+  type InstrumentBook,
+  type LeadPicture,
+  type Suspect,
+  type TouchToday,
+} from './probe';
 import { protect, type Protection } from './protect';
 import { answer, why, type Answer } from './reasons';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from './rulebook';
@@ -20,7 +41,10 @@ export interface SurfacePlan {
   readonly spaceId: string;
   readonly area: TakeOff;
   readonly lead: LeadPicture;
-  readonly asbestos: Answer<HazardState>;
+  readonly asbestos: AsbestosPicture;
+  readonly mold: Answer<HazardState>;
+  /** What may be touched today, by depth. */
+  readonly touch: readonly TouchToday[];
   readonly choice: Choice;
   readonly protection: Protection;
   readonly coating: CoatingPlan;
@@ -46,6 +70,8 @@ export const NEXT_ACTS = [
   'fixProblem',
   'addCoats',
   'test',
+  'sampleAsbestos',
+  'moldCause',
   'choose',
   'waitForLab',
   'protect',
@@ -66,7 +92,9 @@ export interface JobPlan {
     readonly personHours: { readonly low: number; readonly high: number };
     readonly money: { readonly low: number; readonly high: number };
   };
-  readonly states: Readonly<Record<HazardState, number>>;
+  readonly states: Readonly<Record<Hazard, Readonly<Record<HazardState, number>>>>;
+  /** Homogeneous areas, each with its samples. */
+  readonly areas: readonly AsbestosArea[];
   readonly next: { readonly act: NextAct; readonly surfaceId: string | null; readonly because: Answer<unknown>['because'] };
 }
 
@@ -74,6 +102,7 @@ interface Local {
   readonly area: TakeOff;
   readonly leadPresent: boolean;
   readonly found: boolean;
+  readonly suspects: readonly Suspect[];
   /** Area that counts towards minor work: what no person has decided to leave. */
   readonly disturbedM2: number;
 }
@@ -83,6 +112,8 @@ interface Remembered {
   readonly jobKey: string;
   readonly spaceKey: string;
   readonly twin: boolean;
+  readonly instruments: InstrumentBook;
+  readonly asbestos: AsbestosPicture;
   readonly settings: FirmSettings;
   readonly plan: SurfacePlan;
 }
@@ -118,7 +149,9 @@ function occupants(job: Job): SurfaceContext['childOrPregnancy'] {
 function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
   const area = takeOff(s);
   const byAge = year === null || year < rulebook.leadPresumedBefore.is.value;
-  const judged = standingReadings(s.readings).map((r) => ({ r, says: judgeReading(r, rulebook).says }));
+  const judged = standingReadings(s.readings)
+    .filter(isLeadReading)
+    .map((r) => ({ r, says: judgeReading(r, rulebook).says }));
   const found = judged.some((j) => j.says === 'lead');
   const coats = liveLayers(s);
   // Cleared only by one test that went through every coat to the material, with nothing against it and nothing out.
@@ -135,7 +168,7 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
       if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
       return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
     }, 0);
-  return { area, leadPresent: found || (byAge && !cleared), found, disturbedM2 };
+  return { area, leadPresent: found || (byAge && !cleared), found, suspects: suspectsOf(s, year, area.totalM2, rulebook), disturbedM2 };
 }
 
 interface JobContext {
@@ -144,6 +177,10 @@ interface JobContext {
   readonly slots: readonly Slot[];
   readonly spaces: ReadonlyMap<string, { readonly space: Space; readonly plan: SpacePlan; readonly key: string }>;
   readonly twins: ReadonlySet<string>;
+  readonly instruments: InstrumentBook;
+  readonly areas: readonly AsbestosArea[];
+  /** By place in the list. */
+  readonly asbestos: readonly (AsbestosPicture | undefined)[];
 }
 
 /** Options hold prices, so they are kept by the settings that they were reckoned with; they are the same for every job. */
@@ -158,8 +195,45 @@ function optionsUnder(settings: FirmSettings): OptionMemo {
   return made;
 }
 
+/**
+ * What the homogeneous areas say, remembered while no surface in them changes. A picture that comes out the same stays the same
+ * object, so that one new sample does not derive every wall again.
+ */
+function createAreaMemory() {
+  let seen: readonly Slot[] = [];
+  let areas: readonly AsbestosArea[] = [];
+  let pictures: (AsbestosPicture | undefined)[] = [];
+  const byText = new Map<string, AsbestosPicture>();
+  const same = (slots: readonly Slot[]) =>
+    slots.length === seen.length &&
+    slots.every((x, i) => x === seen[i] || (x.local.suspects.length === 0 && seen[i]!.local.suspects.length === 0));
+  return (slots: readonly Slot[], rulebook: Rulebook) => {
+    if (!same(slots)) {
+      const suspected = slots.filter((x) => x.local.suspects.length > 0);
+      areas = asbestosAreas(
+        suspected.map((x) => ({ surface: x.of, suspects: x.local.suspects })),
+        rulebook,
+      );
+      const byKey = new Map(areas.map((a) => [a.key, a]));
+      if (byText.size > 5000) byText.clear();
+      pictures = slots.map((x) => {
+        if (x.local.suspects.length === 0) return undefined;
+        const made = asbestosPicture(x.of, x.local.suspects, byKey);
+        const text = JSON.stringify(made);
+        const known = byText.get(text);
+        if (!known) byText.set(text, made);
+        return known ?? made;
+      });
+    }
+    seen = slots.slice();
+    return { areas, pictures };
+  };
+}
+
 export function createDeriver(): Deriver {
   const slots: Slot[] = [];
+  const areasOf = createAreaMemory();
+  let book: { readonly of: readonly InstrumentCheck[]; readonly is: InstrumentBook } = { of: [], is: instrumentBook([]) };
 
   function slotAt(i: number, s: Surface, year: number | null, rulebook: Rulebook): Slot {
     const known = slots[i];
@@ -189,12 +263,36 @@ export function createDeriver(): Deriver {
     const spaces = new Map(
       live(facts.spaces).map((space) => {
         const disturbedM2 = space.kind === 'elevation' ? outsideM2 : (sums.get(space.id) ?? 0);
-        const minorWork = minorWorkOf(space, disturbedM2, rulebook);
-        const key = [space.kind, space.lengthM, space.widthM, space.heightM, space.boundaryM, space.yearBuilt, minorWork.value].join('|');
+        const minorWork = minorWorkOf(space, disturbedM2, rulebook, job.publicFunding === 'yes');
+        const key = [
+          space.kind,
+          space.lengthM,
+          space.widthM,
+          space.heightM,
+          space.boundaryM,
+          space.yearBuilt,
+          minorWork.value,
+          space.services.join(),
+          space.accessM,
+          space.moisture?.leak,
+          space.moisture?.rising,
+        ].join('|');
         return [space.id, { space, plan: { spaceId: space.id, disturbedM2, minorWork }, key }] as const;
       }),
     );
-    return { key: [job.rulebook, job.yearBuilt, job.childUnder6, job.pregnancy, job.dwelling, thisYear].join('|'), slots, spaces, twins };
+    if (book.of !== facts.instrumentChecks) book = { of: facts.instrumentChecks, is: instrumentBook(facts.instrumentChecks) };
+    const { areas, pictures } = areasOf(slots, rulebook);
+    return {
+      key: [job.rulebook, job.yearBuilt, job.childUnder6, job.pregnancy, job.dwelling, job.power, job.water, job.listed, thisYear].join(
+        '|',
+      ),
+      slots,
+      spaces,
+      twins,
+      instruments: book.is,
+      areas,
+      asbestos: pictures,
+    };
   }
 
   function planSurface(facts: JobFacts, i: number, jc: JobContext, settings: FirmSettings, thisYear: number): SurfacePlan | undefined {
@@ -204,7 +302,17 @@ export function createDeriver(): Deriver {
     if (s.removedAt !== null || !at) return undefined;
     const twin = jc.twins.size > 0 && jc.twins.has(`${s.spaceId}|${s.element}`);
     const known = slot.remembered;
-    if (known && known.jobKey === jc.key && known.spaceKey === at.key && known.twin === twin && known.settings === settings)
+    const { instruments } = jc;
+    const asbestos = jc.asbestos[i] ?? NO_ASBESTOS;
+    if (
+      known &&
+      known.jobKey === jc.key &&
+      known.spaceKey === at.key &&
+      known.twin === twin &&
+      known.settings === settings &&
+      known.instruments === instruments &&
+      known.asbestos === asbestos
+    )
       return known.plan;
     const { job } = facts;
     const rulebook = RULEBOOKS[job.rulebook];
@@ -217,11 +325,14 @@ export function createDeriver(): Deriver {
       dwelling: job.dwelling,
       childOrPregnancy: occupants(job),
       foundOnRemovedTwin: twin,
+      site: { power: job.power, water: job.water, listed: job.listed, services: space.services, high: (space.accessM ?? 0) > HIGH_M },
+      instruments,
+      asbestos,
       space,
       minorWork: at.plan.minorWork.value,
     };
     const plan = planWith(facts, s, ctx, slot.local.area, optionsUnder(settings), thisYear);
-    slot.remembered = { jobKey: jc.key, spaceKey: at.key, twin, settings, plan };
+    slot.remembered = { jobKey: jc.key, spaceKey: at.key, twin, settings, instruments, asbestos, plan };
     return plan;
   }
 
@@ -237,6 +348,7 @@ export function createDeriver(): Deriver {
         facts,
         [...jc.spaces.values()].map((x) => x.plan),
         surfaces,
+        jc.areas,
       );
     },
     surface(facts, surfaceId, settings, thisYear) {
@@ -246,9 +358,13 @@ export function createDeriver(): Deriver {
   };
 }
 
-function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook): Answer<boolean | null> {
-  if (rulebook.minorWork === null) return answer(null, why('minor.noClass', 'clw2002'));
-  const { is: limit, source } = space.kind === 'room' ? rulebook.minorWork.insideRoom : rulebook.minorWork.outside;
+/** Above this the work is done from a ladder or a scaffold. */
+const HIGH_M = 2;
+
+function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook, assisted: boolean): Answer<boolean | null> {
+  const kept = assisted ? (rulebook.minorWorkAssisted ?? rulebook.minorWork) : rulebook.minorWork;
+  if (kept === null) return answer(null, why('minor.noClass', 'clw2002'));
+  const { is: limit, source } = space.kind === 'room' ? kept.insideRoom : kept.outside;
   const within = disturbedM2 <= convert(limit.value, limit.unit, 'm2') + 1e-9;
   return answer(within, why(within ? 'minor.within' : 'minor.over', source, { disturbed: [measure(disturbedM2, 'm2'), limit] }));
 }
@@ -256,9 +372,11 @@ function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook): Ans
 function planWith(facts: JobFacts, s: Surface, ctx: SurfaceContext, area: TakeOff, memo: OptionMemo, thisYear: number): SurfacePlan {
   const stack = stackOf(s);
   const lead = leadPicture(s, stack, ctx);
-  const asbestos = asbestosPicture(stack, ctx);
-  const choice = choose(s, ctx, area, lead, asbestos.value, memo);
-  const protection = protect(s, ctx, choice, lead, asbestos.value);
+  const { asbestos } = ctx;
+  const mold = moldOn(s, ctx.rulebook);
+  const touch = touchToday(lead, asbestos, mold.value, ctx.rulebook);
+  const choice = choose(s, ctx, area, lead, memo);
+  const protection = protect(s, ctx, choice, lead);
   const coating = coat(s, ctx, area, choice);
   const work = workPlan({ s, ctx, choice, protection, coating, lead });
   const materials = choice.parts.reduce(
@@ -271,18 +389,35 @@ function planWith(facts: JobFacts, s: Surface, ctx: SurfaceContext, area: TakeOf
     high: work.handsOnH.high * ctx.settings.labourPerHour + fixed,
   };
   const problems = surfaceProblems(facts, s, 'surface', thisYear);
-  const base = { surfaceId: s.id, spaceId: s.spaceId, area, lead, asbestos, choice, protection, coating, work, money, problems };
-  return { ...base, next: nextOnSurface(s, base) };
+  const base = {
+    surfaceId: s.id,
+    spaceId: s.spaceId,
+    area,
+    lead,
+    asbestos,
+    mold,
+    touch,
+    choice,
+    protection,
+    coating,
+    work,
+    money,
+    problems,
+  };
+  return { ...base, next: nextOnSurface(s, base, ctx) };
 }
 
 /** The next thing on one surface, in the order of work. */
-function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>): SurfacePlan['next'] {
+function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>, ctx: SurfaceContext): SurfacePlan['next'] {
   const test = p.lead.next;
   if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
   if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
   if (test.value === 'notchAllCoats' || test.value === 'labAllCoats') return { act: 'test', because: test.because };
+  const coat = p.asbestos.coat;
+  if (coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value)) return { act: 'sampleAsbestos', because: coat.because };
+  if (p.mold.value === 'found' && ctx.space.moisture === null) return { act: 'moldCause', because: p.mold.because };
   if (p.choice.parts.some((c) => !c.chosenByPerson)) return { act: 'choose', because: p.choice.required.because };
-  if (test.value === 'waitForLab') return { act: 'waitForLab', because: test.because };
+  if (test.value === 'waitForLab' || coat.value === 'waiting') return { act: 'waitForLab', because: test.because };
   if (p.work.standsAt === 'protect') return { act: 'protect', because: p.protection.needed.because };
   return { act: p.work.standsAt === null ? 'nothing' : 'work', because: [] };
 }
@@ -302,11 +437,20 @@ function nextOnJob(facts: JobFacts, surfaces: readonly SurfacePlan[]): JobPlan['
     : { act: 'addSurface', surfaceId: null, because: [] };
 }
 
-function summarise(facts: JobFacts, spaces: readonly SpacePlan[], surfaces: readonly SurfacePlan[]): JobPlan {
-  const states: Record<HazardState, number> = { unknown: 0, assumed: 0, waiting: 0, found: 0, notFound: 0 };
+const noStates = (): Record<HazardState, number> => ({ unknown: 0, assumed: 0, waiting: 0, found: 0, notFound: 0 });
+
+function summarise(
+  facts: JobFacts,
+  spaces: readonly SpacePlan[],
+  surfaces: readonly SurfacePlan[],
+  areas: readonly AsbestosArea[],
+): JobPlan {
+  const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
   const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: 0, high: 0 } };
   for (const p of surfaces) {
-    states[p.lead.overall.value] += 1;
+    states.lead[p.lead.overall.value] += 1;
+    states.asbestos[p.asbestos.overall.value] += 1;
+    states.mold[p.mold.value] += 1;
     totals.areaM2 += p.area.totalM2;
     totals.personHours.low += p.work.handsOnH.low;
     totals.personHours.high += p.work.handsOnH.high;
@@ -322,6 +466,7 @@ function summarise(facts: JobFacts, spaces: readonly SpacePlan[], surfaces: read
     surfaces,
     totals,
     states,
+    areas,
     next: nextOnJob(facts, surfaces),
   };
 }

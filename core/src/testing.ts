@@ -1,103 +1,74 @@
 /** Short hand for tests: a job with one room and one surface, and what follows from it. */
 import { createDeriver, type SurfacePlan } from './pipeline';
-import type { Job, JobFacts, Layer, Part, Reading, Space, Surface } from './facts';
+import {
+  BLANK_JOB,
+  BLANK_LAYER,
+  BLANK_READING,
+  BLANK_SAMPLE,
+  BLANK_SPACE,
+  type Job,
+  type JobFacts,
+  type Layer,
+  type Part,
+  type Reading,
+  type Sample,
+  type Space,
+  type Surface,
+} from './facts';
 import { DEFAULT_SETTINGS, type FirmSettings } from './rulebook';
-import { ELEMENTS } from './walk';
+import { partDrafts, surfaceDraft } from './walk';
 
 export const THIS_YEAR = 2026;
 export const AT = '2026-05-04T13:20:00.000Z';
 
 export const aJob = (over: Partial<Job> = {}): Job => ({
+  ...BLANK_JOB,
   id: 'job-1',
   name: 'Test',
-  place: '',
   yearBuilt: 1904,
-  rulebook: 'us',
-  units: 'ft',
-  timeZone: 'UTC',
   childUnder6: 'no',
   pregnancy: 'no',
-  dwelling: true,
-  sample: false,
   createdAt: AT,
   removedAt: null,
   ...over,
 });
-export const aSpace = (over: Partial<Space> = {}): Space => ({
-  id: 'room-1',
-  name: 'Room',
-  kind: 'room',
-  position: 0,
-  yearBuilt: null,
-  lengthM: null,
-  widthM: null,
-  heightM: null,
-  boundaryM: null,
-  removedAt: null,
-  ...over,
-});
+export const aSpace = (over: Partial<Space> = {}): Space => ({ ...BLANK_SPACE, id: 'room-1', name: 'Room', removedAt: null, ...over });
 export const aLayer = (n: number, over: Partial<Layer> = {}): Layer => ({
+  ...BLANK_LAYER,
   id: `coat-${n}`,
   position: n,
   binder: 'oil',
-  colour: '',
   soundness: 'sound',
-  yearApplied: null,
   removedAt: null,
   ...over,
 });
 export const aReading = (over: Partial<Reading>): Reading => ({
+  ...BLANK_READING,
   id: `reading-${over.kind ?? 'spot'}`,
-  kind: 'spot',
   takenAt: AT,
-  reachedLayerIds: [],
-  toSubstrate: false,
-  spot: null,
-  changedLayerIds: [],
   kitRecognised: true,
-  value: null,
-  unit: null,
-  bandLow: null,
-  bandHigh: null,
-  note: '',
-  supersedesId: null,
-  supersedesWhy: null,
   by: 'Tester',
+  ...over,
+});
+export const aSample = (over: Partial<Sample> = {}): Sample => ({
+  ...BLANK_SAMPLE,
+  id: 'sample-1',
+  number: 'S-001',
+  removedAt: null,
   ...over,
 });
 /** A surface with three coats, counted, sound, from its template. */
 export function aSurface(over: Partial<Surface> = {}): Surface {
-  const e = ELEMENTS[over.element ?? 'casing'];
+  const element = over.element ?? 'casing';
   return {
+    ...surfaceDraft(element, 'room-1', 0, 'Piece', { coatsCounted: true, knots: 'no' }),
     id: 'surface-1',
-    spaceId: 'room-1',
-    position: 0,
-    name: 'Piece',
-    element: e.id,
-    count: 1,
-    material: e.material,
-    lengthM: e.lengthM,
-    widthM: e.widthM,
-    faces: 1,
-    yearMade: null,
-    conditions: [],
-    coatsCounted: true,
-    knots: 'no',
-    aim: 'keepSound',
-    topcoat: null,
-    bench: false,
     removedAt: null,
-    parts: e.parts.map(([kind, sharePct]): Part => ({
-      id: `part-${kind}`,
-      kind,
-      sharePct,
-      methodId: null,
-      insistedWhy: null,
-      removedAt: null,
-    })),
+    parts: partDrafts(element).map((p): Part => ({ ...p, id: `part-${p.kind}`, removedAt: null })),
     layers: [aLayer(0), aLayer(1), aLayer(2)],
     readings: [],
     checks: [],
+    samples: [],
     ...over,
   };
 }
@@ -114,6 +85,8 @@ export const aFacts = (surface: Surface, { job, space, others = [] }: Setup = {}
   job: aJob(job),
   spaces: [aSpace(space)],
   surfaces: [surface, ...others],
+  photos: [],
+  instrumentChecks: [],
 });
 
 export function planOf(surface: Surface, setup: Setup = {}): SurfacePlan {

@@ -1,12 +1,19 @@
 /** Short hand for writing a job by hand, with ids that read well. */
 import {
-  ELEMENTS,
+  BLANK_JOB,
+  BLANK_LAYER,
+  BLANK_READING,
+  BLANK_SAMPLE,
+  BLANK_SPACE,
+  partDrafts,
+  surfaceDraft,
   type ElementId,
   type Job,
   type JobFacts,
   type Layer,
   type Part,
   type Reading,
+  type Sample,
   type Space,
   type Surface,
 } from '@roughsill/core';
@@ -14,30 +21,19 @@ import {
 export const AT = '2026-04-13T08:30:00.000Z';
 
 export const job = (over: Partial<Job> & Pick<Job, 'id' | 'name'>): Job => ({
-  place: '',
-  yearBuilt: null,
-  rulebook: 'us',
-  units: 'ft',
+  ...BLANK_JOB,
   timeZone: 'America/New_York',
-  childUnder6: 'unknown',
-  pregnancy: 'unknown',
-  dwelling: true,
-  sample: false,
   createdAt: AT,
   removedAt: null,
   ...over,
 });
 
 export const space = (id: string, name: string, kind: Space['kind'], position: number, over: Partial<Space> = {}): Space => ({
+  ...BLANK_SPACE,
   id,
   name,
   kind,
   position,
-  yearBuilt: null,
-  lengthM: null,
-  widthM: null,
-  heightM: null,
-  boundaryM: null,
   removedAt: null,
   ...over,
 });
@@ -54,35 +50,13 @@ export function surface(
   coats: readonly CoatSpec[],
   over: Partial<Surface> = {},
 ): Surface {
-  const e = ELEMENTS[element];
   return {
+    ...surfaceDraft(element, spaceId, position, name, { coatsCounted: true }),
     id,
-    spaceId,
-    position,
-    name,
-    element,
-    count: 1,
-    material: e.material,
-    lengthM: e.lengthM,
-    widthM: e.widthM,
-    faces: 1,
-    yearMade: null,
-    conditions: [],
-    coatsCounted: true,
-    knots: 'unknown',
-    aim: 'keepSound',
-    topcoat: null,
-    bench: false,
     removedAt: null,
-    parts: e.parts.map(([kind, sharePct]): Part => ({
-      id: `${id}-${kind}`,
-      kind,
-      sharePct,
-      methodId: null,
-      insistedWhy: null,
-      removedAt: null,
-    })),
+    parts: partDrafts(element).map((p): Part => ({ ...p, id: `${id}-${p.kind}`, removedAt: null })),
     layers: coats.map(([binder, colour, soundness, yearApplied], i): Layer => ({
+      ...BLANK_LAYER,
       id: `${id}-coat${i + 1}`,
       position: i,
       binder,
@@ -93,29 +67,35 @@ export function surface(
     })),
     readings: [],
     checks: [],
+    samples: [],
     ...over,
   };
 }
 
 export const reading = (id: string, over: Partial<Reading> & Pick<Reading, 'kind'>): Reading => ({
+  ...BLANK_READING,
   id,
   takenAt: AT,
-  reachedLayerIds: [],
-  toSubstrate: false,
-  spot: null,
-  changedLayerIds: [],
-  kitRecognised: true,
-  value: null,
-  unit: null,
-  bandLow: null,
-  bandHigh: null,
-  note: '',
-  supersedesId: null,
-  supersedesWhy: null,
+  kitRecognised: over.kind === 'spot',
   by: 'Ines Marlow',
+  ...over,
+});
+
+export const sample = (id: string, number: string, over: Partial<Sample> = {}): Sample => ({
+  ...BLANK_SAMPLE,
+  id,
+  number,
+  takenBy: 'Ines Marlow',
+  removedAt: null,
   ...over,
 });
 
 export const choose = (s: Surface, methodId: Part['methodId']): Surface => ({ ...s, parts: s.parts.map((p) => ({ ...p, methodId })) });
 
-export const facts = (j: Job, spaces: Space[], surfaces: Surface[]): JobFacts => ({ job: j, spaces, surfaces });
+export const facts = (j: Job, spaces: Space[], surfaces: Surface[]): JobFacts => ({
+  job: j,
+  spaces,
+  surfaces,
+  photos: [],
+  instrumentChecks: [],
+});

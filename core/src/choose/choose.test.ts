@@ -143,9 +143,9 @@ describe('the method and the material', () => {
         yearMade,
         layers: [aLayer(0, { binder: 'textured', yearApplied: yearMade })],
       });
-    expect(planOf(ceiling(1981)).asbestos.value).toBe('notFound');
+    expect(planOf(ceiling(1981)).asbestos.coat.value).toBe('notFound');
     const p = planOf(ceiling(1980));
-    expect(p.asbestos.value).toBe('assumed');
+    expect(p.asbestos.coat.value).toBe('assumed');
     const open = p.choice.parts[0]!.options.filter((o) => o.verdict !== 'blocked').map((o) => o.methodId);
     expect(open.every((id) => !methodById(id).disturbs)).toBe(true);
     expect(open).toContain('encapsulate');
@@ -252,6 +252,8 @@ test('every method on every material, part, place and lead state has a verdict w
     ],
     [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
     [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],
+    [bare({ element: 'wall', material: 'gypsumPlaster' }), { job: { yearBuilt: 1955, listed: 'yes' } }],
+    [bare(), { job: { power: 'no', water: 'no' }, space: { services: ['gasPipe', 'wiring', 'alarm'], accessM: 4 } }],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
   ];
   corners.forEach(([s, setup]) => look({ ...s, parts: s.parts.length ? s.parts : parts }, setup));

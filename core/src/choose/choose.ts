@@ -63,7 +63,7 @@ export type OptionMemo = Map<string, readonly MethodOption[]>;
 /** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
 function memoKey(s: SurfaceSheet, part: PartKind): string {
   const d = s.depths;
-  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}`;
+  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.high}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}`;
 }
 
 /**
@@ -120,9 +120,9 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
   return { value: best.methodId, because: [...refused, ...everydayAnswer('choice.bestForAim', best.methodId).because] };
 }
 
-export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, asbestos: HazardState, memo: OptionMemo): Choice {
+export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, memo: OptionMemo): Choice {
   const required = requiredDepth(s, ctx, lead);
-  const sheet = surfaceSheet(s, ctx, lead, asbestos, required.value);
+  const sheet = surfaceSheet(s, ctx, lead, required.value);
   const parts = liveParts(s).map((part): PartChoice => {
     const options = optionsFor(sheet, part.kind, ctx, memo);
     return {

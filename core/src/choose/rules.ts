@@ -114,7 +114,19 @@ export const RULES: readonly Rule[] = [
   // Asbestos
   rule('asbestos.noDisturbing', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.noDisturbingUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
-  rule('asbestos.putty', 'care', 'hazard', 'trade-strip', (m) => m.bite === 'bare', [is('part', 'besideGlass'), is('glazed', true)]),
+  rule('asbestos.putty', 'care', 'hazard', 'trade-strip', (m) => m.bite === 'bare', [is('part', 'besideGlass'), is('glazed', true), is('asbestosPutty', ...PRESENT)]),
+  // The plaster below: wearing it to dust is out; laying it bare without cutting it is work for a careful hand.
+  rule('asbestos.belowDust', 'block', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust === 'high', [is('asbestosBelow', ...PRESENT)]),
+  rule('asbestos.belowCare', 'care', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust !== 'high', [is('asbestosBelow', ...PRESENT)]),
+
+  // The site
+  rule('site.gas', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('gasPipe', true)]),
+  rule('site.wiring', 'care', 'hazard', 'trade-strip', (m) => m.wet || m.id === 'steam', [is('wiring', true)]),
+  rule('site.alarm', 'care', 'trade', 'trade-heat', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90), [is('alarm', true)]),
+  rule('site.noPower', 'block', 'trade', 'trade-aim', (m) => m.powered || (m.heatC !== null && !m.flame), [is('power', 'no')]),
+  rule('site.noWater', 'block', 'trade', 'trade-strip', (m) => m.caustic, [is('water', 'no')]),
+  rule('site.listed', 'care', 'trade', 'trade-aim', (m) => m.bite === 'bare' || m.removesPiece, [is('listed', 'yes')]),
+  rule('site.height', 'care', 'hazard', 'trade-strip', (m) => m.caustic || (m.heatC !== null && m.heatC > 150), [is('high', true)]),
 
   // Strippers
   rule('caustic.tannin', 'block', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'tanninWood')]),

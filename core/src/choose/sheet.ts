@@ -1,19 +1,9 @@
 /** The fact sheet on which the rules are asked: one part of one surface under one method. Small closed values, so that equal sheets share a verdict. */
-import type { Aim, Material, PartKind, Surface } from '../facts';
+import type { Aim, Material, PartKind, Surface, YesNo } from '../facts';
 import type { SurfaceContext } from '../context';
-import { isPresent, strictest, type HazardState, type LeadPicture } from '../probe';
-import { ELEMENTS } from '../walk';
+import { isPresent, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
+import { ELEMENTS, failsByDegree } from '../walk';
 import { biteDepth, type Bite, type Method } from './methods';
-
-/** What is known of lead down to where each bite exposes it, and how many coats that is. */
-export interface LeadDepths {
-  readonly skin: HazardState;
-  /** One coat below the loose ones: feathering a scraped edge cuts into it. */
-  readonly loose: HazardState;
-  readonly all: HazardState;
-  readonly looseCoats: number;
-  readonly coats: number;
-}
 
 /** What a surface brings to the rules, whatever the method and part. */
 export interface SurfaceSheet {
@@ -22,6 +12,8 @@ export interface SurfaceSheet {
   readonly aim: Aim;
   readonly required: Bite;
   readonly asbestos: HazardState;
+  readonly asbestosBelow: HazardState;
+  readonly asbestosPutty: HazardState;
   readonly depths: LeadDepths;
   readonly leadTrace: boolean;
   readonly casein: boolean;
@@ -37,6 +29,7 @@ export interface SurfaceSheet {
   readonly dwelling: boolean;
   readonly clearTopcoat: boolean;
   readonly glazed: boolean;
+  readonly site: SurfaceContext['site'];
   readonly rulebook: 'us' | 'uk';
 }
 
@@ -46,6 +39,8 @@ export interface Sheet {
   readonly leadAnywhere: HazardState;
   readonly leadTrace: boolean;
   readonly asbestos: HazardState;
+  readonly asbestosBelow: HazardState;
+  readonly asbestosPutty: HazardState;
   readonly material: Material;
   readonly part: PartKind;
   readonly place: string;
@@ -71,23 +66,14 @@ export interface Sheet {
   readonly dwelling: boolean;
   readonly clear: boolean;
   readonly glazed: boolean;
+  readonly power: YesNo;
+  readonly water: YesNo;
+  readonly listed: YesNo;
+  readonly gasPipe: boolean;
+  readonly wiring: boolean;
+  readonly alarm: boolean;
+  readonly high: boolean;
   readonly rulebook: 'us' | 'uk';
-}
-
-/** `loose` goes down to the deepest coat that is not known to be sound: scraping stops only where the film holds. */
-function leadDepths(lead: LeadPicture): LeadDepths {
-  const states = lead.coats.map((c) => c.state);
-  let looseCoats = Math.min(1, states.length);
-  lead.coats.forEach((c, i) => {
-    if (c.coat.soundness !== 'sound') looseCoats = i + 1;
-  });
-  return {
-    skin: strictest(states.slice(0, 1)),
-    loose: strictest(states.slice(0, looseCoats + 1)),
-    all: strictest(states),
-    looseCoats,
-    coats: states.length,
-  };
 }
 
 /** How many coats, from the top, a bite goes through. */
@@ -101,7 +87,7 @@ function leadInReach(method: Method, d: LeadDepths): HazardState {
   return { none: 'notFound' as const, skin: d.skin, loose: d.loose, bare: d.all }[method.bite];
 }
 
-export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, asbestos: HazardState, required: Bite): SurfaceSheet {
+export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, required: Bite): SurfaceSheet {
   const element = ELEMENTS[s.element];
   const soundness = lead.coats.map((c) => c.coat.soundness);
   const has = (c: Surface['conditions'][number]) => s.conditions.includes(c);
@@ -110,21 +96,24 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     place: ctx.place,
     aim: s.aim,
     required,
-    asbestos,
+    asbestos: ctx.asbestos.coat.value,
+    asbestosBelow: ctx.asbestos.below.value,
+    asbestosPutty: ctx.asbestos.putty.value,
     depths: leadDepths(lead),
     leadTrace: lead.trace,
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
-    failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery'),
+    failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery') || failsByDegree(s).length > 0,
     anySound: soundness.includes('sound'),
     oilSoaked: has('oilSoaked'),
     damp: has('wet') || has('moldy'),
-    rubs: element.friction || element.chewable || has('rubbing'),
+    rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
     childOrPregnancy: ctx.childOrPregnancy,
-    isSash: s.element === 'doubleHungSash',
+    isSash: s.element === 'doubleHungSash' || s.element === 'casementSash',
     minorWork: ctx.minorWork,
     dwelling: ctx.dwelling,
     clearTopcoat: s.topcoat === 'clearVarnish' || s.aim === 'bareClear',
     glazed: s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass'),
+    site: ctx.site,
     rulebook: ctx.rulebook.id,
   };
 }
@@ -135,6 +124,8 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     leadAnywhere: s.depths.all,
     leadTrace: s.leadTrace,
     asbestos: s.asbestos,
+    asbestosBelow: s.asbestosBelow,
+    asbestosPutty: s.asbestosPutty,
     material: s.material,
     part,
     place: s.place,
@@ -160,6 +151,13 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     dwelling: s.dwelling,
     clear: s.clearTopcoat,
     glazed: s.glazed,
+    power: s.site.power,
+    water: s.site.water,
+    listed: s.site.listed,
+    gasPipe: s.site.services.includes('gasPipe'),
+    wiring: s.site.services.includes('wiring'),
+    alarm: s.site.services.includes('alarm'),
+    high: s.site.high,
     rulebook: s.rulebook,
   };
 }

@@ -3,7 +3,7 @@
  * demo seed share. Applying is pure; a change that does not fit gives problems and alters nothing.
  */
 import { z } from 'zod';
-import { APPEND_ONLY, CHILD_LIST, ENTITY_FIELDS, Id, Instant, isChild, type Entity, type JobFacts, type Surface } from './schema';
+import { APPEND_ONLY, CHILD_LIST, ENTITY_FIELDS, Id, Instant, isChild, JOB_LIST, type Entity, type JobFacts, type Surface } from './schema';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { jobProblems } from './validate';
 
@@ -12,9 +12,9 @@ export const Change = z.strictObject({
   id: Id,
   /** Null for a change of the firm's own settings. */
   jobId: Id.nullable(),
-  entity: z.enum(['job', 'space', 'surface', 'part', 'layer', 'reading', 'check', 'firm']),
+  entity: z.enum([...(Object.keys(ENTITY_FIELDS) as [Entity, ...Entity[]]), 'firm']),
   entityId: Id,
-  /** The surface under which a part, layer, reading or check stands; null for the others. */
+  /** The surface under which a part, layer, reading, check or sample stands; null for the others. */
   surfaceId: Id.nullable(),
   op: z.enum(['add', 'set', 'remove', 'restore']),
   fields: z.record(z.string(), z.unknown()),
@@ -56,15 +56,19 @@ function patch<T extends object>(row: T, c: JobChange): Outcome<T> {
   if (c.op === 'restore') return ok({ ...row, removedAt: null });
   const parsed = ENTITY_FIELDS[c.entity].partial().safeParse(c.fields);
   if (!parsed.success) return wrong(...fromZod(parsed.error, c.fields));
-  return ok({ ...row, ...parsed.data });
+  // Only what was sent: a default stands for a missing field of a new record, never for one that was left alone.
+  return ok({ ...row, ...Object.fromEntries(Object.keys(c.fields).map((k) => [k, (parsed.data as Record<string, unknown>)[k]])) });
 }
+
+/** Observations carry their author; things that can be taken away carry when. */
+const authorOrLife = (c: JobChange) => (APPEND_ONLY.includes(c.entity) ? { by: c.by } : { removedAt: null });
+/** What a new record of each list begins with beside its fields. */
+const START = { spaces: {}, surfaces: { parts: [], layers: [], readings: [], checks: [], samples: [] }, photos: {}, instrumentChecks: {} };
 
 function applyToSurface(s: Surface, c: JobChange): Outcome<Surface> {
   if (!isChild(c.entity)) return wrong({ path: 'entity', message: 'not a part of a surface' });
   const list = CHILD_LIST[c.entity];
-  // Observations carry their author; things that can be taken away carry when.
-  const extra = APPEND_ONLY.includes(c.entity) ? { by: c.by } : { removedAt: null };
-  const next = applyToList<Row>(s[list], c, (fields) => ({ id: c.entityId, ...fields, ...extra }));
+  const next = applyToList<Row>(s[list], c, (fields) => ({ id: c.entityId, ...fields, ...authorOrLife(c) }));
   return next.ok ? ok({ ...s, [list]: next.value }) : next;
 }
 
@@ -79,7 +83,13 @@ export function applyChange(facts: JobFacts | null, c: Change): Outcome<JobFacts
     if (c.jobId !== c.entityId) return wrong({ path: 'entityId', message: 'a job change carries the job id twice' });
     const parsed = ENTITY_FIELDS.job.safeParse(c.fields);
     if (!parsed.success) return wrong(...fromZod(parsed.error, c.fields));
-    return ok({ job: { id: c.jobId, ...parsed.data, createdAt: c.at, removedAt: null }, spaces: [], surfaces: [] });
+    return ok({
+      job: { id: c.jobId, ...parsed.data, createdAt: c.at, removedAt: null },
+      spaces: [],
+      surfaces: [],
+      photos: [],
+      instrumentChecks: [],
+    });
   }
   if (facts === null || facts.job.id !== c.jobId) return wrong({ path: 'jobId', message: 'there is no such job' });
   if (c.entity === 'job') {
@@ -87,17 +97,10 @@ export function applyChange(facts: JobFacts | null, c: Change): Outcome<JobFacts
     const next = patch(facts.job, c);
     return next.ok ? ok({ ...facts, job: next.value }) : next;
   }
-  if (c.entity === 'space') {
-    const next = applyToList(facts.spaces, c, (f) => ({ id: c.entityId, ...f, removedAt: null }) as JobFacts['spaces'][number]);
-    return next.ok ? ok({ ...facts, spaces: next.value }) : next;
-  }
-  if (c.entity === 'surface') {
-    const next = applyToList(
-      facts.surfaces,
-      c,
-      (f) => ({ id: c.entityId, ...f, removedAt: null, parts: [], layers: [], readings: [], checks: [] }) as unknown as Surface,
-    );
-    return next.ok ? ok({ ...facts, surfaces: next.value }) : next;
+  if (!isChild(c.entity)) {
+    const list = JOB_LIST[c.entity];
+    const next = applyToList<Row>(facts[list], c, (fields) => ({ id: c.entityId, ...fields, ...START[list], ...authorOrLife(c) }));
+    return next.ok ? ok({ ...facts, [list]: next.value }) : next;
   }
   const at = facts.surfaces.findIndex((s) => s.id === c.surfaceId);
   const surface = facts.surfaces[at];
@@ -129,8 +132,7 @@ const fieldPath = (p: Problem): string => (ENVELOPE.includes(p.path) ? p.path : 
 
 function find(facts: JobFacts, c: JobChange): Record<string, unknown> | undefined {
   if (c.entity === 'job') return facts.job;
-  if (c.entity === 'space') return facts.spaces.find((s) => s.id === c.entityId);
-  if (c.entity === 'surface') return facts.surfaces.find((s) => s.id === c.entityId);
+  if (!isChild(c.entity)) return facts[JOB_LIST[c.entity]].find((r) => r.id === c.entityId);
   return facts.surfaces.find((s) => s.id === c.surfaceId)?.[CHILD_LIST[c.entity]].find((r) => r.id === c.entityId);
 }
 
@@ -172,7 +174,7 @@ export function clashes(facts: JobFacts, c: JobChange): Clash[] {
 
 /** The changes that make a whole job from nothing: how import and the seed go in by the one door. */
 export function changesFor(facts: JobFacts, makeId: () => string, by: string): JobChange[] {
-  const { job, spaces, surfaces } = facts;
+  const { job, spaces, surfaces, photos, instrumentChecks } = facts;
   const out: JobChange[] = [];
   const push = (entity: Entity, entityId: string, surfaceId: string | null, row: object, at = job.createdAt, author = by) => {
     const keys = Object.keys(ENTITY_FIELDS[entity].shape);
@@ -187,8 +189,11 @@ export function changesFor(facts: JobFacts, makeId: () => string, by: string): J
     push('surface', s.id, null, s);
     s.parts.forEach((p) => push('part', p.id, s.id, p));
     s.layers.forEach((l) => push('layer', l.id, s.id, l));
+    s.samples.forEach((x) => push('sample', x.id, s.id, x));
     s.readings.forEach((r) => push('reading', r.id, s.id, r, r.takenAt, r.by));
     s.checks.forEach((k) => push('check', k.id, s.id, k, k.takenAt, k.by));
   }
+  photos.forEach((p) => push('photo', p.id, null, p, p.takenAt));
+  instrumentChecks.forEach((k) => push('instrumentCheck', k.id, null, k, k.takenAt, k.by));
   return out;
 }

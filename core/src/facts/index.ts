@@ -1,5 +1,6 @@
 export * from './vocabulary';
 export * from './schema';
+export * from './blank';
 export {
   Change,
   applyChange,

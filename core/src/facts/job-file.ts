@@ -6,11 +6,12 @@ import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { duplicateIds, jobProblems } from './validate';
 
 export const JOB_FILE_FORMAT = 'roughsill.job';
-export const JOB_FILE_VERSION = 1;
+/** Version 2 added samples, photographs, checks of instruments and site facts; version 1 is read, and its gaps are filled with "unknown". */
+export const JOB_FILE_VERSION = 2;
 
 export const JobFile = z.strictObject({
   format: z.literal(JOB_FILE_FORMAT),
-  version: z.literal(JOB_FILE_VERSION),
+  version: z.union([z.literal(1), z.literal(JOB_FILE_VERSION)]),
   ...JobFacts.shape,
 });
 export type JobFile = z.infer<typeof JobFile>;
@@ -33,8 +34,15 @@ export function canonical(facts: JobFacts): JobFacts {
         .map((r) => ({ ...r, changedLayerIds: r.reachedLayerIds.filter((id) => r.changedLayerIds.includes(id)) }))
         .sort(byTime),
       checks: [...s.checks].sort(byTime),
+      samples: [...s.samples].sort((a, b) => (a.number === b.number ? (a.id < b.id ? -1 : 1) : a.number < b.number ? -1 : 1)),
     }));
-  return { job: facts.job, spaces, surfaces };
+  return {
+    job: facts.job,
+    spaces,
+    surfaces,
+    photos: [...facts.photos].sort(byTime),
+    instrumentChecks: [...facts.instrumentChecks].sort(byTime),
+  };
 }
 
 /** Writes the job file; reading it back and writing it again gives the same text. */
@@ -76,8 +84,7 @@ export function parseJobFile(raw: unknown, thisYear: number): Outcome<JobFacts> 
   if (header) return wrong(header);
   const parsed = JobFile.safeParse(raw);
   if (!parsed.success) return wrong(...fromZod(parsed.error, raw));
-  const { job, spaces, surfaces } = parsed.data;
-  const facts = { job, spaces, surfaces };
+  const { format: _f, version: _v, ...facts } = parsed.data;
   const problems = [...duplicateIds(facts), ...jobProblems(facts, thisYear)];
   return problems.length > 0 ? wrong(...problems) : ok(facts);
 }
@@ -108,8 +115,23 @@ export function withNewIds(facts: JobFacts, makeId: () => string): JobFacts {
         reachedLayerIds: r.reachedLayerIds.map(fresh),
         changedLayerIds: r.changedLayerIds.map(fresh),
         supersedesId: maybe(r.supersedesId),
+        sampleId: maybe(r.sampleId),
+      })),
+      samples: s.samples.map((x) => ({
+        ...x,
+        id: fresh(x.id),
+        reachedLayerIds: x.reachedLayerIds.map(fresh),
+        repeatsId: maybe(x.repeatsId),
       })),
       checks: s.checks.map((c) => ({ ...c, id: fresh(c.id), supersedesId: maybe(c.supersedesId) })),
     })),
+    photos: facts.photos.map((p) => ({
+      ...p,
+      id: fresh(p.id),
+      ofSurfaceId: maybe(p.ofSurfaceId),
+      ofSampleId: maybe(p.ofSampleId),
+      ofCheckId: maybe(p.ofCheckId),
+    })),
+    instrumentChecks: facts.instrumentChecks.map((k) => ({ ...k, id: fresh(k.id) })),
   };
 }

@@ -4,16 +4,25 @@
  */
 import { z } from 'zod';
 import {
+  ANALYSES,
   AIMS,
   BINDERS,
   CONDITIONS,
   ELEMENT_IDS,
-  LAB_UNITS,
+  HAZARDS,
+  INSTRUMENT_CHECKS,
+  MARK_KINDS,
   MATERIALS,
+  MEASURES,
   METHOD_IDS,
   PART_KINDS,
   READING_KINDS,
+  READING_UNITS,
+  RESPONSES,
+  SAMPLE_KINDS,
+  SERVICES,
   SOUNDNESS,
+  SUSPECT_KINDS,
   SPOT_RESULTS,
   TOPCOATS,
   YES_NO,
@@ -52,6 +61,19 @@ function isTimeZone(zone: string): boolean {
   }
 }
 
+/**
+ * A field that came later has a default, so that a record from before is still read. Patches keep only the fields that
+ * were sent (change.ts), so that a default never overwrites what stands.
+ */
+const yesNo = z.enum(YES_NO).default('unknown');
+const list = <T extends string>(values: readonly [T, ...T[]], what: string) =>
+  z
+    .array(z.enum(values))
+    .max(values.length)
+    .refine((c) => new Set(c).size === c.length, `${what} is listed twice`);
+const share01 = z.number().min(0, 'lies outside the area').max(1, 'lies outside the area').nullable().default(null);
+const degree = z.number().int('a degree is a whole number, 0 to 5').min(0, 'from 0 to 5').max(5, 'from 0 to 5').nullable().default(null);
+
 export const JobFields = z.strictObject({
   name: name('the job'),
   place: text(200),
@@ -63,7 +85,54 @@ export const JobFields = z.strictObject({
   pregnancy: z.enum(YES_NO),
   dwelling: z.boolean(),
   sample: z.boolean(),
+  asthma: yesNo,
+  livedIn: yesNo,
+  /** Other people at work in the house, in words. */
+  otherTrades: text(200).default(''),
+  family: z.enum(['single', 'multi', 'unknown']).default('unknown'),
+  /** Dwellings of like construction and history in the building. */
+  dwellings: z.number().int('a whole number').min(1, 'at least 1').max(100_000, 'check the number').nullable().default(null),
+  tenure: z.enum(['ownerOccupied', 'rented', 'unknown']).default('unknown'),
+  publicFunding: yesNo,
+  listed: yesNo,
+  power: yesNo,
+  water: yesNo,
+  /** Draws the random places and dwellings; the same seed draws the same. */
+  samplingSeed: text(60).default(''),
 });
+
+const between = (low: number, high: number, what: string) =>
+  z
+    .number({ error: `${what} is a number` })
+    .min(low, `${what} under ${low} is not plausible`)
+    .max(high, `${what} over ${high} is not plausible`);
+
+/** What the mold cause finder weighs of a room: climate, the coldest outside face, the fan, and what wets the room. */
+export const MoistureFacts = z.strictObject({
+  insideC: between(-20, 50, 'the temperature inside'),
+  insideRhPct: between(1, 100, 'the humidity inside'),
+  outsideC: between(-50, 50, 'the temperature outside'),
+  outsideRhPct: between(1, 100, 'the humidity outside'),
+  /** Heat loss of the outside wall or roof there, W/m2K. */
+  uValueWm2K: between(0.05, 8, 'the U-value'),
+  /** As the maker states it, m3/h. Null: no fan. */
+  fanRatedM3h: between(0, 5000, 'the fan').nullable(),
+  /** As measured at the grille, m3/h. Null: not measured. */
+  fanMeasuredM3h: between(0, 5000, 'the fan').nullable(),
+  fanMinPerDay: between(0, 1440, 'the minutes of a day'),
+  /** Leaks through gaps and cracks, air changes an hour. */
+  leakAch: between(0, 20, 'air changes'),
+  /** Water given off in the room, g a day. */
+  waterGPerDay: between(0, 50_000, 'the water'),
+  /** Times a day that it is given off: showers, cooking. */
+  burstsPerDay: z.number().int('a whole number').min(0).max(48, 'check the number'),
+  leak: z.enum(YES_NO),
+  rising: z.enum(YES_NO),
+  fanVentsOutside: z.enum(YES_NO),
+  laundryDries: z.enum(YES_NO),
+  coldCorner: z.enum(YES_NO),
+});
+export type MoistureFacts = z.infer<typeof MoistureFacts>;
 
 export const SpaceFields = z.strictObject({
   name: name('the space'),
@@ -75,6 +144,13 @@ export const SpaceFields = z.strictObject({
   heightM: size('height', 100).nullable(),
   /** Elevations: distance from the wall to the boundary. */
   boundaryM: z.number().min(0, 'a distance cannot be negative').max(10000).nullable(),
+  /** Beside the work. */
+  services: list(SERVICES, 'a service').default([]),
+  /** Height at which the work stands. */
+  accessM: z.number().min(0, 'a height cannot be negative').max(100, 'check the unit').nullable().default(null),
+  /** What is thrown out anyway and needs no saving. */
+  goesAnyway: text(200).default(''),
+  moisture: MoistureFacts.nullable().default(null),
 });
 
 export const SurfaceFields = z.strictObject({
@@ -100,6 +176,23 @@ export const SurfaceFields = z.strictObject({
   topcoat: z.enum(TOPCOATS).nullable(),
   /** True when the piece is taken down and worked on a bench. */
   bench: z.boolean(),
+  measures: z
+    .partialRecord(
+      z.enum(MEASURES),
+      z.number({ error: 'a size is a number' }).min(0, 'a size cannot be negative').max(10_000, 'check the size'),
+    )
+    .default({}),
+  blisterGrade: degree,
+  flakeGrade: degree,
+  crackGrade: degree,
+  chalkGrade: degree,
+  rustGrade: degree,
+  /** Visible mold on it, m2. */
+  moldM2: z.number().min(0, 'an area cannot be negative').max(20_000, 'check the unit').nullable().default(null),
+  /** Thrown out anyway: nothing on it needs saving. */
+  scrapped: z.boolean().default(false),
+  /** The wood, when it matters to a moisture meter; as the meter's list calls it. */
+  species: text(60).default(''),
 });
 
 export const PartFields = z.strictObject({
@@ -117,6 +210,12 @@ export const LayerFields = z.strictObject({
   colour: text(60),
   soundness: z.enum(SOUNDNESS),
   yearApplied: year.nullable(),
+  /** How it took simple trials; what binder that points to is reckoned (walk/binder.ts). */
+  alcohol: z.enum(RESPONSES).default('untried'),
+  alkali: z.enum(RESPONSES).default('untried'),
+  water: z.enum(RESPONSES).default('untried'),
+  heat: z.enum(RESPONSES).default('untried'),
+  look: text(120).default(''),
 });
 
 export const ReadingFields = z.strictObject({
@@ -130,15 +229,86 @@ export const ReadingFields = z.strictObject({
   spot: z.enum(SPOT_RESULTS).nullable(),
   changedLayerIds: z.array(Id).max(60),
   kitRecognised: z.boolean(),
-  /** lab (null: result not in yet), xrf */
-  value: z.number({ error: 'the result is a number' }).min(0, 'a result cannot be negative').nullable(),
-  unit: z.enum(LAB_UNITS, { error: 'state the unit: %, ppm or mg/cm2' }).nullable(),
+  /** lab (null: result not in yet), xrf, bulk (% asbestos), moisture, air and surfaceTemp (C) */
+  value: z.number({ error: 'the result is a number' }).min(-50, 'colder than any house').nullable(),
+  unit: z.enum(READING_UNITS, { error: 'state the unit: %, ppm or mg/cm2' }).nullable(),
   /** xrf: the instrument sheet's inconclusive range, when it has one */
   bandLow: z.number().min(0).nullable(),
   bandHigh: z.number().min(0).nullable(),
   note: text(500),
   supersedesId: Id.nullable(),
   supersedesWhy: text(300).nullable(),
+  /** The sample whose answer this is. */
+  sampleId: Id.nullable().default(null),
+  /** air: relative humidity, %. */
+  humidityPct: z.number().min(0, 'a humidity cannot be negative').max(100, 'a humidity is at most 100 %').nullable().default(null),
+  /** Which instrument, as its checks are filed; empty: taken from somebody's report. */
+  device: text(80).default(''),
+  analysis: z.enum(ANALYSES).nullable().default(null),
+  /** bulk: asbestos was seen, too little to measure. */
+  trace: z.boolean().default(false),
+  /** Place on the face, shares of its length and width. */
+  atX: share01,
+  atY: share01,
+});
+
+export const SampleFields = z.strictObject({
+  /** The firm's own number, as it stands on the bag. */
+  number: text(40).refine((s) => s.trim().length > 0, 'a sample needs a number'),
+  hazard: z.enum(HAZARDS),
+  kind: z.enum(SAMPLE_KINDS),
+  /** asbestos: what it was cut from. */
+  suspect: z.enum(SUSPECT_KINDS).nullable(),
+  reachedLayerIds: z.array(Id).max(60),
+  toSubstrate: z.boolean(),
+  place: text(200),
+  atX: share01,
+  atY: share01,
+  takenAt: Instant.nullable(),
+  takenBy: text(120),
+  sentAt: Instant.nullable(),
+  lab: text(120),
+  /** For a duplicate: the sample that it repeats. */
+  repeatsId: Id.nullable(),
+  note: text(500),
+});
+
+const shareOfPicture = z.number().min(0).max(1);
+export const Mark = z.strictObject({
+  kind: z.enum(MARK_KINDS),
+  x: shareOfPicture,
+  y: shareOfPicture,
+  /** arrow: where it points from; circle: a point on its rim. */
+  toX: shareOfPicture,
+  toY: shareOfPicture,
+});
+export type Mark = z.infer<typeof Mark>;
+
+/** A photograph: what it shows. The picture itself lies outside the database, under the hash of its bytes. */
+export const PhotoFields = z.strictObject({
+  hash: z.string().regex(/^[0-9a-f]{64}$/, 'a picture is named by the SHA-256 of its bytes'),
+  width: z.number().int().min(1).max(20_000),
+  height: z.number().int().min(1).max(20_000),
+  ofSurfaceId: Id.nullable(),
+  ofSampleId: Id.nullable(),
+  ofCheckId: Id.nullable(),
+  caption: text(200),
+  marks: z.array(Mark).max(30, 'at most 30 marks'),
+  takenAt: Instant,
+});
+
+/** A check of an instrument: the calibration film, or bare material with the film over it. HUD Guidelines ch. 7. */
+export const InstrumentCheckFields = z.strictObject({
+  device: name('the instrument'),
+  what: z.enum(INSTRUMENT_CHECKS),
+  /** substrate: which bare material. */
+  material: z.enum(MATERIALS).nullable(),
+  values: z.array(z.number().min(-1).max(20, 'over 20 mg/cm2 on a film: check it')).min(3, 'at least 3 readings').max(12),
+  filmMgCm2: z.number().positive('the film has a value').max(10),
+  /** calibration: by how much the mean may differ, from the instrument's own sheet. */
+  tolerance: z.number().positive('a tolerance is more than 0').max(2),
+  takenAt: Instant,
+  note: text(300),
 });
 
 export const CheckFields = z.strictObject({
@@ -158,6 +328,9 @@ export const Part = z.strictObject({ ...ids, ...PartFields.shape, ...life });
 export const Layer = z.strictObject({ ...ids, ...LayerFields.shape, ...life });
 export const Reading = z.strictObject({ ...ids, ...ReadingFields.shape, ...author });
 export const Check = z.strictObject({ ...ids, ...CheckFields.shape, ...author });
+export const Sample = z.strictObject({ ...ids, ...SampleFields.shape, ...life });
+export const Photo = z.strictObject({ ...ids, ...PhotoFields.shape, ...life });
+export const InstrumentCheck = z.strictObject({ ...ids, ...InstrumentCheckFields.shape, ...author });
 export const Job = z.strictObject({ ...ids, ...JobFields.shape, createdAt: Instant, ...life });
 export const Space = z.strictObject({ ...ids, ...SpaceFields.shape, ...life });
 export const Surface = z.strictObject({
@@ -168,10 +341,17 @@ export const Surface = z.strictObject({
   layers: z.array(Layer).max(60),
   readings: z.array(Reading).max(500),
   checks: z.array(Check).max(2000),
+  samples: z.array(Sample).max(200).default([]),
 });
 
 /** One job, whole: the shape in the store, in the job file and in every derivation. */
-export const JobFacts = z.strictObject({ job: Job, spaces: z.array(Space).max(500), surfaces: z.array(Surface).max(5000) });
+export const JobFacts = z.strictObject({
+  job: Job,
+  spaces: z.array(Space).max(500),
+  surfaces: z.array(Surface).max(5000),
+  photos: z.array(Photo).max(5000).default([]),
+  instrumentChecks: z.array(InstrumentCheck).max(2000).default([]),
+});
 
 export type Job = z.infer<typeof Job>;
 export type Space = z.infer<typeof Space>;
@@ -180,6 +360,9 @@ export type Part = z.infer<typeof Part>;
 export type Layer = z.infer<typeof Layer>;
 export type Reading = z.infer<typeof Reading>;
 export type Check = z.infer<typeof Check>;
+export type Sample = z.infer<typeof Sample>;
+export type Photo = z.infer<typeof Photo>;
+export type InstrumentCheck = z.infer<typeof InstrumentCheck>;
 export type JobFacts = z.infer<typeof JobFacts>;
 
 /** Child entities hang under a surface; the others under the job. */
@@ -191,10 +374,16 @@ export const ENTITY_FIELDS = {
   layer: LayerFields,
   reading: ReadingFields,
   check: CheckFields,
+  sample: SampleFields,
+  photo: PhotoFields,
+  instrumentCheck: InstrumentCheckFields,
 } as const;
 export type Entity = keyof typeof ENTITY_FIELDS;
-export const CHILD_LIST = { part: 'parts', layer: 'layers', reading: 'readings', check: 'checks' } as const;
+export const CHILD_LIST = { part: 'parts', layer: 'layers', reading: 'readings', check: 'checks', sample: 'samples' } as const;
 export type ChildEntity = keyof typeof CHILD_LIST;
+/** The others, by their list on the job. */
+export const JOB_LIST = { space: 'spaces', surface: 'surfaces', photo: 'photos', instrumentCheck: 'instrumentChecks' } as const;
+export type JobListEntity = keyof typeof JOB_LIST;
 export const isChild = (e: Entity): e is ChildEntity => e in CHILD_LIST;
 /** Records of what was observed: added, superseded, never edited or removed. */
-export const APPEND_ONLY: readonly Entity[] = ['reading', 'check'];
+export const APPEND_ONLY: readonly Entity[] = ['reading', 'check', 'instrumentCheck'];

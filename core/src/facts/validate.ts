@@ -1,5 +1,6 @@
 /** Checks that need more than one field: shares, units beside values, what a record points at, the clock. */
-import type { JobFacts, Reading, Surface } from './schema';
+import type { JobFacts, Reading, Sample, Surface } from './schema';
+import { LAB_UNITS, MOISTURE_UNITS, type ReadingKind, type ReadingUnit } from './vocabulary';
 import type { Problem } from './problems';
 
 /** Shares are entered to a whole percent; a thousandth forgives floating addition. */
@@ -9,6 +10,29 @@ function yearProblems(year: number | null, path: string, thisYear: number): Prob
   return year !== null && year > thisYear ? [{ path, message: `${year} is in the future: check the year` }] : [];
 }
 
+/** The units in which each kind of reading may be written. */
+const UNITS_OF: Readonly<Record<ReadingKind, readonly ReadingUnit[]>> = {
+  spot: [],
+  lab: LAB_UNITS,
+  xrf: ['mg/cm2'],
+  bulk: ['mass%'],
+  moisture: MOISTURE_UNITS,
+  air: ['C'],
+  surfaceTemp: ['C'],
+  withdrawn: [],
+};
+/** Above this a result cannot be what it says: the unit was mixed up. White lead, the heaviest paint, is about 80 % lead. */
+const AT_MOST: Readonly<Record<ReadingUnit, readonly [number, string]>> = {
+  'mass%': [100, 'more than 100 % by mass: check the unit'],
+  ppm: [1_000_000, 'more than 1,000,000 ppm: check the unit'],
+  'mg/cm2': [100, 'over 100 mg/cm2 is beyond any paint film: check the unit'],
+  '%MC': [200, 'over 200 % in wood: check the reading'],
+  '%gypsum': [50, 'over 50 % on the gypsum scale: check the scale'],
+  '%rel': [200, 'over 200 on a relative scale: check the scale'],
+  '%RH': [100, 'a humidity is at most 100 %'],
+  C: [100, 'hotter than boiling: check whether it was read in F'],
+};
+
 /** A reading must say enough to be read: kind, depth, value with its unit. */
 export function readingProblems(r: Reading, surface: Surface, path: string): Problem[] {
   const out: Problem[] = [];
@@ -17,16 +41,40 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
   if (r.kind === 'spot' && r.spot === null) add('spot', 'say what the swab did: changed, unchanged or unclear');
   if (r.kind !== 'spot' && r.spot !== null) add('spot', 'only a spot test has a swab result');
   if (r.value !== null && r.unit === null) add('unit', 'state the unit: %, ppm or mg/cm2');
-  if (r.unit === 'mass%' && r.value !== null && r.value > 100) add('value', 'more than 100 % by mass: check the unit');
-  if (r.unit === 'ppm' && r.value !== null && r.value > 1_000_000) add('value', 'more than 1,000,000 ppm: check the unit');
-  if (r.unit === 'mg/cm2' && r.value !== null && r.value > 100) add('value', 'over 100 mg/cm2 is beyond any paint film: check the unit');
+  if (r.unit !== null && !UNITS_OF[r.kind].includes(r.unit)) {
+    const allowed = UNITS_OF[r.kind];
+    add(
+      'unit',
+      r.kind === 'xrf'
+        ? 'an XRF reads mg/cm2'
+        : allowed.length === 0
+          ? 'this record carries no unit'
+          : `is written in ${allowed.join(', ')}`,
+    );
+  }
+  if (r.unit !== null && r.value !== null) {
+    const [most, message] = AT_MOST[r.unit];
+    if (r.value > most) add('value', message);
+    if (r.value < 0 && r.unit !== 'C')
+      add('value', r.kind === 'moisture' ? 'a moisture cannot be negative' : 'a result cannot be negative');
+  }
+  if ((r.kind === 'moisture' || r.kind === 'surfaceTemp' || r.kind === 'air') && r.value === null)
+    add('value', 'the reading needs its value');
+  if (r.kind === 'air' && r.humidityPct === null) add('humidityPct', 'a reading of the air needs its humidity');
+  if (r.kind === 'bulk' && r.sampleId === null) add('sampleId', 'an asbestos result belongs to a sample');
+  if (r.kind === 'bulk' && r.value === null && !r.trace) add('value', 'the result needs its %, or "trace"');
+  const sample = surface.samples.find((x) => x.id === r.sampleId);
+  if (r.sampleId !== null && !sample) add('sampleId', 'names a sample that is not on this surface');
+  if (sample && sample.takenAt !== null && Date.parse(r.takenAt) < Date.parse(sample.takenAt))
+    add('takenAt', `is dated before sample ${sample.number} was taken`);
+  if (sample && r.kind !== 'withdrawn' && (sample.hazard === 'asbestos') !== (r.kind === 'bulk'))
+    add('sampleId', `sample ${sample.number} was taken for ${sample.hazard}`);
   if (r.kind === 'xrf') {
     if (r.value === null) add('value', 'an XRF reading needs its value');
-    if (r.unit !== null && r.unit !== 'mg/cm2') add('unit', 'an XRF reads mg/cm2');
     if ((r.bandLow === null) !== (r.bandHigh === null)) add('bandHigh', 'give both ends of the inconclusive range, or neither');
     if (r.bandLow !== null && r.bandHigh !== null && r.bandLow >= r.bandHigh) add('bandHigh', 'the upper end must be above the lower');
   }
-  if ((r.kind === 'spot' || r.kind === 'lab') && r.reachedLayerIds.length === 0 && !r.toSubstrate) {
+  if ((r.kind === 'spot' || (r.kind === 'lab' && r.sampleId === null)) && r.reachedLayerIds.length === 0 && !r.toSubstrate) {
     add('reachedLayerIds', 'say how deep it went: the face, or through all coats');
   }
   for (const id of [...r.reachedLayerIds, ...r.changedLayerIds]) {
@@ -41,6 +89,21 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
       add('supersedesId', 'the reading it replaces is not on this surface');
     if (!r.supersedesWhy?.trim()) add('supersedesWhy', 'say why it replaces the earlier reading');
   }
+  return out;
+}
+
+function sampleProblems(x: Sample, surface: Surface, path: string): Problem[] {
+  const out: Problem[] = [];
+  const add = (field: string, message: string) => out.push({ path: `${path}.${field}`, message });
+  if (x.reachedLayerIds.some((id) => !surface.layers.some((l) => l.id === id)))
+    add('reachedLayerIds', `sample ${x.number} names a coat that is not on this surface`);
+  if ((x.hazard === 'asbestos') !== (x.suspect !== null))
+    add('suspect', `sample ${x.number}: an asbestos sample says what it was cut from, others do not`);
+  if (x.sentAt !== null && x.takenAt === null) add('sentAt', `sample ${x.number} is sent but was not taken`);
+  if (x.sentAt !== null && x.takenAt !== null && Date.parse(x.sentAt) < Date.parse(x.takenAt))
+    add('sentAt', `sample ${x.number} is sent before it was taken`);
+  if (x.repeatsId !== null && (x.repeatsId === x.id || !surface.samples.some((o) => o.id === x.repeatsId)))
+    add('repeatsId', `the sample that ${x.number} repeats is not on this surface`);
   return out;
 }
 
@@ -60,6 +123,7 @@ export function surfaceProblems(facts: JobFacts, surface: Surface, path: string,
   out.push(...yearProblems(surface.yearMade, `${path}.yearMade`, thisYear));
   surface.layers.forEach((l, i) => out.push(...yearProblems(l.yearApplied, `${path}.layers[${i}].yearApplied`, thisYear)));
   surface.readings.forEach((r, i) => out.push(...readingProblems(r, surface, `${path}.readings[${i}]`)));
+  surface.samples.forEach((x, i) => out.push(...sampleProblems(x, surface, `${path}.samples[${i}]`)));
   surface.checks.forEach((c, i) => {
     if (c.supersedesId !== null && (c.supersedesId === c.id || !surface.checks.some((o) => o.id === c.supersedesId))) {
       out.push({ path: `${path}.checks[${i}].supersedesId`, message: 'the check it replaces is not on this surface' });
@@ -74,6 +138,22 @@ export function jobProblems(facts: JobFacts, thisYear: number, touched?: Readonl
   facts.spaces.forEach((s, i) => out.push(...yearProblems(s.yearBuilt, `spaces[${i}].yearBuilt`, thisYear)));
   facts.surfaces.forEach((s, i) => {
     if (touched === undefined || touched.has(s.id)) out.push(...surfaceProblems(facts, s, `surfaces[${i}]`, thisYear));
+  });
+  facts.photos.forEach((p, i) => {
+    const surface = facts.surfaces.find((s) => s.id === p.ofSurfaceId);
+    if (p.ofSurfaceId !== null && !surface)
+      out.push({ path: `photos[${i}].ofSurfaceId`, message: 'the surface it shows is not on this job' });
+    if (p.ofSampleId !== null && !surface?.samples.some((x) => x.id === p.ofSampleId))
+      out.push({ path: `photos[${i}].ofSampleId`, message: 'the sample it shows is not on that surface' });
+    if (p.ofCheckId !== null && !surface?.checks.some((x) => x.id === p.ofCheckId))
+      out.push({ path: `photos[${i}].ofCheckId`, message: 'the check it shows is not on that surface' });
+  });
+  facts.instrumentChecks.forEach((k, i) => {
+    if ((k.what === 'substrate') !== (k.material !== null))
+      out.push({
+        path: `instrumentChecks[${i}].material`,
+        message: 'a substrate check names its bare material; a calibration check does not',
+      });
   });
   return out;
 }
@@ -91,9 +171,11 @@ export function duplicateIds(facts: JobFacts): Problem[] {
   facts.spaces.forEach((s, i) => see(s.id, `spaces[${i}]`));
   facts.surfaces.forEach((s, i) => {
     see(s.id, `surfaces[${i}]`);
-    for (const list of ['parts', 'layers', 'readings', 'checks'] as const) {
+    for (const list of ['parts', 'layers', 'readings', 'checks', 'samples'] as const) {
       s[list].forEach((c, j) => see(c.id, `surfaces[${i}].${list}[${j}]`));
     }
   });
+  facts.photos.forEach((p, i) => see(p.id, `photos[${i}]`));
+  facts.instrumentChecks.forEach((k, i) => see(k.id, `instrumentChecks[${i}]`));
   return out;
 }

@@ -54,6 +54,7 @@ export const CONDITIONS = [
   'wet',
   'openJoints',
   'rubbing',
+  'chewable',
 ] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
@@ -75,7 +76,56 @@ export const TOPCOATS = [
 ] as const;
 export type TopcoatId = (typeof TOPCOATS)[number];
 
-export const READING_KINDS = ['spot', 'lab', 'xrf', 'withdrawn'] as const;
+/** Degrees of decay by eye, 0 (none) to 5. ISO 4628-2 to -5 and -6. */
+export const GRADES = ['blisterGrade', 'flakeGrade', 'crackGrade', 'chalkGrade', 'rustGrade'] as const;
+export type GradeId = (typeof GRADES)[number];
+
+/** What a drop of alcohol, of alkali or of water, or a breath of warm air, did to a coat. */
+export const RESPONSES = ['untried', 'none', 'softens', 'dissolves'] as const;
+export type Response = (typeof RESPONSES)[number];
+export const TRIALS = ['alcohol', 'alkali', 'water', 'heat'] as const;
+export type Trial = (typeof TRIALS)[number];
+
+export const SERVICES = ['gasPipe', 'liveHeater', 'wiring', 'duct', 'alarm'] as const;
+export type Service = (typeof SERVICES)[number];
+
+/** Named sizes beside length and width; which of them a piece has stands with its element (walk/elements.ts). */
+export const MEASURES = [
+  'openingsM2',
+  'panesAcross',
+  'panesDown',
+  'stileM',
+  'muntinM',
+  'edgeM',
+  'panels',
+  'mouldingM',
+  'pieces',
+  'pieceGirthM',
+  'railGirthM',
+  'steps',
+  'riseM',
+  'goingM',
+  'sections',
+  'columns',
+  'factor',
+] as const;
+export type MeasureId = (typeof MEASURES)[number];
+
+export const HAZARDS = ['lead', 'asbestos', 'mold'] as const;
+export type Hazard = (typeof HAZARDS)[number];
+
+export const SAMPLE_KINDS = ['chip', 'bulk', 'duplicate', 'blank'] as const;
+export type SampleKind = (typeof SAMPLE_KINDS)[number];
+
+/** What in or beside a coating may hold asbestos. */
+export const SUSPECT_KINDS = ['texturedCoat', 'plaster', 'jointCompound', 'bitumenCoat', 'putty', 'lagging', 'heaterBoard'] as const;
+export type SuspectKind = (typeof SUSPECT_KINDS)[number];
+
+/** How a lab looked for asbestos: by eye under polarised light, by counted points, by electron microscope. */
+export const ANALYSES = ['plm', 'pointCount', 'tem'] as const;
+export type Analysis = (typeof ANALYSES)[number];
+
+export const READING_KINDS = ['spot', 'lab', 'xrf', 'bulk', 'moisture', 'air', 'surfaceTemp', 'withdrawn'] as const;
 export type ReadingKind = (typeof READING_KINDS)[number];
 
 export const SPOT_RESULTS = ['changed', 'unchanged', 'unclear'] as const;
@@ -83,6 +133,16 @@ export type SpotResult = (typeof SPOT_RESULTS)[number];
 
 export const LAB_UNITS = ['mass%', 'ppm', 'mg/cm2'] as const;
 export type LabUnit = (typeof LAB_UNITS)[number];
+/** Moisture: a pin meter in wood, the gypsum scale, a meter's relative scale on masonry, equilibrium humidity. */
+export const MOISTURE_UNITS = ['%MC', '%gypsum', '%rel', '%RH'] as const;
+export type MoistureUnit = (typeof MOISTURE_UNITS)[number];
+export const READING_UNITS = [...LAB_UNITS, ...MOISTURE_UNITS, 'C'] as const;
+export type ReadingUnit = (typeof READING_UNITS)[number];
+
+export const MARK_KINDS = ['arrow', 'circle', 'number'] as const;
+export type MarkKind = (typeof MARK_KINDS)[number];
+
+export const INSTRUMENT_CHECKS = ['calibration', 'substrate'] as const;
 
 export const YES_NO = ['yes', 'no', 'unknown'] as const;
 export type YesNo = (typeof YES_NO)[number];
@@ -100,6 +160,21 @@ export const ELEMENT_IDS = [
   'siding',
   'heater',
   'plinth',
+  'casementSash',
+  'cornice',
+  'stairFlight',
+  'newelPost',
+  'shutter',
+  'floorBoards',
+  'panelling',
+  'pipe',
+  'pipeLagging',
+  'heaterBoard',
+  'ironRailing',
+  'gutter',
+  'corrugatedSheet',
+  'soffit',
+  'column',
 ] as const;
 export type ElementId = (typeof ELEMENT_IDS)[number];
 

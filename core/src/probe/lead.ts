@@ -1,10 +1,9 @@
 /** Lead, coat by coat: what is known, why, and which test would tell most. */
-import type { Reading, Surface } from '../facts';
+import { BLANK_READING, type Reading, type Sample, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
-import { LAB_DAYS } from '../rulebook';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { measure } from '../units/units';
-import { judgeReading, standingReadings, type ReadingVerdict } from './reading';
+import { isLeadReading, judgeReading, standingReadings, type ReadingVerdict } from './reading';
 import { UNCOUNTED, type StackCoat } from './stack';
 import { isPresent, stricter, strictest, type HazardState } from './state';
 
@@ -90,7 +89,7 @@ function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: Su
   const says = (s: ReadingVerdict['says']) => judged.some((j) => j.verdict.says === s);
   if (coats.every((c) => c.state === 'notFound')) return answer('none', why('next.nothingToTest', 'job-record'));
   if (coats.some((c) => c.state === 'waiting'))
-    return answer('waitForLab', why('next.waitForLab', 'trade-wait-lab', { days: measure(LAB_DAYS * 24, 'h') }));
+    return answer('waitForLab', why('next.waitForLab', 'trade-wait-lab', { days: measure(ctx.settings.labDays.lead * 24, 'h') }));
   const disagree = coats.some((c) => c.because.some((r) => r.rule === 'lead.testsDisagree')) || ctx.foundOnRemovedTwin;
   if (disagree) return answer('labAllCoats', why('next.labSettles', 'job-record'));
   if (says('lead') && depthKnown) return answer('none', why('next.foundIsEnough', 'job-record'));
@@ -100,6 +99,40 @@ function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: Su
   if (!ctx.settings.recognisedKit) return answer('labAllCoats', why('next.noRecognisedKit', 'cfr40-745.88'));
   return answer('notchAllCoats', why('next.notchSeesAll', 'cfr40-745.88'));
 }
+
+const liveSamples = (s: Surface, hazard: Sample['hazard']): Sample[] =>
+  s.samples.filter((x) => x.removedAt === null && x.hazard === hazard);
+
+/**
+ * Every reading that stands, and every chip that was taken and has no answer yet. A lab's answer speaks of what its sample reached;
+ * the answer to a blank speaks of the bag, not of the paint.
+ */
+function judgedReadings(s: Surface, ctx: SurfaceContext): Judged[] {
+  const byId = new Map(s.samples.map((x) => [x.id, x]));
+  const standing = standingReadings(s.readings).filter(isLeadReading);
+  const answered = new Set(standing.map((r) => r.sampleId));
+  const judged = standing.flatMap((r): Judged[] => {
+    const sample = r.sampleId === null ? undefined : byId.get(r.sampleId);
+    if (sample?.kind === 'blank') return [];
+    const reading =
+      sample && r.reachedLayerIds.length === 0 ? { ...r, reachedLayerIds: sample.reachedLayerIds, toSubstrate: sample.toSubstrate } : r;
+    return [{ reading, verdict: judgeReading(reading, ctx.rulebook, s.material, ctx.instruments) }];
+  });
+  const out = liveSamples(s, 'lead').filter((x) => x.takenAt !== null && x.kind !== 'blank' && !answered.has(x.id));
+  for (const x of out) {
+    const reading = {
+      ...PENDING,
+      id: x.id,
+      takenAt: x.sentAt ?? x.takenAt ?? '',
+      reachedLayerIds: x.reachedLayerIds,
+      toSubstrate: x.toSubstrate,
+      sampleId: x.id,
+    };
+    judged.push({ reading, verdict: judgeReading(reading, ctx.rulebook) });
+  }
+  return judged;
+}
+const PENDING: Reading = { ...BLANK_READING, id: '', kind: 'lab', takenAt: '', by: '' };
 
 /**
  * The lead picture of a surface.
@@ -111,12 +144,14 @@ export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: 
     const none = why('lead.noCoats', 'job-record');
     return { coats: [], overall: answer<HazardState>('notFound', none), next: answer<NextTest>('none', none), dueAt: null, trace: false };
   }
-  const judged = standingReadings(surface.readings).map((reading): Judged => ({ reading, verdict: judgeReading(reading, ctx.rulebook) }));
+  const judged = judgedReadings(surface, ctx);
   const depthKnown = judged.some((j) => j.verdict.says === 'lead' && j.verdict.coats.length > 0);
   const coats = stack.map((coat) => judgeCoat(coat, judged, ctx, depthKnown));
   const state = strictest(coats.map((c) => c.state));
   const deciding = coats.find((c) => c.state === state);
-  const out = judged.filter((j) => j.verdict.says === 'waiting').map((j) => Date.parse(j.reading.takenAt) + LAB_DAYS * 86_400_000);
+  const out = judged
+    .filter((j) => j.verdict.says === 'waiting')
+    .map((j) => Date.parse(j.reading.takenAt) + ctx.settings.labDays.lead * 86_400_000);
   return {
     coats,
     overall: { value: state, because: deciding?.because ?? [] },

@@ -1,8 +1,9 @@
 /** What a single lead reading says, before it is set against the others. */
-import type { Reading } from '../facts';
+import type { Material, Reading } from '../facts';
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { why, type Reason } from '../reasons';
+import { calibrationOf, correctionFor, NO_INSTRUMENTS, type InstrumentBook } from './xrf';
 
 export type Says = 'lead' | 'noLead' | 'unclear' | 'waiting';
 
@@ -21,6 +22,9 @@ export function standingReadings(readings: readonly Reading[]): Reading[] {
   return readings.filter((r) => r.kind !== 'withdrawn' && !replaced.has(r.id));
 }
 
+/** Readings that speak of lead. */
+export const isLeadReading = (r: Reading): boolean => r.kind === 'spot' || r.kind === 'lab' || r.kind === 'xrf';
+
 const verdict = (says: Says, reason: Reason, rest: Partial<Pick<ReadingVerdict, 'trace' | 'coats'>> = {}): ReadingVerdict => ({
   says,
   reason,
@@ -36,15 +40,21 @@ const onlyCoat = (r: Reading): readonly string[] => (r.reachedLayerIds.length ==
  * Source: 24 CFR 35.110 (1.0 mg/cm2, 0.5 %, 5,000 ppm; at or above); 40 CFR 745.88 (recognised kits).
  * A swab can convict; it acquits only the coats that it touched, and only with a recognised kit under US rules.
  */
-export function judgeReading(r: Reading, rulebook: Rulebook): ReadingVerdict {
+export function judgeReading(r: Reading, rulebook: Rulebook, material?: Material, book: InstrumentBook = NO_INSTRUMENTS): ReadingVerdict {
   if (r.kind === 'spot') return judgeSpot(r, rulebook);
   if (r.value === null || r.unit === null) {
     return verdict('waiting', why('lead.labWaiting', 'trade-wait-lab', {}));
   }
   const found = measure(r.value, r.unit);
-  if (r.kind === 'xrf') return judgeXrf(r, found, rulebook);
+  if (r.kind === 'xrf') return judgeXrf(r, found, rulebook, material, book);
+  // A lab reports ppm in tens at the least. 0.8 "ppm" is far likelier 0.8 %, which is lead paint: neither clears nor convicts.
+  if (r.unit === 'ppm' && r.value > 0 && r.value < LEAST_REPORTED_PPM)
+    return verdict('unclear', why('lead.unitDoubt', 'trade-wait-lab', { result: found, least: measure(LEAST_REPORTED_PPM, 'ppm') }));
   return againstLimit(found, rulebook, onlyCoat(r));
 }
+
+/** Common practice: labs report lead in paint from some tens of ppm up. */
+const LEAST_REPORTED_PPM = 10;
 
 function judgeSpot(r: Reading, rulebook: Rulebook): ReadingVerdict {
   if (r.spot === 'changed') {
@@ -76,12 +86,37 @@ function againstLimit(found: Measure, rulebook: Rulebook, coats: readonly string
   return verdict('noLead', why('lead.underLimit', 'cfr24-35.110', { result: [found, limit] }), { coats, trace: found.value > 0 });
 }
 
-function judgeXrf(r: Reading, found: Measure, rulebook: Rulebook): ReadingVerdict {
+function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Material | undefined, book: InstrumentBook): ReadingVerdict {
+  const correction = material === undefined ? 0 : correctionFor(r, material, book);
+  const found = correction === 0 ? read : measure(Math.max(0, read.value - correction), read.unit);
   if (r.bandLow !== null && r.bandHigh !== null && found.value >= r.bandLow && found.value <= r.bandHigh) {
     return verdict(
       'unclear',
-      why('lead.xrfInconclusive', 'hud-g', { result: found, low: measure(r.bandLow, 'mg/cm2'), high: measure(r.bandHigh, 'mg/cm2') }),
+      why('lead.xrfInconclusive', rulebook.sources.xrf, {
+        result: found,
+        low: measure(r.bandLow, 'mg/cm2'),
+        high: measure(r.bandHigh, 'mg/cm2'),
+      }),
     );
   }
-  return againstLimit(found, rulebook, []);
+  const says = againstLimit(found, rulebook, []);
+  const corrected =
+    correction === 0
+      ? says
+      : {
+          ...says,
+          reason: why('lead.xrfCorrected', rulebook.sources.xrf, {
+            read,
+            off: measure(correction, 'mg/cm2'),
+            result: found,
+            says: says.says,
+          }),
+        };
+  // An instrument that was not proven may convict, never acquit.
+  const proof = calibrationOf(r, book);
+  if (says.says === 'noLead' && proof === 'missing')
+    return verdict('unclear', why('lead.xrfUnchecked', rulebook.sources.xrf, { result: found }));
+  if (says.says === 'noLead' && proof === 'failed')
+    return verdict('unclear', why('lead.xrfCheckFailed', rulebook.sources.xrf, { result: found }));
+  return corrected;
 }

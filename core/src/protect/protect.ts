@@ -133,13 +133,13 @@ function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook
 }
 
 /** What must stand before the first stroke. Lead that is not shown absent is protected against as if found. */
-export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPicture: LeadPicture, asbestos: HazardState): Protection {
+export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPicture: LeadPicture): Protection {
   const { rulebook } = ctx;
   const picks = choice.parts.map((p) => p.selected.value).filter((id): id is MethodId => id !== null);
   const methods = [...new Set(picks)].map(methodById).filter((m) => m.disturbs);
   const disturbedM2 = choice.parts.reduce((sum, p) => sum + (p.selected.value && methodById(p.selected.value).disturbs ? p.areaM2 : 0), 0);
   const outside = ctx.place === 'outside';
-  const lead = methods.length > 0 && (isPresent(leadPicture.overall.value) || isPresent(asbestos));
+  const lead = methods.length > 0 && (isPresent(leadPicture.overall.value) || isPresent(ctx.asbestos.overall.value));
   const state = leadPicture.overall.value;
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;

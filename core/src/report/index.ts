@@ -1,2 +1,4 @@
-export { jobReport, NOTICE, reasonReport, reporter, type JobReport, type ReasonReport, type SurfaceReport } from './report';
-export { jobMarkdown } from './markdown';
+export { jobReport, type JobReport, type SurfaceReport } from './report';
+export { NOTICE, reasonReport, reporter, type ReasonReport } from './reporter';
+export { placeText, surveyReport, type SurveyReport } from './survey';
+export { jobMarkdown, surveyMarkdown } from './markdown';

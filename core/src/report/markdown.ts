@@ -1,7 +1,9 @@
 /** The report as a readable plan. */
 import { say } from '../reasons';
 import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
-import type { JobReport, ReasonReport, SurfaceReport } from './report';
+import type { JobReport, SurfaceReport } from './report';
+import type { ReasonReport } from './reporter';
+import type { SurveyReport } from './survey';
 
 const because = (rs: readonly ReasonReport[]): string =>
   rs.map((r) => `  - ${r.says} *(${r.source}; ${r.sourceKind.toLowerCase()})*`).join('\n');
@@ -12,7 +14,14 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   out.push('', `**Lead: ${say(s.lead.overall.value)}**`, because(s.lead.overall.because));
   out.push('', '| coat, from the top | lead |', '| --- | --- |', ...s.lead.coats.map((c) => `| ${c.coat} | ${say(c.state)} |`));
   if (s.lead.nextTest.value !== 'none') out.push('', `**Next test: ${say(s.lead.nextTest.value)}**`, because(s.lead.nextTest.because));
-  if (s.asbestos.value !== 'notFound') out.push('', `**Asbestos: ${say(s.asbestos.value)}**`, because(s.asbestos.because));
+  if (s.asbestos.overall.value !== 'notFound')
+    out.push('', `**Asbestos: ${say(s.asbestos.overall.value)}**`, because(s.asbestos.overall.because));
+  if (s.mold.value !== 'notFound') out.push('', `**Mold: ${say(s.mold.value)}**`, because(s.mold.because));
+  out.push(
+    '',
+    '**What may be touched today**',
+    ...s.touch.map((x) => `- ${say(x.depth)}: ${say(x.value)}. ${x.because.map((r) => r.says).join(' ')}`),
+  );
   out.push('', `**Depth: ${say(s.requiredDepth.value)}**`, because(s.requiredDepth.because));
   for (const p of s.parts) {
     out.push(
@@ -62,6 +71,87 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   return out.join('\n');
 }
 
+const percent = (x: number): string => `${Math.round(x * 100)} %`;
+const list = (xs: readonly string[]): string => (xs.length === 0 ? 'none' : xs.join(', '));
+
+/** The hazard survey: today's picture, then lead, asbestos and mold with their samples. */
+export function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
+  const t = v.today;
+  const out = [
+    '## Hazard survey',
+    '',
+    `Surfaces: ${t.clear} clear, ${t.assumed} assumed, ${t.waiting} waiting, ${t.found} found.`,
+    '',
+    `- Not to be touched: ${list(t.notToBeTouched)}.`,
+    `- Set up first: ${list(t.setUpFirst)}.`,
+    `- Methods that are blocked most: ${list(t.blockedMethods.slice(0, 6).map((b) => `${b.method} (${b.surfaces})`))}.`,
+    v.seed === null ? '- No sampling seed: random places are not drawn until the job has one.' : `- Sampling seed: ${v.seed}.`,
+  ];
+  if (v.dwellings) {
+    const d = v.dwellings;
+    out.push(`- ${d.of} dwellings: test ${d.toTest}${d.drawn.length > 0 ? `, numbers ${d.drawn.join(', ')}` : ''}.`);
+  }
+  out.push(
+    '',
+    '### Lead, by testing combination',
+    '',
+    '| where | what | pieces | tests | state | likely | decision |',
+    '| --- | --- | --- | --- | --- | --- | --- |',
+  );
+  for (const g of v.lead) {
+    const d = g.decision;
+    const says = d
+      ? `${say(`decide.${d.choice}`)}: test ${money(d.testMoney)}, positive ${money(d.positiveMoney)}, break-even ${percent(d.breakEven)}`
+      : 'settled';
+    out.push(
+      `| ${g.space} | ${list(g.surfaces)} | ${g.pieces} | ${g.testsNeeded.value} | ${say(g.state)} | ${percent(g.chance.value)} | ${says} |`,
+    );
+  }
+  for (const a of v.asbestos) {
+    out.push(
+      '',
+      `### Asbestos: ${a.material}, ${a.year ?? 'year unknown'}`,
+      '',
+      `**${say(a.state.value)}**, ${a.size} on ${list(a.surfaces)}.`,
+      because(a.state.because),
+    );
+    out.push(`- ${a.samplesNeeded.value} samples needed. ${a.samplesNeeded.because.map((r) => r.says).join(' ')}`);
+    for (const p of a.places) out.push(`  - ${p.surface}: ${p.at}`);
+    for (const x of a.samples) out.push(`- ${x.number}, ${x.surface}: ${x.says === null ? 'no answer yet' : say(`bulk.${x.says}`)}`);
+    if (a.decision) out.push(because(a.decision.because));
+  }
+  for (const m of v.mold) {
+    out.push(
+      '',
+      `### Mold: ${m.space}`,
+      '',
+      `**${say(m.size.value)}**, ${m.extent}. Equipment: ${say(m.equipment.value)}. Containment: ${say(m.containment.value)}.`,
+      because(m.size.because),
+    );
+    out.push(`- Cause: ${say(m.cause.value)}.`, because(m.cause.because));
+    if (m.open.length > 0) out.push(`- Still to answer: ${m.open.join(' ')}`);
+    for (const x of m.moisture) out.push(`- ${x.surface}: ${say(x.value)}. ${x.because.map((r) => r.says).join(' ')}`);
+    if (m.spot) out.push(because(m.spot.risk.because));
+    if (m.fan) out.push(because(m.fan.because));
+    if (m.outlook)
+      out.push(because(m.outlook.because), `  - Highest index in the ${m.outlook.climate}: ${m.outlook.peak.toFixed(1)} of 6.`);
+  }
+  if (v.register.samples.length > 0) {
+    out.push('', '### Sample register', '', '| no. | for | where | state | due | result |', '| --- | --- | --- | --- | --- | --- |');
+    for (const x of v.register.samples)
+      out.push(
+        `| ${x.number}${x.numberTwice ? ' (number twice)' : ''} | ${say(x.hazard)} | ${x.space}, ${x.surface} | ${say(x.state)} | ${x.dueAt?.slice(0, 10) ?? ''} | ${x.result ?? ''}${x.answersDiffer ? ' (answers differ)' : ''} |`,
+      );
+    out.push('', `Tests so far: ${money(v.register.money)}.`);
+  }
+  for (const k of v.instruments)
+    out.push(
+      '',
+      `- ${k.device}, ${k.what}${k.material ? ` (${say(k.material)})` : ''}: mean ${k.mean.toFixed(2)} on a film of ${k.film} mg/cm², ${k.at.slice(0, 16)}.`,
+    );
+  return out.join('\n');
+}
+
 /** @returns GitHub-flavoured Markdown, ready to print */
 export function jobMarkdown(report: JobReport): string {
   const sign = UNITS[report.job.currency].label;
@@ -77,6 +167,7 @@ export function jobMarkdown(report: JobReport): string {
     '',
     `> ${report.job.edition}`,
   ];
+  out.push('', surveyMarkdown(report.survey, money));
   for (const space of report.spaces) {
     out.push('', `## ${space.name}`);
     if (space.minorWork) out.push('', because(space.minorWork.because).trim());

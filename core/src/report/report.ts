@@ -2,52 +2,12 @@
 import type { JobFacts, Surface } from '../facts';
 import { effortOn, methodById, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan, SurfacePlan } from '../pipeline';
-import { remedy, say, sentence, SOURCES, SOURCE_KIND_WORDS, type Answer, type Reason } from '../reasons';
-import { RULEBOOKS } from '../rulebook';
-import { formatMeasure, measure, type Measure, type UnitSystem } from '../units/units';
+import { say, sentence } from '../reasons';
+import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { measure, type UnitSystem } from '../units/units';
 import { UNCOUNTED } from '../probe';
-
-export interface ReasonReport {
-  readonly rule: string;
-  readonly effect: Reason['effect'];
-  readonly says: string;
-  readonly lifts?: string;
-  readonly source: string;
-  readonly sourceKind: string;
-  readonly weighed: Reason['weighed'];
-}
-
-export const NOTICE =
-  'Rough Sill advises. It does not replace the local authority, a licensed professional, the product’s own data sheet or a laboratory. What is not known is treated as present.';
-
-export function reasonReport(r: Reason, units: UnitSystem): ReasonReport {
-  const s = SOURCES[r.source];
-  const lifts = remedy(r, units);
-  return {
-    rule: r.rule,
-    effect: r.effect,
-    says: sentence(r, units),
-    ...(lifts ? { lifts } : {}),
-    source: `${s.title}: ${s.at}`,
-    sourceKind: SOURCE_KIND_WORDS[s.kind],
-    weighed: r.weighed,
-  };
-}
-
-type Stated<T> = { readonly value: T; readonly because: readonly ReasonReport[] };
-interface Quantity {
-  readonly value: number;
-  readonly unit: Measure['unit'];
-  readonly text: string;
-}
-
-/** Writes answers, reasons and quantities for one unit system. */
-export function reporter(units: UnitSystem) {
-  const reasons = (rs: readonly Reason[]) => rs.map((r) => reasonReport(r, units));
-  const stated = <T>(a: Answer<T>): Stated<T> => ({ value: a.value, because: reasons(a.because) });
-  const quantity = (m: Measure): Quantity => ({ ...m, text: formatMeasure(m, units) });
-  return { reasons, stated, quantity };
-}
+import { NOTICE, reasonReport, reporter } from './reporter';
+import { surveyReport } from './survey';
 
 function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
   const { reasons } = reporter(units);
@@ -88,7 +48,14 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
       nextTest: stated(p.lead.next),
       labDueAt: p.lead.dueAt,
     },
-    asbestos: stated(p.asbestos),
+    asbestos: {
+      overall: stated(p.asbestos.overall),
+      coat: stated(p.asbestos.coat),
+      below: stated(p.asbestos.below),
+      putty: stated(p.asbestos.putty),
+    },
+    mold: stated(p.mold),
+    touch: p.touch.map((x) => ({ depth: x.depth, ...stated(x.answer) })),
     requiredDepth: stated(p.choice.required),
     parts: p.choice.parts.map((part) => ({
       part: part.kind,
@@ -149,7 +116,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
 export type SurfaceReport = ReturnType<typeof surfaceReport>;
 
 /** @returns plain data: every answer with its sentences, sources and numbers, in the job's units */
-export function jobReport(facts: JobFacts, plan: JobPlan) {
+export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings, now: string) {
   const { job } = facts;
   const { stated, quantity } = reporter(job.units);
   const spaces = facts.spaces.filter((s) => s.removedAt === null);
@@ -179,7 +146,8 @@ export function jobReport(facts: JobFacts, plan: JobPlan) {
       };
     }),
     totals: { area: quantity(measure(plan.totals.areaM2, 'm2')), personHours: plan.totals.personHours, money: plan.totals.money },
-    leadStates: plan.states,
+    states: plan.states,
+    survey: surveyReport(facts, plan, settings, now),
     next: plan.next.act,
   };
 }

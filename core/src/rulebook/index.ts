@@ -1,6 +1,5 @@
 export {
   EXPOSURE_CLASSES,
-  LAB_DAYS,
   RULEBOOKS,
   type ExposureClassId,
   type Limit,

@@ -34,6 +34,8 @@ export interface Rulebook {
   readonly leadPaint: { readonly loading: Limit; readonly byMass: Limit; readonly ppm: Limit } | null;
   /** Work at or below these needs no certified renovator; null: the rulebook has no such class. */
   readonly minorWork: { readonly insideRoom: Limit; readonly outside: Limit } | null;
+  /** The same where public money is in the work; null: no stricter class. */
+  readonly minorWorkAssisted: { readonly insideRoom: Limit; readonly outside: Limit } | null;
   readonly sheetBeyond: { readonly inside: Limit; readonly outside: Limit };
   /** Nearer the boundary than this: a vertical screen. */
   readonly screenWithin: Limit;
@@ -44,6 +46,8 @@ export interface Rulebook {
   /** Infrared is kept below this. */
   readonly infraredBelow: Limit;
   readonly asbestosPresumedThrough: Limit;
+  /** A sample holding more than this is asbestos-containing; null: any trace is. */
+  readonly asbestosAbove: Limit | null;
   readonly leadAir: Limit;
   readonly respiratorSource: SourceId;
   /** From the least protection to the most. */
@@ -51,8 +55,13 @@ export interface Rulebook {
   readonly floorSectionBelow: Limit;
   /** Inside, cleaning is verified against the US cleaning card, or by looking and by cloths that stay clean. */
   readonly verifiedBy: 'card' | 'cloth';
-  /** Who stands behind clothing, cleaning, waste and verification here. */
-  readonly sources: Readonly<Record<'clothing' | 'cleaning' | 'waste' | 'verification', SourceId>>;
+  /** Who stands behind clothing, cleaning, waste, verification, sampling and mold here. */
+  readonly sources: Readonly<
+    Record<
+      'clothing' | 'cleaning' | 'waste' | 'verification' | 'asbestosCount' | 'asbestosAll' | 'asbestosWork' | 'mold' | 'sampling' | 'xrf',
+      SourceId
+    >
+  >;
   readonly signLines: readonly string[];
   readonly signSource: SourceId;
 }
@@ -69,6 +78,7 @@ const US: Rulebook = {
     ppm: limit(5000, 'ppm', 'cfr24-35.110'),
   },
   minorWork: { insideRoom: limit(6, 'ft2', 'cfr40-745.83'), outside: limit(20, 'ft2', 'cfr40-745.83') },
+  minorWorkAssisted: { insideRoom: limit(2, 'ft2', 'cfr24-35.1350'), outside: limit(20, 'ft2', 'cfr24-35.1350') },
   sheetBeyond: { inside: limit(6, 'ft', 'cfr40-745.85a2i'), outside: limit(10, 'ft', 'cfr40-745.85a2ii') },
   screenWithin: limit(10, 'ft', 'cfr40-745.85a2ii'),
   openingsClosedWithin: limit(20, 'ft', 'cfr40-745.85a2ii'),
@@ -76,6 +86,7 @@ const US: Rulebook = {
   hotAirBelow: limit(1100, 'F', 'cfr40-745.85a3'),
   infraredBelow: limit(1000, 'F', 'trade-heat'),
   asbestosPresumedThrough: limit(1980, 'year', 'cfr29-1926.1101'),
+  asbestosAbove: limit(1, 'mass%', 'cfr40-763.83'),
   leadAir: limit(50, 'ug/m3', 'cfr29-1926.62c'),
   respiratorSource: 'cfr29-1910.134',
   respirators: [
@@ -86,7 +97,18 @@ const US: Rulebook = {
   ],
   floorSectionBelow: limit(40, 'ft2', 'cfr40-745.85b'),
   verifiedBy: 'card',
-  sources: { clothing: 'cfr29-1926.62d2', cleaning: 'cfr40-745.85a5', waste: 'cfr40-745.85a4', verification: 'cfr40-745.85b' },
+  sources: {
+    clothing: 'cfr29-1926.62d2',
+    cleaning: 'cfr40-745.85a5',
+    waste: 'cfr40-745.85a4',
+    verification: 'cfr40-745.85b',
+    asbestosCount: 'cfr40-763.86',
+    asbestosAll: 'cfr40-763.87',
+    asbestosWork: 'cfr29-1926.1101',
+    mold: 'epa-mold',
+    sampling: 'hud-g',
+    xrf: 'hud-g',
+  },
   signLines: [
     'DANGER',
     'LEAD WORK AREA',
@@ -105,6 +127,7 @@ const UK: Rulebook = {
   leadPresumedBefore: limit(1992, 'year', 'si1992-31'),
   leadPaint: null,
   minorWork: null,
+  minorWorkAssisted: null,
   // No published distance in UK rules: the US distances are taken over as common practice, in metres.
   sheetBeyond: { inside: limit(1.83, 'm', 'trade-contain'), outside: limit(3.05, 'm', 'trade-contain') },
   screenWithin: limit(3.05, 'm', 'trade-contain'),
@@ -114,6 +137,7 @@ const UK: Rulebook = {
   hotAirBelow: limit(500, 'C', 'trade-heat'),
   infraredBelow: limit(500, 'C', 'trade-heat'),
   asbestosPresumedThrough: limit(1999, 'year', 'uk-asbestos'),
+  asbestosAbove: null,
   leadAir: limit(0.15, 'mg/m3', 'clw2002'),
   respiratorSource: 'hsg53',
   respirators: [
@@ -125,7 +149,18 @@ const UK: Rulebook = {
   ],
   floorSectionBelow: limit(3.7, 'm2', 'trade-contain'),
   verifiedBy: 'cloth',
-  sources: { clothing: 'clw2002', cleaning: 'clw2002', waste: 'trade-contain', verification: 'trade-contain' },
+  sources: {
+    clothing: 'clw2002',
+    cleaning: 'clw2002',
+    waste: 'trade-contain',
+    verification: 'trade-contain',
+    asbestosCount: 'trade-sample',
+    asbestosAll: 'uk-asbestos',
+    asbestosWork: 'uk-asbestos',
+    mold: 'trade-mold',
+    sampling: 'trade-sample',
+    xrf: 'trade-sample',
+  },
   signLines: ['LEAD PAINT WORK', 'KEEP OUT', 'NO EATING, DRINKING OR SMOKING', 'RPE AND OVERALLS BEYOND THIS POINT'],
   signSource: 'clw2002',
 };
@@ -142,6 +177,3 @@ export const EXPOSURE_CLASSES: Readonly<Record<ExposureClassId, { readonly upper
   class2: { upperUgM3: 2500 },
   class3: { upperUgM3: null },
 };
-
-/** A lab answers in about so many days. Common practice. */
-export const LAB_DAYS = 4;

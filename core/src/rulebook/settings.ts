@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { METHOD_IDS } from '../facts/vocabulary';
 
 const money = z.number().min(0, 'a price cannot be negative').max(100000, 'check the price');
+const days = z.number().min(0, 'days cannot be negative').max(60, 'over 60 days: check');
 const Rate = z
   .strictObject({
     /** m2 per person-hour on flat work, one pass. */
@@ -27,6 +28,14 @@ export const FirmSettings = z.strictObject({
   allowHotAirOnLead: z.boolean(),
   /** School: a firm's own caustic mix on timber, trial square first. */
   allowCausticOnTimber: z.boolean(),
+  /** Days that the lab usually takes, by hazard. */
+  labDays: z.strictObject({ lead: days, asbestos: days, mold: days }).default({ lead: 4, asbestos: 4, mold: 4 }),
+  /** What one test costs, with its share of the carriage. */
+  testPrices: z.strictObject({ swab: money, chip: money, bulk: money, xrf: money }).default({ swab: 5, chip: 28, bulk: 38, xrf: 6 }),
+  /** What a licensed remover asks, per m2 of asbestos-containing material. */
+  licensedRemovalPerM2: money.default(95),
+  /** Prefix of the firm's own sample numbers. */
+  samplePrefix: z.string().trim().min(1, 'a prefix has at least one letter').max(10, 'at most 10 letters').default('S'),
 });
 export type FirmSettings = z.infer<typeof FirmSettings>;
 
@@ -41,4 +50,8 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   ownsHepaSander: true,
   allowHotAirOnLead: false,
   allowCausticOnTimber: true,
+  labDays: { lead: 4, asbestos: 4, mold: 4 },
+  testPrices: { swab: 5, chip: 28, bulk: 38, xrf: 6 },
+  licensedRemovalPerM2: 95,
+  samplePrefix: 'S',
 };

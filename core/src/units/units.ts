@@ -21,7 +21,16 @@ export type Dimension =
   | 'money'
   | 'count'
   | 'film'
-  | 'years';
+  | 'years'
+  | 'woodMoisture'
+  | 'gypsumScale'
+  | 'relativeScale'
+  | 'humidity'
+  | 'flow'
+  | 'pressure'
+  | 'heatLoss'
+  | 'mass'
+  | 'dustLoading';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -68,6 +77,18 @@ export const UNITS = {
   um: { dimension: 'film', scale: 1, label: 'µm' },
   mil: { dimension: 'film', scale: INCH_M * 1000, label: 'mil' },
   year: { dimension: 'years', scale: 1, label: '' },
+  '%MC': { dimension: 'woodMoisture', scale: 1, label: '% moisture' },
+  '%gypsum': { dimension: 'gypsumScale', scale: 1, label: '% gypsum scale' },
+  '%rel': { dimension: 'relativeScale', scale: 1, label: 'relative scale' },
+  '%RH': { dimension: 'humidity', scale: 1, label: '% RH' },
+  'm3/h': { dimension: 'flow', scale: 1, label: 'm³/h' },
+  cfm: { dimension: 'flow', scale: FOOT_M ** 3 * 60, label: 'cfm' },
+  Pa: { dimension: 'pressure', scale: 1, label: 'Pa' },
+  'W/m2K': { dimension: 'heatLoss', scale: 1, label: 'W/m²K' },
+  g: { dimension: 'mass', scale: 1e-3, label: 'g' },
+  mg: { dimension: 'mass', scale: 1e-6, label: 'mg' },
+  'ug/ft2': { dimension: 'dustLoading', scale: 1, label: 'µg/ft²' },
+  'ug/m2': { dimension: 'dustLoading', scale: FOOT_M ** 2, label: 'µg/m²' },
 } as const satisfies Record<string, UnitDef>;
 
 export type Unit = keyof typeof UNITS;
@@ -109,6 +130,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     temperatureDifference: 'deltaC',
     film: 'um',
     speed: 'm/s',
+    flow: 'm3/h',
   };
   const feet: Partial<Record<Dimension, Unit>> = {
     length: 'ft',
@@ -118,6 +140,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     temperatureDifference: 'deltaF',
     film: 'mil',
     speed: 'mph',
+    flow: 'cfm',
   };
   return (system === 'ft' ? feet : metric)[dimension];
 }

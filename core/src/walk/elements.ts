@@ -1,13 +1,17 @@
 /** Element templates: usual sizes and parts, so that a surface is there in one tap. Sizes are common practice; measure yours. */
-import type { ElementId, Material, PartKind } from '../facts/vocabulary';
+import type { ElementId, Material, MeasureId, PartKind } from '../facts/vocabulary';
+
+/** How the coated area follows from the sizes (measure.ts). */
+export type Shape = 'face' | 'sash' | 'panels' | 'girth' | 'balustrade' | 'stair' | 'sections';
 
 export interface Element {
   readonly id: ElementId;
   readonly material: Material;
+  readonly shape: Shape;
   readonly lengthM: number;
   readonly widthM: number;
-  /** Share of the face that is coated: a sash is mostly glass. */
-  readonly coatedShare: number;
+  /** Its named sizes, with what they usually are. */
+  readonly measures: Readonly<Partial<Record<MeasureId, number>>>;
   readonly parts: readonly (readonly [PartKind, sharePct: number])[];
   /** Rubs on itself in use: lead on it turns to dust. */
   readonly friction: boolean;
@@ -18,160 +22,228 @@ export interface Element {
   readonly inside: boolean;
   readonly outside: boolean;
   /** What the two sides are called. */
-  readonly sides: readonly ['height' | 'length', 'width' | 'girth' | 'height'];
+  readonly sides: readonly [Side, Side];
+}
+export type Side = 'height' | 'length' | 'width' | 'girth' | 'stringDepth';
+
+type Where = 'in' | 'out' | 'both';
+type Trait = 'friction' | 'chewable' | 'loose';
+const FLAT: Element['parts'] = [['flat', 100]];
+
+function e(id: ElementId, shape: Shape, material: Material, [lengthM, widthM]: readonly [number, number], sides: Element['sides'], where: Where, parts: Element['parts'] = FLAT, measures: Element['measures'] = {}, traits: readonly Trait[] = []): Element {
+  const has = (t: Trait) => traits.includes(t);
+  return {
+    id,
+    material,
+    shape,
+    lengthM,
+    widthM,
+    measures,
+    parts,
+    friction: has('friction'),
+    chewable: has('chewable'),
+    loose: has('loose'),
+    inside: where !== 'out',
+    outside: where !== 'in',
+    sides,
+  };
 }
 
-const e = (id: ElementId, rest: Omit<Element, 'id'>): Element => ({ id, ...rest });
+const SASH: Element['parts'] = [
+  ['flat', 50],
+  ['moulded', 30],
+  ['besideGlass', 20],
+];
 
 export const ELEMENTS: Readonly<Record<ElementId, Element>> = {
-  doubleHungSash: e('doubleHungSash', {
-    material: 'softwood',
-    lengthM: 0.76,
-    widthM: 0.86,
-    coatedShare: 0.45,
-    parts: [
-      ['flat', 50],
-      ['moulded', 30],
-      ['besideGlass', 20],
-    ],
-    friction: true,
-    chewable: false,
-    loose: true,
-    inside: true,
-    outside: true,
-    sides: ['height', 'width'],
-  }),
-  casing: e('casing', {
-    material: 'softwood',
-    lengthM: 4.9,
-    widthM: 0.14,
-    coatedShare: 1,
-    parts: [
-      ['flat', 60],
-      ['moulded', 40],
-    ],
-    friction: false,
-    chewable: false,
-    loose: false,
-    inside: true,
-    outside: true,
-    sides: ['length', 'girth'],
-  }),
-  sill: e('sill', {
-    material: 'softwood',
-    lengthM: 1.0,
-    widthM: 0.2,
-    coatedShare: 1,
-    parts: [
+  doubleHungSash: e('doubleHungSash', 'sash', 'softwood', [0.76, 0.86], ['height', 'width'], 'both', SASH, { panesAcross: 1, panesDown: 1, stileM: 0.05, muntinM: 0.02, edgeM: 0.04 }, ['friction', 'loose']),
+  casementSash: e('casementSash', 'sash', 'softwood', [1.2, 0.55], ['height', 'width'], 'both', SASH, { panesAcross: 1, panesDown: 3, stileM: 0.05, muntinM: 0.022, edgeM: 0.04 }, ['friction', 'loose']),
+  casing: e('casing', 'girth', 'softwood', [4.9, 0.14], ['length', 'girth'], 'both', [
+    ['flat', 60],
+    ['moulded', 40],
+  ]),
+  sill: e(
+    'sill',
+    'girth',
+    'softwood',
+    [1.0, 0.2],
+    ['length', 'girth'],
+    'both',
+    [
       ['flat', 80],
       ['moulded', 20],
     ],
-    friction: true,
-    chewable: true,
-    loose: false,
-    inside: true,
-    outside: true,
-    sides: ['length', 'girth'],
-  }),
-  door: e('door', {
-    material: 'softwood',
-    lengthM: 2.03,
-    widthM: 0.81,
-    coatedShare: 1.1,
-    parts: [
+    {},
+    ['friction', 'chewable'],
+  ),
+  door: e(
+    'door',
+    'panels',
+    'softwood',
+    [2.03, 0.81],
+    ['height', 'width'],
+    'both',
+    [
       ['flat', 65],
       ['moulded', 25],
       ['tight', 10],
     ],
-    friction: true,
-    chewable: false,
-    loose: true,
-    inside: true,
-    outside: true,
-    sides: ['height', 'width'],
-  }),
-  baseboard: e('baseboard', {
-    material: 'softwood',
-    lengthM: 14,
-    widthM: 0.19,
-    coatedShare: 1,
-    parts: [
-      ['flat', 75],
-      ['moulded', 25],
-    ],
-    friction: false,
-    chewable: false,
-    loose: false,
-    inside: true,
-    outside: false,
-    sides: ['length', 'girth'],
-  }),
-  wainscot: e('wainscot', {
-    material: 'softwood',
-    lengthM: 12,
-    widthM: 1.0,
-    coatedShare: 1.05,
-    parts: [
+    { panels: 4, mouldingM: 0.03, edgeM: 0.04 },
+    ['friction', 'loose'],
+  ),
+  baseboard: e('baseboard', 'girth', 'softwood', [14, 0.19], ['length', 'girth'], 'in', [
+    ['flat', 75],
+    ['moulded', 25],
+  ]),
+  wainscot: e(
+    'wainscot',
+    'panels',
+    'softwood',
+    [12, 1.0],
+    ['length', 'height'],
+    'in',
+    [
       ['flat', 55],
       ['moulded', 45],
     ],
-    friction: false,
-    chewable: false,
-    loose: false,
-    inside: true,
-    outside: false,
-    sides: ['length', 'height'],
-  }),
-  wall: e('wall', { material: 'limePlaster', lengthM: 4.2, widthM: 2.7, coatedShare: 1, parts: [['flat', 100]], friction: false, chewable: false, loose: false, inside: true, outside: true, sides: ['length', 'height'] }),
-  ceiling: e('ceiling', { material: 'limePlaster', lengthM: 4.2, widthM: 3.6, coatedShare: 1, parts: [['flat', 100]], friction: false, chewable: false, loose: false, inside: true, outside: false, sides: ['length', 'width'] }),
-  railing: e('railing', {
-    material: 'softwood',
-    lengthM: 3.6,
-    widthM: 1.2,
-    coatedShare: 1,
-    parts: [
+    { panels: 20, mouldingM: 0.02, edgeM: 0 },
+  ),
+  panelling: e(
+    'panelling',
+    'panels',
+    'tanninWood',
+    [8, 2.1],
+    ['length', 'height'],
+    'both',
+    [
+      ['flat', 60],
+      ['moulded', 40],
+    ],
+    { panels: 16, mouldingM: 0.03, edgeM: 0 },
+  ),
+  wall: e('wall', 'face', 'limePlaster', [4.2, 2.7], ['length', 'height'], 'both', FLAT, { openingsM2: 0, factor: 1 }),
+  ceiling: e('ceiling', 'face', 'limePlaster', [4.2, 3.6], ['length', 'width'], 'in', FLAT, { openingsM2: 0, factor: 1 }),
+  cornice: e('cornice', 'girth', 'limePlaster', [15.6, 0.35], ['length', 'girth'], 'in', [
+    ['moulded', 80],
+    ['tight', 20],
+  ]),
+  railing: e(
+    'railing',
+    'balustrade',
+    'softwood',
+    [3.6, 0.8],
+    ['length', 'height'],
+    'both',
+    [
       ['flat', 25],
       ['turned', 60],
       ['tight', 15],
     ],
-    friction: false,
-    chewable: true,
-    loose: true,
-    inside: true,
-    outside: true,
-    sides: ['length', 'girth'],
-  }),
-  siding: e('siding', {
-    material: 'softwood',
-    lengthM: 6,
-    widthM: 2.7,
-    coatedShare: 1.05,
-    parts: [
+    { pieces: 30, pieceGirthM: 0.13, railGirthM: 0.3 },
+    ['chewable', 'loose'],
+  ),
+  newelPost: e('newelPost', 'girth', 'softwood', [1.2, 0.36], ['height', 'girth'], 'both', [
+    ['turned', 70],
+    ['flat', 30],
+  ]),
+  column: e('column', 'girth', 'softwood', [2.6, 0.63], ['height', 'girth'], 'out', [
+    ['turned', 80],
+    ['moulded', 20],
+  ]),
+  stairFlight: e(
+    'stairFlight',
+    'stair',
+    'softwood',
+    [0.9, 0.25],
+    ['width', 'stringDepth'],
+    'both',
+    [
+      ['flat', 75],
+      ['tight', 25],
+    ],
+    { steps: 13, riseM: 0.19, goingM: 0.24 },
+    ['friction'],
+  ),
+  floorBoards: e('floorBoards', 'face', 'softwood', [4.2, 3.6], ['length', 'width'], 'both', FLAT, { openingsM2: 0, factor: 1 }, ['friction']),
+  siding: e(
+    'siding',
+    'face',
+    'softwood',
+    [6, 2.7],
+    ['length', 'height'],
+    'out',
+    [
       ['flat', 90],
       ['tight', 10],
     ],
-    friction: false,
-    chewable: false,
-    loose: false,
-    inside: false,
-    outside: true,
-    sides: ['length', 'height'],
-  }),
-  heater: e('heater', {
-    material: 'castIron',
-    lengthM: 1.0,
-    widthM: 0.7,
-    coatedShare: 3,
-    parts: [
+    { openingsM2: 0, factor: 1.1 },
+  ),
+  soffit: e(
+    'soffit',
+    'face',
+    'softwood',
+    [6, 0.4],
+    ['length', 'width'],
+    'out',
+    [
+      ['flat', 85],
+      ['tight', 15],
+    ],
+    { openingsM2: 0, factor: 1 },
+  ),
+  shutter: e(
+    'shutter',
+    'face',
+    'softwood',
+    [1.4, 0.5],
+    ['height', 'width'],
+    'out',
+    [
+      ['flat', 40],
+      ['tight', 60],
+    ],
+    { openingsM2: 0, factor: 1.75 },
+    ['loose'],
+  ),
+  heater: e(
+    'heater',
+    'sections',
+    'castIron',
+    [0.66, 1.0],
+    ['height', 'length'],
+    'in',
+    [
       ['moulded', 60],
       ['tight', 40],
     ],
-    friction: false,
-    chewable: false,
-    loose: false,
-    inside: true,
-    outside: false,
-    sides: ['length', 'height'],
-  }),
-  plinth: e('plinth', { material: 'brick', lengthM: 6, widthM: 0.5, coatedShare: 1, parts: [['flat', 100]], friction: false, chewable: false, loose: false, inside: false, outside: true, sides: ['length', 'height'] }),
+    { sections: 10, columns: 3 },
+  ),
+  heaterBoard: e('heaterBoard', 'face', 'board', [1.2, 0.9], ['length', 'height'], 'in', FLAT, { openingsM2: 0, factor: 1 }),
+  pipe: e('pipe', 'girth', 'mildSteel', [3, 0.085], ['length', 'girth'], 'both', [
+    ['turned', 80],
+    ['tight', 20],
+  ]),
+  pipeLagging: e('pipeLagging', 'girth', 'gypsumPlaster', [3, 0.35], ['length', 'girth'], 'in'),
+  ironRailing: e(
+    'ironRailing',
+    'balustrade',
+    'mildSteel',
+    [4, 0.9],
+    ['length', 'height'],
+    'out',
+    [
+      ['turned', 70],
+      ['tight', 30],
+    ],
+    { pieces: 32, pieceGirthM: 0.06, railGirthM: 0.28 },
+  ),
+  gutter: e('gutter', 'girth', 'castIron', [6, 0.3], ['length', 'girth'], 'out', [
+    ['flat', 80],
+    ['tight', 20],
+  ]),
+  corrugatedSheet: e('corrugatedSheet', 'face', 'galvanised', [4, 2.4], ['length', 'height'], 'out', FLAT, { openingsM2: 0, factor: 1.15 }),
+  plinth: e('plinth', 'face', 'brick', [6, 0.5], ['length', 'height'], 'out', FLAT, { openingsM2: 0, factor: 1 }),
 };
+
+/** Named sizes that are counted, not measured in metres. */
+export const COUNTED: readonly MeasureId[] = ['panesAcross', 'panesDown', 'panels', 'pieces', 'steps', 'sections', 'columns', 'factor'];

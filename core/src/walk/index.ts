@@ -1,2 +1,16 @@
-export { ELEMENTS, type Element } from './elements';
-export { liveLayers, liveParts, takeOff, type TakeOff } from './measure';
+export { COUNTED, ELEMENTS, type Element, type Shape } from './elements';
+export { liveLayers, liveParts, sectionM2, sizeOf, takeOff, type SumLine, type TakeOff } from './measure';
+export {
+  KIT_IDS,
+  KITS,
+  partDrafts,
+  surfaceDraft,
+  unfoldKit,
+  type RoomKit,
+  type KitId,
+  type PartDraft,
+  type SurfaceDraft,
+  type UnfoldedKit,
+} from './templates';
+export { BINDER_SURE, guessBinder, type BinderGuess } from './binder';
+export { degreeShare, DEGREES, failsByDegree } from './degrees';

@@ -8,12 +8,11 @@ import {
   Instant,
   JobFacts,
   JobFile,
-  jobReport,
   parseJobFile,
   withNewIds,
   writeJobFile,
-  type JobReport,
 } from '@roughsill/core';
+import { jobReport, type JobReport } from '@roughsill/core/report';
 import type { FirmStore } from '../db/firm-store';
 import { HttpProblem } from '../problem';
 import { route, type Route } from './route';
@@ -40,8 +39,11 @@ const Plan = z
 const noJob = (id: string) => new HttpProblem('not-found', `There is no job ${id}.`);
 
 export function jobRoutes(store: FirmStore, clock: () => Date, person: string): Route[] {
-  const planOf = async (facts: JobFacts): Promise<JobReport> =>
-    jobReport(facts, createDeriver().derive(facts, await store.settings(), clock().getUTCFullYear()));
+  const planOf = async (facts: JobFacts): Promise<JobReport> => {
+    const settings = await store.settings();
+    const now = clock();
+    return jobReport(facts, createDeriver().derive(facts, settings, now.getUTCFullYear()), settings, now.toISOString());
+  };
   return [
     route(
       {

@@ -1,0 +1,136 @@
+/** Assessment above single surfaces: what each testing combination and homogeneous area costs to test, and to leave untested. */
+import { BLANK_READING, type JobFacts, type Reading, type Surface, type SuspectKind } from './facts';
+import { createDeriver, type JobPlan } from './pipeline';
+import {
+  leadChance,
+  leadGroups,
+  standingReadings,
+  strictest,
+  testOrAssume,
+  type AsbestosArea,
+  type HazardState,
+  type LeadGroup,
+  type TestOrAssume,
+} from './probe';
+import { why, type Answer } from './reasons';
+import { RULEBOOKS, type FirmSettings } from './rulebook';
+
+export interface GroupAssessment {
+  readonly group: LeadGroup;
+  readonly state: HazardState;
+  readonly tests: number;
+  readonly chance: Answer<number>;
+  /** Null where every coat is accounted for. */
+  readonly decision: Answer<TestOrAssume> | null;
+}
+
+/** The surface as if a full-depth lab chip had come back: what treating it as positive costs is the difference of two such plans. */
+function asIf(s: Surface, leadPct: number, at: string): Surface {
+  const reading: Reading = {
+    ...BLANK_READING,
+    id: 'as-if',
+    kind: 'lab',
+    takenAt: at,
+    reachedLayerIds: s.layers.map((l) => l.id),
+    toSubstrate: true,
+    value: leadPct,
+    unit: 'mass%',
+    by: '',
+  };
+  return { ...s, readings: [reading], samples: [] };
+}
+
+const middle = (m: { readonly low: number; readonly high: number }) => (m.low + m.high) / 2;
+
+/**
+ * Money between "holds lead" and "holds none" for each surface, by deriving the job in both worlds.
+ * @param ids whose answer is supposed; the others stay as they are
+ */
+function positiveMoney(facts: JobFacts, ids: ReadonlySet<string>, settings: FirmSettings, thisYear: number): ReadonlyMap<string, number> {
+  const world = (leadPct: number): ReadonlyMap<string, number> => {
+    const supposed = { ...facts, surfaces: facts.surfaces.map((s) => (ids.has(s.id) ? asIf(s, leadPct, facts.job.createdAt) : s)) };
+    const deriver = createDeriver();
+    const plans =
+      ids.size > 8
+        ? deriver.derive(supposed, settings, thisYear).surfaces
+        : [...ids].flatMap((id) => deriver.surface(supposed, id, settings, thisYear) ?? []);
+    return new Map(plans.map((p) => [p.surfaceId, middle(p.money)]));
+  };
+  const [yes, no] = [world(5), world(0)];
+  return new Map([...ids].map((id) => [id, Math.max(0, (yes.get(id) ?? 0) - (no.get(id) ?? 0))]));
+}
+
+/** One testing combination. @param extra from `positiveMoney`, when it was reckoned for the whole job already */
+export function assessGroup(
+  facts: JobFacts,
+  group: LeadGroup,
+  plan: JobPlan,
+  settings: FirmSettings,
+  thisYear: number,
+  extra?: ReadonlyMap<string, number>,
+): GroupAssessment {
+  const rulebook = RULEBOOKS[facts.job.rulebook];
+  const ids = new Set(group.surfaceIds);
+  const plans = plan.surfaces.filter((p) => ids.has(p.surfaceId));
+  const surfaces = facts.surfaces.filter((s) => ids.has(s.id));
+  const space = facts.spaces.find((s) => s.id === group.spaceId);
+  const first = surfaces[0]!;
+  const swabs = surfaces
+    .flatMap((s) => standingReadings(s.readings))
+    .filter((r) => r.kind === 'spot' && r.kitRecognised && r.toSubstrate && r.spot !== 'unclear')
+    .map((r) => r.spot === 'changed');
+  const builtYear = first.yearMade ?? space?.yearBuilt ?? facts.job.yearBuilt;
+  const chance = leadChance(builtYear, first.element, swabs, rulebook);
+  const state = strictest(plans.map((p) => p.lead.overall.value));
+  const open = plans.some((p) => p.lead.next.value !== 'none' && p.lead.next.value !== 'waitForLab');
+  const labOnly = rulebook.leadPaint === null || !settings.recognisedKit || plans.some((p) => p.lead.next.value === 'labAllCoats');
+  const tests = group.needed.value;
+  const more = open ? (extra ?? positiveMoney(facts, ids, settings, thisYear)) : undefined;
+  const decision = open
+    ? testOrAssume({
+        chance: chance.value,
+        testMoney: tests * (labOnly ? settings.testPrices.chip : settings.testPrices.swab),
+        positiveMoney: group.surfaceIds.reduce((a, id) => a + (more?.get(id) ?? 0), 0),
+        delayDays: labOnly ? settings.labDays.lead : 0,
+        // A child or a pregnancy, or lead that some test has met already: the rule asks, not the purse.
+        mustTest: facts.job.publicFunding === 'yes' ? why('decide.mustLab', 'cfr24-35.1350') : undefined,
+      })
+    : null;
+  return { group, state, tests, chance, decision };
+}
+
+export function assessGroups(facts: JobFacts, plan: JobPlan, settings: FirmSettings, thisYear: number): GroupAssessment[] {
+  const groups = leadGroups(facts);
+  const extra = positiveMoney(facts, new Set(groups.flatMap((g) => g.surfaceIds)), settings, thisYear);
+  return groups.map((g) => assessGroup(facts, g, plan, settings, thisYear, extra));
+}
+
+/** Chance that a suspect of each kind, from before the ban, holds asbestos. From memory of survey practice: ranks, not measurements. */
+const ASBESTOS_PRIOR: Readonly<Record<SuspectKind, number>> = {
+  texturedCoat: 0.35,
+  plaster: 0.06,
+  jointCompound: 0.25,
+  bitumenCoat: 0.2,
+  putty: 0.15,
+  lagging: 0.6,
+  heaterBoard: 0.4,
+};
+
+export interface AreaAssessment {
+  readonly area: AsbestosArea;
+  readonly decision: Answer<TestOrAssume> | null;
+}
+
+export function assessArea(area: AsbestosArea, facts: JobFacts, settings: FirmSettings): AreaAssessment {
+  const settled = area.state.value === 'found' || area.state.value === 'notFound' || area.state.value === 'waiting';
+  if (settled || area.members.length === 0) return { area, decision: null };
+  const uk = facts.job.rulebook === 'uk';
+  const decision = testOrAssume({
+    chance: ASBESTOS_PRIOR[area.kind],
+    testMoney: area.needed.value * settings.testPrices.bulk,
+    positiveMoney: Math.max(area.totalM2, 1) * settings.licensedRemovalPerM2,
+    delayDays: settings.labDays.asbestos,
+    mustTest: why('decide.beforeDisturb', uk ? 'uk-asbestos' : 'cfr29-1926.1101'),
+  });
+  return { area, decision };
+}

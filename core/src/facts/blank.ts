@@ -1,0 +1,102 @@
+/** Records of which nothing is known yet: what every form, template, test and demo starts from. */
+import type { z } from 'zod';
+import type { JobFields, LayerFields, ReadingFields, SampleFields, SpaceFields } from './schema';
+
+export type JobDraft = z.infer<typeof JobFields>;
+export type SpaceDraft = z.infer<typeof SpaceFields>;
+export type LayerDraft = z.infer<typeof LayerFields>;
+export type ReadingDraft = z.infer<typeof ReadingFields>;
+export type SampleDraft = z.infer<typeof SampleFields>;
+
+export const BLANK_JOB: JobDraft = {
+  name: '',
+  place: '',
+  yearBuilt: null,
+  rulebook: 'us',
+  units: 'ft',
+  timeZone: 'UTC',
+  childUnder6: 'unknown',
+  pregnancy: 'unknown',
+  dwelling: true,
+  sample: false,
+  asthma: 'unknown',
+  livedIn: 'unknown',
+  otherTrades: '',
+  family: 'unknown',
+  dwellings: null,
+  tenure: 'unknown',
+  publicFunding: 'unknown',
+  listed: 'unknown',
+  power: 'unknown',
+  water: 'unknown',
+  samplingSeed: '',
+};
+
+export const BLANK_SPACE: SpaceDraft = {
+  name: '',
+  kind: 'room',
+  position: 0,
+  yearBuilt: null,
+  lengthM: null,
+  widthM: null,
+  heightM: null,
+  boundaryM: null,
+  services: [],
+  accessM: null,
+  goesAnyway: '',
+  moisture: null,
+};
+
+export const BLANK_LAYER: LayerDraft = {
+  position: 0,
+  binder: 'unknown',
+  colour: '',
+  soundness: 'unknown',
+  yearApplied: null,
+  alcohol: 'untried',
+  alkali: 'untried',
+  water: 'untried',
+  heat: 'untried',
+  look: '',
+};
+
+export const BLANK_READING: Omit<ReadingDraft, 'takenAt'> = {
+  kind: 'spot',
+  reachedLayerIds: [],
+  toSubstrate: false,
+  spot: null,
+  changedLayerIds: [],
+  kitRecognised: false,
+  value: null,
+  unit: null,
+  bandLow: null,
+  bandHigh: null,
+  note: '',
+  supersedesId: null,
+  supersedesWhy: null,
+  sampleId: null,
+  humidityPct: null,
+  device: '',
+  analysis: null,
+  trace: false,
+  atX: null,
+  atY: null,
+};
+
+export const BLANK_SAMPLE: SampleDraft = {
+  number: '',
+  hazard: 'lead',
+  kind: 'chip',
+  suspect: null,
+  reachedLayerIds: [],
+  toSubstrate: false,
+  place: '',
+  atX: null,
+  atY: null,
+  takenAt: null,
+  takenBy: '',
+  sentAt: null,
+  lab: '',
+  repeatsId: null,
+  note: '',
+};

@@ -1,0 +1,16 @@
+export { decode, isFormula, readDate, readNumber, readTable, writeTable, type Table } from './table';
+export {
+  COLUMNS,
+  guessMapping,
+  IMPORT_KINDS,
+  NEEDED,
+  previewImport,
+  type Column,
+  type ImportKind,
+  type ImportPreview,
+  type ImportRow,
+  type ImportSettings,
+  type Mapping,
+} from './results';
+export { readClimate } from './climate';
+export { registerCsv } from './register-csv';

@@ -1,0 +1,18 @@
+/** What a fan should move, and what it does. Flows in m3/h, areas in m2, volumes in m3. */
+import { convert } from '../units/units';
+
+/** Bathroom: 1 cfm for each ft2, at least 50 cfm (HVI; ASHRAE 62.2), up to 100 ft2. UK Approved Document F: 15 L/s. */
+export function bathroomFan(floorM2: number, rules: 'us' | 'uk'): number {
+  if (rules === 'uk') return 15 * 3.6;
+  return convert(Math.max(50, convert(floorM2, 'm2', 'ft2')), 'cfm', 'm3/h');
+}
+
+/** Air changes an hour. */
+export const airChanges = (m3h: number, volumeM3: number): number => m3h / volumeM3;
+
+/** A fan on a duct with bends moves less than its label. Common practice, no published source: six tenths until it is measured. */
+export const DUCT_SHARE = 0.6;
+export const realFlow = (ratedM3h: number | null, measuredM3h: number | null): number => measuredM3h ?? (ratedM3h ?? 0) * DUCT_SHARE;
+
+/** Hours to bring an excess of vapour down to a share of itself: ln(1/share) / changes. CDC environmental guideline, table B.1. */
+export const purgeHours = (share: number, ach: number): number => (ach <= 0 ? Infinity : Math.log(1 / share) / ach);

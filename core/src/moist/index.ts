@@ -1,0 +1,16 @@
+export { FRSI_WANTED, saturationPa, surfaceC, surfaceRh, temperatureFactor, woodMoistureAt } from './air';
+export { bathroomFan, purgeHours, realFlow } from './fan';
+export { growthIndex, PINE, type MoldMaterial, type Sensitivity } from './growth';
+export { HOURS_A_YEAR, simulatedClimate, steadyClimate, type Climate } from './climate';
+export {
+  comesBack,
+  faceClimate,
+  fanVerdict,
+  outlook,
+  REMEDIES,
+  roomAir,
+  spotClimate,
+  type Outlook,
+  type Remedy,
+  type SpotClimate,
+} from './cause';

@@ -1,0 +1,28 @@
+import type { LeadPicture } from './lead';
+import { strictest, type HazardState } from './state';
+
+/** What is known of lead down to where each bite exposes it, and how many coats that is. */
+export interface LeadDepths {
+  readonly skin: HazardState;
+  /** One coat below the loose ones: feathering a scraped edge cuts into it. */
+  readonly loose: HazardState;
+  readonly all: HazardState;
+  readonly looseCoats: number;
+  readonly coats: number;
+}
+
+/** `loose` goes down to the deepest coat that is not known to be sound: scraping stops only where the film holds. */
+export function leadDepths(lead: LeadPicture): LeadDepths {
+  const states = lead.coats.map((c) => c.state);
+  let looseCoats = Math.min(1, states.length);
+  lead.coats.forEach((c, i) => {
+    if (c.coat.soundness !== 'sound') looseCoats = i + 1;
+  });
+  return {
+    skin: strictest(states.slice(0, 1)),
+    loose: strictest(states.slice(0, looseCoats + 1)),
+    all: strictest(states),
+    looseCoats,
+    coats: states.length,
+  };
+}

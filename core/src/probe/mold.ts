@@ -1,0 +1,110 @@
+/** Mold: how much in a room, what that asks for, and which questions about its cause are open. EPA 402-K-01-001 table 2. */
+import type { Space, Surface } from '../facts';
+import { answer, why, type Answer, type Reason, type SourceId } from '../reasons';
+import type { Rulebook } from '../rulebook';
+import { convert, measure } from '../units/units';
+import { judgeMoisture, type MoistureVerdict } from './moisture';
+import { standingReadings } from './reading';
+import type { HazardState } from './state';
+
+export type MoldSize = 'none' | 'small' | 'medium' | 'large';
+/** S520: 1 as normal, 2 settled from elsewhere, 3 growth. */
+export type MoldCondition = 1 | 2 | 3;
+
+export interface MoldPicture {
+  readonly spaceId: string;
+  readonly extentM2: number;
+  /** Growth was ticked on a surface, but nobody measured it. */
+  readonly unmeasured: number;
+  readonly size: Answer<MoldSize>;
+  readonly condition: Answer<MoldCondition>;
+  readonly containment: Answer<'none' | 'limited' | 'full'>;
+  readonly equipment: Answer<'n95' | 'n95Suit' | 'fullFace'>;
+  readonly moisture: readonly { readonly surfaceId: string; readonly readingId: string; readonly verdict: Answer<MoistureVerdict> }[];
+  /** What is known of the cause: a leak comes before all arithmetic. */
+  readonly cause: Answer<'notAsked' | 'leak' | 'rising' | 'condensation' | 'open'>;
+  readonly questions: readonly string[];
+}
+
+/** EPA: under 10 ft2 small; 10 to 100 medium, both ends in it; above 100 large. */
+export function moldSize(extentM2: number, unmeasured: number, source: SourceId = 'epa-mold'): Answer<MoldSize> {
+  const ft2 = convert(extentM2, 'm2', 'ft2');
+  const found = measure(extentM2, 'm2');
+  const limits = { small: measure(10, 'ft2'), large: measure(100, 'ft2') };
+  if (ft2 === 0 && unmeasured === 0) return answer('none', why('mold.none', 'job-record', {}));
+  // Growth that nobody measured is taken as the next class up from what was.
+  if (ft2 > 100 + 1e-6) return answer('large', why('mold.large', source, { extent: [found, limits.large] }));
+  if (ft2 >= 10 - 1e-6 || unmeasured > 0)
+    return answer(
+      'medium',
+      unmeasured > 0 && ft2 < 10
+        ? why('mold.unmeasured', source, { pieces: unmeasured })
+        : why('mold.medium', source, { extent: [found, limits.small] }),
+    );
+  return answer('small', why('mold.small', source, { extent: [found, limits.small] }));
+}
+
+const BY_SIZE = {
+  none: { containment: 'none', equipment: 'n95' },
+  small: { containment: 'none', equipment: 'n95' },
+  medium: { containment: 'limited', equipment: 'n95Suit' },
+  large: { containment: 'full', equipment: 'fullFace' },
+} as const;
+
+/** Asked in this order: what wets it from outside comes before the air. */
+export const CAUSE_QUESTIONS = ['leak', 'rising', 'fanVentsOutside', 'laundryDries', 'coldCorner'] as const;
+
+function causeOf(space: Space, growth: boolean): MoldPicture['cause'] {
+  const m = space.moisture;
+  if (!growth) return answer('notAsked', why('mold.none', 'job-record', {}));
+  if (m === null) return answer('open', why('mold.causeUnknown', 'trade-mold', {}));
+  if (m.leak !== 'no')
+    return answer(m.leak === 'yes' ? 'leak' : 'open', why(m.leak === 'yes' ? 'mold.causeLeak' : 'mold.causeUnknown', 'trade-mold', {}));
+  if (m.rising !== 'no')
+    return answer(
+      m.rising === 'yes' ? 'rising' : 'open',
+      why(m.rising === 'yes' ? 'mold.causeRising' : 'mold.causeUnknown', 'trade-mold', {}),
+    );
+  return answer('condensation', why('mold.causeCondensation', 'iso13788', {}));
+}
+
+/** One room's mold, summed over its surfaces. */
+export function moldPicture(space: Space, surfaces: readonly Surface[], { sources: { mold: source } }: Rulebook): MoldPicture {
+  const moldy = surfaces.filter((s) => s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0);
+  const extentM2 = moldy.reduce((a, s) => a + (s.moldM2 ?? 0), 0);
+  const unmeasured = moldy.filter((s) => s.moldM2 === null).length;
+  const size = moldSize(extentM2, unmeasured, source);
+  const growth = moldy.length > 0;
+  const by = BY_SIZE[size.value];
+  const reasons: readonly Reason[] = size.because;
+  const m = space.moisture;
+  return {
+    spaceId: space.id,
+    extentM2,
+    unmeasured,
+    size,
+    condition: growth
+      ? answer<MoldCondition>(3, why('mold.condition3', 's520', {}))
+      : answer<MoldCondition>(1, why('mold.condition1', 's520', {})),
+    containment: { value: by.containment, because: reasons },
+    equipment: { value: by.equipment, because: reasons },
+    moisture: surfaces.flatMap((s) =>
+      standingReadings(s.readings)
+        .filter((r) => r.kind === 'moisture')
+        .map((r) => ({ surfaceId: s.id, readingId: r.id, verdict: judgeMoisture(r, s.material) })),
+    ),
+    cause: causeOf(space, growth),
+    questions: growth ? CAUSE_QUESTIONS.filter((q) => m === null || m[q] === 'unknown') : [],
+  };
+}
+
+/** Mold on a surface, as a hazard state: growth is seen or it is not; damp without growth is watched. */
+export function moldOn(s: Surface, { sources: { mold: source } }: Rulebook): Answer<HazardState> {
+  if (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0)
+    return answer<HazardState>('found', why('mold.growth', source, s.moldM2 ? { extent: measure(s.moldM2, 'm2') } : {}));
+  const wet = standingReadings(s.readings).some(
+    (r) => r.kind === 'moisture' && ['wet', 'decay'].includes(judgeMoisture(r, s.material).value),
+  );
+  if (wet || s.conditions.includes('wet')) return answer<HazardState>('assumed', why('mold.dampHides', source, {}));
+  return answer<HazardState>('notFound', why('mold.none', 'job-record', {}));
+}

@@ -1,0 +1,91 @@
+/** The sample register: where every sample stands, when its answer is due, what it cost. */
+import type { JobFacts, Reading, Sample } from '../facts';
+import type { FirmSettings } from '../rulebook';
+import { standingReadings } from './reading';
+
+export type SampleState = 'planned' | 'taken' | 'sent' | 'due' | 'in';
+
+export interface RegisterLine {
+  readonly sample: Sample;
+  readonly surfaceId: string;
+  readonly surfaceName: string;
+  readonly spaceName: string;
+  readonly state: SampleState;
+  /** Null until it was sent. */
+  readonly dueAt: string | null;
+  readonly result: Reading | null;
+  readonly price: number;
+  /** Another sample on the job carries the same number: one of the two phones renumbers. */
+  readonly numberTwice: boolean;
+  /** Two answers of different size stand for it: the stricter counts until one is withdrawn. */
+  readonly answersDiffer: boolean;
+}
+
+export interface Register {
+  readonly lines: readonly RegisterLine[];
+  readonly counts: Readonly<Record<SampleState, number>>;
+  readonly money: number;
+}
+
+const DAY_MS = 86_400_000;
+/** A number as it is compared: `qp-7`, `QP-07` and `QP 7` are one. */
+export const sameNumber = (n: string): string =>
+  n
+    .toUpperCase()
+    .replace(/[\s_.-]+/g, '-')
+    .replace(/-0+(?=\d)/g, '-')
+    .trim();
+
+/** @param now instant at which "due" is judged */
+export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: string): Register {
+  const spaces = new Map(facts.spaces.map((s) => [s.id, s]));
+  const lines: Omit<RegisterLine, 'numberTwice'>[] = [];
+  for (const s of facts.surfaces) {
+    if (s.samples.length === 0) continue;
+    const answers = standingReadings(s.readings).filter((r) => r.sampleId !== null && r.kind !== 'withdrawn');
+    for (const sample of s.samples) {
+      if (sample.removedAt !== null) continue;
+      const own = answers.filter((r) => r.sampleId === sample.id).sort((a, b) => (b.value ?? 0) - (a.value ?? 0));
+      const dueAt =
+        sample.sentAt === null ? null : new Date(Date.parse(sample.sentAt) + settings.labDays[sample.hazard] * DAY_MS).toISOString();
+      const result = own[0] ?? null;
+      lines.push({
+        sample,
+        surfaceId: s.id,
+        surfaceName: s.name,
+        spaceName: spaces.get(s.spaceId)?.name ?? '',
+        state: result
+          ? 'in'
+          : dueAt !== null
+            ? Date.parse(dueAt) <= Date.parse(now)
+              ? 'due'
+              : 'sent'
+            : sample.takenAt !== null
+              ? 'taken'
+              : 'planned',
+        dueAt,
+        result,
+        price: sample.hazard === 'asbestos' ? settings.testPrices.bulk : settings.testPrices.chip,
+        answersDiffer: own.length > 1 && own.some((r) => r.value !== own[0]!.value),
+      });
+    }
+  }
+  const seen = new Map<string, number>();
+  for (const l of lines) seen.set(sameNumber(l.sample.number), (seen.get(sameNumber(l.sample.number)) ?? 0) + 1);
+  const out = lines
+    .map((l): RegisterLine => ({ ...l, numberTwice: (seen.get(sameNumber(l.sample.number)) ?? 0) > 1 }))
+    .sort(
+      (a, b) =>
+        sameNumber(a.sample.number).localeCompare(sameNumber(b.sample.number), 'en', { numeric: true }) ||
+        (a.sample.id < b.sample.id ? -1 : 1),
+    );
+  const counts: Record<SampleState, number> = { planned: 0, taken: 0, sent: 0, due: 0, in: 0 };
+  for (const l of out) counts[l.state] += 1;
+  return { lines: out, counts, money: out.reduce((a, l) => a + (l.state === 'planned' ? 0 : l.price), 0) };
+}
+
+/** The next free number: the prefix, and one more than the highest that was used. */
+export function nextNumber(facts: JobFacts, prefix: string, ahead = 0): string {
+  const used = facts.surfaces.flatMap((s) => s.samples.map((x) => Number(/(\d+)\s*$/.exec(x.number)?.[1] ?? 0)));
+  return `${prefix}-${String(Math.max(0, ...used) + 1 + ahead).padStart(3, '0')}`;
+}

@@ -1,0 +1,51 @@
+import fc from 'fast-check';
+import { RESPONSES, TRIALS, type Response, type Trial } from '../facts';
+import { guessBinder } from './binder';
+import { failsByDegree, degreeShare } from './degrees';
+
+const coat = (over: Partial<Record<Trial, Response>>) =>
+  ({ alcohol: 'untried', alkali: 'untried', water: 'untried', heat: 'untried', ...over }) as Record<Trial, Response>;
+
+// Common practice, no published source: which binder each trial points to.
+test.each([
+  [coat({ alcohol: 'dissolves', alkali: 'softens', water: 'none', heat: 'softens' }), 'shellac'],
+  [coat({ water: 'dissolves', alcohol: 'none' }), 'distemper'],
+  [coat({ alcohol: 'none', alkali: 'dissolves', water: 'none', heat: 'none' }), 'casein'],
+  [coat({ alcohol: 'softens', alkali: 'none', water: 'none', heat: 'softens' }), 'acrylic'],
+  [coat({ alcohol: 'none', alkali: 'none', water: 'none', heat: 'dissolves' }), 'bitumen'],
+])('trials %j point to %s', (c, binder) => {
+  expect(guessBinder(c).value.binder).toBe(binder);
+});
+
+test('nothing tried is nothing known; a lone ambiguous trial says so', () => {
+  expect(guessBinder(coat({})).value).toEqual({ binder: 'unknown', confidence: 0, second: null });
+  expect(guessBinder(coat({ alkali: 'softens' })).because.map((r) => r.rule)).toContain('binder.unsure');
+});
+
+test('confidence is a share, and every trial stands among the reasons', () => {
+  fc.assert(
+    fc.property(
+      fc.record({
+        alcohol: fc.constantFrom(...RESPONSES),
+        alkali: fc.constantFrom(...RESPONSES),
+        water: fc.constantFrom(...RESPONSES),
+        heat: fc.constantFrom(...RESPONSES),
+      }),
+      (c) => {
+        const g = guessBinder(c);
+        expect(g.value.confidence).toBeGreaterThanOrEqual(0);
+        expect(g.value.confidence).toBeLessThanOrEqual(1);
+        expect(g.because.filter((r) => r.rule === 'binder.trial')).toHaveLength(TRIALS.filter((t) => c[t] !== 'untried').length);
+      },
+    ),
+  );
+});
+
+test('degrees: ISO 4628-3 and -5 areas; from degree 2 flaking fails', () => {
+  expect([0, 1, 2, 3, 4, 5].map((d) => degreeShare('rustGrade', d))).toEqual([0, 0.05, 0.5, 1, 8, 50]);
+  expect([0, 1, 2, 3, 4, 5].map((d) => degreeShare('flakeGrade', d))).toEqual([0, 0.1, 0.3, 1, 3, 15]);
+  expect(failsByDegree({ blisterGrade: 1, flakeGrade: 2, crackGrade: 2, chalkGrade: null, rustGrade: 5 })).toEqual([
+    'flakeGrade',
+    'rustGrade',
+  ]);
+});
