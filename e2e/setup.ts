@@ -16,6 +16,8 @@ export default async function setup(): Promise<() => Promise<void>> {
     port,
     webDir: need('E2E_WEB_DIR'),
     sample: false,
+    photosDir: need('E2E_PHOTOS_DIR'),
+    labDaySeconds: 0.5,
   });
   process.env['E2E_ADDRESS'] = server.address;
   return server.stop;

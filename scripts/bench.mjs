@@ -91,7 +91,13 @@ app.listen(Number(process.env.PORT), '127.0.0.1', () => process.send('ready'));
 
 async function overHttp() {
   const database = await startPostgres('bench-postgres', { port: 55732, throwaway: true });
-  const server = await startServer({ main: await buildServer(), url: database.url, port: await freePort(8400), sample: false });
+  const server = await startServer({
+    main: await buildServer(),
+    url: database.url,
+    port: await freePort(8400),
+    sample: false,
+    photosDir: path.join(DATA, 'bench-photos'),
+  });
   const file = path.join(ROOT, 'server/dist/bench-bare.mjs');
   writeFileSync(file, BARE);
   const barePort = await freePort(8450);

@@ -10,9 +10,18 @@ const database = await startPostgres('postgres', { port: 55432 });
 try {
   const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
   const port = await freePort(Number(process.env.PORT ?? 8100));
-  const server = await startServer({ main, url: database.url, port, webDir, sample: true, logFile: path.join(DATA, 'server.log') });
+  const server = await startServer({
+    main,
+    url: database.url,
+    port,
+    webDir,
+    sample: true,
+    photosDir: path.join(DATA, 'photos'),
+    labDaySeconds: 15,
+    logFile: path.join(DATA, 'server.log'),
+  });
   process.stdout.write(
-    `\n  Rough Sill is at ${server.address}\n  The sample job is Quill Point. Stop with Ctrl-C; what you enter is kept.\n  Requests are logged in .data/server.log.\n\n`,
+    `\n  Rough Sill is at ${server.address}\n  The sample job is Quill Point. Instruments and the lab are simulated; a lab day takes 15 seconds.\n  Stop with Ctrl-C; what you enter is kept.\n  Requests are logged in .data/server.log.\n\n`,
   );
   let leaving = false;
   const leave = async () => {

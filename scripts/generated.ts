@@ -27,7 +27,7 @@ export function generated(): Record<string, string> {
     'docs/sources.md': sourcesMarkdown(),
     'docs/job-file.schema.json': json({ title: 'Rough Sill job file, version 1', ...z.toJSONSchema(JobFile, { io: 'input' }) }),
     // The description needs the routes' schemas only; no query is made.
-    'docs/openapi.json': json(openApi(apiRoutes(undefined as never, () => new Date(0)))),
+    'docs/openapi.json': json(openApi(apiRoutes({ db: undefined as never, clock: () => new Date(0), photosDir: '' }))),
     ...Object.fromEntries(Object.entries(examples()).map(([name, facts]) => [`examples/${name}.roughsill.json`, writeJobFile(facts)])),
   };
 }

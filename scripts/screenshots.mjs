@@ -30,7 +30,14 @@ ensureChromium();
 const { chromium } = await import('@playwright/test');
 const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
 const database = await startPostgres('screenshots-postgres', { port: 55832, throwaway: true });
-const server = await startServer({ main, url: database.url, port: await freePort(8500), webDir, sample: true });
+const server = await startServer({
+  main,
+  url: database.url,
+  port: await freePort(8500),
+  webDir,
+  sample: true,
+  photosDir: path.join(DATA, 'screenshot-photos'),
+});
 const out = path.join(ROOT, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
 const browser = await chromium.launch({

@@ -49,7 +49,14 @@ async function playwright(url) {
   const [webDir, main] = await built;
   try {
     await runBeside('tests: e2e', nodeBin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
-      env: { ...process.env, E2E_DATABASE_URL: url, E2E_WEB_DIR: webDir, E2E_SERVER: main, PLAYWRIGHT_JSON_OUTPUT_NAME: out },
+      env: {
+        ...process.env,
+        E2E_DATABASE_URL: url,
+        E2E_WEB_DIR: webDir,
+        E2E_SERVER: main,
+        E2E_PHOTOS_DIR: path.join(DATA, 'e2e-photos'),
+        PLAYWRIGHT_JSON_OUTPUT_NAME: out,
+      },
     });
   } finally {
     const { stats } = JSON.parse(readFileSync(out, 'utf8'));

@@ -8,6 +8,7 @@ import {
   partDrafts,
   surfaceDraft,
   type ElementId,
+  type InstrumentCheck,
   type Job,
   type JobFacts,
   type Layer,
@@ -87,6 +88,18 @@ export const sample = (id: string, number: string, over: Partial<Sample> = {}): 
   number,
   takenBy: 'Ines Marlow',
   removedAt: null,
+  ...over,
+});
+
+export const check = (
+  id: string,
+  over: Partial<InstrumentCheck> & Pick<InstrumentCheck, 'device' | 'what' | 'values' | 'filmMgCm2' | 'tolerance'>,
+): InstrumentCheck => ({
+  id,
+  material: null,
+  takenAt: AT,
+  note: '',
+  by: 'Ines Marlow',
   ...over,
 });
 

@@ -1,3 +1,4 @@
 export { quillPoint } from './quill-point';
 export { examples } from './examples';
 export { largeJob } from './large';
+export { truthOf, type CoatTruth, type Truth } from './truth';

@@ -1,6 +1,9 @@
 /** The invented ferry office and keeper's rooms at Quill Point: built 1904, kitchen wing 1966. */
 import type { JobFacts } from '@roughsill/core';
-import { choose, facts, job, reading, space, surface, type CoatSpec } from './build';
+import { check, choose, facts, job, reading, sample, space, surface, type CoatSpec } from './build';
+
+/** Named as the simulated lab names itself, so that its answers come in by themselves. */
+const LAB = 'Simulated laboratory';
 
 const OLD_JOINERY: readonly CoatSpec[] = [
   ['acrylic', 'grey', 'failing', 2011],
@@ -13,13 +16,48 @@ const OLD_JOINERY: readonly CoatSpec[] = [
 export function quillPoint(): JobFacts {
   const hall = space('qp-ticket-hall', 'Ticket hall', 'room', 0, { lengthM: 7.3, widthM: 5.2, heightM: 3.4 });
   const keeper = space('qp-keepers-room', 'Keeper’s room', 'room', 1, { lengthM: 4.3, widthM: 3.9, heightM: 2.9 });
-  const kitchen = space('qp-kitchen', 'Kitchen wing', 'room', 2, { lengthM: 3.6, widthM: 3.2, heightM: 2.4, yearBuilt: 1966 });
-  const river = space('qp-river-side', 'River side', 'elevation', 3, { lengthM: 14, heightM: 4.1, boundaryM: 2.4 });
+  const kitchen = space('qp-kitchen', 'Kitchen wing', 'room', 2, {
+    lengthM: 3.6,
+    widthM: 3.2,
+    heightM: 2.4,
+    yearBuilt: 1966,
+    services: ['gasPipe', 'alarm'],
+    goesAnyway: 'The old floor covering',
+  });
+  const wash = space('qp-wash', 'Wash-room', 'room', 3, {
+    lengthM: 2.4,
+    widthM: 2.1,
+    heightM: 2.4,
+    yearBuilt: 1966,
+    moisture: {
+      insideC: 19,
+      insideRhPct: 74,
+      outsideC: 4,
+      outsideRhPct: 85,
+      uValueWm2K: 1.9,
+      fanRatedM3h: 60,
+      fanMeasuredM3h: 31,
+      fanMinPerDay: 30,
+      leakAch: 0.3,
+      waterGPerDay: 2400,
+      burstsPerDay: 3,
+      leak: 'no',
+      rising: 'no',
+      fanVentsOutside: 'yes',
+      laundryDries: 'unknown',
+      coldCorner: 'yes',
+    },
+  });
+  const cellar = space('qp-cellar', 'Cellar', 'room', 4, { lengthM: 5.2, widthM: 4.1, heightM: 2, services: ['liveHeater', 'wiring'] });
+  const river = space('qp-river-side', 'River side', 'elevation', 5, { lengthM: 14, heightM: 4.1, boundaryM: 2.4, accessM: 3.2 });
 
   const sashCoats = (id: string) => OLD_JOINERY.map((_, i) => `${id}-coat${i + 1}`);
   const sash = surface('qp-sash-river', hall.id, 0, 'doubleHungSash', 'Sashes, river side', OLD_JOINERY, {
     count: 4,
     conditions: ['checked', 'flaking', 'rubbing'],
+    flakeGrade: 4,
+    crackGrade: 3,
+    measures: { panesAcross: 2, panesDown: 1 },
     knots: 'yes',
     topcoat: 'waterborneEggshell',
     readings: [
@@ -44,6 +82,34 @@ export function quillPoint(): JobFacts {
     count: 4,
     knots: 'yes',
     conditions: ['checked'],
+    crackGrade: 2,
+    // Two tests that disagree: the stricter holds until one is withdrawn.
+    samples: [
+      sample('qp-s1', 'QP-001', {
+        reachedLayerIds: ['qp-casing-river-coat1'],
+        place: 'head casing, face only',
+        takenAt: '2026-04-13T10:02:00.000Z',
+        sentAt: '2026-04-13T16:00:00.000Z',
+        lab: LAB,
+      }),
+    ],
+    readings: [
+      reading('qp-r6', {
+        kind: 'lab',
+        sampleId: 'qp-s1',
+        value: 210,
+        unit: 'ppm',
+        takenAt: '2026-04-17T11:20:00.000Z',
+        note: 'Reported on the lab’s sheet',
+      }),
+      reading('qp-r7', {
+        kind: 'spot',
+        spot: 'changed',
+        reachedLayerIds: ['qp-casing-river-coat1'],
+        takenAt: '2026-04-13T10:10:00.000Z',
+        note: 'Face swab, beside the chip',
+      }),
+    ],
   });
   const wainscotCoats: readonly CoatSpec[] = [
     ['alkyd', 'cream', 'failing'],
@@ -54,13 +120,14 @@ export function quillPoint(): JobFacts {
     lengthM: 18.5,
     knots: 'yes',
     conditions: ['blistered'],
-    readings: [
-      reading('qp-r3', {
-        kind: 'lab',
-        takenAt: '2026-04-14T15:05:00.000Z',
+    samples: [
+      sample('qp-s3', 'QP-003', {
         reachedLayerIds: ['qp-wainscot-coat1', 'qp-wainscot-coat2', 'qp-wainscot-coat3'],
         toSubstrate: true,
-        note: 'Chip 2 x 2 in, behind the bench; sample QP-03',
+        place: 'behind the bench, 2 x 2 in',
+        takenAt: '2026-04-14T15:05:00.000Z',
+        sentAt: '2026-04-15T08:10:00.000Z',
+        lab: LAB,
       }),
     ],
   });
@@ -106,7 +173,16 @@ export function quillPoint(): JobFacts {
         conditions: ['runs', 'rubbing'],
         knots: 'yes',
         topcoat: 'alkydGloss',
-        readings: [reading('qp-r4', { kind: 'xrf', value: 2.6, unit: 'mg/cm2', takenAt: '2026-04-13T09:20:00.000Z', note: 'Lock rail' })],
+        readings: [
+          reading('qp-r4', {
+            kind: 'xrf',
+            value: 2.6,
+            unit: 'mg/cm2',
+            device: 'Simulated XRF',
+            takenAt: '2026-04-13T09:20:00.000Z',
+            note: 'Lock rail',
+          }),
+        ],
       },
     ),
     'infrared',
@@ -138,6 +214,18 @@ export function quillPoint(): JobFacts {
     conditions: ['flaking'],
   });
 
+  const bulkCeiling = (n: number, number: string, atX: number, atY: number, takenAt: string | null) =>
+    sample(`qp-b${n}`, number, {
+      hazard: 'asbestos',
+      kind: 'bulk',
+      suspect: 'texturedCoat',
+      atX,
+      atY,
+      takenAt,
+      sentAt: takenAt === null ? null : '2026-04-15T08:10:00.000Z',
+      lab: LAB,
+      takenBy: takenAt === null ? '' : 'Ned Tarn, licensed inspector',
+    });
   const ceiling = surface(
     'qp-kitchen-ceiling',
     kitchen.id,
@@ -148,11 +236,133 @@ export function quillPoint(): JobFacts {
       ['acrylic', 'white', 'sound'],
       ['textured', 'white', 'sound'],
     ],
-    { material: 'gypsumPlaster', lengthM: 3.6, widthM: 3.2 },
+    {
+      material: 'gypsumPlaster',
+      lengthM: 3.6,
+      widthM: 3.2,
+      // Three are needed; two are at the lab, the third is still to cut.
+      samples: [
+        bulkCeiling(1, 'QP-004', 0.22, 0.61, '2026-04-14T09:00:00.000Z'),
+        bulkCeiling(2, 'QP-005', 0.71, 0.18, '2026-04-14T09:12:00.000Z'),
+        bulkCeiling(3, 'QP-006', 0.48, 0.83, null),
+      ],
+    },
   );
-  const kitchenDoor = surface('qp-kitchen-casing', kitchen.id, 1, 'casing', 'New door casing', [['acrylic', 'white', 'sound', 2019]], {
+  const kitchenWall = surface('qp-kitchen-wall', kitchen.id, 1, 'wall', 'Kitchen walls', [['acrylic', 'cream', 'sound', 1994]], {
+    material: 'board',
+    lengthM: 13.6,
+    widthM: 2.4,
+    measures: { openingsM2: 3.4 },
+    // Both samples of the joint compound came back clear.
+    samples: [1, 2].map((n) =>
+      sample(`qp-j${n}`, `QP-01${n}`, {
+        hazard: 'asbestos',
+        kind: 'bulk',
+        suspect: 'jointCompound',
+        takenAt: '2026-04-09T09:00:00.000Z',
+        sentAt: '2026-04-09T15:00:00.000Z',
+        lab: LAB,
+        takenBy: 'Ned Tarn, licensed inspector',
+      }),
+    ),
+    readings: [1, 2].map((n) =>
+      reading(`qp-rj${n}`, {
+        kind: 'bulk',
+        sampleId: `qp-j${n}`,
+        value: 0,
+        unit: 'mass%',
+        analysis: 'plm',
+        takenAt: '2026-04-13T09:00:00.000Z',
+        note: 'None detected, both layers',
+      }),
+    ),
+  });
+  const kitchenDoor = surface('qp-kitchen-casing', kitchen.id, 2, 'casing', 'New door casing', [['acrylic', 'white', 'sound', 2019]], {
     yearMade: 2019,
     knots: 'no',
+  });
+
+  const washCeiling = surface('qp-wash-ceiling', wash.id, 0, 'ceiling', 'Damp ceiling', [['acrylic', 'white', 'failing', 2015]], {
+    material: 'gypsumPlaster',
+    lengthM: 2.4,
+    widthM: 2.1,
+    conditions: ['moldy', 'flaking', 'wet'],
+    flakeGrade: 3,
+    moldM2: 0.9,
+    readings: (
+      [
+        [1, 3.4, 0.1, 0.15],
+        [2, 2.6, 0.5, 0.5],
+        [3, 0.9, 0.9, 0.85],
+      ] as const
+    ).map(([n, value, atX, atY]) =>
+      reading(`qp-m${n}`, {
+        kind: 'moisture',
+        value,
+        unit: '%gypsum',
+        atX,
+        atY,
+        device: 'Simulated moisture meter',
+        takenAt: '2026-04-14T11:30:00.000Z',
+      }),
+    ),
+  });
+  const washWall = surface('qp-wash-wall', wash.id, 1, 'wall', 'Outside wall', [['acrylic', 'white', 'sound', 2015]], {
+    material: 'gypsumPlaster',
+    lengthM: 2.4,
+    widthM: 2.4,
+    conditions: ['moldy'],
+    moldM2: 0.25,
+    readings: [
+      reading('qp-air', {
+        kind: 'air',
+        value: 19.2,
+        unit: 'C',
+        humidityPct: 74,
+        device: 'Simulated thermo-hygrometer',
+        takenAt: '2026-04-14T11:34:00.000Z',
+      }),
+      reading('qp-ir', {
+        kind: 'surfaceTemp',
+        value: 13.1,
+        unit: 'C',
+        device: 'Simulated infrared thermometer',
+        takenAt: '2026-04-14T11:36:00.000Z',
+      }),
+    ],
+  });
+
+  const lagging = surface('qp-cellar-lagging', cellar.id, 0, 'pipeLagging', 'Lagged heating pipe', [['distemper', 'white', 'failing']], {
+    lengthM: 6.5,
+    samples: [
+      sample('qp-l1', 'QP-014', {
+        hazard: 'asbestos',
+        kind: 'bulk',
+        suspect: 'lagging',
+        takenAt: '2026-04-09T10:00:00.000Z',
+        sentAt: '2026-04-09T15:00:00.000Z',
+        lab: LAB,
+        takenBy: 'Ned Tarn, licensed inspector',
+      }),
+    ],
+    readings: [
+      reading('qp-rl1', {
+        kind: 'bulk',
+        sampleId: 'qp-l1',
+        value: 18,
+        unit: 'mass%',
+        analysis: 'plm',
+        takenAt: '2026-04-13T09:05:00.000Z',
+        note: 'Amosite',
+      }),
+    ],
+  });
+  const cellarWall = surface('qp-cellar-wall', cellar.id, 1, 'wall', 'Limewashed brick', [['limewash', 'white', 'sound']], {
+    material: 'brick',
+    lengthM: 18.6,
+    widthM: 2,
+    chalkGrade: 2,
+    conditions: ['powdery'],
   });
 
   const siding = surface('qp-siding', river.id, 0, 'siding', 'Old slipway boards', [['oil', 'tar brown', 'failing']], {
@@ -161,6 +371,18 @@ export function quillPoint(): JobFacts {
     conditions: ['oilSoaked', 'checked'],
     knots: 'unknown',
   });
+  const iron = surface(
+    'qp-iron',
+    river.id,
+    3,
+    'ironRailing',
+    'Wrought landing rail',
+    [
+      ['bitumen', 'black', 'failing'],
+      ['oil', 'red lead', 'sound'],
+    ],
+    { rustGrade: 3, conditions: ['flaking'] },
+  );
   const railing = surface(
     'qp-railing',
     river.id,
@@ -178,7 +400,7 @@ export function quillPoint(): JobFacts {
     conditions: ['blistered', 'wet'],
   });
 
-  return facts(
+  const whole = facts(
     job({
       id: 'quill-point',
       name: 'Quill Point ferry office',
@@ -186,9 +408,54 @@ export function quillPoint(): JobFacts {
       yearBuilt: 1904,
       childUnder6: 'no',
       pregnancy: 'no',
+      asthma: 'no',
+      livedIn: 'yes',
+      otherTrades: 'A roofer, on the landing until May',
+      family: 'single',
+      tenure: 'rented',
+      publicFunding: 'no',
+      listed: 'yes',
+      power: 'yes',
+      water: 'yes',
+      samplingSeed: 'quill point 2026',
       sample: true,
     }),
-    [hall, keeper, kitchen, river],
-    [sash, casing, wainscot, counter, hallWall, door, base, heater, ceiling, kitchenDoor, siding, railing, plinth],
+    [hall, keeper, kitchen, wash, cellar, river],
+    [
+      sash,
+      casing,
+      wainscot,
+      counter,
+      hallWall,
+      door,
+      base,
+      heater,
+      ceiling,
+      kitchenWall,
+      kitchenDoor,
+      washCeiling,
+      washWall,
+      lagging,
+      cellarWall,
+      siding,
+      railing,
+      plinth,
+      iron,
+    ],
   );
+  const xrf = { device: 'Simulated XRF', filmMgCm2: 1.02, tolerance: 0.1 };
+  return {
+    ...whole,
+    instrumentChecks: [
+      check('qp-k1', { ...xrf, what: 'calibration', values: [1.0, 1.05, 1.03], takenAt: '2026-04-13T08:05:00.000Z' }),
+      check('qp-k2', {
+        ...xrf,
+        what: 'substrate',
+        material: 'softwood',
+        values: [1.08, 1.05, 1.1, 1.04, 1.09, 1.06],
+        takenAt: '2026-04-13T08:15:00.000Z',
+      }),
+      check('qp-k3', { ...xrf, what: 'calibration', values: [1.01, 1.04, 1.0], takenAt: '2026-04-13T11:50:00.000Z' }),
+    ],
+  };
 }

@@ -4,14 +4,20 @@ import { openSync } from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './run.mjs';
 
-/** @param logFile where the request log goes; without it only warnings are told, on this process's output */
-export function startServer({ main, url, port, webDir = '', sample, logFile = '' }) {
+/**
+ * @param photosDir where pictures are kept
+ * @param labDaySeconds how long a day of the simulated lab takes
+ * @param logFile where the request log goes; without it only warnings are told, on this process's output
+ */
+export function startServer({ main, url, port, webDir = '', sample, logFile = '', photosDir, labDaySeconds = 86_400 }) {
   const env = {
     ...process.env,
     NODE_ENV: 'production',
     DATABASE_URL: url,
     PORT: String(port),
     WEB_DIR: webDir,
+    PHOTOS_DIR: photosDir,
+    LAB_DAY_SECONDS: String(labDaySeconds),
     SEED_SAMPLE: sample ? 'yes' : 'no',
     MIGRATIONS_DIR: path.join(ROOT, 'server/migrations'),
     LOG_LEVEL: logFile ? 'info' : 'warn',

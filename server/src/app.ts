@@ -9,9 +9,15 @@ import type { Db } from './db/client';
 import { FirmStore } from './db/firm-store';
 import { DEMO_FIRM } from './db/seed';
 import { notFound, problemHandler } from './problem';
+import { simulatedLab } from './devices/lab';
+import { simulatedInstruments } from './devices/simulated';
+import { PhotoStore } from './photos/photo-store';
+import { deviceRoutes } from './routes/devices';
 import { firmRoutes } from './routes/firm';
 import { jobRoutes } from './routes/jobs';
 import { openApi } from './routes/openapi';
+import { paperRoutes } from './routes/papers';
+import { photoRoutes } from './routes/photos';
 import type { Route } from './routes/route';
 
 export interface AppOptions {
@@ -20,14 +26,32 @@ export interface AppOptions {
   readonly clock: () => Date;
   /** The exported web app; none: the API alone. */
   readonly webDir?: string;
+  /** Where pictures are kept. */
+  readonly photosDir: string;
+  /** How long a day of the simulated lab takes; 86,400 is true time. */
+  readonly labDaySeconds?: number;
+  /** What the simulated instruments draw their errors from. */
+  readonly chance?: () => number;
 }
 
-export function apiRoutes(db: Db, clock: () => Date): Route[] {
+type RouteOptions = Pick<AppOptions, 'db' | 'clock' | 'photosDir' | 'labDaySeconds' | 'chance'>;
+
+const DAY_SECONDS = 86_400;
+
+export function apiRoutes({ db, clock, photosDir, labDaySeconds = DAY_SECONDS, chance = Math.random }: RouteOptions): Route[] {
   const store = new FirmStore(db, DEMO_FIRM.firmId);
-  return [...jobRoutes(store, clock, DEMO_FIRM.person), ...firmRoutes(store, db, DEMO_FIRM.person)];
+  const photos = new PhotoStore(photosDir);
+  return [
+    ...jobRoutes(store, clock, DEMO_FIRM.person),
+    ...firmRoutes(store, db, DEMO_FIRM.person),
+    ...photoRoutes(store, photos),
+    ...paperRoutes(store, photos, clock),
+    ...deviceRoutes(store, simulatedInstruments(chance), simulatedLab(labDaySeconds), clock),
+  ];
 }
 
-export function createApp({ db, log, clock, webDir }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { log, webDir } = options;
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -53,7 +77,7 @@ export function createApp({ db, log, clock, webDir }: AppOptions): Express {
   );
   app.use(compression());
 
-  const routes = apiRoutes(db, clock);
+  const routes = apiRoutes(options);
   const api = express.Router();
   routes.forEach((r) => r.mount(api));
   const description = openApi(routes);

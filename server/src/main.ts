@@ -17,7 +17,14 @@ await migrateTo(db, need('MIGRATIONS_DIR'));
 await seed(db, process.env['SEED_SAMPLE'] === 'yes');
 
 const port = Number(process.env['PORT'] ?? 8100);
-const server = createApp({ db, log, clock: () => new Date(), webDir: process.env['WEB_DIR'] }).listen(port, '127.0.0.1', () => {
+const server = createApp({
+  db,
+  log,
+  clock: () => new Date(),
+  webDir: process.env['WEB_DIR'],
+  photosDir: need('PHOTOS_DIR'),
+  labDaySeconds: Number(process.env['LAB_DAY_SECONDS'] ?? 86_400),
+}).listen(port, '127.0.0.1', () => {
   log.info(`listening on http://127.0.0.1:${port}`);
   process.send?.('ready');
 });

@@ -11,6 +11,7 @@ export const PROBLEMS = {
   'too-large': { status: 413, title: 'Too large to take' },
   'wrong-type': { status: 415, title: 'Send JSON' },
   'does-not-fit': { status: 422, title: 'Something in it needs putting right' },
+  'not-a-picture': { status: 422, title: 'This picture cannot be kept' },
   'database-away': { status: 503, title: 'The records cannot be reached just now' },
   'our-fault': { status: 500, title: 'Something went wrong on our side' },
 } as const;
@@ -52,7 +53,7 @@ function asProblem(e: unknown): HttpProblem {
   if (e instanceof HttpProblem) return e;
   const type = (e as { type?: string }).type;
   if (type === 'entity.too.large')
-    return new HttpProblem('too-large', 'Send a smaller piece: a job file of at most 8 MB, changes of at most 4 MB.');
+    return new HttpProblem('too-large', 'Send a smaller piece: a job file of at most 8 MB, changes or a picture of at most 4 MB.');
   if (type === 'entity.parse.failed') return new HttpProblem('bad-json', 'The text breaks off or holds a slip. Nothing was changed.');
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new HttpProblem('wrong-type', 'Send UTF-8 JSON.');
   if (e instanceof URIError) return new HttpProblem('bad-request', 'The address holds characters that cannot be read.');

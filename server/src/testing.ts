@@ -1,7 +1,9 @@
 /** A server of its own on a database of its own, for tests. The cluster is started by scripts/test.mjs. */
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
 import pino from 'pino';
@@ -29,13 +31,14 @@ export async function startTestServer(url = process.env['TEST_DATABASE_URL'], pr
     await admin.end();
     own = url.replace(/\/[^/]*$/, `/${name}`);
   }
+  const photosDir = mkdtempSync(path.join(tmpdir(), 'rough-sill-photos-'));
   const log = pino({ level: 'silent' });
   const { db, pool } = connect(own, log);
   if (prepared) {
     await migrateTo(db, path.resolve(__dirname, '../migrations'));
     await seed(db, false);
   }
-  const server: Server = createApp({ db, log, clock: () => NOW }).listen(0, '127.0.0.1');
+  const server: Server = createApp({ db, log, clock: () => NOW, photosDir, chance: () => 0.5 }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   return {
@@ -59,6 +62,7 @@ export async function startTestServer(url = process.env['TEST_DATABASE_URL'], pr
     async stop() {
       await new Promise((resolve) => server.close(resolve));
       await pool.end();
+      rmSync(photosDir, { recursive: true, force: true });
     },
   };
 }

@@ -1,7 +1,7 @@
 /** The open job file, `*.roughsill.json`. Documented in docs/job-file.md; its JSON Schema is made from this Zod schema. */
 import { z } from 'zod';
 import { JobFacts } from './schema';
-import { PART_KINDS } from './vocabulary';
+import { MEASURES, PART_KINDS } from './vocabulary';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { duplicateIds, jobProblems } from './validate';
 
@@ -28,6 +28,7 @@ export function canonical(facts: JobFacts): JobFacts {
     .sort((a, b) => (place.get(a.spaceId) ?? 0) - (place.get(b.spaceId) ?? 0) || byPosition(a, b))
     .map((s) => ({
       ...s,
+      measures: Object.fromEntries(MEASURES.flatMap((m) => (s.measures[m] === undefined ? [] : [[m, s.measures[m]]]))),
       parts: [...s.parts].sort((a, b) => PART_KINDS.indexOf(a.kind) - PART_KINDS.indexOf(b.kind) || (a.id < b.id ? -1 : 1)),
       layers: [...s.layers].sort(byPosition),
       readings: s.readings

@@ -46,6 +46,8 @@ export function greatestIndex(c: number, rhPct: number, material: MoldMaterial):
 /** Growth an hour at an index, under conditions in which it grows. */
 function hourlyGrowth(m: number, c: number, rhPct: number, material: MoldMaterial): number {
   const first = weeksToFirst(c, rhPct, material);
+  // Just above freezing the time to start is beyond any number.
+  if (!Number.isFinite(first)) return 0;
   const k = material.sensitivity ? CLASSES[material.sensitivity] : null;
   const k1 = k ? (m < 1 ? k.young : k.old) : m < 1 ? 1 : 2 / (weeksToSeen(c, rhPct, material) / first - 1);
   const k2 = Math.max(0, 1 - Math.exp(2.3 * (m - greatestIndex(c, rhPct, material))));

@@ -27,3 +27,4 @@ export { afterTest, KIT_ERRORS, leadChance, leadPrior, testOrAssume, testPrice, 
 export { nextNumber, sameNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
 export { DEPTHS, touchToday, type Depth, type Touch, type TouchToday } from './touch';
 export { blockedMethods, registerAct, todayOf, type Today, type TodayAct, type TodaySurface } from './today';
+export { areaPlan, type AreaPlan } from './area-plan';

@@ -47,7 +47,7 @@ export const RULE_WORDS = {
   'asbestos.noneSeen': { says: 'The lab saw no asbestos ({result}).' },
   'asbestos.anyTrace': { says: 'Asbestos was seen ({result}). Under UK rules any trace counts.' },
   'asbestos.onePositive': { says: 'One positive sample makes the whole area of this material positive, in every room where it stands.' },
-  'asbestos.allNegative': { says: 'All {count} samples are in and negative; {needed} were needed.' },
+  'asbestos.allNegative': { says: '{count} samples are in, and all are negative; {needed} were needed.' },
   'asbestos.waiting': { says: 'Samples are out: {count} of {needed} are in and negative. Until the last is in, it counts as present.' },
   'asbestos.tooFew': { says: '{count} of {needed} samples are in and negative: too few to clear the area.', lifts: 'Take the samples that are missing.' },
   'asbestos.belowDust': { says: 'This grinds into the material below the paint, and asbestos is not ruled out in it ({asbestosBelow}).', lifts: 'Samples of the material below, all negative; or a method without dust.' },

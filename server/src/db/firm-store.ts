@@ -1,10 +1,12 @@
 /** The only door to the tables: every query goes through a firm. */
 import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
 import {
+  APPEND_ONLY,
   applyChanges,
   canonical,
   clashes,
   DEFAULT_SETTINGS,
+  ENTITY_FIELDS,
   FirmSettings,
   fromZod,
   isJobChange,
@@ -13,7 +15,6 @@ import {
   type Entity,
   type JobChange,
   type JobFacts,
-  type Surface,
 } from '@roughsill/core';
 import { HttpProblem } from '../problem';
 import type { Db, Query } from './client';
@@ -39,10 +40,21 @@ export interface JobLine {
   readonly cursor: number;
 }
 
-const TABLES = { space: t.spaces, surface: t.surfaces, part: t.parts, layer: t.layers, reading: t.readings, check: t.checks } as const;
+const TABLES = {
+  space: t.spaces,
+  surface: t.surfaces,
+  part: t.parts,
+  layer: t.layers,
+  sample: t.samples,
+  reading: t.readings,
+  check: t.checks,
+  photo: t.photos,
+  instrumentCheck: t.instrumentChecks,
+} as const;
+type Table = (typeof TABLES)[keyof typeof TABLES];
 /** Parents before children, so that foreign keys hold while a whole job goes in. */
-const ORDER: readonly Entity[] = ['job', 'space', 'surface', 'part', 'layer', 'reading', 'check'];
-/** Rows in one INSERT: PostgreSQL takes 65,535 parameters, and no table has more than 25 columns. */
+const ORDER: readonly Entity[] = ['job', 'space', 'surface', 'part', 'layer', 'sample', 'reading', 'check', 'photo', 'instrumentCheck'];
+/** Rows in one INSERT: PostgreSQL takes 65,535 parameters, and no table has more than 40 columns. */
 const CHUNK = 1000;
 
 const without = <T extends object, K extends keyof T>(row: T, ...keys: K[]): Omit<T, K> => {
@@ -50,6 +62,9 @@ const without = <T extends object, K extends keyof T>(row: T, ...keys: K[]): Omi
   for (const k of keys) delete out[k];
   return out;
 };
+
+/** A row as the core's record: its id and its fields. */
+type Row = { readonly id: string } & Record<string, unknown>;
 
 function groupBy<T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> {
   const out = new Map<K, T[]>();
@@ -142,70 +157,62 @@ export class FirmStore {
       .from(t.jobs)
       .where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
     if (!job) return null;
-    const of = (table: { firmId: typeof t.spaces.firmId; jobId: typeof t.spaces.jobId }) =>
-      and(eq(table.firmId, this.firmId), eq(table.jobId, jobId));
-    const spaces = await q.select().from(t.spaces).where(of(t.spaces));
-    const surfaces = await q
-      .select()
-      .from(t.surfaces)
-      .where(of(t.surfaces as never));
-    const parts = groupBy(
-      await q
+    const rows = async (table: Table): Promise<Row[]> => {
+      const found = await q
         .select()
-        .from(t.parts)
-        .where(of(t.parts as never)),
-      (r) => r.surfaceId,
-    );
-    const layers = groupBy(
-      await q
-        .select()
-        .from(t.layers)
-        .where(of(t.layers as never)),
-      (r) => r.surfaceId,
-    );
-    const readings = groupBy(
-      await q
-        .select()
-        .from(t.readings)
-        .where(of(t.readings as never)),
-      (r) => r.surfaceId,
-    );
+        .from(table as typeof t.spaces)
+        .where(and(eq(table.firmId, this.firmId), eq(table.jobId, jobId)));
+      return found.map((r) => without(r, 'firmId', 'jobId') as unknown as Row);
+    };
+    const bySurface = async (table: Table) => {
+      const groups = groupBy(await rows(table), (r) => r['surfaceId'] as string);
+      return (surfaceId: string): Row[] => (groups.get(surfaceId) ?? []).map((r) => without(r, 'surfaceId') as Row);
+    };
     const reached = groupBy(
       await q
         .select()
         .from(t.readingLayers)
-        .where(of(t.readingLayers as never))
+        .where(and(eq(t.readingLayers.firmId, this.firmId), eq(t.readingLayers.jobId, jobId)))
         .orderBy(asc(t.readingLayers.place)),
       (r) => r.readingId,
     );
-    const checks = groupBy(
-      await q
-        .select()
-        .from(t.checks)
-        .where(of(t.checks as never)),
-      (r) => r.surfaceId,
-    );
-
-    const bare = <T extends { firmId: string; jobId: string; surfaceId: string }>(row: T) => without(row, 'firmId', 'jobId', 'surfaceId');
+    const parts = await bySurface(t.parts);
+    const layers = await bySurface(t.layers);
+    const samples = await bySurface(t.samples);
+    const readings = await bySurface(t.readings);
+    const checks = await bySurface(t.checks);
     // The rows were checked by the core's schemas on their way in, and the column keys are the schemas' field names.
     return canonical({
       job: without(job, 'firmId', 'cursor'),
-      spaces: spaces.map((s) => without(s, 'firmId', 'jobId')),
-      surfaces: surfaces.map((s) => ({
-        ...without(s, 'firmId', 'jobId'),
-        parts: (parts.get(s.id) ?? []).map(bare),
-        layers: (layers.get(s.id) ?? []).map(bare),
-        readings: (readings.get(s.id) ?? []).map((r) => {
+      spaces: await rows(t.spaces),
+      surfaces: (await rows(t.surfaces)).map((s) => ({
+        ...s,
+        parts: parts(s.id),
+        layers: layers(s.id),
+        samples: samples(s.id),
+        readings: readings(s.id).map((r) => {
           const coats = reached.get(r.id) ?? [];
           return {
-            ...bare(r),
+            ...r,
             reachedLayerIds: coats.map((c) => c.layerId),
             changedLayerIds: coats.filter((c) => c.changed).map((c) => c.layerId),
           };
         }),
-        checks: (checks.get(s.id) ?? []).map(bare),
-      })) as unknown as Surface[],
-    } as JobFacts);
+        checks: checks(s.id),
+      })),
+      photos: await rows(t.photos),
+      instrumentChecks: await rows(t.instrumentChecks),
+    } as unknown as JobFacts);
+  }
+
+  /** Whether a picture of this hash is on one of the firm's jobs. */
+  async hasPhoto(hash: string): Promise<boolean> {
+    const [row] = await this.db
+      .select({ id: t.photos.id })
+      .from(t.photos)
+      .where(and(eq(t.photos.firmId, this.firmId), eq(t.photos.hash, hash)))
+      .limit(1);
+    return row !== undefined;
   }
 
   /** Changes after a place in the log, and the place now. */
@@ -313,11 +320,15 @@ export class FirmStore {
   private async insert(tx: Query, jobId: string, entity: Entity, list: readonly JobChange[]): Promise<void> {
     const { firmId } = this;
     if (entity === 'job') {
-      await tx.insert(t.jobs).values(list.map((c) => ({ firmId, id: c.entityId, createdAt: c.at, ...c.fields })) as never);
+      await tx
+        .insert(t.jobs)
+        .values(list.map((c) => ({ firmId, id: c.entityId, createdAt: c.at, ...ENTITY_FIELDS.job.parse(c.fields) })) as never);
       return;
     }
-    const author = entity === 'reading' || entity === 'check';
-    const row = (c: JobChange) => ({ firmId, jobId, id: c.entityId, surfaceId: c.surfaceId, ...(author ? { by: c.by } : {}), ...c.fields });
+    const author = APPEND_ONLY.includes(entity);
+    // Parsed again for its defaults: a phone that has not been updated yet does not send the newer fields.
+    const whole = (c: JobChange) => ENTITY_FIELDS[entity].parse(c.fields) as Record<string, unknown>;
+    const row = (c: JobChange) => ({ firmId, jobId, id: c.entityId, surfaceId: c.surfaceId, ...(author ? { by: c.by } : {}), ...whole(c) });
     await tx.insert(TABLES[entity]).values(list.map(row) as never);
     if (entity !== 'reading') return;
     const coats = list.flatMap((c) => {

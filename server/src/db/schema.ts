@@ -3,6 +3,7 @@
  * so that a change writes straight through. Primary keys hold the firm, so that no query can reach another firm's row by id.
  */
 import { sql } from 'drizzle-orm';
+import { HAZARDS, READING_KINDS } from '@roughsill/core';
 import {
   bigint,
   bigserial,
@@ -26,6 +27,9 @@ const instant = customType<{ data: string; driverData: string }>({
   fromDriver: (v) => new Date(v).toISOString(),
 });
 
+/** Added later: what the record did not know is what the core calls unknown. */
+const unknown = (column: string) => text(column).notNull().default('unknown');
+
 const oneOf = (column: string, values: readonly string[]) => sql.raw(`${column} in (${values.map((v) => `'${v}'`).join(', ')})`);
 
 export const firms = pgTable('firms', {
@@ -39,6 +43,10 @@ export const firms = pgTable('firms', {
   ownsHepaSander: boolean('owns_hepa_sander').notNull(),
   allowHotAirOnLead: boolean('allow_hot_air_on_lead').notNull(),
   allowCausticOnTimber: boolean('allow_caustic_on_timber').notNull(),
+  labDays: jsonb('lab_days').notNull().default({ lead: 4, asbestos: 4, mold: 4 }).$type<Record<string, number>>(),
+  testPrices: jsonb('test_prices').notNull().default({ swab: 5, chip: 28, bulk: 38, xrf: 6 }).$type<Record<string, number>>(),
+  licensedRemovalPerM2: doublePrecision('licensed_removal_per_m2').notNull().default(95),
+  samplePrefix: text('sample_prefix').notNull().default('S'),
 });
 
 export const firmRates = pgTable(
@@ -86,6 +94,17 @@ export const jobs = pgTable(
     pregnancy: text().notNull(),
     dwelling: boolean().notNull(),
     sample: boolean().notNull(),
+    asthma: unknown('asthma'),
+    livedIn: unknown('lived_in'),
+    otherTrades: text('other_trades').notNull().default(''),
+    family: unknown('family'),
+    dwellings: integer(),
+    tenure: unknown('tenure'),
+    publicFunding: unknown('public_funding'),
+    listed: unknown('listed'),
+    power: unknown('power'),
+    water: unknown('water'),
+    samplingSeed: text('sampling_seed').notNull().default(''),
     createdAt: instant('created_at').notNull(),
     removedAt: instant('removed_at'),
     /** Place in the change log up to which this job is written. */
@@ -113,6 +132,11 @@ export const spaces = pgTable(
     widthM: doublePrecision('width_m'),
     heightM: doublePrecision('height_m'),
     boundaryM: doublePrecision('boundary_m'),
+    services: text().array().notNull().default([]),
+    accessM: doublePrecision('access_m'),
+    goesAnyway: text('goes_anyway').notNull().default(''),
+    /** What the mold cause finder weighs; one record, checked whole by the core's schema. */
+    moisture: jsonb().$type<Record<string, unknown>>(),
     ...life,
   },
   (t) => [
@@ -147,6 +171,15 @@ export const surfaces = pgTable(
     aim: text().notNull(),
     topcoat: text(),
     bench: boolean().notNull(),
+    measures: jsonb().notNull().default({}).$type<Record<string, number>>(),
+    blisterGrade: integer('blister_grade'),
+    flakeGrade: integer('flake_grade'),
+    crackGrade: integer('crack_grade'),
+    chalkGrade: integer('chalk_grade'),
+    rustGrade: integer('rust_grade'),
+    moldM2: doublePrecision('mold_m2'),
+    scrapped: boolean().notNull().default(false),
+    species: text().notNull().default(''),
     ...life,
   },
   (t) => [
@@ -187,12 +220,46 @@ export const layers = pgTable(
     colour: text().notNull(),
     soundness: text().notNull(),
     yearApplied: integer('year_applied'),
+    alcohol: text().notNull().default('untried'),
+    alkali: text().notNull().default('untried'),
+    water: text().notNull().default('untried'),
+    heat: text().notNull().default('untried'),
+    look: text().notNull().default(''),
     ...life,
   },
   (t) => [
     primaryKey({ columns: [t.firmId, t.id] }),
     foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
     index('layers_job').on(t.firmId, t.jobId),
+  ],
+);
+
+export const samples = pgTable(
+  'samples',
+  {
+    ...onSurface,
+    number: text().notNull(),
+    hazard: text().notNull(),
+    kind: text().notNull(),
+    suspect: text(),
+    reachedLayerIds: text('reached_layer_ids').array().notNull(),
+    toSubstrate: boolean('to_substrate').notNull(),
+    place: text().notNull(),
+    atX: doublePrecision('at_x'),
+    atY: doublePrecision('at_y'),
+    takenAt: instant('taken_at'),
+    takenBy: text('taken_by').notNull(),
+    sentAt: instant('sent_at'),
+    lab: text().notNull(),
+    repeatsId: text('repeats_id'),
+    note: text().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('samples_job').on(t.firmId, t.jobId),
+    check('samples_hazard', oneOf('hazard', HAZARDS)),
   ],
 );
 
@@ -213,15 +280,23 @@ export const readings = pgTable(
     note: text().notNull(),
     supersedesId: text('supersedes_id'),
     supersedesWhy: text('supersedes_why'),
+    sampleId: text('sample_id'),
+    humidityPct: doublePrecision('humidity_pct'),
+    device: text().notNull().default(''),
+    analysis: text(),
+    trace: boolean().notNull().default(false),
+    atX: doublePrecision('at_x'),
+    atY: doublePrecision('at_y'),
     by: text().notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.firmId, t.id] }),
     foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    foreignKey({ columns: [t.firmId, t.sampleId], foreignColumns: [samples.firmId, samples.id] }),
     foreignKey({ columns: [t.firmId, t.supersedesId], foreignColumns: [t.firmId, t.id] }),
     index('readings_job').on(t.firmId, t.jobId),
-    check('readings_kind', oneOf('kind', ['spot', 'lab', 'xrf', 'withdrawn'])),
-    check('readings_value', sql`value is null or (value >= 0 and unit is not null)`),
+    check('readings_kind', oneOf('kind', READING_KINDS)),
+    check('readings_value', sql`value is null or (unit is not null and (value >= 0 or unit = 'C'))`),
     check('readings_why', sql`supersedes_id is null or length(supersedes_why) > 0`),
   ],
 );
@@ -262,6 +337,51 @@ export const checks = pgTable(
     foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
     index('checks_job').on(t.firmId, t.jobId),
     check('checks_outcome', oneOf('outcome', ['pass', 'fail'])),
+  ],
+);
+
+export const photos = pgTable(
+  'photos',
+  {
+    ...inJob,
+    hash: text().notNull(),
+    width: integer().notNull(),
+    height: integer().notNull(),
+    ofSurfaceId: text('of_surface_id'),
+    ofSampleId: text('of_sample_id'),
+    ofCheckId: text('of_check_id'),
+    caption: text().notNull(),
+    marks: jsonb().notNull().$type<unknown[]>(),
+    takenAt: instant('taken_at').notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    index('photos_job').on(t.firmId, t.jobId),
+    index('photos_hash').on(t.firmId, t.hash),
+  ],
+);
+
+/** Append-only by trigger (migration 0003). */
+export const instrumentChecks = pgTable(
+  'instrument_checks',
+  {
+    ...inJob,
+    device: text().notNull(),
+    what: text().notNull(),
+    material: text(),
+    values: doublePrecision().array().notNull(),
+    filmMgCm2: doublePrecision('film_mg_cm2').notNull(),
+    tolerance: doublePrecision().notNull(),
+    takenAt: instant('taken_at').notNull(),
+    note: text().notNull(),
+    by: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    index('instrument_checks_job').on(t.firmId, t.jobId),
   ],
 );
 

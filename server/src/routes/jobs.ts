@@ -1,17 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import {
-  Change,
-  changesFor,
-  createDeriver,
-  Id,
-  Instant,
-  JobFacts,
-  JobFile,
-  parseJobFile,
-  withNewIds,
-  writeJobFile,
-} from '@roughsill/core';
+import { Change, changesFor, createDeriver, Id, Instant, JobFacts, JobFile, parseJobFile, withNewIds, writeJobFile } from '@roughsill/core';
 import { jobReport, type JobReport } from '@roughsill/core/report';
 import type { FirmStore } from '../db/firm-store';
 import { HttpProblem } from '../problem';

@@ -23,7 +23,12 @@ function parameters(r: Route): object[] {
 }
 
 function replies(r: Route): object {
-  const good = { [r.status ?? 200]: { description: 'Done', content: { 'application/json': { schema: schemaOf(r.reply, 'output') } } } };
+  const good = {
+    [r.status ?? 200]: {
+      description: 'Done',
+      content: { [r.produces ?? 'application/json']: { schema: r.produces ? {} : schemaOf(r.reply, 'output') } },
+    },
+  };
   const bad = r.problems.map((code) => [
     PROBLEMS[code].status,
     { description: PROBLEMS[code].title, content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } },
@@ -40,6 +45,7 @@ export function openApi(routes: readonly Route[]): object {
         summary: r.summary,
         parameters: parameters(r),
         ...(r.body ? { requestBody: { required: true, content: { 'application/json': { schema: schemaOf(r.body, 'input') } } } } : {}),
+        ...(r.takes ? { requestBody: { required: true, content: Object.fromEntries(r.takes.map((type) => [type, {}])) } } : {}),
         responses: replies(r),
       },
     };

@@ -13,7 +13,7 @@ export interface Call<P, Q, B> {
 }
 
 export interface RouteSpec {
-  readonly method: 'get' | 'post';
+  readonly method: 'get' | 'post' | 'put';
   /** In OpenAPI's form: /api/jobs/{jobId} */
   readonly path: string;
   readonly summary: string;
@@ -21,6 +21,10 @@ export interface RouteSpec {
   readonly query?: z.ZodType;
   readonly body?: z.ZodType;
   readonly reply: z.ZodType;
+  /** What is sent, when it is not JSON. */
+  readonly produces?: string;
+  /** Content types of a body that is not JSON; the handler finds its bytes in `req.body`. */
+  readonly takes?: readonly string[];
   readonly status?: number;
   readonly problems: readonly ProblemCode[];
   /** Largest body taken. */
@@ -45,8 +49,10 @@ export function route<P = undefined, Q = undefined, B = undefined>(
   handle: (call: Call<P, Q, B>) => Promise<unknown> | unknown,
 ): Route {
   const mount = (router: Router) => {
-    const parse = spec.body ? [express.json({ limit: spec.limit ?? '4mb', strict: false })] : [];
+    const limit = spec.limit ?? '4mb';
+    const parse = spec.takes ? [express.raw({ type: [...spec.takes], limit })] : spec.body ? [express.json({ limit, strict: false })] : [];
     router[spec.method](spec.path.replace(/\{(\w+)\}/g, ':$1'), ...parse, async (req, res) => {
+      if (spec.takes && !Buffer.isBuffer(req.body)) throw new HttpProblem('wrong-type', `Send the body as ${spec.takes.join(' or ')}.`);
       if (spec.body && req.body === undefined) throw new HttpProblem('wrong-type', 'Send the body as application/json.');
       const problems: Problem[] = [];
       const params = check(spec.params, req.params, 'params', problems);

@@ -1,0 +1,278 @@
+import { createHash } from 'node:crypto';
+import { quillPoint } from '@roughsill/demo';
+import { BLANK_READING, BLANK_SAMPLE, writeJobFile, type JobFacts } from '@roughsill/core';
+import { guessMapping, previewImport, readTable } from '@roughsill/core/import';
+import { simulatedMoistureMeter, simulatedSwab, simulatedXrf } from './devices/simulated';
+import { simulatedLab } from './devices/lab';
+import { DEFAULT_SETTINGS } from '@roughsill/core';
+import { NOW, startTestServer, type TestServer } from './testing';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+  const res = await server.call('POST', '/api/jobs/import', undefined, writeJobFile(quillPoint()));
+  expect(res.status).toBe(201);
+});
+afterAll(() => server.stop());
+
+const change = (entity: string, entityId: string, fields: object, surfaceId: string | null = null, op = 'add') => ({
+  id: `c-${Math.random().toString(36).slice(2, 12)}`,
+  jobId: 'quill-point',
+  entity,
+  entityId,
+  surfaceId,
+  op,
+  fields,
+  at: NOW.toISOString(),
+  by: 'Ines Marlow',
+});
+const send = (...changes: object[]) => server.call('POST', '/api/changes', { changes });
+
+test('a whole survey goes in and comes out byte for byte', async () => {
+  const file = await server.call('GET', '/api/jobs/quill-point/file');
+  expect(JSON.stringify(file.body)).toBe(JSON.stringify(JSON.parse(writeJobFile(quillPoint()))));
+});
+
+test('a phone that does not know the newer fields can still write', async () => {
+  const { samples: _s, measures: _m, ...old } = { ...quillPoint().surfaces[0]!, name: 'From an old phone' };
+  const fields = Object.fromEntries(
+    [
+      'spaceId',
+      'position',
+      'name',
+      'element',
+      'count',
+      'material',
+      'lengthM',
+      'widthM',
+      'faces',
+      'yearMade',
+      'conditions',
+      'coatsCounted',
+      'knots',
+      'aim',
+      'topcoat',
+      'bench',
+    ].map((k) => [k, (old as Record<string, unknown>)[k]]),
+  );
+  expect((await send(change('surface', 'old-phone', fields))).status).toBe(200);
+  // And its patch leaves the newer fields alone.
+  expect(
+    (
+      await send(
+        change('surface', 'old-phone', { moldM2: 2 }, null, 'set'),
+        change('surface', 'old-phone', { name: 'Renamed' }, null, 'set'),
+      )
+    ).status,
+  ).toBe(200);
+  const { body } = await server.call('GET', '/api/jobs/quill-point');
+  expect((body.facts as JobFacts).surfaces.find((s) => s.id === 'old-phone')).toMatchObject({
+    name: 'Renamed',
+    moldM2: 2,
+    scrapped: false,
+    samples: [],
+  });
+});
+
+describe('samples and their answers', () => {
+  const sample = { ...BLANK_SAMPLE, number: 'QP-090', toSubstrate: true, takenAt: '2026-05-01T10:00:00.000Z' };
+  test('two phones may record the same number: both are kept', async () => {
+    expect((await send(change('sample', 'phone-a', sample, 'qp-keeper-base'))).status).toBe(200);
+    expect((await send(change('sample', 'phone-b', { ...sample, number: 'qp 90' }, 'qp-siding'))).status).toBe(200);
+    const { body } = await server.call('GET', '/api/jobs/quill-point/plan');
+    expect(body.survey.register.samples.filter((s: { numberTwice: boolean }) => s.numberTwice)).toHaveLength(2);
+  });
+  test.each([
+    ['sent before it was taken', { ...sample, number: 'QP-091', sentAt: '2026-04-30T10:00:00.000Z' }, /is sent before it was taken/],
+    ['sent but not taken', { ...sample, number: 'QP-091', takenAt: null, sentAt: '2026-04-30T10:00:00.000Z' }, /was not taken/],
+    ['asbestos of nothing', { ...sample, number: 'QP-091', hazard: 'asbestos', kind: 'bulk' }, /says what it was cut from/],
+  ])('a sample %s is refused whole', async (_what, fields, message) => {
+    const res = await send(change('sample', 'bad-sample', fields, 'qp-keeper-base'));
+    expect(res.status).toBe(422);
+    expect(res.body.errors.map((e: { message: string }) => e.message).join()).toMatch(message);
+  });
+  test('an answer dated before its sample, or for an unknown one, is refused', async () => {
+    const reading = { ...BLANK_READING, kind: 'lab', takenAt: '2026-04-01T10:00:00.000Z', value: 0.2, unit: 'mass%', sampleId: 'phone-a' };
+    expect((await send(change('reading', 'early', reading, 'qp-keeper-base'))).body.errors[0].message).toMatch(
+      /dated before sample QP-090/,
+    );
+    expect((await send(change('reading', 'stray', { ...reading, sampleId: 'nobody' }, 'qp-keeper-base'))).body.errors[0].message).toMatch(
+      /not on this surface/,
+    );
+  });
+  test('checks of instruments are never rewritten', async () => {
+    const res = await send(change('instrumentCheck', 'qp-k1', { note: 'x' }, null, 'set'));
+    expect(res.status).toBe(422);
+    await expect(server.db.execute(`update instrument_checks set note = 'x'`)).rejects.toThrow();
+  });
+});
+
+describe('pictures', () => {
+  // Eight by eight dots of one brown.
+  const PLAIN = Buffer.from(
+    '/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAA0JCgsKCA0LCgsODg0PEyAVExISEyccHhcgLikxMC4pLSwzOko+MzZGNywtQFdBRkxOUlNSMj5aYVpQYEpRUk//2wBDAQ4ODhMREyYVFSZPNS01T09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT0//wAARCAAIAAgDASIAAhEBAxEB/8QAFQABAQAAAAAAAAAAAAAAAAAAAAP/xAAUEAEAAAAAAAAAAAAAAAAAAAAA/8QAFAEBAAAAAAAAAAAAAAAAAAAABf/EABQRAQAAAAAAAAAAAAAAAAAAAAD/2gAMAwEAAhEDEQA/ALADSD//2Q==',
+    'base64',
+  );
+  /** The same picture with a segment of its own after the start. */
+  const jpeg = (marker: number, text = 'x') => {
+    const body = Buffer.from(text);
+    return Buffer.concat([PLAIN.subarray(0, 2), Buffer.from([0xff, marker, 0, body.length + 2]), body, PLAIN.subarray(2)]);
+  };
+  const hashOf = (b: Buffer) => createHash('sha256').update(b).digest('hex');
+  const put = (hash: string, body: Buffer, type = 'image/jpeg') =>
+    fetch(`${server.address}/api/photos/${hash}`, { method: 'PUT', body: new Uint8Array(body), headers: { 'content-type': type } });
+
+  test('a picture is kept under its hash, and served once it is on a job of the firm', async () => {
+    const picture = jpeg(0xfe);
+    const hash = hashOf(picture);
+    expect((await put(hash, picture)).status).toBe(200);
+    expect((await put(hash, picture)).status).toBe(200);
+    expect((await fetch(`${server.address}/api/photos/${hash}`)).status).toBe(404);
+    const fields = {
+      hash,
+      width: 10,
+      height: 10,
+      ofSurfaceId: 'qp-wainscot',
+      ofSampleId: null,
+      ofCheckId: null,
+      caption: 'Blisters',
+      marks: [{ kind: 'arrow', x: 0.1, y: 0.1, toX: 0.4, toY: 0.5 }],
+      takenAt: NOW.toISOString(),
+    };
+    expect((await send(change('photo', 'photo-1', fields))).status).toBe(200);
+    const got = await fetch(`${server.address}/api/photos/${hash}`);
+    expect([got.status, got.headers.get('content-type'), got.headers.get('cache-control')]).toEqual([
+      200,
+      'image/jpeg',
+      expect.stringContaining('private'),
+    ]);
+    expect(Buffer.from(await got.arrayBuffer()).equals(picture)).toBe(true);
+  });
+  test.each([
+    ['no picture at all', Buffer.from('hello'), /broken, or no JPEG/],
+    ['broken off', jpeg(0xfe).subarray(0, 60), /broken/],
+    ['a start and an end with nothing between', Buffer.from([0xff, 0xd8, 0xff, 0xd9]), /broken/],
+    ['with camera data', jpeg(0xe1, 'Exif\0\0GPS'), /camera data/],
+  ])('%s is refused with its reason', async (_what, bytes, message) => {
+    const res = await put(hashOf(bytes), bytes);
+    expect(res.status).toBe(422);
+    expect(((await res.json()) as { detail: string }).detail).toMatch(message);
+  });
+  test('a hash that does not fit, a huge file, another type, a path for a name', async () => {
+    const picture = jpeg(0xfe, 'other');
+    expect((await put('0'.repeat(64), picture)).status).toBe(422);
+    expect((await put('0'.repeat(64), Buffer.alloc(5 * 1024 * 1024))).status).toBe(413);
+    expect((await put(hashOf(picture), picture, 'text/plain')).status).toBe(415);
+    expect((await fetch(`${server.address}/api/photos/..%2f..%2fetc`)).status).toBe(400);
+  });
+});
+
+describe('simulated instruments', () => {
+  const read = (id: string, body: object) => server.call('POST', `/api/instruments/${id}/read`, { jobId: 'quill-point', ...body });
+  test('each says that it is simulated, and reads the hidden truth', async () => {
+    const { body } = await server.call('GET', '/api/instruments');
+    expect(body.instruments).toHaveLength(5);
+    expect(body.instruments.every((i: { simulated: boolean; name: string }) => i.simulated && /simulated/i.test(i.name))).toBe(true);
+    const xrf = await read('xrf', { surfaceId: 'qp-keeper-door' });
+    expect(xrf.body.reading).toMatchObject({ kind: 'xrf', unit: 'mg/cm2', device: 'Simulated XRF' });
+    expect(xrf.body.reading.value).toBeGreaterThan(2);
+    const meter = await read('moisture', { surfaceId: 'qp-siding' });
+    expect(meter.body.reading).toMatchObject({ kind: 'moisture', unit: '%MC' });
+  });
+  test('what comes back can be recorded as it is', async () => {
+    const { body } = await read('swab', { surfaceId: 'qp-railing', depth: 'all', seconds: 90 });
+    expect(body.reading.spot).toBe('changed');
+    expect((await send(change('reading', 'from-swab', { ...body.reading, takenAt: NOW.toISOString() }, 'qp-railing'))).status).toBe(200);
+  });
+  test('unknown instruments, surfaces and impossible times are told', async () => {
+    expect((await read('geiger', { surfaceId: 'qp-siding' })).status).toBe(404);
+    expect((await read('xrf', { surfaceId: 'nowhere' })).status).toBe(404);
+    expect((await read('swab', { surfaceId: 'qp-siding', seconds: -1 })).status).toBe(400);
+    expect((await server.call('POST', '/api/instruments/moisture/check', { material: null })).status).toBe(400);
+  });
+
+  const facts = quillPoint();
+  const use = (id: string, over = {}) => ({
+    facts,
+    surface: facts.surfaces.find((s) => s.id === id)!,
+    depth: 'all' as const,
+    seconds: 90,
+    setTo: '',
+    ...over,
+  });
+  /** Repeatable chance: a fixed walk through [0, 1). */
+  const walk = () => {
+    let i = 0;
+    return () => (i += 0.61803398875) % 1;
+  };
+  test('the swab errs at its stated rates, and its colour takes a minute', async () => {
+    const swab = simulatedSwab(walk());
+    const shows = async (id: string) => {
+      let changed = 0;
+      for (let i = 0; i < 400; i += 1) if ((await swab.read(use(id))).reading.spot === 'changed') changed += 1;
+      return changed / 400;
+    };
+    expect(await shows('qp-railing')).toBeCloseTo(0.95, 1);
+    expect(await shows('qp-counter')).toBeCloseTo(0.1, 1);
+    expect((await swab.read(use('qp-railing', { seconds: 20 }))).reading.spot).toBe('unclear');
+    expect((await swab.read(use('qp-railing', { depth: 'face' }))).reading.toSubstrate).toBe(false);
+  });
+  test('bare material adds to the XRF what its substrate check shows', async () => {
+    const xrf = simulatedXrf(walk());
+    const { values, filmMgCm2 } = await xrf.check!('mildSteel');
+    expect(values).toHaveLength(6);
+    expect(values.reduce((a, b) => a + b, 0) / 6 - filmMgCm2).toBeCloseTo(0.12, 1);
+    expect((await xrf.check!(null)).values).toHaveLength(3);
+  });
+  test('a meter set to another wood reads wrong', async () => {
+    const meter = simulatedMoistureMeter(() => 0.5);
+    const oak = { ...use('qp-siding'), surface: { ...use('qp-siding').surface, species: 'oak' } };
+    const wrong = (await meter.read(oak)).reading.value!;
+    const right = (await meter.read({ ...oak, setTo: 'oak' })).reading.value!;
+    expect(wrong).toBeGreaterThan(right + 1);
+  });
+});
+
+test('the simulated lab answers after its days, and its CSV goes in by the import', async () => {
+  const facts = quillPoint();
+  const lab = simulatedLab(86_400);
+  const sentAt = Date.parse('2026-04-15T08:10:00.000Z');
+  const early = await lab.answers(facts, DEFAULT_SETTINGS, new Date(sentAt + 3.9 * 86_400_000));
+  const late = await lab.answers(facts, DEFAULT_SETTINGS, new Date(sentAt + 4.1 * 86_400_000));
+  expect([early.waiting, late.waiting]).toEqual([3, 0]);
+  expect(late.csv).toBe((await lab.answers(facts, DEFAULT_SETTINGS, new Date(sentAt + 4.1 * 86_400_000))).csv);
+  const fast = await simulatedLab(15).answers(facts, DEFAULT_SETTINGS, new Date(sentAt + 61_000));
+  expect(fast.waiting).toBe(0);
+  const table = readTable(Uint8Array.from(Buffer.from(late.csv)));
+  if (!table.ok) throw new Error('no table');
+  const preview = previewImport(table.value, facts, {
+    kind: 'lab',
+    mapping: guessMapping(table.value.headers),
+    unit: null,
+    takenAt: NOW.toISOString(),
+    rules: 'us',
+    by: 'T',
+  });
+  const fresh = preview.rows.filter((r) => ['QP-003', 'QP-004', 'QP-005'].includes(r.label));
+  expect(fresh.flatMap((r) => r.problems)).toEqual([]);
+  expect(fresh.find((r) => r.label === 'QP-004')!.reading!.value).toBeGreaterThan(1);
+});
+
+describe('paper', () => {
+  test.each(['survey', 'custody', 'labels'])('%s.pdf is a whole PDF with the product’s own faces', async (name) => {
+    const res = await fetch(`${server.address}/api/jobs/quill-point/${name}.pdf`);
+    const bytes = Buffer.from(await res.arrayBuffer());
+    expect([res.status, res.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+    expect(bytes.subarray(0, 5).toString('latin1')).toBe('%PDF-');
+    expect(bytes.toString('latin1')).toMatch(/Hyperlegible/i);
+    expect(bytes.subarray(-6).toString('latin1')).toContain('%%EOF');
+  });
+  test('of no job there is none', async () => {
+    expect((await server.call('GET', '/api/jobs/nowhere/survey.pdf')).status).toBe(404);
+  });
+  test('the register as CSV', async () => {
+    const { body, type } = await server.call('GET', '/api/jobs/quill-point/samples.csv');
+    expect(type).toMatch(/text\/csv/);
+    expect(String(body).split('\r\n')[0]).toBe('sample,hazard,kind,room or side,surface,place,state,taken,sent,due,lab,result,unit,note');
+  });
+});
