@@ -1,6 +1,6 @@
 /** Assessment above single surfaces: what each testing combination and homogeneous area costs to test, and to leave untested. */
 import { BLANK_READING, type JobFacts, type Reading, type Surface, type SuspectKind } from './facts';
-import { createDeriver, type JobPlan } from './pipeline';
+import { createDeriver, type JobPlan, type SurfacePlan } from './pipeline';
 import {
   leadChance,
   leadGroups,
@@ -60,18 +60,21 @@ function positiveMoney(facts: JobFacts, ids: ReadonlySet<string>, settings: Firm
   return new Map([...ids].map((id) => [id, Math.max(0, (yes.get(id) ?? 0) - (no.get(id) ?? 0))]));
 }
 
-/** One testing combination. @param extra from `positiveMoney`, when it was reckoned for the whole job already */
+/**
+ * One testing combination.
+ * @param plans of its surfaces
+ * @param extra from `positiveMoney`, when it was reckoned for the whole job already
+ */
 export function assessGroup(
   facts: JobFacts,
   group: LeadGroup,
-  plan: JobPlan,
+  plans: readonly SurfacePlan[],
   settings: FirmSettings,
   thisYear: number,
   extra?: ReadonlyMap<string, number>,
 ): GroupAssessment {
   const rulebook = RULEBOOKS[facts.job.rulebook];
   const ids = new Set(group.surfaceIds);
-  const plans = plan.surfaces.filter((p) => ids.has(p.surfaceId));
   const surfaces = facts.surfaces.filter((s) => ids.has(s.id));
   const space = facts.spaces.find((s) => s.id === group.spaceId);
   const first = surfaces[0]!;
@@ -102,7 +105,17 @@ export function assessGroup(
 export function assessGroups(facts: JobFacts, plan: JobPlan, settings: FirmSettings, thisYear: number): GroupAssessment[] {
   const groups = leadGroups(facts);
   const extra = positiveMoney(facts, new Set(groups.flatMap((g) => g.surfaceIds)), settings, thisYear);
-  return groups.map((g) => assessGroup(facts, g, plan, settings, thisYear, extra));
+  const byId = new Map(plan.surfaces.map((p) => [p.surfaceId, p]));
+  return groups.map((g) =>
+    assessGroup(
+      facts,
+      g,
+      g.surfaceIds.flatMap((id) => byId.get(id) ?? []),
+      settings,
+      thisYear,
+      extra,
+    ),
+  );
 }
 
 /** Chance that a suspect of each kind, from before the ban, holds asbestos. From memory of survey practice: ranks, not measurements. */

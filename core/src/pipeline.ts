@@ -358,6 +358,17 @@ export function createDeriver(): Deriver {
   };
 }
 
+/** The homogeneous areas alone, without deriving any surface. */
+export function areasOf(facts: JobFacts): AsbestosArea[] {
+  const rulebook = RULEBOOKS[facts.job.rulebook];
+  const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
+  const suspected = facts.surfaces.flatMap((surface) => {
+    const suspects = suspectsOf(surface, yearOf(facts.job, bySpace.get(surface.spaceId), surface), takeOff(surface).totalM2, rulebook);
+    return suspects.length > 0 ? [{ surface, suspects }] : [];
+  });
+  return asbestosAreas(suspected, rulebook);
+}
+
 /** Above this the work is done from a ladder or a scaffold. */
 const HIGH_M = 2;
 

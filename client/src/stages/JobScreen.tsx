@@ -10,6 +10,7 @@ import { Button, Empty, NextBar, UnitsProvider, useWide, Words, ZoneProvider } f
 import { findSurface, useDigest, useJob } from '../store';
 import { Ledge, StageColumn } from './Ledge';
 import { Notices } from './Notices';
+import { TodayPanel } from './probe/TodayPanel';
 import { SurfaceList } from './SurfaceList';
 import { ACT_WORDS, isStage, STAGE_OF_ACT, STAGE_WORDS, type StageId } from './stages';
 import { useJobKeys } from './keys';
@@ -146,6 +147,7 @@ function JobList() {
     >
       <JobHead facts={facts} stage={stage} />
       {digest ? <JobNext facts={facts} digest={digest} go={go} /> : null}
+      {digest && (stage === 'walk' || stage === 'probe') ? <TodayPanel facts={facts} digest={digest} /> : null}
       {facts.surfaces.length > 8 ? (
         <TextInput
           ref={find}

@@ -5,6 +5,7 @@ import { formatMeasure, measure, RULEBOOKS, say, UNITS, type JobDigest, type Job
 import { Button, Empty, Panel, Row, StateMark, Why, Words } from '../kit';
 import { Strip } from '../section';
 import { commit, remove, set, useAppDispatch } from '../store';
+import { copySpace } from './walk/drafts';
 import { lineFor, type StageId } from './stages';
 
 interface SurfaceListProps {
@@ -22,7 +23,6 @@ export function SurfaceList({ facts, digest, stage, surfaceId, filter, by }: Sur
   const wanted = filter.trim().toLowerCase();
   return (
     <View testID={`list-by-${by}`} className="gap-6">
-      {stage === 'walk' ? <States digest={digest} /> : null}
       {spaces.map((space, i) => (
         <SpaceBlock
           key={space.id}
@@ -39,7 +39,12 @@ export function SurfaceList({ facts, digest, stage, surfaceId, filter, by }: Sur
         />
       ))}
       {stage === 'walk' ? (
-        <Button label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/add/${facts.job.id}`)} />
+        <View className="flex-row flex-wrap gap-2">
+          <Button look="main" label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/add/${facts.job.id}`)} />
+          {facts.surfaces.length > 1 ? (
+            <Button label="Table: edit many" testID="edit-many" onPress={() => router.navigate(`/table/${facts.job.id}`)} />
+          ) : null}
+        </View>
       ) : null}
     </View>
   );
@@ -49,20 +54,6 @@ export const moneyFor = (facts: JobFacts) => {
   const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
   return (n: number) => `${sign}${Math.round(n).toLocaleString('en-US')}`;
 };
-
-/** What of the job is known, in one line. */
-function States({ digest }: { readonly digest: JobDigest }) {
-  const entries = Object.entries(digest.states).filter(([, n]) => n > 0) as [keyof JobDigest['states'], number][];
-  if (entries.length === 0) return null;
-  return (
-    <View className="flex-row flex-wrap gap-x-5 gap-y-1">
-      <Words look="label">Lead</Words>
-      {entries.map(([state, n]) => (
-        <StateMark key={state} state={state} what={String(n)} />
-      ))}
-    </View>
-  );
-}
 
 interface SpaceBlockProps {
   readonly facts: JobFacts;
@@ -132,6 +123,12 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
             label="Edit"
             says={`Edit ${space.name}`}
             onPress={() => router.navigate(`/add/${facts.job.id}?edit=${space.id}`)}
+          />
+          <Button
+            look="quiet"
+            label="Copy"
+            says={`Copy ${space.name} with its surfaces`}
+            onPress={() => dispatch(commit(facts.job.id, copySpace(facts, space), `${space.name} copied`))}
           />
           {first || !neighbours[0] ? null : (
             <Button look="quiet" label="Up" says={`Move ${space.name} up`} onPress={() => swap(neighbours[0]!)} />

@@ -16,7 +16,7 @@ export const isStage = (x: unknown): x is StageId => STAGES.includes(x as StageI
 
 export const STAGE_WORDS: Record<StageId, { readonly label: string; readonly hint: string }> = {
   walk: { label: 'Walk', hint: 'Rooms, sides, surfaces, coats and condition' },
-  probe: { label: 'Probe', hint: 'What holds lead, and which test tells most' },
+  probe: { label: 'Probe', hint: 'Lead, asbestos, mold: what is known, and which test tells most' },
   choose: { label: 'Choose', hint: 'How each part comes off, and what is blocked' },
   protect: { label: 'Protect', hint: 'Sheet, air, equipment, signs, waste' },
   coat: { label: 'Coat', hint: 'Knots, primer, topcoat, how much and when' },
@@ -29,7 +29,7 @@ export function isOpen(stage: StageId, d: SurfaceDigest): boolean {
     case 'walk':
       return d.problems > 0 || d.coats.some((c) => !c.counted);
     case 'probe':
-      return d.nextTest !== 'none';
+      return d.nextTest !== 'none' || d.act === 'sampleAsbestos' || d.act === 'moldCause';
     case 'choose':
       return d.picks.some((p) => !p.byPerson || p.methodId === null);
     case 'protect':
@@ -43,15 +43,21 @@ export function isOpen(stage: StageId, d: SurfaceDigest): boolean {
 
 export const openCount = (stage: StageId, digest: JobDigest): number => digest.surfaces.filter((d) => isOpen(stage, d)).length;
 
+/** What is known of asbestos and mold, where there is something to know. */
+const otherHazards = (d: SurfaceDigest): string =>
+  [d.asbestos === 'notFound' ? '' : `asbestos ${say(d.asbestos)}`, d.mold === 'notFound' ? '' : `mold ${say(d.mold)}`]
+    .filter(Boolean)
+    .join(', ');
+
 /** The line under a surface's name in a stage's list. */
 export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, money: (n: number) => string): string {
   const area = formatMeasure(measure(d.areaM2, 'm2'), units);
   const methods = [...new Set(d.picks.map((p) => (p.methodId ? say(p.methodId) : 'stop and ask')))].join(' + ');
   switch (stage) {
     case 'walk':
-      return `${area} · ${d.coats.filter((c) => c.counted).length} coats${d.coats.some((c) => !c.counted) ? ', not all counted' : ''}`;
+      return `${area} · ${d.coats.filter((c) => c.counted).length} coats${d.coats.some((c) => !c.counted) ? ', not all counted' : ''}${otherHazards(d) ? ` · ${otherHazards(d)}` : ''}`;
     case 'probe':
-      return d.nextTest === 'none' ? 'nothing to test' : say(d.nextTest);
+      return [d.nextTest === 'none' ? '' : say(d.nextTest), otherHazards(d)].filter(Boolean).join(' · ') || 'nothing to test';
     case 'choose':
       return `${methods} · ${formatRange(d.money, money)}`;
     case 'protect':
@@ -72,6 +78,8 @@ export const STAGE_OF_ACT: Record<NextAct, StageId> = {
   fixProblem: 'walk',
   addCoats: 'walk',
   test: 'probe',
+  sampleAsbestos: 'probe',
+  moldCause: 'probe',
   choose: 'choose',
   waitForLab: 'probe',
   protect: 'protect',
@@ -85,6 +93,8 @@ export const ACT_WORDS: Record<NextAct, { readonly says: string; readonly act: s
   fixProblem: { says: 'put right what is marked.', act: 'Look' },
   addCoats: { says: 'count the coats, from the top down.', act: 'Count coats' },
   test: { says: 'test it before anyone disturbs it.', act: 'Test' },
+  sampleAsbestos: { says: 'asbestos is not ruled out: have it sampled, or leave it whole.', act: 'Samples' },
+  moldCause: { says: 'find what wets it before anything is painted.', act: 'Find the cause' },
   choose: { says: 'choose how the paint comes off.', act: 'Choose' },
   waitForLab: { says: 'waiting for the lab. Until then it counts as lead.', act: 'Enter result' },
   protect: { says: 'set up protection before the first stroke.', act: 'Protect' },

@@ -1,5 +1,5 @@
 /** Talks to the server. Every failure comes back as one of three: no signal, refused with problems, or gone. */
-import type { Change, Clash, FirmSettings, JobFacts, Problem } from '@roughsill/core';
+import type { Change, Clash, FirmSettings, JobFacts, Material, Problem, ReadingDraft } from '@roughsill/core';
 
 export interface JobLine {
   readonly id: string;
@@ -9,6 +9,15 @@ export interface JobLine {
   readonly rulebook: 'us' | 'uk';
   readonly sample: boolean;
   readonly surfaces: number;
+}
+
+export interface InstrumentLine {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly simulated: boolean;
+  readonly sheet: string;
+  readonly checks: boolean;
 }
 
 export type ApiError =
@@ -57,6 +66,21 @@ export const api = {
       method: 'POST',
       body: JSON.stringify({ changes }),
     }),
+  instruments: () => call<{ instruments: InstrumentLine[]; lab: { name: string; simulated: boolean } }>('/api/instruments'),
+  readInstrument: (id: string, use: { jobId: string; surfaceId: string; depth: 'face' | 'all'; seconds: number; setTo: string }) =>
+    call<{ reading: Omit<ReadingDraft, 'takenAt'>; says: string; simulated: boolean }>(`/api/instruments/${encodeURIComponent(id)}/read`, {
+      method: 'POST',
+      body: JSON.stringify(use),
+    }),
+  checkInstrument: (id: string, material: Material | null) =>
+    call<{ values: number[]; filmMgCm2: number; tolerance: number }>(`/api/instruments/${encodeURIComponent(id)}/check`, {
+      method: 'POST',
+      body: JSON.stringify({ material }),
+    }),
+  labAnswers: (jobId: string) =>
+    call<{ csv: string; ready: number; waiting: number; lab: string; simulated: boolean }>(
+      `/api/jobs/${encodeURIComponent(jobId)}/lab-answers`,
+    ),
   importFile: (text: string, copy: boolean) =>
     call<{ jobId: string; cursor: number }>(`/api/jobs/import${copy ? '?copy=true' : ''}`, { method: 'POST', body: text }),
 };

@@ -3,6 +3,7 @@ import { applyChange, type JobFacts } from '@roughsill/core';
 import { loadOutbox, loadPreferences, loadSnapshot, saveOutbox, savePreferences, saveSnapshot } from './persist';
 import { jobsSlice, outboxSlice, sessionSlice } from './slices';
 import { makeStore, type Store } from './store';
+import { sendPictures } from './pictures';
 import { flush, loadSession, pull, withWaiting } from './sync';
 
 const SNAPSHOT_DELAY_MS = 400;
@@ -60,10 +61,12 @@ export function boot(): Store {
     keep(store);
     void store.dispatch(loadSession());
     void store.dispatch(flush());
+    void sendPictures();
   });
   const look = () => {
     if (document.visibilityState !== 'visible') return;
     void store.dispatch(flush());
+    void sendPictures();
     for (const jobId of Object.keys(store.getState().jobs.byId)) if (location.pathname.includes(jobId)) void store.dispatch(pull(jobId));
   };
   window.addEventListener('online', look);

@@ -4,7 +4,9 @@ import {
   applyChanges,
   CHILD_LIST,
   inverse,
+  isChild,
   isJobChange,
+  JOB_LIST,
   type Change,
   type Entity,
   type FirmSettings,
@@ -50,11 +52,9 @@ function seen(facts: JobFacts | null, d: Draft): Record<string, unknown> | undef
   const row: object | undefined =
     d.entity === 'job'
       ? facts.job
-      : d.entity === 'space'
-        ? facts.spaces.find((s) => s.id === d.entityId)
-        : d.entity === 'surface'
-          ? facts.surfaces.find((s) => s.id === d.entityId)
-          : facts.surfaces.find((s) => s.id === d.surfaceId)?.[CHILD_LIST[d.entity]].find((r) => r.id === d.entityId);
+      : isChild(d.entity)
+        ? facts.surfaces.find((s) => s.id === d.surfaceId)?.[CHILD_LIST[d.entity]].find((r) => r.id === d.entityId)
+        : facts[JOB_LIST[d.entity]].find((r) => r.id === d.entityId);
   return row && Object.fromEntries(Object.keys(d.fields ?? {}).map((k) => [k, (row as Record<string, unknown>)[k]]));
 }
 

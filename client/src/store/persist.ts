@@ -47,11 +47,16 @@ export function loadPreferences(): { dim?: boolean; recent?: string[] } {
 
 export const saveSnapshot = (s: Snapshot): Promise<void> => set(SNAPSHOT, s).catch(() => undefined);
 
-/** Only what still fits today's schemas comes back: an older app may have written it. */
+/** Only what still fits today's schemas comes back, with its gaps filled: an older app may have written it. */
 export async function loadSnapshot(): Promise<Snapshot | null> {
   const raw = (await get(SNAPSHOT).catch(() => null)) as Snapshot | null | undefined;
   if (!raw || typeof raw !== 'object') return null;
   const settings = FirmSettings.safeParse(raw.settings);
-  const jobs = Object.fromEntries(Object.entries(raw.jobs ?? {}).filter(([, j]) => JobFacts.safeParse(j.facts).success));
+  const jobs = Object.fromEntries(
+    Object.entries(raw.jobs ?? {}).flatMap(([id, j]) => {
+      const facts = JobFacts.safeParse(j.facts);
+      return facts.success ? [[id, { ...j, facts: facts.data }]] : [];
+    }),
+  );
   return { list: raw.list ?? null, jobs, ...(settings.success ? { settings: settings.data } : {}) } as Snapshot;
 }

@@ -1,7 +1,7 @@
 /** Per part: every method's verdict, its hours and cost, ranked for the user's aim. */
 import type { Aim, MethodId, Part, PartKind, Surface } from '../facts';
 import type { SurfaceContext } from '../context';
-import type { HazardState, LeadPicture } from '../probe';
+import type { LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
 import { liveParts, type TakeOff } from '../walk';
 import { midpoint, unitEffort, type UnitEffort } from './cost';

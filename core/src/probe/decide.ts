@@ -1,6 +1,6 @@
 /** Test, or treat as positive? What each costs, weighed by how likely it is. The law's rule stands above the arithmetic. */
-import { answer, why, type Answer, type Reason } from '../reasons';
-import type { FirmSettings, Rulebook } from '../rulebook';
+import { why, type Answer, type Reason } from '../reasons';
+import type { Rulebook } from '../rulebook';
 import { measure } from '../units/units';
 
 /** Share of homes with some lead-based paint, by year built. HUD national survey 1998-2000. */
@@ -114,7 +114,3 @@ export function leadChance(builtYear: number | null, element: string, swabs: rea
     );
   return { value: chance, because };
 }
-
-/** Price of the test that would settle it. */
-export const testPrice = (next: string, settings: FirmSettings): number =>
-  next === 'labAllCoats' || next === 'waitForLab' ? settings.testPrices.chip : settings.testPrices.swab;

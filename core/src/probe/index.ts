@@ -23,7 +23,7 @@ export { CAUSE_QUESTIONS, moldOn, moldPicture, moldSize, type MoldPicture } from
 export { builtClass, drawDwellings, dwellingsToTest, missesAll, type BuiltClass } from './multifamily';
 export { draw, seeded } from './seeded';
 export { dustLoading, loadingOfChip, loadingOfFilm, massOfFilm } from './film';
-export { afterTest, KIT_ERRORS, leadChance, leadPrior, testOrAssume, testPrice, type KitErrors, type TestOrAssume } from './decide';
+export { afterTest, KIT_ERRORS, leadChance, leadPrior, testOrAssume, type KitErrors, type TestOrAssume } from './decide';
 export { nextNumber, sameNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
 export { DEPTHS, touchToday, type Depth, type Touch, type TouchToday } from './touch';
 export { blockedMethods, registerAct, todayOf, type Today, type TodayAct, type TodaySurface } from './today';

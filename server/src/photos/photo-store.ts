@@ -34,13 +34,7 @@ function isWhole(b: Buffer, type: PhotoType): boolean {
 function holdsCameraData(b: Buffer, type: PhotoType): boolean {
   if (type === 'image/png') return b.includes(Buffer.from('eXIf', 'latin1'));
   if (type === 'image/webp') return b.includes(Buffer.from('EXIF', 'latin1'));
-  for (let i = 2; i + 4 < b.length && b[i] === 0xff;) {
-    const marker = b[i + 1]!;
-    if (marker === 0xda) return false;
-    if (marker === 0xe1) return true;
-    i += 2 + b.readUInt16BE(i + 2);
-  }
-  return false;
+  return markersOf(b).includes(0xe1);
 }
 
 export class PhotoStore {

@@ -1,23 +1,55 @@
-/** Lead, coat by coat: the state with its reasons, the best next test, and the record of every reading. */
-import { useState } from 'react';
+/** A surface's hazards: what may be touched today, lead coat by coat, asbestos by area, mold and moisture, its samples and every reading. */
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { router } from 'expo-router';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
-import { formatMeasure, measure, say, standingReadings, UNCOUNTED, type Reading, type Surface } from '@roughsill/core';
-import { AnswerRow, Button, Empty, Panel, StateMark, TextField, useUnits, useWhen, Words } from '../../kit';
-import { add, commit, useAppDispatch } from '../../store';
+import { formatMeasure, judgeMoisture, measure, sampleRegister, say, standingReadings, UNCOUNTED, type Reading } from '@roughsill/core';
+import { AnswerRow, Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
+import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 import { ReadingForm } from '../lazy-forms';
+import { AreaPanel } from './AreaPanel';
+import { DecisionPanel } from './DecisionPanel';
+import { InstrumentPanel } from './InstrumentPanel';
+import { MeasureForm, type MeasureKind } from './MeasureForm';
+import { Record } from './Record';
+import { SampleCard } from './SampleCard';
+import { takeChip } from './samples';
 
 const NEXT_WORDS = {
   none: 'Nothing more to test',
   ...Object.fromEntries(['waitForLab', 'notchAllCoats', 'notchForDepth', 'labAllCoats'].map((k) => [k, say(k)])),
 } as Record<string, string>;
 
+type Form = { readonly kind: 'spot' | 'lab' | 'xrf'; readonly answers?: Reading } | { readonly kind: MeasureKind };
+const isMeasure = (f: Form): f is { readonly kind: MeasureKind } => f.kind === 'moisture' || f.kind === 'air' || f.kind === 'surfaceTemp';
+
 export function ProbeStage({ facts, surface, plan }: StageProps) {
-  const [form, setForm] = useState<{ kind: 'spot' | 'lab' | 'xrf'; answers?: Reading } | null>(null);
-  const { lead, asbestos } = plan;
+  const dispatch = useAppDispatch();
+  const settings = useSettings();
+  const by = useAppSelector((s) => s.session.person);
+  const [form, setForm] = useState<Form | null>(null);
+  const { lead } = plan;
+  const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
+  const own = register.lines.filter((l) => l.surfaceId === surface.id);
+  const jobId = facts.job.id;
+  const chip = (depth: 'face' | 'all') =>
+    dispatch(commit(jobId, [takeChip(facts, surface, depth, by, settings.samplePrefix)], 'chip taken'));
   return (
     <>
+      <Panel title="Today" aside="by how deep the work goes" testID="touch">
+        <View className="gap-1">
+          {plan.touch.map((t) => (
+            <AnswerRow
+              key={t.depth}
+              label={cap(say(t.depth))}
+              value={say(t.answer.value)}
+              of={`${say(t.depth)}, ${say(t.answer.value)}`}
+              because={t.answer.because}
+            />
+          ))}
+        </View>
+      </Panel>
       <Panel title="Lead" aside={<StateMark state={lead.overall.value} />}>
         <View className="gap-1">
           {lead.coats.map((c, i) => (
@@ -35,26 +67,23 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
           ))}
         </View>
       </Panel>
-      {asbestos.value === 'notFound' ? null : (
-        <Panel title="Asbestos">
-          <AnswerRow label="Textured coating" of="asbestos" value={<StateMark state={asbestos.value} />} because={asbestos.because} />
-        </Panel>
-      )}
       <Panel title="Best next test" testID="next-test">
         <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
         {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
         {form ? null : (
           <View className="flex-row flex-wrap gap-2">
             <Button look="main" label="Record a swab" testID="record-spot" onPress={() => setForm({ kind: 'spot' })} />
-            <Button label="Record a lab chip" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
+            <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
+            <Button label="Cut a chip, face only" onPress={() => chip('face')} />
             <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />
+            <Button look="quiet" label="Record a lab sheet" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
           </View>
         )}
       </Panel>
-      {form ? (
+      {form && !isMeasure(form) ? (
         <ReadingForm
           key={`${form.kind}-${form.answers?.id ?? ''}`}
-          jobId={facts.job.id}
+          jobId={jobId}
           rules={facts.job.rulebook}
           surface={surface}
           kind={form.kind}
@@ -62,90 +91,63 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
           onDone={() => setForm(null)}
         />
       ) : null}
-      <Record jobId={facts.job.id} surface={surface} onAnswer={(r) => setForm({ kind: 'lab', answers: r })} />
+      <DecisionPanel facts={facts} surface={surface} />
+      <AreaPanel facts={facts} surface={surface} asbestos={plan.asbestos} />
+      <MoldPanel facts={facts} surface={surface} plan={plan} onForm={(kind) => setForm({ kind })} />
+      {form && isMeasure(form) ? (
+        <MeasureForm key={form.kind} jobId={jobId} surface={surface} kind={form.kind} onDone={() => setForm(null)} />
+      ) : null}
+      {own.length > 0 ? (
+        <Panel title="Samples from it" aside={String(own.length)} testID="own-samples">
+          {own.map((l) => (
+            <SampleCard key={l.sample.id} facts={facts} line={l} />
+          ))}
+        </Panel>
+      ) : null}
+      <InstrumentPanel jobId={jobId} surface={surface} />
+      <Record jobId={jobId} surface={surface} onAnswer={(r) => setForm({ kind: 'lab', answers: r })} />
     </>
   );
 }
 
-function resultWords(r: Reading, units: 'ft' | 'm'): string {
-  if (r.kind === 'withdrawn') return 'withdrawn';
-  if (r.kind === 'spot') return `swab ${say(r.spot ?? 'unclear')}`;
-  if (r.value === null || r.unit === null) return `${say(r.kind)}, answer not in`;
-  return `${say(r.kind)} ${formatMeasure(measure(r.value, r.unit), units)}`;
-}
+const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
-const depthWords = (r: Reading): string =>
-  r.kind === 'xrf'
-    ? 'reads through all coats'
-    : r.toSubstrate
-      ? 'through all coats'
-      : `${r.reachedLayerIds.length === 1 ? 'the face' : `${r.reachedLayerIds.length} coats`} only`;
-
-function Record({
-  jobId,
-  surface,
-  onAnswer,
-}: {
-  readonly jobId: string;
-  readonly surface: Surface;
-  readonly onAnswer: (r: Reading) => void;
-}) {
+function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onForm: (kind: MeasureKind) => void }) {
   const units = useUnits();
   const when = useWhen();
-  const standing = new Set(standingReadings(surface.readings).map((r) => r.id));
-  const list = [...surface.readings].sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
+  const readings = standingReadings(surface.readings).filter((r) => r.kind === 'moisture');
   return (
-    <Panel title="Record" aside={`${list.length}`} testID="record">
-      {list.length === 0 ? <Empty says="No reading yet. Readings are kept for good: a correction is a new record that says why." /> : null}
-      {list.map((r) => (
-        <View key={r.id} className={`gap-1 border-l-4 bg-panel px-3 py-2 ${standing.has(r.id) ? 'border-slate' : 'border-line'}`}>
-          <Words look="row" className={standing.has(r.id) ? '' : 'line-through'}>{`${resultWords(r, units)}, ${depthWords(r)}`}</Words>
-          <Words look="note">{[when(r.takenAt), r.by, r.note].filter(Boolean).join(' · ')}</Words>
-          {r.supersedesWhy ? <Words look="note">{`Replaces an earlier record: ${r.supersedesWhy}`}</Words> : null}
-          {standing.has(r.id) ? (
-            <View className="flex-row flex-wrap gap-1">
-              {r.kind === 'lab' && r.value === null ? (
-                <Button label="Enter the answer" testID={`answer-${r.id}`} onPress={() => onAnswer(r)} />
-              ) : null}
-              <Withdraw jobId={jobId} surface={surface} reading={r} />
-            </View>
-          ) : null}
-        </View>
-      ))}
-    </Panel>
-  );
-}
-
-function Withdraw({ jobId, surface, reading }: { readonly jobId: string; readonly surface: Surface; readonly reading: Reading }) {
-  const dispatch = useAppDispatch();
-  const [why, setWhy] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string>();
-  if (why === null) return <Button look="quiet" label="Withdraw" says={`Withdraw this reading`} onPress={() => setWhy('')} />;
-  const save = () => {
-    const { id: _id, by: _by, ...blank } = reading;
-    const fields = {
-      ...blank,
-      kind: 'withdrawn',
-      takenAt: new Date().toISOString(),
-      spot: null,
-      changedLayerIds: [],
-      value: null,
-      unit: null,
-      bandLow: null,
-      bandHigh: null,
-      note: '',
-      supersedesId: reading.id,
-      supersedesWhy: why.trim(),
-    };
-    setProblem(dispatch(commit(jobId, [add('reading', fields, surface.id)], null))[0]?.message);
-  };
-  return (
-    <View className="w-full gap-2">
-      <TextField label="Why is it withdrawn" value={why} onChange={setWhy} onCommit={setWhy} problem={problem} />
-      <View className="flex-row gap-2">
-        <Button look="stop" label="Withdraw it" onPress={save} />
-        <Button label="Leave it" onPress={() => setWhy(null)} />
+    <Panel title="Mold and moisture" aside={<StateMark state={plan.mold.value} />} testID="mold">
+      <AnswerRow
+        label={surface.moldM2 ? `${formatMeasure(measure(surface.moldM2, 'm2'), units)} of growth` : 'Growth'}
+        of="mold"
+        value={say(plan.mold.value)}
+        because={plan.mold.because}
+      />
+      {readings.map((r) => {
+        const verdict = judgeMoisture(r, surface.material);
+        return (
+          <AnswerRow
+            key={r.id}
+            label={r.value !== null && r.unit ? formatMeasure(measure(r.value, r.unit), units) : ''}
+            note={when(r.takenAt)}
+            of={`moisture ${say(verdict.value)}`}
+            value={say(verdict.value)}
+            because={verdict.because}
+          />
+        );
+      })}
+      <View className="flex-row flex-wrap gap-2">
+        <Button label="Moisture" testID="record-moisture" onPress={() => onForm('moisture')} />
+        <Button label="Air" onPress={() => onForm('air')} />
+        <Button label="Face temperature" onPress={() => onForm('surfaceTemp')} />
+        <Button
+          look={plan.mold.value === 'found' ? 'main' : 'plain'}
+          label="Find the cause"
+          testID="find-cause"
+          onPress={() => router.navigate(`/mold/${facts.job.id}?space=${surface.spaceId}`)}
+        />
       </View>
-    </View>
+    </Panel>
   );
 }

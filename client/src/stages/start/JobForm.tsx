@@ -5,7 +5,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
 import { z } from 'zod';
-import { JobFields, say, writeJobFile, YES_NO, type Job, type JobFacts, type Problem } from '@roughsill/core';
+import { BLANK_JOB, JobFields, say, writeJobFile, YES_NO, type Job, type JobFacts, type Problem } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Problems, TextField, Toggle, Words } from '../../kit';
 import { add, commit, newId, remove, set, useAppDispatch, useJob } from '../../store';
 import { Notices } from '../Notices';
@@ -16,20 +16,9 @@ const Form = JobFields.extend({
     error: 'The year is in the future: check it.',
   }),
 });
-type Form = z.infer<typeof Form>;
+type Form = z.output<typeof Form>;
 
-const BLANK: Form = {
-  name: '',
-  place: '',
-  yearBuilt: null,
-  rulebook: 'us',
-  units: 'ft',
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
-  childUnder6: 'unknown',
-  pregnancy: 'unknown',
-  dwelling: true,
-  sample: false,
-};
+const BLANK: Form = { ...BLANK_JOB, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' };
 
 export function NewJobScreen() {
   return <JobForm start={BLANK} />;
@@ -52,7 +41,18 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
     handleSubmit,
     setValue,
     formState: { errors, isDirty },
-  } = useForm<Form>({ resolver: zodResolver(Form), defaultValues: picked });
+  } = useForm<z.input<typeof Form>, unknown, Form>({ resolver: zodResolver(Form), defaultValues: picked });
+  const answer = <K extends 'asthma' | 'livedIn' | 'tenure' | 'family' | 'publicFunding' | 'listed' | 'power' | 'water'>(
+    name: K,
+    label: string,
+    options: readonly { readonly value: Form[K] & string; readonly label: string }[],
+  ) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => <Pick label={label} value={field.value as string} options={options} onChange={field.onChange} testID={name} />}
+    />
+  );
   const save = handleSubmit((f) => {
     const id = facts?.job.id ?? newId();
     const changed = facts ? Object.fromEntries(Object.entries(f).filter(([k, v]) => facts.job[k as keyof Job] !== v)) : f;
@@ -183,6 +183,68 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
             />
           )}
         />
+        <Panel title="The house and its people" aside="what changes the rules">
+          {answer('asthma', 'Someone here has asthma', yesNo)}
+          {answer('livedIn', 'People live here during the work', yesNo)}
+          {answer('tenure', 'Who lives here', [
+            { value: 'ownerOccupied', label: 'the owner' },
+            { value: 'rented', label: 'it is rented' },
+            { value: 'unknown', label: 'not known' },
+          ])}
+          {answer('family', 'The building holds', [
+            { value: 'single', label: 'one dwelling' },
+            { value: 'multi', label: 'several' },
+            { value: 'unknown', label: 'not known' },
+          ])}
+          <Controller
+            control={control}
+            name="dwellings"
+            render={({ field }) => (
+              <NumberField
+                label="Dwellings of like construction"
+                hint="With several, only some are tested, drawn at random by the seed"
+                value={field.value ?? null}
+                optional
+                decimals={0}
+                problem={errors.dwellings?.message}
+                onCommit={field.onChange}
+                testID="dwellings"
+              />
+            )}
+          />
+          {answer('publicFunding', 'Public money is in the work', yesNo)}
+          {answer('listed', 'The building is listed or protected', yesNo)}
+          {answer('power', 'Power on site', yesNo)}
+          {answer('water', 'Water on site', yesNo)}
+          <Controller
+            control={control}
+            name="otherTrades"
+            render={({ field }) => (
+              <TextField
+                label="Who else works there"
+                value={field.value ?? ''}
+                problem={errors.otherTrades?.message}
+                onChange={field.onChange}
+                onCommit={field.onChange}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name="samplingSeed"
+            render={({ field }) => (
+              <TextField
+                label="Seed for random places"
+                hint="Any words. The same words draw the same places and dwellings again, for whoever checks"
+                value={field.value ?? ''}
+                problem={errors.samplingSeed?.message}
+                onChange={field.onChange}
+                onCommit={field.onChange}
+                testID="seed"
+              />
+            )}
+          />
+        </Panel>
         <Problems problems={problems} />
         <Button
           look="main"

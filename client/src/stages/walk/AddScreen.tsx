@@ -3,19 +3,27 @@ import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
 import {
+  BLANK_SPACE,
   ELEMENTS,
   formatMeasure,
+  KITS,
   measure,
+  partDrafts,
   say,
+  SERVICES,
   SpaceFields,
+  surfaceDraft,
   type ElementId,
   type JobFacts,
+  type KitId,
   type Problem,
   type Space,
+  type SpaceDraft,
 } from '@roughsill/core';
-import { Button, NumberField, Panel, Pick, Problems, TextField, UnitsProvider, Words } from '../../kit';
+import { Button, NumberField, Panel, Pick, Problems, TextField, Ticks, UnitsProvider, Words } from '../../kit';
 import { add, commit, newId, sessionSlice, set, useAppDispatch, useAppSelector, useJob } from '../../store';
 import { Notices } from '../Notices';
+import { cap, kitDrafts } from './drafts';
 import { fromMetres, lengthStep, toMetres } from './lengths';
 
 export function AddScreen() {
@@ -36,7 +44,14 @@ export function AddScreen() {
             onPress={() => router.navigate(`/job/${jobId}/walk`)}
             flush
           />
-          {space ? <Templates facts={facts} space={space} /> : <SpaceForm key={edited?.id} facts={facts} edited={edited} />}
+          {space ? (
+            <Templates facts={facts} space={space} />
+          ) : (
+            <>
+              {edited ? null : <Kits facts={facts} />}
+              <SpaceForm key={edited?.id} facts={facts} edited={edited} />
+            </>
+          )}
         </ScrollView>
         <Notices jobId={jobId} />
       </View>
@@ -44,26 +59,69 @@ export function AddScreen() {
   );
 }
 
-type SpaceDraft = Omit<Space, 'id' | 'removedAt'>;
-const BLANK: SpaceDraft = {
-  name: '',
-  kind: 'room',
-  position: 0,
-  yearBuilt: null,
-  lengthM: null,
-  widthM: null,
-  heightM: null,
-  boundaryM: null,
-};
+/** Whole rooms and sides in one tap; last used first. */
+function Kits({ facts }: { readonly facts: JobFacts }) {
+  const dispatch = useAppDispatch();
+  const recent = useAppSelector((s) => s.session.recent);
+  const [times, setTimes] = useState(1);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const { units, id: jobId } = facts.job;
+  const kits = Object.values(KITS).sort((a, b) => rank(recent, a.id) - rank(recent, b.id));
+  const unfold = (id: KitId) => {
+    const made = kitDrafts(facts, id, times);
+    const found = dispatch(commit(jobId, made.drafts, `${made.names.join(', ')} added`));
+    setProblems(found);
+    if (found.length > 0) return;
+    dispatch(sessionSlice.actions.used(id));
+    router.navigate(`/job/${jobId}/walk`);
+  };
+  return (
+    <>
+      <Words look="title" level={1}>
+        Add a room or a side
+      </Words>
+      <Words>
+        A kit unfolds into the surfaces that such a room usually holds, with usual sizes. Put right what differs; undo takes it all back.
+      </Words>
+      <NumberField
+        label="Times"
+        value={times}
+        step={1}
+        decimals={0}
+        testID="kit-times"
+        check={(n) => (Number.isInteger(n) && n >= 1 && n <= 40 ? undefined : 'between 1 and 40')}
+        onCommit={(n) => setTimes(n ?? 1)}
+      />
+      <View className="flex-row flex-wrap gap-2">
+        {kits.map((k) => (
+          <Pressable
+            key={k.id}
+            role="button"
+            testID={`kit-${k.id}`}
+            onPress={() => unfold(k.id)}
+            className="min-h-[4.5rem] min-w-[9.5rem] flex-1 justify-center border-2 border-line bg-panel px-3 py-2 active:opacity-80"
+          >
+            <Words look="row">{k.id === 'elevation' ? 'Side of the house' : cap(say(k.id))}</Words>
+            <Words look="note">{`${k.pieces.length} surfaces, ${[k.lengthM, k.widthM, k.heightM]
+              .filter((m) => m !== null)
+              .map((m) => formatMeasure(measure(m, 'm'), units))
+              .join(' × ')}`}</Words>
+          </Pressable>
+        ))}
+      </View>
+      <Problems problems={problems} />
+    </>
+  );
+}
 
 function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edited?: Space }) {
   const dispatch = useAppDispatch();
   const { units, id: jobId } = facts.job;
-  const [draft, setDraft] = useState<SpaceDraft>(edited ?? BLANK);
+  const [draft, setDraft] = useState<SpaceDraft>(edited ?? BLANK_SPACE);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const problem = (field: string) => problems.find((p) => p.path === field || p.path.endsWith(`.${field}`))?.message;
   const put = (fields: Partial<SpaceDraft>) => setDraft((d) => ({ ...d, ...fields }));
-  const length = (field: 'lengthM' | 'widthM' | 'heightM' | 'boundaryM', label: string, hint?: string) => {
+  const length = (field: 'lengthM' | 'widthM' | 'heightM' | 'boundaryM' | 'accessM', label: string, hint?: string) => {
     const v = draft[field];
     return (
       <View className="min-w-[9rem] flex-1">
@@ -84,8 +142,10 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
   };
   const save = () => {
     const position = edited?.position ?? Math.max(-1, ...facts.spaces.map((s) => s.position)) + 1;
-    const { name, kind, yearBuilt, lengthM, widthM, heightM, boundaryM } = draft;
-    const fields = { name, kind, position, yearBuilt, lengthM, widthM, heightM, boundaryM };
+    const { name, kind, yearBuilt, lengthM, widthM, heightM, boundaryM, services, accessM, goesAnyway } = draft;
+    // What the mold cause finder holds is edited there, and left alone here.
+    const edits = { name, kind, position, yearBuilt, lengthM, widthM, heightM, boundaryM, services, accessM, goesAnyway };
+    const fields = edited ? edits : { ...BLANK_SPACE, ...edits };
     const id = edited?.id ?? newId();
     const found = dispatch(
       commit(
@@ -99,8 +159,8 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
   };
   return (
     <>
-      <Words look="title" level={1}>
-        {edited ? `Edit ${edited.name}` : 'A room, or a side of the house'}
+      <Words look={edited ? 'title' : 'head'} level={edited ? 1 : 2}>
+        {edited ? `Edit ${edited.name}` : 'Or an empty one'}
       </Words>
       <Pick
         label="It is"
@@ -135,8 +195,22 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
         problem={problem('yearBuilt')}
         onCommit={(yearBuilt) => put({ yearBuilt })}
       />
+      {length('accessM', 'Work stands at', 'Height above the floor or ground; above head height some methods change')}
+      <Ticks
+        label="Beside the work"
+        values={draft.services}
+        options={SERVICES.map((value) => ({ value, label: say(value) }))}
+        onChange={(services) => put({ services })}
+      />
+      <TextField
+        label="What is thrown out anyway"
+        value={draft.goesAnyway}
+        hint="It needs no saving and no sheet"
+        onChange={(goesAnyway) => put({ goesAnyway })}
+        onCommit={(goesAnyway) => put({ goesAnyway })}
+      />
       <Problems problems={problems.filter((p) => problem(p.path) === undefined)} />
-      <Button look="main" label={edited ? 'Keep' : 'Add it'} onPress={save} testID="save-space" />
+      <Button look={edited ? 'main' : 'plain'} label={edited ? 'Keep' : 'Add it'} onPress={save} testID="save-space" />
     </>
   );
 }
@@ -153,30 +227,12 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
     .sort((a, b) => rank(recent, a.id) - rank(recent, b.id));
 
   const addFrom = (id: ElementId) => {
-    const e = ELEMENTS[id];
     const surfaceId = newId();
     const same = here.filter((s) => s.element === id).length;
     const name = `${cap(say(id))}${same > 0 ? ` ${same + 1}` : ''}`;
     const position = Math.max(-1, ...here.map((s) => s.position)) + 1;
-    const fields = {
-      spaceId: space.id,
-      position,
-      name,
-      element: id,
-      count,
-      material: e.material,
-      lengthM: e.lengthM,
-      widthM: e.widthM,
-      faces: 1,
-      yearMade: null,
-      conditions: [],
-      coatsCounted: false,
-      knots: 'unknown',
-      aim: 'keepSound',
-      topcoat: null,
-      bench: false,
-    };
-    const parts = e.parts.map(([kind, sharePct]) => add('part', { kind, sharePct, methodId: null, insistedWhy: null }, surfaceId));
+    const fields = surfaceDraft(id, space.id, position, name, { count });
+    const parts = partDrafts(id).map((p) => add('part', p, surfaceId));
     const found = dispatch(
       commit(jobId, [add('surface', fields, undefined, surfaceId), ...parts], `${count > 1 ? `${count} × ` : ''}${name} added`),
     );
@@ -234,8 +290,6 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
     </>
   );
 }
-
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** Last used first, the rest in the order of the table. */
 const rank = (recent: readonly string[], id: string): number => {

@@ -4,36 +4,35 @@ import { View } from 'react-native';
 import {
   AIMS,
   BINDERS,
+  BLANK_LAYER,
   CONDITIONS,
+  convert,
   ELEMENTS,
-  formatMeasure,
   liveLayers,
   MATERIALS,
-  measure,
+  roundForReading,
   say,
   SOUNDNESS,
-  SurfaceFields,
+  TIMBER,
   YES_NO,
   type Layer,
   type Problem,
   type Surface,
 } from '@roughsill/core';
-import { Button, Empty, Figure, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
-import { add, commit, newId, remove, set, useAppDispatch } from '../../store';
+import { Button, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
+import { add, commit, remove, set, useAppDispatch } from '../../store';
+import { Photos } from '../photos/Photos';
 import type { StageProps } from '../SurfaceScreen';
 import type { StageId } from '../stages';
+import { against } from './against';
+import { Degrees } from './Degrees';
+import { cap, copySurface } from './drafts';
 import { fromMetres, lengthStep, toMetres } from './lengths';
+import { TakeOffPanel } from './TakeOffPanel';
+import { Trials } from './Trials';
 import { PartsEditor, sharesOf } from './PartsEditor';
 
 const options = <T extends string>(values: readonly T[]) => values.map((value) => ({ value, label: say(value) }));
-/** What a field's schema has against a value, in its own words. */
-export const against =
-  (field: keyof typeof SurfaceFields.shape) =>
-  (value: unknown): string | undefined => {
-    const r = SurfaceFields.shape[field].safeParse(value);
-    return r.success ? undefined : r.error.issues[0]?.message;
-  };
-
 export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly go: (s: StageId, id?: string) => void }) {
   const dispatch = useAppDispatch();
   const { units, id: jobId } = facts.job;
@@ -57,8 +56,6 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
       />
     </View>
   );
-  const f = plan.area.formula;
-  const len = (m: number) => formatMeasure(measure(m, 'm'), units);
   const siblings = facts.surfaces
     .filter((s) => s.spaceId === surface.spaceId && s.removedAt === null)
     .sort((a, b) => a.position - b.position);
@@ -109,11 +106,7 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
           {size('lengthM', cap(element.sides[0]))}
           {size('widthM', cap(element.sides[1]))}
         </View>
-        <Figure
-          label="Coated area"
-          value={formatMeasure(measure(plan.area.totalM2, 'm2'), units)}
-          note={`${len(f.lengthM)} × ${len(f.widthM)}${f.coatedShare === 1 ? '' : ` × ${f.coatedShare} (${f.coatedShare < 1 ? 'the rest is glass' : 'for edges and mouldings'})`}${f.faces === 2 ? ' × 2 faces' : ''}${f.count > 1 ? ` × ${f.count}` : ''}`}
-        />
+        <TakeOffPanel surface={surface} area={plan.area} onSet={(measures) => write({ measures }, `${surface.name}: sizes`)} />
         <Select
           label="Material"
           value={surface.material}
@@ -143,6 +136,33 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
           options={options(CONDITIONS)}
           onChange={(conditions) => write({ conditions }, 'condition')}
         />
+        <Degrees surface={surface} onSet={(fields) => write(fields, 'degree')} />
+        {surface.conditions.includes('moldy') ? (
+          <NumberField
+            label="Visible mold on it"
+            unit={units === 'ft' ? 'ft²' : 'm²'}
+            optional
+            hint="All patches together, edge to edge; a room’s patches are summed"
+            value={surface.moldM2 === null ? null : roundForReading(convert(surface.moldM2, 'm2', units === 'ft' ? 'ft2' : 'm2'))}
+            check={(v) => against('moldM2')(convert(v, units === 'ft' ? 'ft2' : 'm2', 'm2'))}
+            testID="mold-extent"
+            onCommit={(v) => write({ moldM2: v === null ? null : convert(v, units === 'ft' ? 'ft2' : 'm2', 'm2') }, 'mold measured')}
+          />
+        ) : null}
+        {TIMBER.includes(surface.material) ? (
+          <TextField
+            label="Which wood, if known"
+            value={surface.species}
+            hint="A moisture meter is set for it"
+            onCommit={(species) => write({ species }, 'wood')}
+          />
+        ) : null}
+        <Toggle
+          label="Thrown out anyway"
+          hint="Nothing on it needs saving; taking it out still disturbs what is on it"
+          value={surface.scrapped}
+          onChange={(scrapped) => write({ scrapped }, 'thrown out')}
+        />
         <Pick label="What do you want of it" value={surface.aim} options={options(AIMS)} onChange={(aim) => write({ aim }, 'aim')} />
         {element.loose ? (
           <Toggle
@@ -153,6 +173,7 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
           />
         ) : null}
       </Panel>
+      <Photos facts={facts} of={{ ofSurfaceId: surface.id }} />
       <Coats jobId={jobId} surface={surface} />
       <PartsEditor key={JSON.stringify(sharesOf(surface))} jobId={jobId} surface={surface} areaM2={plan.area.totalM2} />
       <Problems problems={problems.filter((p) => problem(p.path) === undefined)} />
@@ -162,12 +183,15 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
         <Button
           label="Copy"
           says={`Copy ${surface.name}`}
-          onPress={() =>
-            go(
-              'walk',
-              copySurface(surface, (drafts) => dispatch(commit(jobId, drafts, `${surface.name} copied`))),
-            )
-          }
+          onPress={() => {
+            const copy = copySurface(surface, {
+              name: `${surface.name}, copy`.slice(0, 120),
+              position: surface.position + 0.5,
+              moldM2: null,
+            });
+            dispatch(commit(jobId, copy.drafts, `${surface.name} copied`));
+            go('walk', copy.id);
+          }}
         />
         <Button
           look="stop"
@@ -181,21 +205,6 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
       </View>
     </>
   );
-}
-
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
-
-/** The same again, without what was found on the first: another piece is another piece. */
-function copySurface(s: Surface, write: (drafts: ReturnType<typeof add>[]) => unknown): string {
-  const id = newId();
-  const { id: _i, removedAt: _r, parts, layers, readings: _x, checks: _c, ...fields } = s;
-  const child = <T extends { id: string; removedAt: string | null }>({ id: _id, removedAt: _gone, ...rest }: T) => rest;
-  write([
-    add('surface', { ...fields, name: `${s.name}, copy`.slice(0, 120), position: s.position + 0.5 }, undefined, id),
-    ...parts.filter((p) => p.removedAt === null).map((p) => add('part', child(p), id)),
-    ...layers.filter((l) => l.removedAt === null).map((l) => add('layer', child(l), id)),
-  ]);
-  return id;
 }
 
 function Coats({ jobId, surface }: { readonly jobId: string; readonly surface: Surface }) {
@@ -250,6 +259,7 @@ function Coats({ jobId, surface }: { readonly jobId: string; readonly surface: S
               />
             </View>
           </View>
+          <Trials coat={c} onSet={(fields, what) => run([set('layer', c.id, fields, surface.id)], what)} />
           <View className="flex-row flex-wrap gap-1">
             {i > 0 ? <Button look="quiet" label="Up" says={`Move coat ${i + 1} up`} onPress={() => swap(c, coats[i - 1]!)} /> : null}
             {i < coats.length - 1 ? (
@@ -269,16 +279,7 @@ function Coats({ jobId, surface }: { readonly jobId: string; readonly surface: S
         label={coats.length === 0 ? 'Add the top coat' : 'Add the coat below'}
         testID="add-coat"
         onPress={() =>
-          run(
-            [
-              add(
-                'layer',
-                { position: below, binder: coats.length === 0 ? 'acrylic' : 'oil', colour: '', soundness: 'unknown', yearApplied: null },
-                surface.id,
-              ),
-            ],
-            'coat added',
-          )
+          run([add('layer', { ...BLANK_LAYER, position: below, binder: coats.length === 0 ? 'acrylic' : 'oil' }, surface.id)], 'coat added')
         }
       />
       <Toggle

@@ -1,18 +1,8 @@
 /** The plan on paper: every surface, or one, with its reasons written out. */
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import {
-  createDeriver,
-  formatHours,
-  formatRange,
-  formatWork,
-  jobReport,
-  NOTICE,
-  say,
-  type JobFacts,
-  type ReasonReport,
-  type SurfaceReport,
-} from '@roughsill/core';
+import { createDeriver, formatHours, formatRange, formatWork, say, type JobFacts } from '@roughsill/core';
+import { jobReport, NOTICE, type ReasonReport, type SurfaceReport } from '@roughsill/core/report';
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
@@ -36,7 +26,7 @@ export function PrintScreen() {
 function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: string }) {
   const settings = useSettings();
   const plan = useMemo(() => createDeriver().derive(facts, settings, new Date().getUTCFullYear()), [facts, settings]);
-  const report = useMemo(() => jobReport(facts, plan), [facts, plan]);
+  const report = useMemo(() => jobReport(facts, plan, settings, new Date().toISOString()), [facts, plan, settings]);
   const money = moneyFor(facts);
   return (
     <ScrollView

@@ -1,0 +1,1 @@
+export { ImportScreen as default } from '../../src/stages/probe/ImportScreen';

@@ -1,0 +1,1 @@
+export { MoldScreen as default } from '../../src/stages/probe/MoldScreen';

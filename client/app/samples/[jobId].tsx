@@ -1,0 +1,1 @@
+export { SamplesScreen as default } from '../../src/stages/probe/SamplesScreen';

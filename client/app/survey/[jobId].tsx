@@ -1,0 +1,1 @@
+export { SurveyScreen as default } from '../../src/stages/probe/SurveyScreen';

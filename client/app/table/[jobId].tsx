@@ -1,0 +1,1 @@
+export { TableScreen as default } from '../../src/stages/walk/TableScreen';

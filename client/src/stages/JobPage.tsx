@@ -1,0 +1,64 @@
+/** A page of a job outside its stages: the way back, the title, the notices. */
+import type { ReactNode } from 'react';
+import { ActivityIndicator, ScrollView, View } from 'react-native';
+import { router, useLocalSearchParams, type Href } from 'expo-router';
+import type { JobFacts } from '@roughsill/core';
+import { Button, Empty, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
+import { useJob } from '../store';
+import { Notices } from './Notices';
+
+interface JobPageProps {
+  readonly title: string;
+  readonly hint?: string;
+  /** Where the way back leads within the job. */
+  readonly back?: 'walk' | 'probe';
+  readonly full?: boolean;
+  readonly children: (facts: JobFacts) => ReactNode;
+}
+
+export function JobPage({ title, hint, back = 'probe', full, children }: JobPageProps) {
+  const { jobId } = useLocalSearchParams<{ jobId: string }>();
+  const { facts, status } = useJob(jobId);
+  const wide = useWide();
+  if (!facts) {
+    return (
+      <View className="flex-1 gap-4 bg-limewash p-6">
+        {status === 'missing' || status === 'away' ? (
+          <Empty says="This job cannot be opened here just now." />
+        ) : (
+          <ActivityIndicator aria-label="Opening the job" />
+        )}
+        <Button label="All jobs" onPress={() => router.replace('/')} />
+      </View>
+    );
+  }
+  return (
+    <UnitsProvider value={facts.job.units}>
+      <ZoneProvider value={facts.job.timeZone}>
+        <View className="flex-1 bg-limewash">
+          <ScrollView
+            testID="page"
+            contentContainerClassName={`w-full gap-6 self-center p-4 pb-10 ${full ? '' : 'max-w-[46rem]'} ${wide ? 'px-6' : ''}`}
+          >
+            <View className="gap-1">
+              <Button
+                look="quiet"
+                label={`‹ ${facts.job.name}`}
+                says={`Back to ${facts.job.name}`}
+                onPress={() => router.navigate(`/job/${jobId}/${back}` as Href)}
+                flush
+              />
+              <Words look="title" level={1}>
+                {title}
+              </Words>
+              {hint ? <Words>{hint}</Words> : null}
+            </View>
+            {children(facts)}
+            <Words look="note">Rough Sill advises. Local rules, the data sheet, a lab and licensed practice come first.</Words>
+          </ScrollView>
+          <Notices jobId={jobId} />
+        </View>
+      </ZoneProvider>
+    </UnitsProvider>
+  );
+}

@@ -1,0 +1,262 @@
+/** A table from a lab or an instrument: columns matched, rows looked over, all of it brought in or none. */
+import { createElement, useEffect, useId, useMemo, useState } from 'react';
+import { ActivityIndicator, View } from 'react-native';
+import { router, useLocalSearchParams } from 'expo-router';
+import { formatMeasure, measure, READING_UNITS, say, type JobFacts, type ReadingUnit } from '@roughsill/core';
+import {
+  guessMapping,
+  NEEDED,
+  previewImport,
+  readTable,
+  type Column,
+  type ImportKind,
+  type ImportRow,
+  type Mapping,
+  type Table,
+} from '@roughsill/core/import';
+import { Button, Empty, Panel, Pick, Problems, Select, useUnits, Words } from '../../kit';
+import { add, api, commit, useAppDispatch, useAppSelector } from '../../store';
+import { JobPage } from '../JobPage';
+
+export const ImportScreen = () => (
+  <JobPage
+    title="Bring in a table"
+    hint="CSV with comma, semicolon or tab; UTF-8, UTF-16 or Windows. Nothing is written until every row is right or left out."
+  >
+    {(facts) => <Import facts={facts} />}
+  </JobPage>
+);
+
+const COLUMN_WORDS: Readonly<Record<Column, string>> = {
+  sample: 'Sample number',
+  surface: 'Surface',
+  space: 'Room or side',
+  value: 'Result',
+  unit: 'Unit',
+  analysis: 'How the lab looked',
+  date: 'Date',
+  device: 'Instrument',
+  note: 'Note',
+};
+const USED: Readonly<Record<ImportKind, readonly Column[]>> = {
+  lab: ['sample', 'value', 'unit', 'analysis', 'date', 'note'],
+  instrument: ['surface', 'space', 'value', 'unit', 'date', 'device', 'note'],
+};
+const MAX_BYTES = 8 * 1024 * 1024;
+const ROWS_SHOWN = 60;
+
+function Import({ facts }: { readonly facts: JobFacts }) {
+  const { from } = useLocalSearchParams<{ from?: string }>();
+  const dispatch = useAppDispatch();
+  const by = useAppSelector((s) => s.session.person);
+  const inputId = useId();
+  const [table, setTable] = useState<Table | null>(null);
+  const [kind, setKind] = useState<ImportKind>('lab');
+  const [mapping, setMapping] = useState<Mapping | null>(null);
+  const [unit, setUnit] = useState<ReadingUnit | ''>('');
+  const [left, setLeft] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const [told, setTold] = useState<string>();
+  const [busy, setBusy] = useState(from === 'lab');
+  const jobId = facts.job.id;
+
+  const open = (bytes: Uint8Array) => {
+    const read = readTable(bytes);
+    setLeft(false);
+    if (!read.ok) {
+      setTable(null);
+      return setProblem(read.problems.map((p) => `${p.path === '(file)' ? 'The file' : p.path} ${p.message}.`).join(' '));
+    }
+    setProblem(undefined);
+    setTable(read.value);
+    setMapping(guessMapping(read.value.headers));
+  };
+  const took = (r: Awaited<ReturnType<typeof api.labAnswers>>) => {
+    setBusy(false);
+    if (!r.ok) return setProblem(r.error.says);
+    setTold(`${r.value.lab}: ${r.value.ready} ready, ${r.value.waiting} still on the bench.`);
+    setKind('lab');
+    if (r.value.ready > 0) open(new TextEncoder().encode(r.value.csv));
+  };
+  const fetchLab = () => {
+    setBusy(true);
+    void api.labAnswers(jobId).then(took);
+  };
+  useEffect(() => {
+    if (from === 'lab') void api.labAnswers(jobId).then(took);
+    // Asked once, when the page is opened from the register.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+
+  const preview = useMemo(
+    () =>
+      table && mapping
+        ? previewImport(table, facts, {
+            kind,
+            mapping,
+            unit: unit || null,
+            takenAt: new Date().toISOString(),
+            rules: facts.job.rulebook,
+            by,
+          })
+        : null,
+    [table, mapping, facts, kind, unit, by],
+  );
+  const write = () => {
+    const rows =
+      preview?.rows.filter(
+        (r): r is ImportRow & { surfaceId: string } => r.reading !== null && r.problems.length === 0 && !r.already && r.surfaceId !== null,
+      ) ?? [];
+    const found = dispatch(
+      commit(
+        jobId,
+        rows.map((r) => add('reading', r.reading!, r.surfaceId)),
+        null,
+      ),
+    );
+    if (found[0]) return setProblem(found[0].message);
+    setTable(null);
+    setTold(`${rows.length} ${rows.length === 1 ? 'result' : 'results'} brought in.`);
+  };
+
+  return (
+    <>
+      {told ? (
+        <Words look="strong" testID="import-told">
+          {told}
+        </Words>
+      ) : null}
+      {busy ? <ActivityIndicator aria-label="Asking the lab" /> : null}
+      <View className="flex-row flex-wrap gap-2">
+        <View className="relative min-h-touch border-2 border-soot bg-panel">
+          {createElement(
+            'label',
+            { htmlFor: inputId, style: { display: 'flex', minHeight: '3rem', alignItems: 'center', padding: '0 1rem', cursor: 'pointer' } },
+            <Words look="strong">Pick a file</Words>,
+          )}
+          {createElement('input', {
+            id: inputId,
+            type: 'file',
+            accept: '.csv,.txt,.tsv,text/csv,text/plain',
+            'data-testid': 'table-file',
+            onChange: (e: { target: { files: FileList | null } }) => {
+              const file = e.target.files?.[0];
+              if (!file) return;
+              setTold(undefined);
+              if (file.size > MAX_BYTES) return setProblem('The file is over 8 MB: split it.');
+              void file.arrayBuffer().then((b) => open(new Uint8Array(b)));
+            },
+            style: { position: 'absolute', inset: 0, opacity: 0, width: '100%' },
+          })}
+        </View>
+        <Button label="Ask the simulated lab" testID="ask-lab" onPress={fetchLab} />
+      </View>
+      {problem ? (
+        <Words alert look="strong" tone="oxide" testID="import-problem">
+          {problem}
+        </Words>
+      ) : null}
+      {table && mapping && preview ? (
+        <>
+          <Pick
+            label="It holds"
+            value={kind}
+            options={[
+              { value: 'lab', label: 'a lab’s answers' },
+              { value: 'instrument', label: 'an instrument’s readings' },
+            ]}
+            onChange={setKind}
+          />
+          <Panel title="Columns" aside={`${table.rows.length} rows, ${table.encoding}`}>
+            <View className="flex-row flex-wrap gap-3">
+              {USED[kind].map((c) => (
+                <View key={c} className="min-w-[10rem] flex-1">
+                  <Select
+                    label={`${COLUMN_WORDS[c]}${NEEDED[kind].includes(c) ? '' : ', if given'}`}
+                    value={mapping[c] === null ? '' : String(mapping[c])}
+                    options={[
+                      { value: '', label: 'not in the file' },
+                      ...table.headers.map((h, i) => ({ value: String(i), label: h || `column ${i + 1}` })),
+                    ]}
+                    onChange={(v) => setMapping({ ...mapping, [c]: v === '' ? null : Number(v) })}
+                    testID={`column-${c}`}
+                  />
+                </View>
+              ))}
+              <View className="min-w-[10rem] flex-1">
+                <Select
+                  label="Unit where a row has none"
+                  value={unit}
+                  options={[
+                    { value: '', label: 'state the unit' },
+                    ...READING_UNITS.map((u) => ({ value: u, label: u === 'mass%' ? '% by mass' : u })),
+                  ]}
+                  onChange={setUnit}
+                  testID="import-unit"
+                />
+              </View>
+            </View>
+          </Panel>
+          <Problems problems={preview.problems} />
+          {preview.problems.length === 0 ? <Rows preview={preview.rows} /> : null}
+          {preview.wrong > 0 ? (
+            <View className="gap-2">
+              <Words
+                alert
+                look="strong"
+                tone="oxide"
+              >{`${preview.wrong} ${preview.wrong === 1 ? 'row needs' : 'rows need'} putting right. Nothing is brought in until they are, or are left out.`}</Words>
+              <Button
+                label={left ? 'They are left out' : `Leave out the ${preview.wrong} and bring in the rest`}
+                pressed={left}
+                onPress={() => setLeft(!left)}
+                testID="leave-out"
+              />
+            </View>
+          ) : null}
+          {preview.ready === 0 && preview.already > 0 ? <Empty says="Every row of this file is in already." /> : null}
+          <Button
+            look="main"
+            label={`Bring in ${preview.ready}`}
+            disabled={preview.ready === 0 || (preview.wrong > 0 && !left)}
+            onPress={write}
+            testID="bring-in"
+          />
+        </>
+      ) : null}
+      <Button look="quiet" label="To the samples" onPress={() => router.navigate(`/samples/${jobId}`)} />
+    </>
+  );
+}
+
+function Rows({ preview }: { readonly preview: readonly ImportRow[] }) {
+  const units = useUnits();
+  // What is wrong comes first: it is what a person came to see.
+  const sorted = [...preview].sort((a, b) => Number(b.problems.length > 0) - Number(a.problems.length > 0) || a.line - b.line);
+  return (
+    <View className="gap-1" testID="preview">
+      {sorted.slice(0, ROWS_SHOWN).map((r) => (
+        <View
+          key={r.line}
+          className={`border-l-4 bg-panel px-3 py-2 ${r.problems.length > 0 ? 'border-oxide' : r.already ? 'border-line' : 'border-verdigris'}`}
+        >
+          <View className="flex-row flex-wrap justify-between gap-x-3">
+            <Words look="row">{r.label || `line ${r.line}`}</Words>
+            <Words>
+              {r.already
+                ? 'in already'
+                : r.reading
+                  ? `${say(r.reading.kind)} ${r.reading.trace ? 'trace' : r.reading.value !== null && r.reading.unit ? formatMeasure(measure(r.reading.value, r.reading.unit), units) : ''}`
+                  : 'not right yet'}
+            </Words>
+          </View>
+          {r.problems.map((p) => (
+            <Words key={p.message} look="strong" tone="oxide">{`${cap(p.path)}: ${p.message}`}</Words>
+          ))}
+        </View>
+      ))}
+      {preview.length > ROWS_SHOWN ? <Words look="note">{`and ${preview.length - ROWS_SHOWN} more rows`}</Words> : null}
+    </View>
+  );
+}
+const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

@@ -1,0 +1,97 @@
+/** Every reading of a surface, kept for good: a correction is a new record that says why. */
+import { useState } from 'react';
+import { View } from 'react-native';
+import { formatMeasure, measure, say, standingReadings, type Reading, type Surface } from '@roughsill/core';
+import { Button, Empty, Panel, TextField, useUnits, useWhen, Words } from '../../kit';
+import { add, commit, useAppDispatch } from '../../store';
+
+function resultWords(r: Reading, units: 'ft' | 'm'): string {
+  if (r.kind === 'withdrawn') return 'withdrawn';
+  if (r.kind === 'spot') return `swab ${say(r.spot ?? 'unclear')}`;
+  if (r.trace) return `${say(r.kind)}, trace`;
+  if (r.value === null || r.unit === null) return `${say(r.kind)}, answer not in`;
+  if (r.kind === 'air') return `air ${formatMeasure(measure(r.value, r.unit), units)}, ${r.humidityPct} % RH`;
+  return `${say(r.kind)} ${formatMeasure(measure(r.value, r.unit), units)}`;
+}
+
+const depthWords = (r: Reading): string =>
+  r.kind === 'moisture' || r.kind === 'air' || r.kind === 'surfaceTemp' || r.sampleId !== null
+    ? ''
+    : r.kind === 'xrf'
+      ? 'reads through all coats'
+      : r.toSubstrate
+        ? 'through all coats'
+        : `${r.reachedLayerIds.length === 1 ? 'the face' : `${r.reachedLayerIds.length} coats`} only`;
+
+export function Record({
+  jobId,
+  surface,
+  onAnswer,
+}: {
+  readonly jobId: string;
+  readonly surface: Surface;
+  readonly onAnswer: (r: Reading) => void;
+}) {
+  const units = useUnits();
+  const when = useWhen();
+  const standing = new Set(standingReadings(surface.readings).map((r) => r.id));
+  const list = [...surface.readings].sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
+  return (
+    <Panel title="Record" aside={`${list.length}`} testID="record">
+      {list.length === 0 ? <Empty says="No reading yet. Readings are kept for good: a correction is a new record that says why." /> : null}
+      {list.map((r) => (
+        <View key={r.id} className={`gap-1 border-l-4 bg-panel px-3 py-2 ${standing.has(r.id) ? 'border-slate' : 'border-line'}`}>
+          <Words look="row" className={standing.has(r.id) ? '' : 'line-through'}>
+            {[resultWords(r, units), depthWords(r)].filter(Boolean).join(', ')}
+          </Words>
+          <Words look="note">{[when(r.takenAt), r.by, r.device, r.note].filter(Boolean).join(' · ')}</Words>
+          {r.supersedesWhy ? <Words look="note">{`Replaces an earlier record: ${r.supersedesWhy}`}</Words> : null}
+          {standing.has(r.id) ? (
+            <View className="flex-row flex-wrap gap-1">
+              {r.kind === 'lab' && r.value === null ? (
+                <Button label="Enter the answer" testID={`answer-${r.id}`} onPress={() => onAnswer(r)} />
+              ) : null}
+              <Withdraw jobId={jobId} surface={surface} reading={r} />
+            </View>
+          ) : null}
+        </View>
+      ))}
+    </Panel>
+  );
+}
+
+function Withdraw({ jobId, surface, reading }: { readonly jobId: string; readonly surface: Surface; readonly reading: Reading }) {
+  const dispatch = useAppDispatch();
+  const [why, setWhy] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string>();
+  if (why === null) return <Button look="quiet" label="Withdraw" says={`Withdraw this reading`} onPress={() => setWhy('')} />;
+  const save = () => {
+    const { id: _id, by: _by, ...blank } = reading;
+    const fields = {
+      ...blank,
+      kind: 'withdrawn',
+      takenAt: new Date().toISOString(),
+      spot: null,
+      changedLayerIds: [],
+      value: null,
+      unit: null,
+      bandLow: null,
+      bandHigh: null,
+      humidityPct: null,
+      trace: false,
+      note: '',
+      supersedesId: reading.id,
+      supersedesWhy: why.trim(),
+    };
+    setProblem(dispatch(commit(jobId, [add('reading', fields, surface.id)], null))[0]?.message);
+  };
+  return (
+    <View className="w-full gap-2">
+      <TextField label="Why is it withdrawn" value={why} onChange={setWhy} onCommit={setWhy} problem={problem} />
+      <View className="flex-row gap-2">
+        <Button look="stop" label="Withdraw it" onPress={save} />
+        <Button label="Leave it" onPress={() => setWhy(null)} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,93 @@
+/** The sample register: every sample of the job, what is due, and the papers that go with the bags. */
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { router } from 'expo-router';
+import { registerAct, RULEBOOKS, sampleRegister, say, UNITS, type JobFacts, type SampleState } from '@roughsill/core';
+import { Button, Empty, Figure, NextBar, Panel, Pick, Words } from '../../kit';
+import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
+import { JobPage } from '../JobPage';
+import { SampleCard, SIMULATED_LAB } from './SampleCard';
+import { sent } from './samples';
+
+export const SamplesScreen = () => (
+  <JobPage title="Samples" hint="From the plan to the lab’s answer. Numbers are your own.">
+    {(facts) => <Samples facts={facts} />}
+  </JobPage>
+);
+
+const SHOWN = ['all', 'planned', 'taken', 'sent', 'due', 'in'] as const;
+
+function Samples({ facts }: { readonly facts: JobFacts }) {
+  const dispatch = useAppDispatch();
+  const settings = useSettings();
+  const unsent = useAppSelector((s) => s.outbox.waiting.length > 0);
+  const [shown, setShown] = useState<(typeof SHOWN)[number]>('all');
+  const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
+  const jobId = facts.job.id;
+  const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
+  const ready = register.lines.filter((l) => l.state === 'taken');
+  const act = registerAct(register);
+  const sendAll = () =>
+    dispatch(
+      commit(
+        jobId,
+        ready.map((l) => sent(l.surfaceId, l.sample, l.sample.lab || SIMULATED_LAB)),
+        `${ready.length} samples sent`,
+      ),
+    );
+  const lines = register.lines.filter((l) => shown === 'all' || l.state === shown);
+  const paper = (name: string, label: string) => (
+    <Button label={label} onPress={() => window.open(`/api/jobs/${jobId}/${name}`, '_blank')} />
+  );
+  const out = register.counts.sent + register.counts.due;
+  return (
+    <>
+      {act.kind === 'send' ? (
+        <NextBar
+          says={`${ready.length} ${ready.length === 1 ? 'sample is' : 'samples are'} taken and not sent.`}
+          act="All sent now"
+          onPress={sendAll}
+        />
+      ) : null}
+      {act.kind !== 'send' && out > 0 ? (
+        <NextBar
+          says={`${out} at the lab${register.counts.due > 0 ? `, ${register.counts.due} overdue` : ''}.`}
+          act="Bring in answers"
+          onPress={() => router.navigate(`/import/${jobId}?from=lab`)}
+        />
+      ) : null}
+      {register.lines.length === 0 ? (
+        <Empty says="No sample yet. Cut a chip from a surface’s Probe page, or plan the samples of an asbestos area on the Survey page." />
+      ) : (
+        <Pick
+          label="Show"
+          value={shown}
+          options={SHOWN.map((value) => ({
+            value,
+            label: value === 'all' ? `all ${register.lines.length}` : `${say(value)} ${register.counts[value as SampleState]}`,
+          }))}
+          onChange={setShown}
+        />
+      )}
+      <View className="gap-2" testID="register">
+        {lines.map((l) => (
+          <SampleCard key={l.sample.id} facts={facts} line={l} />
+        ))}
+      </View>
+      <Panel title="In and out">
+        <View className="flex-row flex-wrap gap-2">
+          <Button look="main" label="Bring in a table" testID="open-import" onPress={() => router.navigate(`/import/${jobId}`)} />
+          {paper('labels.pdf', 'Labels, PDF')}
+          {paper('custody.pdf', 'Chain of custody, PDF')}
+          {paper('samples.csv', 'Register, CSV')}
+        </View>
+        {unsent ? <Words look="note">Entries are still on their way: the papers show what has reached the server.</Words> : null}
+        <Figure
+          label="Tests taken so far"
+          value={`${sign}${Math.round(register.money).toLocaleString('en-US')}`}
+          note={`a chip ${sign}${settings.testPrices.chip}, a bulk sample ${sign}${settings.testPrices.bulk}; the lab usually takes ${settings.labDays.lead} days`}
+        />
+      </Panel>
+    </>
+  );
+}

@@ -1,0 +1,166 @@
+/** The survey of a whole job: dwellings to test, lead by combination, asbestos by area, mold by room. */
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { router } from 'expo-router';
+import {
+  areasOf,
+  builtClass,
+  createDeriver,
+  drawDwellings,
+  dwellingsToTest,
+  formatMeasure,
+  measure,
+  moldPicture,
+  RULEBOOKS,
+  say,
+  type FirmSettings,
+  type JobFacts,
+} from '@roughsill/core';
+import { assessGroups } from '@roughsill/core/assess';
+import { AnswerRow, Button, Empty, Panel, StateMark, Words } from '../../kit';
+import { useSettings } from '../../store';
+import { JobPage } from '../JobPage';
+import { moneyFor } from '../SurfaceList';
+import { AreaCard } from './AreaPanel';
+import { percent } from './DecisionPanel';
+
+export const SurveyScreen = () => (
+  <JobPage title="Survey" hint="What to sample, how many, where; and whether testing pays.">
+    {(facts) => <Survey facts={facts} />}
+  </JobPage>
+);
+
+function Survey({ facts }: { readonly facts: JobFacts }) {
+  const { job } = facts;
+  return (
+    <>
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          look="main"
+          label="Hazard survey, PDF"
+          onPress={() => window.open(`/api/jobs/${job.id}/survey.pdf`, '_blank')}
+          testID="survey-pdf"
+        />
+        <Button label="Samples" onPress={() => router.navigate(`/samples/${job.id}`)} />
+        <Button label="Instruments" onPress={() => router.navigate(`/instruments/${job.id}`)} />
+      </View>
+      <Dwellings facts={facts} />
+      <Lead facts={facts} />
+      <Asbestos facts={facts} />
+      <Mold facts={facts} />
+    </>
+  );
+}
+
+function Dwellings({ facts }: { readonly facts: JobFacts }) {
+  const { job } = facts;
+  if (job.dwellings === null || job.dwellings < 2) return null;
+  const built = builtClass(job.yearBuilt);
+  const seed = job.samplingSeed.trim();
+  return (
+    <Panel title="Dwellings to test" aside={`${dwellingsToTest(job.dwellings, built)} of ${job.dwellings}`} testID="dwellings-drawn">
+      <Words>
+        {seed === '' ? 'Give the job a seed, and the numbers are drawn.' : drawDwellings(job.dwellings, built, seed).join(', ')}
+      </Words>
+      <Words look="note">
+        HUD Guidelines ch. 7, table 7.3: if all of these are negative, the rest are taken as negative with 95 % confidence. Like
+        construction and history only.
+      </Words>
+    </Panel>
+  );
+}
+
+function assessed(facts: JobFacts, settings: FirmSettings) {
+  const thisYear = new Date().getUTCFullYear();
+  return assessGroups(facts, createDeriver().derive(facts, settings, thisYear), settings, thisYear);
+}
+
+function Lead({ facts }: { readonly facts: JobFacts }) {
+  const settings = useSettings();
+  const money = moneyFor(facts);
+  const groups = useMemo(() => assessed(facts, settings), [facts, settings]);
+  const name = (id: string) => facts.surfaces.find((s) => s.id === id)?.name ?? '';
+  const open = groups.filter((g) => g.decision !== null);
+  return (
+    <Panel title="Lead, by testing combination" aside={`${open.length} open of ${groups.length}`} testID="lead-groups">
+      {groups.length === 0 ? <Empty says="No surface yet." /> : null}
+      {facts.spaces
+        .filter((s) => s.removedAt === null)
+        .map((space) => {
+          const mine = groups.filter((g) => g.group.spaceId === space.id);
+          return mine.length === 0 ? null : (
+            <View key={space.id} className="gap-1">
+              <Words look="strong">{space.name}</Words>
+              {mine.map((g) => (
+                <AnswerRow
+                  key={g.group.key}
+                  label={g.group.surfaceIds.map(name).join(', ')}
+                  value={<StateMark state={g.state} />}
+                  of={g.group.surfaceIds.map(name).join(', ')}
+                  note={
+                    g.decision
+                      ? `${say(`decide.${g.decision.value.choice}`)}: ${percent(g.chance.value)} likely; ${g.tests} ${g.tests === 1 ? 'test' : 'tests'} ${money(g.decision.value.testMoney)}, as positive ${money(g.decision.value.positiveMoney)}, break-even ${percent(g.decision.value.breakEven)}`
+                      : 'nothing more to test'
+                  }
+                  because={[...g.group.needed.because, ...g.chance.because, ...(g.decision?.because ?? [])]}
+                />
+              ))}
+            </View>
+          );
+        })}
+    </Panel>
+  );
+}
+
+function Asbestos({ facts }: { readonly facts: JobFacts }) {
+  const areas = useMemo(() => areasOf(facts).filter((a) => a.members.length > 0), [facts]);
+  return (
+    <Panel title="Asbestos, by homogeneous area" aside={String(areas.length)} testID="areas">
+      {areas.length === 0 ? <Empty says="Nothing recorded that is known to hold asbestos." /> : null}
+      <View className="gap-6">
+        {areas.map((a) => (
+          <AreaCard key={a.key} facts={facts} area={a} />
+        ))}
+      </View>
+    </Panel>
+  );
+}
+
+function Mold({ facts }: { readonly facts: JobFacts }) {
+  const { units, rulebook } = facts.job;
+  const rooms = facts.spaces
+    .filter((s) => s.removedAt === null)
+    .map((space) => ({
+      space,
+      m: moldPicture(
+        space,
+        facts.surfaces.filter((s) => s.spaceId === space.id && s.removedAt === null),
+        RULEBOOKS[rulebook],
+      ),
+    }))
+    .filter(({ m }) => m.size.value !== 'none' || m.moisture.length > 0);
+  return (
+    <Panel title="Mold, by room" aside={String(rooms.length)} testID="mold-rooms">
+      {rooms.length === 0 ? <Empty says="No growth and no moisture reading recorded." /> : null}
+      {rooms.map(({ space, m }) => (
+        <View key={space.id} className="gap-1">
+          <AnswerRow
+            label={`${space.name}: ${formatMeasure(measure(m.extentM2, 'm2'), units)}`}
+            value={say(m.size.value)}
+            of={`mold in ${space.name}`}
+            because={[...m.size.because, ...m.condition.because]}
+          />
+          <AnswerRow
+            label="Cause"
+            value={say(m.cause.value)}
+            of={`cause in ${space.name}`}
+            because={m.cause.because}
+            note={m.questions.length > 0 ? `${m.questions.length} questions open` : undefined}
+          />
+          <Words look="note">{`${say(m.equipment.value)}. Containment: ${say(m.containment.value)}.`}</Words>
+          <Button label={`Find the cause in ${space.name}`} onPress={() => router.navigate(`/mold/${facts.job.id}?space=${space.id}`)} />
+        </View>
+      ))}
+    </Panel>
+  );
+}
