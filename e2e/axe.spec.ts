@@ -11,6 +11,7 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     facts: { surfaces: { id: string; name: string }[]; spaces: { id: string }[] };
   };
   const sash = facts.surfaces.find((s) => s.name.startsWith('Sashes'))!.id;
+  const ceiling = facts.surfaces.find((s) => s.name.startsWith('Textured'))!.id;
   const screens = [
     '/',
     '/new',
@@ -21,8 +22,9 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     `/add/${jobId}?space=${facts.spaces[0]!.id}`,
     `/facts/${jobId}`,
     `/print/${jobId}?surface=${sash}`,
+    ...['table', 'samples', 'survey', 'instruments', 'import', 'mold'].map((page) => `/${page}/${jobId}`),
   ];
-  screens.push(...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]));
+  screens.push(...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]), `/job/${jobId}/probe/${ceiling}`);
   for (const at of screens) {
     await app.open(at);
     await page.getByRole('heading', { level: 1 }).first().waitFor();

@@ -77,3 +77,22 @@ test('the firm’s own rate changes hours and says so; hot air on lead is a sett
   await expect(flat.getByTestId('method-infrared')).toContainText('Hours from your own rates.');
   await expect(flat.getByTestId('method-heatGun')).toContainText('1,100 °F');
 });
+
+test('the table is typed into from the keyboard: Enter goes down, a slip is told in its cell', async ({ app, page }) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/table/${jobId}`);
+  const first = page.getByLabel('how many of Sashes, river side');
+  await first.fill('6');
+  await first.press('Enter');
+  await expect(page.getByLabel('how many of Casings, river side')).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('first side of Casings, river side')).toBeFocused();
+  await page.getByLabel('first side of Casings, river side').fill('-2');
+  await expect(page.getByText('length must be more than 0')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await app.sent();
+  const { facts } = (await (await page.request.get(`${app.address}/api/jobs/${jobId}`)).json()) as {
+    facts: { surfaces: { name: string; count: number }[] };
+  };
+  expect(facts.surfaces.find((s) => s.name === 'Sashes, river side')!.count).toBe(6);
+});

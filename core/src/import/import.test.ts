@@ -100,7 +100,7 @@ describe('files as they come', () => {
     ['13/04/2026', 'us', '2026-04-13'],
     ['4.5.2026', 'us', '2026-05-04'],
     ['31/02/2026', 'uk', undefined],
-  ] as const)('date %s (%s) is %s', (cell, rules, want) => expect(readDate(cell, rules)?.slice(0, 10)).toBe(want));
+  ] as const)('date %s (%s) is %s', (cell, rules, want) => expect(readDate(cell, rules)?.at.slice(0, 10)).toBe(want));
 });
 
 describe('a lab’s answers', () => {
@@ -146,6 +146,12 @@ describe('a lab’s answers', () => {
     expect(previewImport(t, after, set)).toMatchObject({ ready: 0, already: 1, wrong: 0 });
     expect(previewImport(table('Sample,Result,Unit\nQP-1,0.9,%'), after, set)).toMatchObject({ ready: 0, wrong: 1 });
   });
+});
+
+test('a lab’s day without an hour is not before the hour of cutting on that day', () => {
+  const p = preview('Sample,Result,Unit,Date\nQP-1,1,%,2026-05-04\nQP-2,1,%,2026-05-03');
+  expect(p.rows[0]!.reading!.takenAt).toBe(AT);
+  expect(says(p)).toEqual(['line 3: is dated before sample QP-002 was taken']);
 });
 
 test('an instrument’s list is read by surface and room; an ambiguous name asks for the room', () => {

@@ -5,7 +5,7 @@ import { readingProblems } from '../facts/validate';
 import type { Problem } from '../facts/problems';
 import { sameNumber } from '../probe/register';
 import { standingReadings } from '../probe/reading';
-import { isFormula, readDate, readNumber, type Table } from './table';
+import { isFormula, readDate, readNumber, type ReadDate, type Table } from './table';
 
 export const IMPORT_KINDS = ['lab', 'instrument'] as const;
 export type ImportKind = (typeof IMPORT_KINDS)[number];
@@ -118,6 +118,12 @@ function placesOf(facts: JobFacts): Places {
   return { samples, surfaces };
 }
 
+/** A day without its hour may seem to lie before the hour at which the sample was cut on that very day. */
+const notBefore = (d: ReadDate, sample: Sample | undefined): string => {
+  const early = sample?.takenAt ? Date.parse(sample.takenAt) - Date.parse(d.at) : 0;
+  return sample?.takenAt && early > 0 && early < d.withinMs ? sample.takenAt : d.at;
+};
+
 /** The kind of reading that a unit on an instrument's list means. */
 const kindByUnit = (unit: ReadingUnit | null): ReadingKind =>
   unit === 'C' ? 'surfaceTemp' : unit === 'mg/cm2' || unit === null ? 'xrf' : 'moisture';
@@ -152,8 +158,8 @@ export function previewImport(table: Table, facts: JobFacts, s: ImportSettings):
     else if (!number) bad(`"${cell('value').slice(0, 20)}" is not a result`);
     const unit = cell('unit') === '' ? s.unit : unitOf(cell('unit'));
     if (cell('unit') !== '' && unit === null) bad(`"${cell('unit')}" is not a unit that is known here`);
-    const date = cell('date') === '' ? s.takenAt : readDate(cell('date'), s.rules);
-    if (date === null) bad(`"${cell('date')}" is not a date`);
+    const dated = cell('date') === '' ? { at: s.takenAt, withinMs: 0 } : readDate(cell('date'), s.rules);
+    if (dated === null) bad(`"${cell('date')}" is not a date`);
 
     let surface: Surface | undefined;
     let sample: Sample | undefined;
@@ -174,14 +180,14 @@ export function previewImport(table: Table, facts: JobFacts, s: ImportSettings):
       else if (hits.length > 1) bad(`"${label}" is more than one surface: add a column with the room`);
       else surface = hits[0];
     }
-    if (problems.length > 0 || !surface || !number || date === null)
+    if (problems.length > 0 || !surface || !number || dated === null)
       return { line, label, surfaceId: surface?.id ?? null, reading: null, problems, already: false };
 
     const kind: ReadingKind = s.kind === 'instrument' ? kindByUnit(unit) : sample?.hazard === 'asbestos' ? 'bulk' : 'lab';
     const reading: Omit<Reading, 'id' | 'by'> = {
       ...BLANK_READING,
       kind,
-      takenAt: date,
+      takenAt: notBefore(dated, sample),
       value: number.trace ? null : number.value,
       unit: number.trace ? null : (unit ?? (kind === 'bulk' ? 'mass%' : kind === 'xrf' ? 'mg/cm2' : null)),
       trace: number.trace,

@@ -108,12 +108,20 @@ function plainNumber(t: string): number | null {
   return plain === '' || Number.isNaN(n) ? null : n;
 }
 
-/** An instant or a day: ISO, or day.month.year / month/day/year by the job's country. @returns UTC instant, or null */
-export function readDate(cell: string, rules: 'us' | 'uk'): string | null {
+export interface ReadDate {
+  /** UTC instant; a day alone stands at its noon. */
+  readonly at: string;
+  /** How far off the instant may be for want of a time or its seconds, ms. */
+  readonly withinMs: number;
+}
+
+/** An instant or a day: ISO, or day.month.year / month/day/year by the job's country; null when it is neither. */
+export function readDate(cell: string, rules: 'us' | 'uk'): ReadDate | null {
   if (cell === '') return null;
   const iso = /^(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{2}):(\d{2})(?::(\d{2}))?)?/.exec(cell);
   const other = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})(?:[ T](\d{1,2}):(\d{2}))?/.exec(cell);
   let parts: number[] | null = null;
+  const time = iso ? iso[4] : other?.[4];
   if (iso) parts = [iso[1], iso[2], iso[3], iso[4] ?? '12', iso[5] ?? '0'].map(Number);
   else if (other) {
     const [a, b] = [Number(other[1]), Number(other[2])];
@@ -123,7 +131,8 @@ export function readDate(cell: string, rules: 'us' | 'uk'): string | null {
   if (!parts) return null;
   const [y, mo, d, h, mi] = parts as [number, number, number, number, number];
   const at = new Date(Date.UTC(y, mo - 1, d, h, mi));
-  return at.getUTCMonth() === mo - 1 && at.getUTCDate() === d ? at.toISOString() : null;
+  if (at.getUTCMonth() !== mo - 1 || at.getUTCDate() !== d) return null;
+  return { at: at.toISOString(), withinMs: time === undefined ? 86_400_000 : 60_000 };
 }
 
 /** Writes a table; a cell that a spreadsheet would run is defused with an apostrophe. */

@@ -3,7 +3,7 @@ import type { MethodId, Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import type { Choice, Method } from '../choose';
 import { methodById } from '../choose';
-import { isPresent, type HazardState, type LeadPicture } from '../probe';
+import { isPresent, type LeadPicture } from '../probe';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { EXPOSURE_CLASSES, type ExposureClassId, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
 import { convert, measure } from '../units/units';

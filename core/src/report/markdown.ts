@@ -130,7 +130,7 @@ export function surveyMarkdown(v: SurveyReport, money: (n: number) => string): s
     );
     out.push(`- Cause: ${say(m.cause.value)}.`, because(m.cause.because));
     if (m.open.length > 0) out.push(`- Still to answer: ${m.open.join(' ')}`);
-    for (const x of m.moisture) out.push(`- ${x.surface}: ${say(x.value)}. ${x.because.map((r) => r.says).join(' ')}`);
+    for (const x of m.moisture) out.push(`- ${x.surface}: ${say(`moisture.${x.value}`)}. ${x.because.map((r) => r.says).join(' ')}`);
     if (m.spot) out.push(because(m.spot.risk.because));
     if (m.fan) out.push(because(m.fan.because));
     if (m.outlook)

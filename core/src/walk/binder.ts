@@ -85,7 +85,7 @@ export function guessBinder(coat: Pick<Layer, Trial>): Answer<BinderGuess> {
   if (tried.length === 0) return answer({ binder: 'unknown', confidence: 0, second: null }, why('binder.untried', 'trade-binder'));
   const weights = NAMED.map((b) => ({ b, w: tried.reduce((p, t) => p * likelihood(b, t, coat[t]), 1) })).sort((a, z) => z.w - a.w);
   const sum = weights.reduce((a, x) => a + x.w, 0);
-  const because: Reason[] = tried.map((t) => why('binder.trial', 'trade-binder', { trial: t, response: coat[t] }));
+  const because: Reason[] = tried.map((t) => why('binder.trial', 'trade-binder', { trial: `trial.${t}`, response: `response.${coat[t]}` }));
   const confidence = weights[0]!.w / sum;
   if (confidence < BINDER_SURE) because.push(why('binder.unsure', 'trade-binder', { second: weights[1]!.b }));
   return { value: { binder: weights[0]!.b, confidence, second: weights[1]!.b }, because };

@@ -85,7 +85,7 @@ export function GrowthChart({ outlooks, says }: { readonly outlooks: readonly Ou
 export function RemedyLine({ remedy }: { readonly remedy: Remedy }) {
   const look = LOOKS[remedy];
   return (
-    <Svg width={44} height={14} aria-label={say(remedy)}>
+    <Svg width={44} height={14} aria-label={say(`remedy.${remedy}`)}>
       <Line x1={2} x2={42} y1={7} y2={7} stroke={look.stroke} strokeWidth={look.width} strokeDasharray={look.dash} />
     </Svg>
   );

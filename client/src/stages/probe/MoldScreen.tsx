@@ -348,14 +348,14 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
         <>
           <GrowthChart
             outlooks={state.outlooks}
-            says={`Growth index by week. ${state.outlooks.map((o) => `${say(o.remedy)}: at most ${o.peak.toFixed(1)}`).join('; ')}`}
+            says={`Growth index by week. ${state.outlooks.map((o) => `${say(`remedy.${o.remedy}`)}: at most ${o.peak.toFixed(1)}`).join('; ')}`}
           />
           <View className="gap-1" testID="remedies">
             {state.outlooks.map((o) => (
               <View key={o.remedy} className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
                 <RemedyLine remedy={o.remedy} />
                 <Words look="row" className="min-w-[7rem]">
-                  {say(o.remedy)}
+                  {say(`remedy.${o.remedy}`)}
                 </Words>
                 <Words
                   look="note"

@@ -9,6 +9,7 @@ import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store
 import type { StageProps } from '../SurfaceScreen';
 import { ReadingForm } from '../lazy-forms';
 import { AreaPanel } from './AreaPanel';
+import { AreaPlanView } from './AreaPlanView';
 import { DecisionPanel } from './DecisionPanel';
 import { InstrumentPanel } from './InstrumentPanel';
 import { MeasureForm, type MeasureKind } from './MeasureForm';
@@ -116,6 +117,7 @@ function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onF
   const units = useUnits();
   const when = useWhen();
   const readings = standingReadings(surface.readings).filter((r) => r.kind === 'moisture');
+  const placed = readings.filter((r) => r.atX !== null && r.atY !== null);
   return (
     <Panel title="Mold and moisture" aside={<StateMark state={plan.mold.value} />} testID="mold">
       <AnswerRow
@@ -131,12 +133,28 @@ function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onF
             key={r.id}
             label={r.value !== null && r.unit ? formatMeasure(measure(r.value, r.unit), units) : ''}
             note={when(r.takenAt)}
-            of={`moisture ${say(verdict.value)}`}
-            value={say(verdict.value)}
+            of={`moisture ${say(`moisture.${verdict.value}`)}`}
+            value={say(`moisture.${verdict.value}`)}
             because={verdict.because}
           />
         );
       })}
+      {placed.length > 0 ? (
+        <AreaPlanView
+          says={`Where the moisture was read: ${placed.map((r) => r.value).join(', ')}`}
+          plan={{
+            widthM: surface.lengthM,
+            heightM: surface.widthM,
+            faces: [{ surfaceId: surface.id, name: surface.name, x: 0, y: 0, w: surface.lengthM, h: surface.widthM }],
+            dots: placed.map((r) => ({
+              x: (r.atX ?? 0) * surface.lengthM,
+              y: (1 - (r.atY ?? 0)) * surface.widthM,
+              label: String(r.value),
+              taken: judgeMoisture(r, surface.material).value !== 'dry',
+            })),
+          }}
+        />
+      ) : null}
       <View className="flex-row flex-wrap gap-2">
         <Button label="Moisture" testID="record-moisture" onPress={() => onForm('moisture')} />
         <Button label="Air" onPress={() => onForm('air')} />

@@ -70,15 +70,16 @@ function Dwellings({ facts }: { readonly facts: JobFacts }) {
   );
 }
 
-function assessed(facts: JobFacts, settings: FirmSettings) {
-  const thisYear = new Date().getUTCFullYear();
-  return assessGroups(facts, createDeriver().derive(facts, settings, thisYear), settings, thisYear);
-}
+const useGroups = (facts: JobFacts, settings: FirmSettings) =>
+  useMemo(() => {
+    const thisYear = new Date().getUTCFullYear();
+    return assessGroups(facts, createDeriver().derive(facts, settings, thisYear), settings, thisYear);
+  }, [facts, settings]);
 
 function Lead({ facts }: { readonly facts: JobFacts }) {
   const settings = useSettings();
   const money = moneyFor(facts);
-  const groups = useMemo(() => assessed(facts, settings), [facts, settings]);
+  const groups = useGroups(facts, settings);
   const name = (id: string) => facts.surfaces.find((s) => s.id === id)?.name ?? '';
   const open = groups.filter((g) => g.decision !== null);
   return (

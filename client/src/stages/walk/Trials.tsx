@@ -5,8 +5,6 @@ import { BINDER_SURE, guessBinder, RESPONSES, say, TRIALS, type Layer } from '@r
 import { Button, Select, Why, Words } from '../../kit';
 import { cap } from './drafts';
 
-const LABELS = { alcohol: 'Alcohol', alkali: 'Alkali', water: 'Water', heat: 'Heat' } as const;
-
 interface TrialsProps {
   readonly coat: Layer;
   readonly onSet: (fields: Partial<Layer>, what: string) => void;
@@ -33,10 +31,10 @@ export function Trials({ coat, onSet }: TrialsProps) {
         {TRIALS.map((t) => (
           <View key={t} className="min-w-[7rem] flex-1">
             <Select
-              label={LABELS[t]}
+              label={say(`trial.${t}`)}
               value={coat[t]}
               options={RESPONSES.map((value) => ({ value, label: value === 'none' ? 'no effect' : say(value) }))}
-              onChange={(v) => onSet({ [t]: v }, `${LABELS[t].toLowerCase()} tried`)}
+              onChange={(v) => onSet({ [t]: v }, `${say(`trial.${t}`).toLowerCase()} tried`)}
             />
           </View>
         ))}
