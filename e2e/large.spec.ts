@@ -16,7 +16,7 @@ test('400 surfaces are derived in a worker; an edit is seen in the page at once 
   const row = app.id('list-by-worker').getByRole('link', { name: /Surface 123/ });
   await row.click();
   await page.getByRole('button', { name: 'How many: more' }).click();
-  await expect(page.getByText(/ × 4$/)).toBeVisible();
+  await expect(page.getByText('Coated area, 4 pieces')).toBeVisible();
   await page.getByRole('button', { name: /^Back to the list/ }).click();
   await expect(app.id('list-by-worker').getByText('4 × Surface 123')).toBeVisible();
 });

@@ -16,14 +16,29 @@ const { build } = await import('esbuild');
 mkdirSync(DATA, { recursive: true });
 const bundle = path.join(DATA, 'bench-core.mjs');
 await build({
-  stdin: { contents: "export * from '@roughsill/core'; export { largeJob } from '@roughsill/demo';", resolveDir: ROOT },
+  stdin: {
+    contents: `
+      export * from '@roughsill/core';
+      export * from '@roughsill/core/import';
+      export * from '@roughsill/core/moist';
+      export { surveyReport } from '@roughsill/core/report';
+      export { largeJob } from '@roughsill/demo';
+      export { default as Papa } from 'papaparse';
+    `,
+    resolveDir: ROOT,
+  },
   bundle: true,
   format: 'esm',
   platform: 'node',
   outfile: bundle,
   logLevel: 'error',
 });
-const { createDeriver, DEFAULT_SETTINGS, writeJobFile, largeJob } = await import(bundle);
+const core = await import(bundle);
+const { createDeriver, DEFAULT_SETTINGS, writeJobFile, largeJob } = core;
+const factsOf = (text) => {
+  const { format: _f, version: _v, ...facts } = JSON.parse(text);
+  return facts;
+};
 
 const median = (xs) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)];
 const time = (f) => {
@@ -48,12 +63,10 @@ function derivation() {
   const edit = [];
   for (let i = 0; i < 40; i += 1) {
     parse.push(time(() => JSON.parse(text)));
-    const { job, spaces, surfaces } = JSON.parse(text);
-    const facts = { job, spaces, surfaces };
+    const facts = factsOf(text);
     whole.push(time(() => createDeriver().derive(facts, DEFAULT_SETTINGS, 2026)));
   }
-  const { job, spaces, surfaces } = JSON.parse(text);
-  let facts = { job, spaces, surfaces };
+  let facts = factsOf(text);
   const deriver = createDeriver();
   deriver.derive(facts, DEFAULT_SETTINGS, 2026);
   for (let i = 0; i < 200; i += 1) {
@@ -62,6 +75,169 @@ function derivation() {
   }
   row('derive 400 surfaces, against JSON.parse of the file', median(whole.slice(10)), median(parse.slice(10)), 'ms', 'whole at most 50 ms');
   row('one edit of 400, against the whole', median(edit), median(whole.slice(10)), 'ms', 'at most 1/50 = 0.0200');
+}
+
+/** 400 surfaces with 600 readings, from facts to the whole survey: groups, areas, decisions, register, today. */
+function assessment() {
+  const base = largeJob(400);
+  const extra = (s, n) => ({
+    ...core.BLANK_READING,
+    id: `${s.id}-m${n}`,
+    kind: 'moisture',
+    takenAt: base.job.createdAt,
+    value: 12,
+    unit: '%rel',
+    by: 'bench',
+  });
+  let left = 600 - base.surfaces.reduce((a, s) => a + s.readings.length, 0);
+  const surfaces = base.surfaces.map((s) => (left-- > 0 ? { ...s, readings: [...s.readings, extra(s, 1)] } : s));
+  const text = writeJobFile({ ...base, surfaces });
+  const own = [];
+  const parse = [];
+  for (let i = 0; i < 12; i += 1) {
+    parse.push(time(() => JSON.parse(text)));
+    const facts = factsOf(text);
+    own.push(
+      time(() =>
+        core.surveyReport(facts, createDeriver().derive(facts, DEFAULT_SETTINGS, 2026), DEFAULT_SETTINGS, '2026-06-01T00:00:00.000Z'),
+      ),
+    );
+  }
+  row(
+    'whole-house survey, 400 surfaces and 600 readings, against JSON.parse of the file',
+    median(own.slice(4)),
+    median(parse.slice(4)),
+    'ms',
+    'no aim set',
+  );
+}
+
+/** The growth index as one would first write it: an object an hour. */
+function plainGrowth(hours) {
+  let m = 0;
+  let dry = 0;
+  return hours.map(({ c, rh }) => {
+    const critical = c > 20 ? 80 : -0.00267 * c ** 3 + 0.16 * c ** 2 - 3.13 * c + 100;
+    if (c > 0 && c <= 50 && rh >= critical) {
+      dry = 0;
+      const tm = Math.exp(-0.68 * Math.log(c) - 13.9 * Math.log(rh) + 66.02);
+      const tv = Math.exp(-0.74 * Math.log(c) - 12.72 * Math.log(rh) + 61.5);
+      const x = (critical - rh) / (critical - 100);
+      const k2 = Math.max(0, 1 - Math.exp(2.3 * (m - (1 + 7 * x - 2 * x * x))));
+      m += ((m < 1 ? 1 : 2 / (tv / tm - 1)) * k2) / (7 * tm * 24);
+    } else {
+      dry += 1;
+      m -= dry <= 6 ? 0.032 / 24 : dry <= 24 ? 0 : 0.016 / 24;
+    }
+    m = Math.min(6, Math.max(0, m));
+    return { c, rh, m };
+  });
+}
+
+function moldYear() {
+  const moisture = {
+    insideC: 19,
+    insideRhPct: 70,
+    outsideC: 4,
+    outsideRhPct: 85,
+    uValueWm2K: 2,
+    fanRatedM3h: 60,
+    fanMeasuredM3h: null,
+    fanMinPerDay: 30,
+    leakAch: 0.3,
+    waterGPerDay: 2400,
+    burstsPerDay: 3,
+    leak: 'no',
+    rising: 'no',
+    fanVentsOutside: 'yes',
+    laundryDries: 'no',
+    coldCorner: 'yes',
+  };
+  const room = { lengthM: 2.4, widthM: 2, heightM: 2.4 };
+  const climate = core.simulatedClimate('bench');
+  const face = core.faceClimate(core.roomAir(moisture, room, 'now', 'us'), climate);
+  const hours = Array.from(face.tempC, (c, i) => ({ c, rh: face.rhPct[i] }));
+  const own = [];
+  const plain = [];
+  const all = [];
+  for (let i = 0; i < 30; i += 1) {
+    own.push(time(() => core.growthIndex(face.tempC, face.rhPct)));
+    plain.push(time(() => plainGrowth(hours)));
+    all.push(time(() => core.REMEDIES.forEach((r) => core.outlook(moisture, room, climate, core.PINE, r, 'us'))));
+  }
+  row(
+    'growth index over a year of hours, against a plain loop over objects',
+    median(own.slice(10)),
+    median(plain.slice(10)),
+    'ms',
+    'at most 150 ms',
+  );
+  row(
+    'the cause finder: room and index for five remedies, against one plain loop',
+    median(all.slice(10)),
+    median(plain.slice(10)),
+    'ms',
+    'no aim set',
+  );
+}
+
+function dwellings() {
+  /** The rule by its definition: whole binomials, no table kept. */
+  const choose = (n, k) => Array.from({ length: k }, (_, i) => (n - i) / (i + 1)).reduce((a, b) => a * b, 1);
+  const plain = (of) => {
+    const bad = Math.min(Math.ceil(0.05 * of), 50);
+    let n = 1;
+    while (choose(of - bad, n) / choose(of, n) >= 0.05) n += 1;
+    return n;
+  };
+  const own = [];
+  const base = [];
+  for (let i = 0; i < 40; i += 1) {
+    own.push(time(() => core.drawDwellings(1000, 'before1960', `seed ${i}`)));
+    base.push(time(() => plain(1000)));
+  }
+  row('which of 1,000 dwellings to test, against the size alone by whole binomials', median(own), median(base), 'ms', 'no aim set');
+}
+
+function tables() {
+  const base = largeJob(400);
+  const samples = (s, i) =>
+    Array.from({ length: 13 }, (_, k) => ({
+      ...core.BLANK_SAMPLE,
+      id: `${s.id}-x${k}`,
+      number: `S-${i * 13 + k}`,
+      takenAt: base.job.createdAt,
+      toSubstrate: true,
+      removedAt: null,
+    }));
+  const facts = { ...base, surfaces: base.surfaces.map((s, i) => ({ ...s, samples: samples(s, i) })) };
+  const text = `Sample,Result,Unit\n${Array.from({ length: 5000 }, (_, i) => `S-${i},${(i % 97) / 50},%`).join('\n')}\n`;
+  const bytes = new TextEncoder().encode(text);
+  const own = [];
+  const parse = [];
+  for (let i = 0; i < 12; i += 1) {
+    parse.push(time(() => core.Papa.parse(text)));
+    own.push(
+      time(() => {
+        const table = core.readTable(bytes).value;
+        core.previewImport(table, facts, {
+          kind: 'lab',
+          mapping: core.guessMapping(table.headers),
+          unit: null,
+          takenAt: base.job.createdAt,
+          rules: 'us',
+          by: 'bench',
+        });
+      }),
+    );
+  }
+  row(
+    'reading and judging a CSV of 5,000 rows, against splitting it only',
+    median(own.slice(3)),
+    median(parse.slice(3)),
+    'ms',
+    'no aim set',
+  );
 }
 
 const get = (url) =>
@@ -210,6 +386,10 @@ async function initialJs(dir) {
 }
 
 derivation();
+assessment();
+moldYear();
+dwellings();
+tables();
 await overHttp();
 row(
   'JavaScript of the first screen, gzip, against an empty Expo Router export',

@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
-import { CHROMIUM, ensureChromium, ensurePackages, ROOT } from './lib/run.mjs';
+import { CHROMIUM, DATA, ensureChromium, ensurePackages, ROOT } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
 const SASH = 'qp-sash-river';
@@ -12,7 +12,12 @@ const VIEWS = [
   ['start-phone', 390, 844, '/', []],
   ['walk-phone', 390, 844, '/job/quill-point/walk', []],
   ['walk-surface-phone', 390, 844, `/job/quill-point/walk/${SASH}`, []],
-  ['add-phone', 390, 844, '/add/quill-point?space=qp-ticket-hall', []],
+  ['kits-phone', 390, 844, '/add/quill-point', []],
+  ['samples-phone', 390, 844, '/samples/quill-point', []],
+  ['survey-phone', 390, 844, '/survey/quill-point', []],
+  ['mold-wide', 1280, 800, '/mold/quill-point?space=qp-wash', ['[data-testid=remedies]']],
+  ['table-wide', 1280, 800, '/table/quill-point', []],
+  ['ceiling-wide', 1280, 800, '/job/quill-point/probe/qp-kitchen-ceiling', ['[data-testid=asbestos]']],
   ['probe-phone', 390, 844, `/job/quill-point/probe/${SASH}`, []],
   ['choose-phone', 390, 844, `/job/quill-point/choose/${SASH}`, []],
   ['protect-phone', 390, 844, `/job/quill-point/protect/${SASH}`, []],

@@ -1,5 +1,5 @@
 /** The invented ferry office and keeper's rooms at Quill Point: built 1904, kitchen wing 1966. */
-import type { JobFacts } from '@roughsill/core';
+import type { JobFacts, Photo } from '@roughsill/core';
 import { check, choose, facts, job, reading, sample, space, surface, type CoatSpec } from './build';
 
 /** Named as the simulated lab names itself, so that its answers come in by themselves. */
@@ -443,9 +443,42 @@ export function quillPoint(): JobFacts {
       iron,
     ],
   );
+  const picture = (id: string, ofSurfaceId: string, hash: string, caption: string, marks: Photo['marks']): Photo => ({
+    id,
+    hash,
+    width: 900,
+    height: 600,
+    ofSurfaceId,
+    ofSampleId: null,
+    ofCheckId: null,
+    caption,
+    marks,
+    takenAt: '2026-04-14T11:40:00.000Z',
+    removedAt: null,
+  });
   const xrf = { device: 'Simulated XRF', filmMgCm2: 1.02, tolerance: 0.1 };
   return {
     ...whole,
+    // Drawn for the sample job: demo/photos, each under the hash of its bytes.
+    photos: [
+      picture(
+        'qp-p1',
+        'qp-wash-ceiling',
+        '155470765afb5c7a41484d7a76728e60f7549b5bdec483bdff14853ab04504de',
+        'Growth over the outside corner (drawn)',
+        [{ kind: 'circle', x: 0.3, y: 0.4, toX: 0.45, toY: 0.4 }],
+      ),
+      picture(
+        'qp-p2',
+        'qp-sash-river',
+        'be2e96c3b0353bb284cfb3f3573610f1b97debe48e9c6030f6c2556f94f2508f',
+        'Lower rail, flaked to the wood (drawn)',
+        [
+          { kind: 'arrow', x: 0.55, y: 0.42, toX: 0.72, toY: 0.2 },
+          { kind: 'number', x: 0.2, y: 0.45, toX: 0.2, toY: 0.45 },
+        ],
+      ),
+    ],
     instrumentChecks: [
       check('qp-k1', { ...xrf, what: 'calibration', values: [1.0, 1.05, 1.03], takenAt: '2026-04-13T08:05:00.000Z' }),
       check('qp-k2', {

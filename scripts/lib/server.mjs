@@ -17,6 +17,7 @@ export function startServer({ main, url, port, webDir = '', sample, logFile = ''
     PORT: String(port),
     WEB_DIR: webDir,
     PHOTOS_DIR: photosDir,
+    SAMPLE_PHOTOS_DIR: path.join(ROOT, 'demo/photos'),
     LAB_DAY_SECONDS: String(labDaySeconds),
     SEED_SAMPLE: sample ? 'yes' : 'no',
     MIGRATIONS_DIR: path.join(ROOT, 'server/migrations'),

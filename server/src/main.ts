@@ -3,6 +3,7 @@ import type { Socket } from 'node:net';
 import pino from 'pino';
 import { createApp } from './app';
 import { connect, migrateTo } from './db/client';
+import { PhotoStore } from './photos/photo-store';
 import { seed } from './db/seed';
 
 const need = (key: string): string => {
@@ -14,7 +15,8 @@ const need = (key: string): string => {
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
 const { db, pool } = connect(need('DATABASE_URL'), log);
 await migrateTo(db, need('MIGRATIONS_DIR'));
-await seed(db, process.env['SEED_SAMPLE'] === 'yes');
+const photosDir = need('PHOTOS_DIR');
+await seed(db, process.env['SEED_SAMPLE'] === 'yes', { from: need('SAMPLE_PHOTOS_DIR'), to: new PhotoStore(photosDir) });
 
 const port = Number(process.env['PORT'] ?? 8100);
 const server = createApp({
@@ -22,7 +24,7 @@ const server = createApp({
   log,
   clock: () => new Date(),
   webDir: process.env['WEB_DIR'],
-  photosDir: need('PHOTOS_DIR'),
+  photosDir,
   labDaySeconds: Number(process.env['LAB_DAY_SECONDS'] ?? 86_400),
 }).listen(port, '127.0.0.1', () => {
   log.info(`listening on http://127.0.0.1:${port}`);

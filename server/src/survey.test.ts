@@ -74,6 +74,15 @@ test('a phone that does not know the newer fields can still write', async () => 
   });
 });
 
+test('one setting changes, the others stay as the firm has them', async () => {
+  const firm = (fields: object) => ({ ...change('firm', 'firm', fields, null, 'set'), jobId: null });
+  expect((await send(firm({ labDays: { lead: 9, asbestos: 9, mold: 9 }, samplePrefix: 'MT' }))).status).toBe(200);
+  expect((await send(firm({ bagEach: 3 }))).status).toBe(200);
+  const { body } = await server.call('GET', '/api/session');
+  expect(body.settings).toMatchObject({ bagEach: 3, samplePrefix: 'MT', labDays: { lead: 9 } });
+  await send(firm({ labDays: { lead: 4, asbestos: 4, mold: 4 } }));
+});
+
 describe('samples and their answers', () => {
   const sample = { ...BLANK_SAMPLE, number: 'QP-090', toSubstrate: true, takenAt: '2026-05-01T10:00:00.000Z' };
   test('two phones may record the same number: both are kept', async () => {

@@ -364,7 +364,8 @@ export class FirmStore {
         parsed.success ? [{ path: 'op', message: 'settings are only set' }] : fromZod(parsed.error, c.fields, ['fields']),
       );
     }
-    const { rates, ...columns } = parsed.data;
+    // Only what was sent: a default never overwrites a setting that was left alone.
+    const { rates, ...columns } = Object.fromEntries(Object.entries(parsed.data).filter(([k]) => k in c.fields)) as Partial<FirmSettings>;
     if (Object.keys(columns).length > 0) await tx.update(t.firms).set(columns).where(eq(t.firms.id, this.firmId));
     if (rates) {
       await tx.delete(t.firmRates).where(eq(t.firmRates.firmId, this.firmId));

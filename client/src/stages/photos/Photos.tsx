@@ -146,8 +146,11 @@ function PhotoCard({ jobId, photo }: { readonly jobId: string; readonly photo: P
         aria-label={marking === null ? photo.caption || 'Photograph without a caption' : `Tap where the ${say(marking)} goes`}
         onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
         onPress={(e) => {
-          const { locationX, locationY } = e.nativeEvent;
-          put(locationX, locationY);
+          const { clientX, clientY } = e.nativeEvent as unknown as MouseEvent;
+          const box = (e.currentTarget as unknown as HTMLElement).getBoundingClientRect();
+          // A key has no place: the mark goes to the middle.
+          if (clientX === 0 && clientY === 0) put(width / 2, height / 2);
+          else put(clientX - box.left, clientY - box.top);
         }}
         className="min-h-touch w-full"
       >

@@ -12,6 +12,8 @@ const against = (fields: Partial<FirmSettings>): string | undefined => {
   return r.success ? undefined : r.error.issues[0]?.message;
 };
 
+const TEST_WORDS = { swab: 'One swab', chip: 'One chip at the lab', bulk: 'One bulk sample at the lab', xrf: 'One XRF reading' } as const;
+
 export function SettingsScreen() {
   const dispatch = useAppDispatch();
   const s = useSettings();
@@ -45,6 +47,51 @@ export function SettingsScreen() {
             {money('labourPerHour', 'One person, one hour')}
             {money('sheetPerM2', 'Plastic sheet, each m²')}
             {money('bagEach', 'Waste bag, each')}
+          </View>
+        </Panel>
+        <Panel title="Samples" aside="numbers, prices, the lab’s usual time">
+          <View className="flex-row flex-wrap gap-3">
+            <View className="min-w-[9rem] flex-1">
+              <TextField
+                label="Numbers begin with"
+                value={s.samplePrefix}
+                problem={against({ samplePrefix: s.samplePrefix })}
+                onCommit={(samplePrefix) => against({ samplePrefix }) === undefined && put({ samplePrefix: samplePrefix.trim() })}
+                testID="sample-prefix"
+              />
+            </View>
+            {(['lead', 'asbestos'] as const).map((h) => (
+              <View key={h} className="min-w-[9rem] flex-1">
+                <NumberField
+                  label={`Lab, ${say(h)}`}
+                  unit="days"
+                  value={s.labDays[h]}
+                  decimals={0}
+                  check={(v) => against({ labDays: { ...s.labDays, [h]: v } })}
+                  onCommit={(v) => v !== null && put({ labDays: { ...s.labDays, [h]: v } })}
+                />
+              </View>
+            ))}
+          </View>
+          <View className="flex-row flex-wrap gap-3">
+            {(['swab', 'chip', 'bulk', 'xrf'] as const).map((k) => (
+              <View key={k} className="min-w-[9rem] flex-1">
+                <NumberField
+                  label={TEST_WORDS[k]}
+                  value={s.testPrices[k]}
+                  check={(v) => against({ testPrices: { ...s.testPrices, [k]: v } })}
+                  onCommit={(v) => v !== null && put({ testPrices: { ...s.testPrices, [k]: v } })}
+                />
+              </View>
+            ))}
+            <View className="min-w-[9rem] flex-1">
+              <NumberField
+                label="Licensed asbestos removal, each m²"
+                value={s.licensedRemovalPerM2}
+                check={(v) => against({ licensedRemovalPerM2: v })}
+                onCommit={(v) => v !== null && put({ licensedRemovalPerM2: v })}
+              />
+            </View>
           </View>
         </Panel>
         <Panel title="What the firm holds">
