@@ -18,7 +18,7 @@ test('list and detail stand side by side; keys move, change stages, unfold and f
   await page.keyboard.press('w');
   await expect(page.locator('[data-why][aria-expanded=false]')).toHaveCount(0);
   await page.keyboard.press('/');
-  await page.keyboard.type('ceiling');
+  await page.keyboard.type('textured');
   await expect(app.id('list').getByRole('link')).toHaveCount(1);
   await page.keyboard.press('Escape');
   await app.id('list').getByRole('link').focus();

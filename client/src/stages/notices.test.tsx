@@ -91,12 +91,14 @@ test('on paper: the whole job, or one surface, with its steps, checks, reasons a
     </Provider>
   );
   const { rerender } = render(paper());
-  expect(screen.getAllByRole('heading', { level: 3 })).toHaveLength(13);
+  expect(screen.getAllByRole('heading', { level: 3 })).toHaveLength(19);
   mockParams.surface = 'qp-keeper-door';
   rerender(paper());
   expect(screen.getAllByRole('heading', { level: 3 }).map((h) => h.textContent)).toEqual([expect.stringMatching(/^1 × Four-panel door/)]);
   const text = screen.getByTestId('paper').textContent!;
-  expect(text).toMatch(/Measured 2.6 mg\/cm²: at or above the limit of 1 mg\/cm², this is lead paint. \(24 CFR 35.110/);
+  expect(text).toMatch(
+    /XRF read 2.6 mg\/cm²; bare material alone adds 0.05 mg\/cm², which leaves 2.55 mg\/cm² to hold against the limit of 1 mg\/cm². \(HUD Guidelines/,
+  );
   expect(text).toMatch(/☐ Sheet, seals and signs are up/);
   expect(text).toMatch(/A guess until trial squares are done/);
 });

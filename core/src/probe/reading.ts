@@ -100,16 +100,16 @@ function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Mater
     );
   }
   const says = againstLimit(found, rulebook, []);
+  const limit = limitFor(found, rulebook);
   const corrected =
     correction === 0
       ? says
       : {
           ...says,
-          reason: why('lead.xrfCorrected', rulebook.sources.xrf, {
+          reason: why(limit ? 'lead.xrfCorrected' : 'lead.xrfCorrectedAny', rulebook.sources.xrf, {
             read,
             off: measure(correction, 'mg/cm2'),
-            result: found,
-            says: says.says,
+            result: limit ? [found, limit] : found,
           }),
         };
   // An instrument that was not proven may convict, never acquit.

@@ -142,6 +142,7 @@ function PhotoCard({ jobId, photo }: { readonly jobId: string; readonly photo: P
   return (
     <View className="gap-2 bg-panel p-3" role="group" aria-label={photo.caption || 'Photograph'}>
       <Pressable
+        role={marking === null ? 'img' : 'button'}
         disabled={marking === null}
         aria-label={marking === null ? photo.caption || 'Photograph without a caption' : `Tap where the ${say(marking)} goes`}
         onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
@@ -154,12 +155,7 @@ function PhotoCard({ jobId, photo }: { readonly jobId: string; readonly photo: P
         }}
         className="min-h-touch w-full"
       >
-        <Image
-          source={{ uri: url }}
-          style={{ width: '100%', height: height || 200 }}
-          resizeMode="contain"
-          aria-label={photo.caption || 'photograph'}
-        />
+        <Image source={{ uri: url }} style={{ width: '100%', height: height || 200 }} resizeMode="contain" aria-hidden />
         {width > 0 ? <Marks marks={photo.marks} width={width} height={height} /> : null}
       </Pressable>
       {waiting ? <Words look="note">On this phone; sent when there is a signal.</Words> : null}

@@ -15,6 +15,7 @@ import {
   type JobFacts,
   type Problem,
   type Surface,
+  type UnitSystem,
 } from '@roughsill/core';
 import { Button, Empty, NumberField, Panel, Problems, Select, useWide, Words } from '../../kit';
 import { commit, set, useAppDispatch, type Draft } from '../../store';
@@ -177,11 +178,16 @@ function Cell({
 const number = (text: string): number => Number(text.trim().replace(',', '.'));
 const column = createColumnHelper<Line>();
 
-function Grid({ facts, lines, ticked, onTick }: ListProps) {
+/** The columns stay the same objects while the job's units do: a cell that is typed into keeps its place and its focus. */
+function useColumns(units: UnitSystem, jobId: string) {
   const dispatch = useAppDispatch();
-  const { units, id: jobId } = facts.job;
-  const write = (s: Surface, fields: Partial<Surface>, what: string) =>
-    dispatch(commit(jobId, [set('surface', s.id, fields)], `${s.name}: ${what}`));
+  return useMemo(
+    () => columnsFor(units, (s, fields, what) => dispatch(commit(jobId, [set('surface', s.id, fields)], `${s.name}: ${what}`))),
+    [units, jobId, dispatch],
+  );
+}
+
+function columnsFor(units: UnitSystem, write: (s: Surface, fields: Partial<Surface>, what: string) => unknown) {
   const numeric = (s: Surface, field: 'count' | 'lengthM' | 'widthM' | 'yearMade', label: string) => {
     const isLength = field === 'lengthM' || field === 'widthM';
     const v = s[field];
@@ -197,7 +203,7 @@ function Grid({ facts, lines, ticked, onTick }: ListProps) {
       />
     );
   };
-  const columns = [
+  return [
     column.display({
       id: 'tick',
       header: () => <Words look="label">Tick</Words>,
@@ -268,6 +274,10 @@ function Grid({ facts, lines, ticked, onTick }: ListProps) {
       cell: ({ row: { original: l } }) => <Words>{formatMeasure(measure(takeOff(l.surface).totalM2, 'm2'), units)}</Words>,
     }),
   ];
+}
+
+function Grid({ facts, lines, ticked, onTick }: ListProps) {
+  const columns = useColumns(facts.job.units, facts.job.id);
   // The library's table is rebuilt at every render on purpose; nothing here leans on its memory.
   // eslint-disable-next-line react-hooks/incompatible-library
   const table = useReactTable({
