@@ -16,6 +16,9 @@ export interface SurfaceContext {
     readonly water: YesNo;
     readonly listed: YesNo;
     readonly services: readonly Service[];
+    readonly asthma: YesNo;
+    /** Other people work in the house, or live in it meanwhile. */
+    readonly others: boolean;
     /** Worked from a ladder or scaffold. */
     readonly high: boolean;
   };

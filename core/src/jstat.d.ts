@@ -2,6 +2,7 @@
 declare module 'jstat' {
   const jStat: {
     hypgeom: { cdf(x: number, N: number, m: number, n: number): number };
+    binomial: { pdf(k: number, n: number, p: number): number };
     beta: { cdf(x: number, a: number, b: number): number };
   };
   export default { jStat };

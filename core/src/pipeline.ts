@@ -283,9 +283,20 @@ export function createDeriver(): Deriver {
     if (book.of !== facts.instrumentChecks) book = { of: facts.instrumentChecks, is: instrumentBook(facts.instrumentChecks) };
     const { areas, pictures } = areasOf(slots, rulebook);
     return {
-      key: [job.rulebook, job.yearBuilt, job.childUnder6, job.pregnancy, job.dwelling, job.power, job.water, job.listed, thisYear].join(
-        '|',
-      ),
+      key: [
+        job.rulebook,
+        job.yearBuilt,
+        job.childUnder6,
+        job.pregnancy,
+        job.dwelling,
+        job.power,
+        job.water,
+        job.listed,
+        job.asthma,
+        job.otherTrades !== '',
+        job.livedIn,
+        thisYear,
+      ].join('|'),
       slots,
       spaces,
       twins,
@@ -325,7 +336,15 @@ export function createDeriver(): Deriver {
       dwelling: job.dwelling,
       childOrPregnancy: occupants(job),
       foundOnRemovedTwin: twin,
-      site: { power: job.power, water: job.water, listed: job.listed, services: space.services, high: (space.accessM ?? 0) > HIGH_M },
+      site: {
+        power: job.power,
+        water: job.water,
+        listed: job.listed,
+        asthma: job.asthma,
+        others: job.otherTrades.trim() !== '' || job.livedIn === 'yes',
+        services: space.services,
+        high: (space.accessM ?? 0) > HIGH_M,
+      },
       instruments,
       asbestos,
       space,

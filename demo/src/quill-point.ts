@@ -393,7 +393,18 @@ export function quillPoint(): JobFacts {
       ['alkyd', 'white', 'failing'],
       ['oil', 'white lead', 'failing'],
     ],
-    { conditions: ['flaking', 'openJoints'], knots: 'no' },
+    {
+      conditions: ['flaking', 'openJoints'],
+      knots: 'no',
+      samples: [
+        sample('qp-s8', 'QP-008', {
+          reachedLayerIds: ['qp-railing-coat1', 'qp-railing-coat2'],
+          toSubstrate: true,
+          place: 'underside of the hand rail',
+          takenAt: '2026-04-16T14:20:00.000Z',
+        }),
+      ],
+    },
   );
   const plinth = surface('qp-plinth', river.id, 2, 'plinth', 'Salt-worn brick plinth', [['acrylic', 'black', 'failing']], {
     lengthM: 14,

@@ -201,7 +201,7 @@ describe('simulated instruments', () => {
   });
 
   const facts = quillPoint();
-  const use = (id: string, over = {}) => ({
+  const inUse = (id: string, over = {}) => ({
     facts,
     surface: facts.surfaces.find((s) => s.id === id)!,
     depth: 'all' as const,
@@ -218,13 +218,13 @@ describe('simulated instruments', () => {
     const swab = simulatedSwab(walk());
     const shows = async (id: string) => {
       let changed = 0;
-      for (let i = 0; i < 400; i += 1) if ((await swab.read(use(id))).reading.spot === 'changed') changed += 1;
+      for (let i = 0; i < 400; i += 1) if ((await swab.read(inUse(id))).reading.spot === 'changed') changed += 1;
       return changed / 400;
     };
     expect(await shows('qp-railing')).toBeCloseTo(0.95, 1);
     expect(await shows('qp-counter')).toBeCloseTo(0.1, 1);
-    expect((await swab.read(use('qp-railing', { seconds: 20 }))).reading.spot).toBe('unclear');
-    expect((await swab.read(use('qp-railing', { depth: 'face' }))).reading.toSubstrate).toBe(false);
+    expect((await swab.read(inUse('qp-railing', { seconds: 20 }))).reading.spot).toBe('unclear');
+    expect((await swab.read(inUse('qp-railing', { depth: 'face' }))).reading.toSubstrate).toBe(false);
   });
   test('bare material adds to the XRF what its substrate check shows', async () => {
     const xrf = simulatedXrf(walk());
@@ -235,7 +235,7 @@ describe('simulated instruments', () => {
   });
   test('a meter set to another wood reads wrong', async () => {
     const meter = simulatedMoistureMeter(() => 0.5);
-    const oak = { ...use('qp-siding'), surface: { ...use('qp-siding').surface, species: 'oak' } };
+    const oak = { ...inUse('qp-siding'), surface: { ...inUse('qp-siding').surface, species: 'oak' } };
     const wrong = (await meter.read(oak)).reading.value!;
     const right = (await meter.read({ ...oak, setTo: 'oak' })).reading.value!;
     expect(wrong).toBeGreaterThan(right + 1);

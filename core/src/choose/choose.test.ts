@@ -253,7 +253,13 @@ test('every method on every material, part, place and lead state has a verdict w
     [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
     [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],
     [bare({ element: 'wall', material: 'gypsumPlaster' }), { job: { yearBuilt: 1955, listed: 'yes' } }],
-    [bare(), { job: { power: 'no', water: 'no' }, space: { services: ['gasPipe', 'wiring', 'alarm'], accessM: 4 } }],
+    [
+      bare(),
+      {
+        job: { power: 'no', water: 'no', asthma: 'yes', livedIn: 'yes' },
+        space: { services: ['gasPipe', 'wiring', 'alarm', 'liveHeater', 'duct'], accessM: 4 },
+      },
+    ],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
   ];
   corners.forEach(([s, setup]) => look({ ...s, parts: s.parts.length ? s.parts : parts }, setup));

@@ -72,6 +72,10 @@ export interface Sheet {
   readonly gasPipe: boolean;
   readonly wiring: boolean;
   readonly alarm: boolean;
+  readonly liveHeater: boolean;
+  readonly duct: boolean;
+  readonly asthma: YesNo;
+  readonly others: boolean;
   readonly high: boolean;
   readonly rulebook: 'us' | 'uk';
 }
@@ -157,6 +161,10 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     gasPipe: s.site.services.includes('gasPipe'),
     wiring: s.site.services.includes('wiring'),
     alarm: s.site.services.includes('alarm'),
+    liveHeater: s.site.services.includes('liveHeater'),
+    duct: s.site.services.includes('duct'),
+    asthma: s.site.asthma,
+    others: s.site.others,
     high: s.site.high,
     rulebook: s.rulebook,
   };

@@ -19,6 +19,8 @@ export interface RegisterLine {
   readonly numberTwice: boolean;
   /** Two answers of different size stand for it: the stricter counts until one is withdrawn. */
   readonly answersDiffer: boolean;
+  /** A blank of the same batch was not clean, or its duplicate came out more than a quarter apart. */
+  readonly doubt: 'blankDirty' | 'duplicateDiffers' | null;
 }
 
 export interface Register {
@@ -28,6 +30,25 @@ export interface Register {
 }
 
 const DAY_MS = 86_400_000;
+/** Common practice, no published source: two halves of one chip agree within a quarter. */
+const DUPLICATE_SPREAD = 0.25;
+
+type Answered = Pick<RegisterLine, 'sample' | 'result'>;
+
+/** What the blank that went in the same batch, and a duplicate, say of a sample's answer. */
+function doubtOf(l: Answered, all: readonly Answered[]): RegisterLine['doubt'] {
+  if (l.result === null || l.sample.kind === 'blank') return null;
+  const batch = (o: Answered) =>
+    o.sample.sentAt === l.sample.sentAt && o.sample.lab === l.sample.lab && o.sample.hazard === l.sample.hazard;
+  if (all.some((o) => o.sample.kind === 'blank' && o.result !== null && batch(o) && (o.result.trace || (o.result.value ?? 0) > 0)))
+    return 'blankDirty';
+  const twin = all.find((o) => o.sample.repeatsId === l.sample.id || o.sample.id === l.sample.repeatsId);
+  const [a, b] = [l.result, twin?.result];
+  if (!b || a.value === null || b.value === null || a.unit !== b.unit) return null;
+  const middle = (a.value + b.value) / 2;
+  return middle > 0 && Math.abs(a.value - b.value) / middle > DUPLICATE_SPREAD ? 'duplicateDiffers' : null;
+}
+
 /** A number as it is compared: `qp-7`, `QP-07` and `QP 7` are one. */
 export const sameNumber = (n: string): string =>
   n
@@ -39,7 +60,7 @@ export const sameNumber = (n: string): string =>
 /** @param now instant at which "due" is judged */
 export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: string): Register {
   const spaces = new Map(facts.spaces.map((s) => [s.id, s]));
-  const lines: Omit<RegisterLine, 'numberTwice'>[] = [];
+  const lines: Omit<RegisterLine, 'numberTwice' | 'doubt'>[] = [];
   for (const s of facts.surfaces) {
     if (s.samples.length === 0) continue;
     const answers = standingReadings(s.readings).filter((r) => r.sampleId !== null && r.kind !== 'withdrawn');
@@ -73,7 +94,7 @@ export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: str
   const seen = new Map<string, number>();
   for (const l of lines) seen.set(sameNumber(l.sample.number), (seen.get(sameNumber(l.sample.number)) ?? 0) + 1);
   const out = lines
-    .map((l): RegisterLine => ({ ...l, numberTwice: (seen.get(sameNumber(l.sample.number)) ?? 0) > 1 }))
+    .map((l): RegisterLine => ({ ...l, numberTwice: (seen.get(sameNumber(l.sample.number)) ?? 0) > 1, doubt: doubtOf(l, lines) }))
     .sort(
       (a, b) =>
         sameNumber(a.sample.number).localeCompare(sameNumber(b.sample.number), 'en', { numeric: true }) ||

@@ -247,6 +247,21 @@ describe('test, or treat as positive', () => {
     expect(afterTest(0.24, true, KIT_ERRORS)).toBeCloseTo((0.24 * 0.95) / (0.24 * 0.95 + 0.76 * 0.1), 9);
   });
 
+  test('several swabs in turn come to the binomial likelihood ratio', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        fc.array(fc.boolean(), { minLength: 1, maxLength: 8 }),
+        (prior, swabs) => {
+          const k = swabs.filter(Boolean).length;
+          const yes = prior * jstat.jStat.binomial.pdf(k, swabs.length, 0.95);
+          const no = (1 - prior) * jstat.jStat.binomial.pdf(k, swabs.length, 0.1);
+          expect(swabs.reduce((p, s) => afterTest(p, s, KIT_ERRORS), prior)).toBeCloseTo(yes / (yes + no), 9);
+        },
+      ),
+    );
+  });
+
   test('the break-even is where both courses cost the same, and the law stands above it', () => {
     fc.assert(
       fc.property(
@@ -337,6 +352,25 @@ describe('the sample register', () => {
     const two = aSurface({ ...s, readings: [answered, { ...answered, id: 'second', value: 0.9 }] });
     expect(sampleRegister(aFacts(two), DEFAULT_SETTINGS, AT).lines.find((l) => l.sample.id === 's-in')!.answersDiffer).toBe(true);
     expect(planOf(two).lead.overall.value).toBe('found');
+  });
+
+  test('a blank that was not clean, and a duplicate more than a quarter apart, put the answer in doubt', () => {
+    const out = { takenAt: AT, sentAt: AT, lab: 'L' };
+    const says = (id: string, sampleId: string, value: number) => ({
+      ...answered,
+      id,
+      sampleId,
+      value,
+      takenAt: '2026-05-09T00:00:00.000Z',
+    });
+    const doubts = (samples: Sample[], readings: Reading[]) =>
+      sampleRegister(aFacts(aSurface({ samples, readings })), DEFAULT_SETTINGS, AT).lines.map((l) => l.doubt);
+    const first = chip({ id: 'a', number: 'A-1', ...out });
+    const twin = chip({ id: 'b', number: 'A-2', kind: 'duplicate', repeatsId: 'a', ...out });
+    const blank = chip({ id: 'c', number: 'A-3', kind: 'blank', ...out });
+    expect(doubts([first, twin], [says('r1', 'a', 0.4), says('r2', 'b', 0.5)])).toEqual([null, null]);
+    expect(doubts([first, twin], [says('r1', 'a', 0.4), says('r2', 'b', 0.6)])).toEqual(['duplicateDiffers', 'duplicateDiffers']);
+    expect(doubts([first, blank], [says('r1', 'a', 0.4), says('r2', 'c', 0.02)])).toEqual(['blankDirty', null]);
   });
 
   test('a chip that was taken is waited for; a blank’s answer does not speak of the paint', () => {

@@ -116,6 +116,16 @@ export const RULE_WORDS = {
   'decide.mustLab': { says: 'Where the rule asks for a lab, the arithmetic does not decide.' },
   'decide.beforeDisturb': { says: 'Nothing that may hold asbestos is disturbed on a guess: sample it, or leave it whole.' },
 
+  // What the site asks for, whatever the method
+  'duty.pamphlet': { says: 'Lead information goes to the owner at most 60 days before the start, or by post at least seven days before.' },
+  'duty.tenant': { says: 'The house is rented: the people who live there get the lead information too, and a copy of the records within 30 days.' },
+  'duty.assisted': { says: 'Public money is in the work: the smallest work counts from {inside} in a room, and more ways of working are forbidden.' },
+  'duty.consent': { says: 'The building is listed: ask for consent before old coatings or parts come off, and keep what was agreed in writing.' },
+  'duty.child': { says: 'A child under six or a pregnancy is in the household: they stay out until the cleaning is verified.' },
+  'duty.trades': { says: 'Others work there ({who}): tell them what is behind the sheet and when.' },
+  'duty.dwellings': { says: '{count} like dwellings: a random share is tested for all. Give the job a seed to draw them.' },
+  'duty.neighbour': { says: 'The boundary is near ({near}): an upright screen, and a word with the neighbour.' },
+
   // Binder
   'binder.untried': { says: 'No trial was made on this coat.' },
   'binder.trial': { says: '{trial}: {response}.' },
@@ -125,6 +135,10 @@ export const RULE_WORDS = {
   'site.gas': { says: 'A gas pipe runs beside it: no heat here.', lifts: 'The gas supplier shuts it off and says so.' },
   'site.wiring': { says: 'Wiring runs beside it: switch it off and cover it before wet work.' },
   'site.alarm': { says: 'An alarm is beside it: heat and dust set it off. Tell the owner, cover it, uncover it every evening.' },
+  'site.heater': { says: 'A heater beside it is in use: shut it off and let it go cold before anything wet or with vapour.' },
+  'site.duct': { says: 'An air duct is beside it: shut the air off, close and cover the grille, or the dust goes through the house.' },
+  'site.asthma': { says: 'Someone here has asthma: no vapour or dust while they are in the house, and air it well before they are back.' },
+  'site.others': { says: 'Other people are in the house during the work ({leadInReach} lead): nobody but the crew inside the sheet, and the way out kept clear of it.' },
   'site.noPower': { says: 'There is no power on site.', lifts: 'Bring a generator, or ask for power.' },
   'site.noWater': { says: 'There is no water on site: caustic cannot be rinsed.', lifts: 'Bring a tank with enough to flood and to wash eyes.' },
   'site.listed': { says: 'The building is listed: taking off old coatings or parts may need consent. Ask before the first stroke.' },

@@ -27,6 +27,7 @@ export const SOURCES = {
   'cfr40-745.85a3': pub('US', '40 CFR 745.85(a)(3)', 'prohibited practices'),
   'cfr40-745.85a4': pub('US', '40 CFR 745.85(a)(4)', 'waste'),
   'cfr40-745.85a5': pub('US', '40 CFR 745.85(a)(5)', 'cleaning'),
+  'cfr40-745.84': pub('US', '40 CFR 745.84, 745.86', 'information before the work, records after it'),
   'cfr40-745.85b': pub('US', '40 CFR 745.85(b)', 'cleaning verification'),
   'cfr40-745.88': pub('US', '40 CFR 745.88', 'recognised test kits: at most 5 % false negative, 10 % false positive'),
   'cfr40-745.89': pub('US', '40 CFR 745.81, 745.89, 745.90', 'certified firm and renovator'),

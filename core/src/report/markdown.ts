@@ -87,6 +87,7 @@ export function surveyMarkdown(v: SurveyReport, money: (n: number) => string): s
     `- Methods that are blocked most: ${list(t.blockedMethods.slice(0, 6).map((b) => `${b.method} (${b.surfaces})`))}.`,
     v.seed === null ? '- No sampling seed: random places are not drawn until the job has one.' : `- Sampling seed: ${v.seed}.`,
   ];
+  if (v.duties.length > 0) out.push('', '**What the site asks for**', because(v.duties));
   if (v.dwellings) {
     const d = v.dwellings;
     out.push(`- ${d.of} dwellings: test ${d.toTest}${d.drawn.length > 0 ? `, numbers ${d.drawn.join(', ')}` : ''}.`);

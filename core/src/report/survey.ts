@@ -18,6 +18,7 @@ import {
 import { say } from '../reasons';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { formatMeasure, measure } from '../units/units';
+import { siteDuties } from '../walk';
 import { reporter } from './reporter';
 
 /** A place on a face in words a person can find with a tape: along from the left, up from the bottom. */
@@ -76,6 +77,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
       setUpFirst: today.controlled.map(nameOf),
       blockedMethods: blockedMethods(digest.surfaces).map((b) => ({ method: say(b.methodId), surfaces: b.surfaces })),
     },
+    duties: reasons(siteDuties(facts)),
     seed: seed === '' ? null : seed,
     dwellings:
       job.dwellings !== null && job.dwellings > 1
@@ -151,6 +153,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
             : null,
         numberTwice: l.numberTwice,
         answersDiffer: l.answersDiffer,
+        doubt: l.doubt,
       })),
     },
     instruments: facts.instrumentChecks.map((k) => ({

@@ -12,5 +12,6 @@ export {
   type SurfaceDraft,
   type UnfoldedKit,
 } from './templates';
+export { siteDuties } from './duties';
 export { BINDER_SURE, guessBinder, type BinderGuess } from './binder';
 export { degreeShare, DEGREES, failsByDegree } from './degrees';

@@ -74,6 +74,7 @@ export async function surveyPdf(input: PaperInput, photos: PhotoStore, firmId: s
     para(`Not to be touched: ${list(v.today.notToBeTouched)}.`),
     para(`Set up first: ${list(v.today.setUpFirst)}.`),
   ];
+  if (v.duties.length > 0) content.push(sub('What the site asks for'), because(v.duties));
   if (v.dwellings)
     content.push(
       para(

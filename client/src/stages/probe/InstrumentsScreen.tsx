@@ -1,8 +1,8 @@
 /** The XRF instrument's checks: calibration on its film, and what bare material adds. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { MATERIALS, say, substrateCorrection, type InstrumentCheck, type JobFacts, type Material } from '@roughsill/core';
-import { Button, Empty, NumberField, Panel, Select, TextField, useWhen, Words } from '../../kit';
+import { loadingOfFilm, MATERIALS, say, substrateCorrection, type InstrumentCheck, type JobFacts, type Material } from '@roughsill/core';
+import { Button, Empty, Figure, NumberField, Panel, Select, TextField, useWhen, Words } from '../../kit';
 import { add, api, commit, useAppDispatch } from '../../store';
 import { JobPage } from '../JobPage';
 import { useInstruments } from './InstrumentPanel';
@@ -100,6 +100,7 @@ function Instruments({ facts }: { readonly facts: JobFacts }) {
           <CheckLine key={k.id} check={k} when={when(k.takenAt)} />
         ))}
       </Panel>
+      <FilmPanel />
       <Panel title="Within reach" aside="simulated instruments say so">
         {list.map((i) => (
           <View key={i.id} className="bg-panel px-3 py-2">
@@ -109,6 +110,36 @@ function Instruments({ facts }: { readonly facts: JobFacts }) {
         ))}
       </Panel>
     </>
+  );
+}
+
+/** Mass and loading are two measures; only the film's own data joins them. */
+function FilmPanel() {
+  const [ppm, setPpm] = useState<number | null>(5000);
+  const [density, setDensity] = useState<number | null>(1.5);
+  const [um, setUm] = useState<number | null>(250);
+  const loading = ppm !== null && density !== null && um !== null ? loadingOfFilm(ppm, density, um * 1e-6) : null;
+  return (
+    <Panel title="From ppm to mg/cm²" aside="needs the film’s own data">
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-[8rem] flex-1">
+          <NumberField label="Lead" unit="ppm" value={ppm} optional decimals={0} onCommit={setPpm} />
+        </View>
+        <View className="min-w-[8rem] flex-1">
+          <NumberField label="Density, dry" unit="g/cm³" value={density} optional onCommit={setDensity} />
+        </View>
+        <View className="min-w-[8rem] flex-1">
+          <NumberField label="All coats, thick" unit="µm" value={um} optional decimals={0} onCommit={setUm} />
+        </View>
+      </View>
+      {loading === null ? null : (
+        <Figure
+          label="Loading"
+          value={`${loading.toFixed(3)} mg/cm²`}
+          note="A result below one limit may stand above the other: either one makes it lead paint"
+        />
+      )}
+    </Panel>
   );
 }
 

@@ -16,7 +16,7 @@ import {
 import { Button, NumberField, Problems, Select, TextField, Toggle, useUnits, useWhen, Words } from '../../kit';
 import { commit, remove, set, useAppDispatch, useAppSelector } from '../../store';
 import { Photos } from '../photos/Photos';
-import { answered, sent, taken } from './samples';
+import { answered, duplicateOf, sent, taken } from './samples';
 
 /** Named as the simulated lab names itself; any other name is a lab of your own. */
 export const SIMULATED_LAB = 'Simulated laboratory';
@@ -67,6 +67,13 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
       {line.answersDiffer ? (
         <Words alert look="strong" tone="oxide">
           Two answers stand for it. The stricter holds until one is withdrawn, under the surface’s record.
+        </Words>
+      ) : null}
+      {line.doubt ? (
+        <Words alert look="strong" tone="oxide">
+          {line.doubt === 'blankDirty'
+            ? 'The blank of this batch was not clean: the answer may read too high. Ask the lab, or cut again.'
+            : 'It and its duplicate are more than a quarter apart. The stricter holds; cut again.'}
         </Words>
       ) : null}
       <Problems problems={problems} />
@@ -131,6 +138,13 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
             onCommit={(lab) => run(set('sample', sample.id, { lab }, surfaceId), 'lab')}
           />
           <Photos facts={facts} of={{ ofSurfaceId: surfaceId, ofSampleId: sample.id }} title="Photographs of it" />
+          {sample.kind === 'chip' || sample.kind === 'bulk' ? (
+            <Button
+              label="Cut a duplicate beside it"
+              says={`Cut a duplicate of ${sample.number}`}
+              onPress={() => run(duplicateOf(facts, surfaceId, sample, by, sample.number.replace(/-?\d+$/, '') || 'S'), 'duplicate cut')}
+            />
+          ) : null}
           {state === 'planned' ? (
             <Button
               look="stop"

@@ -7,7 +7,7 @@ import { Button, Empty, Figure, NextBar, Panel, Pick, Words } from '../../kit';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
 import { SampleCard, SIMULATED_LAB } from './SampleCard';
-import { sent } from './samples';
+import { blankFor, sent } from './samples';
 
 export const SamplesScreen = () => (
   <JobPage title="Samples" hint="From the plan to the lab’s answer. Numbers are your own.">
@@ -20,6 +20,7 @@ const SHOWN = ['all', 'planned', 'taken', 'sent', 'due', 'in'] as const;
 function Samples({ facts }: { readonly facts: JobFacts }) {
   const dispatch = useAppDispatch();
   const settings = useSettings();
+  const by = useAppSelector((s) => s.session.person);
   const unsent = useAppSelector((s) => s.outbox.waiting.length > 0);
   const [shown, setShown] = useState<(typeof SHOWN)[number]>('all');
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
@@ -81,6 +82,27 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
           {paper('custody.pdf', 'Chain of custody, PDF')}
           {paper('samples.csv', 'Register, CSV')}
         </View>
+        {ready.length > 0 ? (
+          <Button
+            label="Add a blank to this batch"
+            onPress={() =>
+              dispatch(
+                commit(
+                  jobId,
+                  [
+                    blankFor(
+                      facts,
+                      facts.surfaces.find((s) => s.id === ready[0]!.surfaceId)!,
+                      by,
+                      settings.samplePrefix,
+                    ),
+                  ],
+                  'blank added',
+                ),
+              )
+            }
+          />
+        ) : null}
         {unsent ? <Words look="note">Entries are still on their way: the papers show what has reached the server.</Words> : null}
         <Figure
           label="Tests taken so far"

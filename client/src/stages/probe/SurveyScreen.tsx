@@ -13,16 +13,18 @@ import {
   moldPicture,
   RULEBOOKS,
   say,
+  siteDuties,
   type FirmSettings,
   type JobFacts,
 } from '@roughsill/core';
 import { assessGroups } from '@roughsill/core/assess';
-import { AnswerRow, Button, Empty, Panel, StateMark, Words } from '../../kit';
-import { useSettings } from '../../store';
+import { AnswerRow, Button, Empty, Panel, Reasons, StateMark, Words } from '../../kit';
+import { commit, useAppDispatch, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
 import { moneyFor } from '../SurfaceList';
 import { AreaCard } from './AreaPanel';
 import { percent } from './DecisionPanel';
+import { planChips } from './samples';
 
 export const SurveyScreen = () => (
   <JobPage title="Survey" hint="What to sample, how many, where; and whether testing pays.">
@@ -44,11 +46,22 @@ function Survey({ facts }: { readonly facts: JobFacts }) {
         <Button label="Samples" onPress={() => router.navigate(`/samples/${job.id}`)} />
         <Button label="Instruments" onPress={() => router.navigate(`/instruments/${job.id}`)} />
       </View>
+      <Duties facts={facts} />
       <Dwellings facts={facts} />
       <Lead facts={facts} />
       <Asbestos facts={facts} />
       <Mold facts={facts} />
     </>
+  );
+}
+
+function Duties({ facts }: { readonly facts: JobFacts }) {
+  const duties = siteDuties(facts);
+  if (duties.length === 0) return null;
+  return (
+    <Panel title="What the site asks for" aside={String(duties.length)} testID="duties">
+      <Reasons because={duties} />
+    </Panel>
   );
 }
 
@@ -78,13 +91,27 @@ const useGroups = (facts: JobFacts, settings: FirmSettings) =>
 
 function Lead({ facts }: { readonly facts: JobFacts }) {
   const settings = useSettings();
+  const dispatch = useAppDispatch();
   const money = moneyFor(facts);
   const groups = useGroups(facts, settings);
   const name = (id: string) => facts.surfaces.find((s) => s.id === id)?.name ?? '';
   const open = groups.filter((g) => g.decision !== null);
+  const planned = new Set(
+    facts.surfaces.filter((s) => s.samples.some((x) => x.removedAt === null && x.hazard === 'lead')).map((s) => s.id),
+  );
+  const toPlan = open
+    .filter((g) => g.decision?.value.choice === 'test' && !g.group.surfaceIds.some((id) => planned.has(id)))
+    .map((g) => g.group.surfaceIds[0]!);
   return (
     <Panel title="Lead, by testing combination" aside={`${open.length} open of ${groups.length}`} testID="lead-groups">
       {groups.length === 0 ? <Empty says="No surface yet." /> : null}
+      {toPlan.length > 0 ? (
+        <Button
+          label={`Plan ${toPlan.length} full-depth ${toPlan.length === 1 ? 'chip' : 'chips'} where a test pays`}
+          testID="plan-chips"
+          onPress={() => dispatch(commit(facts.job.id, planChips(facts, toPlan, settings.samplePrefix), `${toPlan.length} chips planned`))}
+        />
+      ) : null}
       {facts.spaces
         .filter((s) => s.removedAt === null)
         .map((space) => {

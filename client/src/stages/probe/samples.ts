@@ -83,3 +83,55 @@ export const answered = (
     },
     surfaceId,
   );
+
+/** A second cut beside the first, under a number of its own: what the lab makes of one paint twice. */
+export const duplicateOf = (
+  facts: JobFacts,
+  surfaceId: string,
+  { id: _id, removedAt: _gone, ...first }: Sample,
+  by: string,
+  prefix: string,
+): Draft =>
+  add(
+    'sample',
+    {
+      ...first,
+      number: nextNumber(facts, prefix),
+      kind: 'duplicate',
+      repeatsId: _id,
+      takenAt: new Date().toISOString(),
+      takenBy: by,
+      sentAt: null,
+    },
+    surfaceId,
+  );
+
+/** A clean bag that goes along: whatever the lab finds in it came from the bags, not from the paint. */
+export const blankFor = (facts: JobFacts, s: Surface, by: string, prefix: string): Draft =>
+  add(
+    'sample',
+    {
+      ...BLANK_SAMPLE,
+      number: nextNumber(facts, prefix),
+      kind: 'blank',
+      place: 'clean bag',
+      takenAt: new Date().toISOString(),
+      takenBy: by,
+    },
+    s.id,
+  );
+
+/** A full-depth chip, still to be cut, on the first surface of each combination. */
+export const planChips = (facts: JobFacts, surfaceIds: readonly string[], prefix: string): Draft[] =>
+  surfaceIds.flatMap((id, i) => {
+    const s = facts.surfaces.find((x) => x.id === id);
+    return s
+      ? [
+          add(
+            'sample',
+            { ...BLANK_SAMPLE, number: nextNumber(facts, prefix, i), reachedLayerIds: liveLayers(s).map((l) => l.id), toSubstrate: true },
+            s.id,
+          ),
+        ]
+      : [];
+  });

@@ -259,6 +259,12 @@ function Coats({ jobId, surface }: { readonly jobId: string; readonly surface: S
               />
             </View>
           </View>
+          <TextField
+            label="How it looks in the crater"
+            value={c.look}
+            placeholder="chalky, glossy, grained, crazed"
+            onCommit={(look) => run([set('layer', c.id, { look }, surface.id)], 'look')}
+          />
           <Trials coat={c} onSet={(fields, what) => run([set('layer', c.id, fields, surface.id)], what)} />
           <View className="flex-row flex-wrap gap-1">
             {i > 0 ? <Button look="quiet" label="Up" says={`Move coat ${i + 1} up`} onPress={() => swap(c, coats[i - 1]!)} /> : null}

@@ -1,9 +1,22 @@
 /** The steps in order, with times, quantities and the checks that must pass. */
+import { useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { formatHours, formatMeasure, formatRange, formatWork, say, sentence, type Gate, type Step, type Surface } from '@roughsill/core';
+import {
+  formatHours,
+  formatMeasure,
+  formatRange,
+  formatWork,
+  say,
+  sentence,
+  type Gate,
+  type JobFacts,
+  type Step,
+  type Surface,
+} from '@roughsill/core';
 import { Button, Panel, useUnits, useWhen, Why, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
+import { Photos } from '../photos/Photos';
 import { moneyFor } from '../SurfaceList';
 import type { StageProps } from '../SurfaceScreen';
 
@@ -21,7 +34,7 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
         />
       </Panel>
       {work.steps.map((s, i) => (
-        <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} jobId={facts.job.id} surface={surface} />
+        <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} facts={facts} surface={surface} />
       ))}
     </>
   );
@@ -31,13 +44,13 @@ function StepBlock({
   number,
   step,
   here,
-  jobId,
+  facts,
   surface,
 }: {
   readonly number: number;
   readonly step: Step;
   readonly here: boolean;
-  readonly jobId: string;
+  readonly facts: JobFacts;
   readonly surface: Surface;
 }) {
   const units = useUnits();
@@ -63,7 +76,7 @@ function StepBlock({
         ))}
         <Why of={sentence(step.title, units)} because={step.because} />
         {step.gates.map((g) => (
-          <GateRow key={g.id} gate={g} jobId={jobId} surface={surface} />
+          <GateRow key={g.id} gate={g} facts={facts} surface={surface} />
         ))}
       </View>
     </View>
@@ -72,7 +85,15 @@ function StepBlock({
 
 const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed' } as const;
 
-function GateRow({ gate, jobId, surface }: { readonly gate: Gate; readonly jobId: string; readonly surface: Surface }) {
+/** Pictures of a check, folded away until they are wanted. */
+function CheckPhotos({ facts, surfaceId, checkId }: { readonly facts: JobFacts; readonly surfaceId: string; readonly checkId: string }) {
+  const has = facts.photos.some((p) => p.removedAt === null && p.ofCheckId === checkId);
+  const [open, setOpen] = useState(has);
+  if (!open) return <Button look="quiet" flush label="Photograph it" onPress={() => setOpen(true)} />;
+  return <Photos facts={facts} of={{ ofSurfaceId: surfaceId, ofCheckId: checkId }} title="Photographs of this check" />;
+}
+
+function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonly facts: JobFacts; readonly surface: Surface }) {
   const dispatch = useAppDispatch();
   const units = useUnits();
   const when = useWhen();
@@ -81,7 +102,7 @@ function GateRow({ gate, jobId, surface }: { readonly gate: Gate; readonly jobId
   const record = (outcome: 'pass' | 'fail') =>
     dispatch(
       commit(
-        jobId,
+        facts.job.id,
         [
           add(
             'check',
@@ -109,6 +130,7 @@ function GateRow({ gate, jobId, surface }: { readonly gate: Gate; readonly jobId
         <Button look="stop" label="Fail" says={`Fail: ${words}`} pressed={gate.state === 'failed'} onPress={() => record('fail')} />
         <Why of={words} because={[gate.because]} />
       </View>
+      {standing ? <CheckPhotos facts={facts} surfaceId={surface.id} checkId={standing.id} /> : null}
     </View>
   );
 }

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { RESPONSES, TRIALS, type Response, type Trial } from '../facts';
+import { aFacts, aSurface } from '../testing';
 import { guessBinder } from './binder';
 import { failsByDegree, degreeShare } from './degrees';
+import { siteDuties } from './duties';
 
 const coat = (over: Partial<Record<Trial, Response>>) =>
   ({ alcohol: 'untried', alkali: 'untried', water: 'untried', heat: 'untried', ...over }) as Record<Trial, Response>;
@@ -48,4 +50,28 @@ test('degrees: ISO 4628-3 and -5 areas; from degree 2 flaking fails', () => {
     'flakeGrade',
     'rustGrade',
   ]);
+});
+
+describe('what the site asks for', () => {
+  const duties = (job: object, space: object = {}) => siteDuties(aFacts(aSurface(), { job, space })).map((r) => r.rule);
+  test('a new house owned by who lives in it asks for nothing', () => {
+    expect(duties({ yearBuilt: 2010, tenure: 'ownerOccupied' })).toEqual([]);
+  });
+  // 40 CFR 745.84 and 745.86; 24 CFR 35.1350(d).
+  test('an old rented one with public money, a child, others at work and a near boundary asks for all of them', () => {
+    const all = duties(
+      { tenure: 'rented', publicFunding: 'yes', childUnder6: 'yes', listed: 'yes', otherTrades: 'a roofer', dwellings: 30 },
+      { boundaryM: 1 },
+    );
+    expect(all).toEqual([
+      'duty.consent',
+      'duty.pamphlet',
+      'duty.tenant',
+      'duty.assisted',
+      'duty.child',
+      'duty.dwellings',
+      'duty.trades',
+      'duty.neighbour',
+    ]);
+  });
 });
