@@ -75,7 +75,7 @@ test('today says how many are clear, what nobody may touch, and what the samples
   const { store, facts } = open();
   inside(store, <TodayPanel facts={facts()} digest={digestOf(planOf(facts()))} />);
   const today = screen.getByTestId('today');
-  expect(today.textContent).toMatch(/2clear9assumed2waiting6found/);
+  expect(today.textContent).toMatch(/2clear8assumed3waiting6found/);
   expect(screen.getByTestId('not-to-be-touched').textContent).toMatch(/Textured ceiling, Damp ceiling, Outside wall and 2 more/);
   expect(screen.getByTestId('today-act').textContent).toMatch(/overdue/);
 });
@@ -122,12 +122,12 @@ describe('a sample', () => {
   }
   test('is taken, sent and answered, each with one press; the answer needs its unit', () => {
     const { store, facts } = open();
-    const surface = facts().surfaces.find((s) => s.id === 'qp-railing')!;
+    const surface = facts().surfaces.find((s) => s.id === 'qp-plinth')!;
     store.dispatch(
       commit('quill-point', [takeChip(facts(), surface, 'all', 'Ines Marlow', 'QP', { takenAt: '2026-04-16T09:00:00.000Z' })], 'chip'),
     );
-    const made = facts().surfaces.find((s) => s.id === 'qp-railing')!.samples[0]!;
-    expect([made.number, made.toSubstrate, made.reachedLayerIds.length]).toEqual(['QP-015', true, 2]);
+    const made = facts().surfaces.find((s) => s.id === 'qp-plinth')!.samples[0]!;
+    expect([made.number, made.toSubstrate, made.reachedLayerIds.length]).toEqual(['QP-015', true, 1]);
     inside(store, <Cards only="QP-015" />);
     fireEvent.click(screen.getByRole('button', { name: 'QP-015 sent' }));
     fireEvent.click(screen.getByRole('button', { name: 'Enter the answer to QP-015' }));
@@ -139,11 +139,11 @@ describe('a sample', () => {
     fireEvent.change(screen.getByTestId('answer-unit'), { target: { value: 'mass%' } });
     fireEvent.click(screen.getByTestId('save-answer'));
     expect(screen.getByText('answered: 0.7 %')).toBeTruthy();
-    expect(planOf(facts()).surfaces.find((p) => p.surfaceId === 'qp-railing')!.lead.overall.value).toBe('found');
+    expect(planOf(facts()).surfaces.find((p) => p.surfaceId === 'qp-plinth')!.lead.overall.value).toBe('found');
   });
   test('whose number is used twice says so, and is renumbered in place', () => {
     const { store, facts } = open();
-    const surface = facts().surfaces.find((s) => s.id === 'qp-railing')!;
+    const surface = facts().surfaces.find((s) => s.id === 'qp-plinth')!;
     store.dispatch(commit('quill-point', [takeChip(facts(), surface, 'all', 'Ned', 'QP', { number: 'qp 3' })], 'chip'));
     inside(store, <Cards only="qp 3" />);
     expect(screen.getByRole('alert').textContent).toMatch(/two phones took it/);
@@ -151,7 +151,7 @@ describe('a sample', () => {
     const number = screen.getByLabelText('Number');
     fireEvent.change(number, { target: { value: 'QP-020' } });
     fireEvent.blur(number);
-    expect(facts().surfaces.find((s) => s.id === 'qp-railing')!.samples[0]!.number).toBe('QP-020');
+    expect(facts().surfaces.find((s) => s.id === 'qp-plinth')!.samples[0]!.number).toBe('QP-020');
   });
 });
 

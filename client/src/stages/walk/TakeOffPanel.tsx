@@ -43,7 +43,7 @@ export function TakeOffPanel({ surface, area, onSet }: TakeOffPanelProps) {
       {ids.length > 0 ? (
         <View className="flex-row flex-wrap gap-3">
           {ids.map((id) => (
-            <View key={id} className="min-w-[9rem] flex-1">
+            <View key={id} className="min-w-[12rem] flex-1">
               <NumberField
                 label={cap(say(id))}
                 unit={unitOf(id)}
