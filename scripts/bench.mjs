@@ -21,6 +21,7 @@ await build({
       export * from '@roughsill/core';
       export * from '@roughsill/core/import';
       export * from '@roughsill/core/moist';
+      export * from '@roughsill/core/survey';
       export { surveyReport } from '@roughsill/core/report';
       export { largeJob } from '@roughsill/demo';
       export { default as Papa } from 'papaparse';

@@ -1,1 +1,1 @@
-export { NewJobScreen as default } from '../src/stages/lazy-forms';
+export { NewJobScreen as default } from '../src/stages/on-demand';

@@ -1,1 +1,1 @@
-export { SettingsScreen as default } from '../src/stages/start/SettingsScreen';
+export { SettingsScreen as default } from '../src/stages/on-demand';

@@ -103,6 +103,8 @@ interface Local {
   readonly leadPresent: boolean;
   readonly found: boolean;
   readonly suspects: readonly Suspect[];
+  /** Equal where the suspects are. */
+  readonly suspectSign: string;
   /** Area that counts towards minor work: what no person has decided to leave. */
   readonly disturbedM2: number;
 }
@@ -168,7 +170,9 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
       if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
       return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
     }, 0);
-  return { area, leadPresent: found || (byAge && !cleared), found, suspects: suspectsOf(s, year, area.totalM2, rulebook), disturbedM2 };
+  const suspects = suspectsOf(s, year, area.totalM2, rulebook);
+  const suspectSign = suspects.map((x) => `${x.key}:${x.areaM2}:${x.runM}`).join(';');
+  return { area, leadPresent: found || (byAge && !cleared), found, suspects, suspectSign, disturbedM2 };
 }
 
 interface JobContext {
@@ -204,9 +208,19 @@ function createAreaMemory() {
   let areas: readonly AsbestosArea[] = [];
   let pictures: (AsbestosPicture | undefined)[] = [];
   const byText = new Map<string, AsbestosPicture>();
-  const same = (slots: readonly Slot[]) =>
-    slots.length === seen.length &&
-    slots.every((x, i) => x === seen[i] || (x.local.suspects.length === 0 && seen[i]!.local.suspects.length === 0));
+  // Of a suspect surface only this matters here: what it holds and how much, its samples and their answers.
+  const same = (slots: readonly Slot[]) => {
+    if (slots.length !== seen.length) return false;
+    for (let i = 0; i < slots.length; i += 1) {
+      const a = slots[i]!;
+      const b = seen[i]!;
+      if (a === b) continue;
+      if (a.local.suspectSign !== b.local.suspectSign) return false;
+      if (a.local.suspectSign === '') continue;
+      if (a.of.samples !== b.of.samples || a.of.readings !== b.of.readings || a.of.removedAt !== b.of.removedAt) return false;
+    }
+    return true;
+  };
   return (slots: readonly Slot[], rulebook: Rulebook) => {
     if (!same(slots)) {
       const suspected = slots.filter((x) => x.local.suspects.length > 0);

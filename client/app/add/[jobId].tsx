@@ -1,1 +1,1 @@
-export { AddScreen as default } from '../../src/stages/walk/AddScreen';
+export { AddScreen as default } from '../../src/stages/on-demand';

@@ -1,1 +1,1 @@
-export { JobFactsScreen as default } from '../../src/stages/lazy-forms';
+export { JobFactsScreen as default } from '../../src/stages/on-demand';

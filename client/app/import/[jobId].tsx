@@ -1,1 +1,1 @@
-export { ImportScreen as default } from '../../src/stages/probe/ImportScreen';
+export { ImportScreen as default } from '../../src/stages/on-demand';

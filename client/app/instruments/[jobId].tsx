@@ -1,1 +1,1 @@
-export { InstrumentsScreen as default } from '../../src/stages/probe/InstrumentsScreen';
+export { InstrumentsScreen as default } from '../../src/stages/on-demand';

@@ -1,1 +1,1 @@
-export { MoldScreen as default } from '../../src/stages/probe/MoldScreen';
+export { MoldScreen as default } from '../../src/stages/on-demand';

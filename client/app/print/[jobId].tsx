@@ -1,1 +1,1 @@
-export { PrintScreen as default } from '../../src/stages/work/PrintScreen';
+export { PrintScreen as default } from '../../src/stages/on-demand';

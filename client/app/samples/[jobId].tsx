@@ -1,1 +1,1 @@
-export { SamplesScreen as default } from '../../src/stages/probe/SamplesScreen';
+export { SamplesScreen as default } from '../../src/stages/on-demand';

@@ -1,1 +1,1 @@
-export { SurveyScreen as default } from '../../src/stages/probe/SurveyScreen';
+export { SurveyScreen as default } from '../../src/stages/on-demand';

@@ -1,1 +1,1 @@
-export { TableScreen as default } from '../../src/stages/walk/TableScreen';
+export { TableScreen as default } from '../../src/stages/on-demand';

@@ -2,7 +2,7 @@
  * A job in one stage. The layout stays while stages and surfaces come and go in it: on a wide screen it holds the list, with the surface
  * beside it; on a phone the list is a page of its own.
  */
-import { createContext, lazy, Suspense, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { ActivityIndicator, ScrollView, TextInput, View } from 'react-native';
 import { router, Slot, useGlobalSearchParams } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
@@ -10,13 +10,11 @@ import { Button, Empty, NextBar, UnitsProvider, useWide, Words, ZoneProvider } f
 import { findSurface, useDigest, useJob } from '../store';
 import { Ledge, StageColumn } from './Ledge';
 import { Notices } from './Notices';
+import { SurfaceScreen } from './on-demand';
 import { TodayPanel } from './probe/TodayPanel';
 import { SurfaceList } from './SurfaceList';
 import { ACT_WORDS, isStage, STAGE_OF_ACT, STAGE_WORDS, type StageId } from './stages';
 import { useJobKeys } from './keys';
-
-/** The stages of a surface come on demand: the first screen does without them. */
-const SurfaceScreen = lazy(() => import('./SurfaceScreen').then((m) => ({ default: m.SurfaceScreen })));
 
 interface JobView {
   readonly facts: JobFacts;
@@ -109,11 +107,7 @@ export function SurfaceRoute() {
   const { facts, stage, surfaceId, go } = useJobView();
   const surface = surfaceId ? findSurface(facts, surfaceId) : undefined;
   if (surface) {
-    return (
-      <Suspense fallback={<ActivityIndicator aria-label="Opening the surface" />}>
-        <SurfaceScreen key={surface.id} facts={facts} surface={surface} stage={stage} go={go} />
-      </Suspense>
-    );
+    return <SurfaceScreen key={surface.id} facts={facts} surface={surface} stage={stage} go={go} />;
   }
   return (
     <View className="flex-1 gap-4 p-4">

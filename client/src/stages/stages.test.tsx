@@ -18,8 +18,6 @@ import { SurfaceList } from './SurfaceList';
 import { digestOf, createDeriver } from '@roughsill/core';
 
 jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
-// Jest has no dynamic import here: the forms come at once.
-jest.mock('./lazy-forms', () => jest.requireActual('./forms'));
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, Link: ({ children }: { children: unknown }) => children }));
 
 const STAGES = {

@@ -14,7 +14,8 @@ import { ImportScreen } from './probe/ImportScreen';
 import { SampleCard } from './probe/SampleCard';
 import { planArea, takeChip } from './probe/samples';
 import { TodayPanel } from './probe/TodayPanel';
-import { copySpace, kitDrafts, sameCoats } from './walk/drafts';
+import { copySpace, sameCoats } from './walk/drafts';
+import { kitDrafts } from './walk/kits';
 import { TakeOffPanel } from './walk/TakeOffPanel';
 import { Trials } from './walk/Trials';
 

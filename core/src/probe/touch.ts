@@ -4,7 +4,7 @@ import type { AsbestosPicture } from './asbestos';
 import { leadDepths } from './depths';
 import type { LeadPicture } from './lead';
 import type { Rulebook } from '../rulebook';
-import { isPresent, strictest, type HazardState } from './state';
+import { isPresent, type HazardState } from './state';
 
 export const DEPTHS = ['skin', 'loose', 'bare'] as const;
 export type Depth = (typeof DEPTHS)[number];
@@ -16,19 +16,28 @@ export interface TouchToday {
   readonly answer: Answer<Touch>;
 }
 
+/** Few states are possible, so each answer is made once. */
+const made = new Map<string, readonly TouchToday[]>();
+
 /** A surface's answer for each depth. Anything that is not "not found" counts as present. */
-export function touchToday(lead: LeadPicture, asbestos: AsbestosPicture, mold: HazardState, rulebook: Rulebook): TouchToday[] {
+export function touchToday(lead: LeadPicture, asbestos: AsbestosPicture, mold: HazardState, rulebook: Rulebook): readonly TouchToday[] {
   const depths = leadDepths(lead);
+  const key = [rulebook.id, depths.skin, depths.loose, depths.all, asbestos.coat.value, asbestos.below.value, mold].join();
+  const known = made.get(key);
+  if (known) return known;
   const leadAt = { skin: depths.skin, loose: depths.loose, bare: depths.all };
-  return DEPTHS.map((depth): TouchToday => {
-    const fibre = depth === 'bare' ? strictest([asbestos.coat.value, asbestos.below.value]) : asbestos.coat.value;
-    if (isPresent(asbestos.coat.value))
-      return { depth, answer: answer('stop', why('touch.asbestos', rulebook.sources.asbestosWork, { state: fibre }, 'block', 'law')) };
-    if (mold === 'found') return { depth, answer: answer('stop', why('touch.mold', rulebook.sources.mold, {}, 'block', 'hazard')) };
-    const state = leadAt[depth];
-    if (isPresent(fibre))
-      return { depth, answer: answer('controlled', why('touch.below', 'trade-sample', { state: fibre }, 'care', 'hazard')) };
-    if (isPresent(state)) return { depth, answer: answer('controlled', why('touch.lead', 'job-record', { state }, 'care', 'law')) };
-    return { depth, answer: answer('free', why('touch.clear', 'job-record', {})) };
-  });
+  const out = DEPTHS.map((depth): TouchToday => ({ depth, answer: touchAt(leadAt[depth], depth, asbestos, mold, rulebook) }));
+  made.set(key, out);
+  return out;
+}
+
+function touchAt(lead: HazardState, depth: Depth, asbestos: AsbestosPicture, mold: HazardState, rulebook: Rulebook): Answer<Touch> {
+  const coat = asbestos.coat.value;
+  if (isPresent(coat)) return answer('stop', why('touch.asbestos', rulebook.sources.asbestosWork, { state: coat }, 'block', 'law'));
+  if (mold === 'found') return answer('stop', why('touch.mold', rulebook.sources.mold, {}, 'block', 'hazard'));
+  const below = asbestos.below.value;
+  if (depth === 'bare' && isPresent(below))
+    return answer('controlled', why('touch.below', 'trade-sample', { state: below }, 'care', 'hazard'));
+  if (isPresent(lead)) return answer('controlled', why('touch.lead', 'job-record', { state: lead }, 'care', 'law'));
+  return answer('free', why('touch.clear', 'job-record', {}));
 }

@@ -4,21 +4,13 @@ import type { JobFacts, Surface } from '../facts';
 import { bathroomFan, comesBack, fanVerdict, outlook, PINE, simulatedClimate, spotClimate } from '../moist';
 import { digestOf } from '../digest';
 import type { JobPlan } from '../pipeline';
-import {
-  blockedMethods,
-  builtClass,
-  drawDwellings,
-  dwellingsToTest,
-  moldPicture,
-  samplePoints,
-  sampleRegister,
-  todayOf,
-  type AsbestosArea,
-} from '../probe';
+import { blockedMethods, moldPicture, sampleRegister, todayOf, type AsbestosArea } from '../probe';
+import { samplePoints } from '../probe/asbestos';
+import { builtClass, drawDwellings, dwellingsToTest } from '../probe/multifamily';
 import { say } from '../reasons';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { formatMeasure, measure } from '../units/units';
-import { siteDuties } from '../walk';
+import { siteDuties } from '../walk/duties';
 import { reporter } from './reporter';
 
 /** A place on a face in words a person can find with a tape: along from the left, up from the bottom. */

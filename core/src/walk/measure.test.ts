@@ -4,7 +4,7 @@ import { ELEMENT_IDS, PART_KINDS, SpaceFields, SurfaceFields, type Surface } fro
 import { convert } from '../units/units';
 import { ELEMENTS } from './elements';
 import { liveLayers, takeOff } from './measure';
-import { KIT_IDS, unfoldKit } from './templates';
+import { KIT_IDS, unfoldKit } from './kits';
 
 const ft = (v: number) => convert(v, 'ft', 'm');
 const inch = (v: number) => convert(v, 'in', 'm');

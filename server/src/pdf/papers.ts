@@ -1,19 +1,8 @@
 /** The three papers of a survey: the survey itself, the chain-of-custody sheet, and labels for the sample bags. */
 import type { Content } from 'pdfmake/interfaces';
-import {
-  areaPlan,
-  formatRange,
-  RULEBOOKS,
-  samplePoints,
-  sampleRegister,
-  say,
-  UNITS,
-  type AreaPlan,
-  type FirmSettings,
-  type JobFacts,
-  type JobPlan,
-} from '@roughsill/core';
+import { formatRange, RULEBOOKS, sampleRegister, say, UNITS, type FirmSettings, type JobFacts, type JobPlan } from '@roughsill/core';
 import { jobReport, type ReasonReport } from '@roughsill/core/report';
+import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
 import type { PhotoStore } from '../photos/photo-store';
 import { head, INK, makePdf, note, PALE, para, sub, table } from './pdf';
 

@@ -3,12 +3,10 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import {
-  areaPlan,
   areasOf,
   formatMeasure,
   measure,
   RULEBOOKS,
-  samplePoints,
   say,
   type AsbestosArea,
   type AsbestosPicture,
@@ -16,7 +14,8 @@ import {
   type Problem,
   type Surface,
 } from '@roughsill/core';
-import { assessArea } from '@roughsill/core/assess';
+import { areaPlan, assessArea, samplePoints } from '@roughsill/core/survey';
+
 import { AnswerRow, Button, Panel, Problems, StateMark, useUnits, Words } from '../../kit';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { moneyFor } from '../SurfaceList';

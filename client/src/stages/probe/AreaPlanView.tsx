@@ -1,8 +1,8 @@
 /** The faces of a homogeneous area to scale, with the places of its samples: rings to cut, discs that were cut. */
+import { type AreaPlan } from '@roughsill/core/survey';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
-import type { AreaPlan } from '@roughsill/core';
 
 const MAX_H = 220;
 const PAD = 12;

@@ -1,7 +1,8 @@
 /** Test, or treat as positive? For the combination that this surface belongs to. */
 import { useMemo } from 'react';
-import { createDeriver, leadGroups, say, type JobFacts, type Surface } from '@roughsill/core';
-import { assessGroup } from '@roughsill/core/assess';
+import { createDeriver, say, type JobFacts, type Surface } from '@roughsill/core';
+import { assessGroup, leadGroups } from '@roughsill/core/survey';
+
 import { AnswerRow, Figure, Panel, Words } from '../../kit';
 import { useSettings } from '../../store';
 import { moneyFor } from '../SurfaceList';

@@ -1,7 +1,8 @@
 /** The XRF instrument's checks: calibration on its film, and what bare material adds. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { loadingOfFilm, MATERIALS, say, substrateCorrection, type InstrumentCheck, type JobFacts, type Material } from '@roughsill/core';
+import { MATERIALS, say, substrateCorrection, type InstrumentCheck, type JobFacts, type Material } from '@roughsill/core';
+import { loadingOfFilm } from '@roughsill/core/survey';
 import { Button, Empty, Figure, NumberField, Panel, Select, TextField, useWhen, Words } from '../../kit';
 import { add, api, commit, useAppDispatch } from '../../store';
 import { JobPage } from '../JobPage';

@@ -7,12 +7,12 @@ import { formatMeasure, judgeMoisture, measure, sampleRegister, say, standingRea
 import { AnswerRow, Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
-import { ReadingForm } from '../lazy-forms';
 import { AreaPanel } from './AreaPanel';
 import { AreaPlanView } from './AreaPlanView';
 import { DecisionPanel } from './DecisionPanel';
 import { InstrumentPanel } from './InstrumentPanel';
 import { MeasureForm, type MeasureKind } from './MeasureForm';
+import { ReadingForm } from './ReadingForm';
 import { Record } from './Record';
 import { SampleCard } from './SampleCard';
 import { takeChip } from './samples';

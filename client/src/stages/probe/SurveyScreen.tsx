@@ -4,20 +4,17 @@ import { View } from 'react-native';
 import { router } from 'expo-router';
 import {
   areasOf,
-  builtClass,
   createDeriver,
-  drawDwellings,
-  dwellingsToTest,
   formatMeasure,
   measure,
   moldPicture,
   RULEBOOKS,
   say,
-  siteDuties,
   type FirmSettings,
   type JobFacts,
 } from '@roughsill/core';
-import { assessGroups } from '@roughsill/core/assess';
+import { assessGroups, builtClass, drawDwellings, dwellingsToTest, siteDuties } from '@roughsill/core/survey';
+
 import { AnswerRow, Button, Empty, Panel, Reasons, StateMark, Words } from '../../kit';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { JobPage } from '../JobPage';

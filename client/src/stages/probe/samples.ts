@@ -4,13 +4,13 @@ import {
   BLANK_SAMPLE,
   liveLayers,
   nextNumber,
-  samplePoints,
   type AsbestosArea,
   type JobFacts,
   type Reading,
   type Sample,
   type Surface,
 } from '@roughsill/core';
+import { samplePoints } from '@roughsill/core/survey';
 import { add, set, type Draft } from '../../store';
 
 /** The samples that an area still needs, at the places its seed draws. Without a seed none is drawn. */

@@ -6,7 +6,6 @@ import {
   BLANK_SPACE,
   ELEMENTS,
   formatMeasure,
-  KITS,
   measure,
   partDrafts,
   say,
@@ -15,15 +14,16 @@ import {
   surfaceDraft,
   type ElementId,
   type JobFacts,
-  type KitId,
   type Problem,
   type Space,
   type SpaceDraft,
 } from '@roughsill/core';
+import { type KitId, KITS } from '@roughsill/core/survey';
 import { Button, NumberField, Panel, Pick, Problems, TextField, Ticks, UnitsProvider, Words } from '../../kit';
 import { add, commit, newId, sessionSlice, set, useAppDispatch, useAppSelector, useJob } from '../../store';
 import { Notices } from '../Notices';
-import { cap, kitDrafts } from './drafts';
+import { cap } from './drafts';
+import { kitDrafts } from './kits';
 import { fromMetres, lengthStep, toMetres } from './lengths';
 
 export function AddScreen() {

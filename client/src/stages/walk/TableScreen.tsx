@@ -289,7 +289,7 @@ function Grid({ facts, lines, ticked, onTick }: ListProps) {
     enableRowSelection: true,
     onRowSelectionChange: (next) => onTick(typeof next === 'function' ? next(ticked) : next),
   });
-  const pad = { padding: '2px 6px 2px 0', textAlign: 'left', verticalAlign: 'top' } as const;
+  const pad = { padding: '2px 6px 2px 0', textAlign: 'left', verticalAlign: 'top', whiteSpace: 'nowrap' } as const;
   return createElement(
     'div',
     { style: { overflowX: 'auto' }, 'data-testid': 'surface-table' },

@@ -1,7 +1,8 @@
 /** Simple trials on a coat, and the binder that they point to. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BINDER_SURE, guessBinder, RESPONSES, say, TRIALS, type Layer } from '@roughsill/core';
+import { RESPONSES, say, TRIALS, type Layer } from '@roughsill/core';
+import { BINDER_SURE, guessBinder } from '@roughsill/core/survey';
 import { Button, Select, Why, Words } from '../../kit';
 import { cap } from './drafts';
 

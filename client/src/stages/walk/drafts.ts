@@ -1,21 +1,11 @@
 /** Batches of changes that make or repeat whole rooms and surfaces. */
-import {
-  BLANK_LAYER,
-  partDrafts,
-  say,
-  unfoldKit,
-  type ElementId,
-  type JobFacts,
-  type KitId,
-  type Space,
-  type Surface,
-} from '@roughsill/core';
+import { BLANK_LAYER, type JobFacts, type Space, type Surface } from '@roughsill/core';
 import { add, newId, type Draft } from '../../store';
 
 export const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const child = <T extends { id: string; removedAt: string | null }>({ id: _id, removedAt: _gone, ...rest }: T) => rest;
-const live = <T extends { removedAt: string | null }>(xs: readonly T[]): T[] => xs.filter((x) => x.removedAt === null);
-const nextPosition = (rows: readonly { readonly position: number }[]): number => Math.max(-1, ...rows.map((r) => r.position)) + 1;
+export const live = <T extends { removedAt: string | null }>(xs: readonly T[]): T[] => xs.filter((x) => x.removedAt === null);
+export const nextPosition = (rows: readonly { readonly position: number }[]): number => Math.max(-1, ...rows.map((r) => r.position)) + 1;
 
 /** The same piece again, without what was found or done on the first: another piece is another piece. */
 export function copySurface(s: Surface, over: Partial<Surface> = {}): { readonly id: string; readonly drafts: Draft[] } {
@@ -45,39 +35,6 @@ export function copySpace(facts: JobFacts, space: Space): Draft[] {
     ),
     ...surfaces.flatMap((s) => copySurface(s, { spaceId: id, moldM2: null }).drafts),
   ];
-}
-
-/** "Bedroom", then "Bedroom 2": the first name that is free. */
-function freeName(facts: JobFacts, name: string, taken: readonly string[]): string {
-  const used = new Set([...live(facts.spaces).map((s) => s.name), ...taken]);
-  if (!used.has(name)) return name;
-  let n = 2;
-  while (used.has(`${name} ${n}`)) n += 1;
-  return `${name} ${n}`;
-}
-
-/** Rooms from a kit, as many as wanted. @returns the batch and the id of the first room */
-export function kitDrafts(
-  facts: JobFacts,
-  kit: KitId,
-  times: number,
-): { readonly first: string; readonly names: readonly string[]; readonly drafts: Draft[] } {
-  const names: string[] = [];
-  const drafts: Draft[] = [];
-  let first = '';
-  for (let i = 0; i < times; i += 1) {
-    const name = freeName(facts, say(kit) === 'elevation' ? 'Side of the house' : cap(say(kit)), names);
-    names.push(name);
-    const spaceId = newId();
-    first ||= spaceId;
-    const made = unfoldKit(kit, name, nextPosition(facts.spaces) + i, (e: ElementId) => cap(say(e)));
-    drafts.push(add('space', made.space, undefined, spaceId));
-    for (const s of made.surfaces) {
-      const surfaceId = newId();
-      drafts.push(add('surface', { ...s, spaceId }, undefined, surfaceId), ...partDrafts(s.element).map((p) => add('part', p, surfaceId)));
-    }
-  }
-  return { first, names, drafts };
 }
 
 /** The coats of one surface laid on another that has none. */

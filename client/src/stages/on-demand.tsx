@@ -1,0 +1,28 @@
+import { lazy, Suspense, type ComponentType } from 'react';
+import { ActivityIndicator } from 'react-native';
+
+type Rest = typeof import('./rest');
+
+function onDemand<P extends object>(pick: (rest: Rest) => ComponentType<P>): ComponentType<P> {
+  const Screen = lazy(async () => ({ default: pick(await import('./rest')) })) as unknown as ComponentType<P>;
+  return function Waiting(props: P) {
+    return (
+      <Suspense fallback={<ActivityIndicator aria-label="Opening" />}>
+        <Screen {...props} />
+      </Suspense>
+    );
+  };
+}
+
+export const SurfaceScreen = onDemand((r) => r.SurfaceScreen);
+export const NewJobScreen = onDemand((r) => r.NewJobScreen);
+export const JobFactsScreen = onDemand((r) => r.JobFactsScreen);
+export const SettingsScreen = onDemand((r) => r.SettingsScreen);
+export const PrintScreen = onDemand((r) => r.PrintScreen);
+export const AddScreen = onDemand((r) => r.AddScreen);
+export const TableScreen = onDemand((r) => r.TableScreen);
+export const ImportScreen = onDemand((r) => r.ImportScreen);
+export const InstrumentsScreen = onDemand((r) => r.InstrumentsScreen);
+export const MoldScreen = onDemand((r) => r.MoldScreen);
+export const SamplesScreen = onDemand((r) => r.SamplesScreen);
+export const SurveyScreen = onDemand((r) => r.SurveyScreen);
