@@ -1,1 +1,1 @@
-export { KeysScreen as default } from '../src/stages/start/ReferenceScreens';
+export { KeysScreen as default } from '../src/stages/on-demand';

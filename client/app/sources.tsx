@@ -1,1 +1,1 @@
-export { SourcesScreen as default } from '../src/stages/start/ReferenceScreens';
+export { SourcesScreen as default } from '../src/stages/on-demand';

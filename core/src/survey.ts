@@ -5,6 +5,7 @@ export { samplePoints, type SamplePoint } from './probe/asbestos';
 export { afterTest, KIT_ERRORS, leadChance, leadPrior, testOrAssume, type KitErrors, type TestOrAssume } from './probe/decide';
 export { dustLoading, loadingOfChip, loadingOfFilm, massOfFilm } from './probe/film';
 export { leadGroups, type LeadGroup } from './probe/lead-groups';
+export { CAUSE_QUESTIONS, moldPicture, moldSize, type MoldPicture } from './probe/mold';
 export { builtClass, drawDwellings, dwellingsToTest, missesAll, type BuiltClass } from './probe/multifamily';
 export { BINDER_SURE, guessBinder, type BinderGuess } from './walk/binder';
 export { siteDuties } from './walk/duties';

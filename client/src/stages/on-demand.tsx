@@ -26,3 +26,5 @@ export const InstrumentsScreen = onDemand((r) => r.InstrumentsScreen);
 export const MoldScreen = onDemand((r) => r.MoldScreen);
 export const SamplesScreen = onDemand((r) => r.SamplesScreen);
 export const SurveyScreen = onDemand((r) => r.SurveyScreen);
+export const KeysScreen = onDemand((r) => r.KeysScreen);
+export const SourcesScreen = onDemand((r) => r.SourcesScreen);

@@ -13,3 +13,4 @@ export { SamplesScreen } from './probe/SamplesScreen';
 export { SurveyScreen } from './probe/SurveyScreen';
 export { AddScreen } from './walk/AddScreen';
 export { TableScreen } from './walk/TableScreen';
+export { KeysScreen, SourcesScreen } from './start/ReferenceScreens';

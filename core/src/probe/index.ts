@@ -16,7 +16,7 @@ export {
 export { isLeadReading, judgeReading, standingReadings } from './reading';
 export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBook } from './xrf';
 export { correctedWoodMoisture, judgeMoisture, type MoistureVerdict } from './moisture';
-export { CAUSE_QUESTIONS, moldOn, moldPicture, moldSize, type MoldPicture } from './mold';
+export { moldOn } from './mold-on';
 export { draw, seeded } from './seeded';
 export { nextNumber, sameNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
 export { DEPTHS, touchToday, type Depth, type Touch, type TouchToday } from './touch';

@@ -3,11 +3,9 @@ import { createElement, useEffect, useId, useMemo, useRef, useState } from 'reac
 import { View } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
 import {
-  CAUSE_QUESTIONS,
   convert,
   formatMeasure,
   measure,
-  moldPicture,
   MoistureFacts as MoistureSchema,
   roundForReading,
   RULEBOOKS,
@@ -29,6 +27,7 @@ import {
   type Outlook,
   type Sensitivity,
 } from '@roughsill/core/moist';
+import { CAUSE_QUESTIONS, moldPicture } from '@roughsill/core/survey';
 import { AnswerRow, Button, Empty, NumberField, Panel, Pick, Problems, Reasons, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import type { FromMoldWorker, ToMoldWorker } from '../../workers/mold-protocol';

@@ -2,18 +2,8 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import {
-  areasOf,
-  createDeriver,
-  formatMeasure,
-  measure,
-  moldPicture,
-  RULEBOOKS,
-  say,
-  type FirmSettings,
-  type JobFacts,
-} from '@roughsill/core';
-import { assessGroups, builtClass, drawDwellings, dwellingsToTest, siteDuties } from '@roughsill/core/survey';
+import { areasOf, createDeriver, formatMeasure, measure, RULEBOOKS, say, type FirmSettings, type JobFacts } from '@roughsill/core';
+import { moldPicture, assessGroups, builtClass, drawDwellings, dwellingsToTest, siteDuties } from '@roughsill/core/survey';
 
 import { AnswerRow, Button, Empty, Panel, Reasons, StateMark, Words } from '../../kit';
 import { commit, useAppDispatch, useSettings } from '../../store';
