@@ -2,3 +2,4 @@ export { quillPoint } from './quill-point';
 export { examples } from './examples';
 export { largeJob } from './large';
 export { truthOf, type CoatTruth, type Truth } from './truth';
+export { shiftedTo } from './shift';

@@ -212,6 +212,17 @@ export function quillPoint(): JobFacts {
   );
   const heater = surface('qp-keeper-heater', keeper.id, 2, 'heater', 'Stove-room heater', [['oil', 'aluminium', 'sound']], {
     conditions: ['flaking'],
+    // Sent before the others, and late.
+    samples: [
+      sample('qp-s9', 'QP-009', {
+        reachedLayerIds: ['qp-keeper-heater-coat1'],
+        toSubstrate: true,
+        place: 'back of the last section',
+        takenAt: '2026-04-09T11:00:00.000Z',
+        sentAt: '2026-04-09T15:00:00.000Z',
+        lab: LAB,
+      }),
+    ],
   });
 
   const bulkCeiling = (n: number, number: string, atX: number, atY: number, takenAt: string | null) =>

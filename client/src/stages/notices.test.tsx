@@ -1,5 +1,5 @@
 /** The thin bar above the ledge, and the plan on paper. */
-import { fireEvent, render, screen } from '@testing-library/react';
+import { act, fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { examples } from '@roughsill/demo';
 import { commit, remove, set } from '../store/changes';
@@ -44,8 +44,10 @@ test('what is not sent is counted, in the singular and the plural', () => {
   store.dispatch(outboxSlice.actions.away('No signal to the server.'));
   const { rerender } = bar(store, jobId);
   expect(screen.getByTestId('away').textContent).toMatch(/No signal to the server. 1 entry is kept on this phone/);
-  store.dispatch(commit(jobId, [set('job', jobId, { name: 'B' })], null));
-  store.dispatch(outboxSlice.actions.away('No signal to the server.'));
+  act(() => {
+    store.dispatch(commit(jobId, [set('job', jobId, { name: 'B' })], null));
+    store.dispatch(outboxSlice.actions.away('No signal to the server.'));
+  });
   rerender(
     <Provider store={store}>
       <Notices jobId={jobId} />

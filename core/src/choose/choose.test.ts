@@ -253,6 +253,7 @@ test('every method on every material, part, place and lead state has a verdict w
     [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
     [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],
     [bare({ element: 'wall', material: 'gypsumPlaster' }), { job: { yearBuilt: 1955, listed: 'yes' } }],
+    [bare({ element: 'wall', material: 'brick' }), { job: { rulebook: 'uk' } }],
     [
       bare(),
       {

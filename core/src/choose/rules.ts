@@ -119,6 +119,11 @@ export const RULES: readonly Rule[] = [
   rule('asbestos.belowDust', 'block', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust === 'high', [is('asbestosBelow', ...PRESENT)]),
   rule('asbestos.belowCare', 'care', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust !== 'high', [is('asbestosBelow', ...PRESENT)]),
 
+  // Silica, once the tool is through the paint
+  rule('silica.dryGrind', 'block', 'hazard', 'cfr29-1926.1153', (m) => m.bite === 'bare' && ((m.powered && !m.hepa && !m.wet) || m.blast !== 'no'), [is('silica', true), is('rulebook', 'us')]),
+  rule('silica.dryGrindUk', 'block', 'hazard', 'uk-silica', (m) => m.bite === 'bare' && ((m.powered && !m.hepa && !m.wet) || m.blast !== 'no'), [is('silica', true), is('rulebook', 'uk')]),
+  rule('silica.someDust', 'care', 'hazard', 'trade-sand', (m) => m.bite === 'bare' && (m.handDry || m.hepa), [is('silica', true)]),
+
   // The site
   rule('site.gas', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('gasPipe', true)]),
   rule('site.wiring', 'care', 'hazard', 'trade-strip', (m) => m.wet || m.id === 'steam', [is('wiring', true)]),

@@ -1,7 +1,7 @@
 /** The fact sheet on which the rules are asked: one part of one surface under one method. Small closed values, so that equal sheets share a verdict. */
 import type { Aim, Material, PartKind, Surface, YesNo } from '../facts';
 import type { SurfaceContext } from '../context';
-import { isPresent, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
+import { holdsSilica, isPresent, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { biteDepth, type Bite, type Method } from './methods';
 
@@ -66,6 +66,7 @@ export interface Sheet {
   readonly dwelling: boolean;
   readonly clear: boolean;
   readonly glazed: boolean;
+  readonly silica: boolean;
   readonly power: YesNo;
   readonly water: YesNo;
   readonly listed: YesNo;
@@ -155,6 +156,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     dwelling: s.dwelling,
     clear: s.clearTopcoat,
     glazed: s.glazed,
+    silica: holdsSilica(s),
     power: s.site.power,
     water: s.site.water,
     listed: s.site.listed,

@@ -14,6 +14,7 @@ export {
   type SuspectSurface,
 } from './asbestos';
 export { isLeadReading, judgeReading, standingReadings } from './reading';
+export { holdsSilica, silicaOn } from './silica';
 export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBook } from './xrf';
 export { correctedWoodMoisture, judgeMoisture, type MoistureVerdict } from './moisture';
 export { moldOn } from './mold-on';

@@ -93,6 +93,13 @@ export const RULE_WORDS = {
   'moist.comesSlowly': { says: 'As it is, growth starts in about {weeks} weeks, at first only under a microscope.' },
   'moist.staysAway': { says: 'Within the {weeks} weeks reckoned, growth does not start.' },
 
+  // Silica
+  'silica.inMaterial': { says: 'The material holds crystalline silica. Left whole or worked wet it harms nobody; ground dry it does ({limit} in the air at most).' },
+  'silica.none': { says: 'No silica in this material.' },
+  'silica.dryGrind': { says: 'Ground or blasted dry, this material gives off crystalline silica.', lifts: 'Work wet, or with a HEPA-shrouded tool.' },
+  'silica.dryGrindUk': { says: 'Ground or blasted dry, this material gives off crystalline silica.', lifts: 'Work wet, or with on-tool extraction of class M or H.' },
+  'silica.someDust': { says: 'Some silica dust is freed here: HEPA at the tool, a mask, and damp cleaning; no dry sweeping.' },
+
   // Today
   'touch.asbestos': { says: 'Asbestos is not ruled out ({state}): nobody cuts, scrapes, wets or sands it.' },
   'touch.mold': { says: 'Growth is on it: clean it wet and dry it out before any of it is disturbed.' },

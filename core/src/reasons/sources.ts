@@ -37,6 +37,8 @@ export const SOURCES = {
   'cfr29-1926.62c': pub('US', '29 CFR 1926.62(c)', 'permissible exposure limit'),
   'cfr29-1926.62d': pub('US', '29 CFR 1926.62(d)(1)', 'any lead: exposure assessment, no lower limit'),
   'cfr29-1926.62m': pub('US', '29 CFR 1926.62(m)', 'warning sign'),
+  'cfr29-1926.1153': pub('US', '29 CFR 1926.1153', 'respirable crystalline silica: action level 25, limit 50 ug/m3'),
+  'uk-silica': { kind: 'mem', title: 'COSHH; HSE EH40', at: 'respirable crystalline silica, 0.1 mg/m3', where: 'UK' },
   'cfr29-1910.134': pub('US', '29 CFR 1910.134(d)(3)(i)(A), table 1', 'assigned protection factors'),
   'cfr29-1926.1101': pub('US', '29 CFR 1926.1101(b), (k)', 'presumed asbestos-containing material, installed no later than 1980'),
   'cfr40-763.83': pub('US', '40 CFR 763.83', 'asbestos-containing: more than 1 %'),

@@ -17,6 +17,7 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   if (s.asbestos.overall.value !== 'notFound')
     out.push('', `**Asbestos: ${say(s.asbestos.overall.value)}**`, because(s.asbestos.overall.because));
   if (s.mold.value !== 'notFound') out.push('', `**Mold: ${say(s.mold.value)}**`, because(s.mold.because));
+  if (s.silica.value) out.push('', '**Silica**', because(s.silica.because));
   out.push(
     '',
     '**What may be touched today**',

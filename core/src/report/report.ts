@@ -5,7 +5,7 @@ import type { JobPlan, SurfacePlan } from '../pipeline';
 import { say, sentence } from '../reasons';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { measure, type UnitSystem } from '../units/units';
-import { UNCOUNTED } from '../probe';
+import { silicaOn, UNCOUNTED } from '../probe';
 import { NOTICE, reasonReport, reporter } from './reporter';
 import { surveyReport } from './survey';
 
@@ -26,7 +26,7 @@ function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
   };
 }
 
-function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
+function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us' | 'uk') {
   const { reasons, stated, quantity } = reporter(units);
   const area = (m2: number) => quantity(measure(m2, 'm2'));
   return {
@@ -55,6 +55,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
       putty: stated(p.asbestos.putty),
     },
     mold: stated(p.mold),
+    silica: stated(silicaOn(s, RULEBOOKS[rules])),
     touch: p.touch.map((x) => ({ depth: x.depth, ...stated(x.answer) })),
     requiredDepth: stated(p.choice.required),
     parts: p.choice.parts.map((part) => ({
@@ -141,7 +142,7 @@ export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings
         minorWork: sp ? stated(sp.minorWork) : null,
         surfaces: facts.surfaces.flatMap((s) => {
           const p = s.spaceId === space.id ? plan.surfaces.find((x) => x.surfaceId === s.id) : undefined;
-          return p ? [surfaceReport(s, p, job.units)] : [];
+          return p ? [surfaceReport(s, p, job.units, job.rulebook)] : [];
         }),
       };
     }),

@@ -49,6 +49,7 @@ export interface Rulebook {
   /** A sample holding more than this is asbestos-containing; null: any trace is. */
   readonly asbestosAbove: Limit | null;
   readonly leadAir: Limit;
+  readonly silicaAir: Limit;
   readonly respiratorSource: SourceId;
   /** From the least protection to the most. */
   readonly respirators: readonly Respirator[];
@@ -58,7 +59,17 @@ export interface Rulebook {
   /** Who stands behind clothing, cleaning, waste, verification, sampling and mold here. */
   readonly sources: Readonly<
     Record<
-      'clothing' | 'cleaning' | 'waste' | 'verification' | 'asbestosCount' | 'asbestosAll' | 'asbestosWork' | 'mold' | 'sampling' | 'xrf',
+      | 'clothing'
+      | 'cleaning'
+      | 'waste'
+      | 'verification'
+      | 'asbestosCount'
+      | 'asbestosAll'
+      | 'asbestosWork'
+      | 'mold'
+      | 'sampling'
+      | 'xrf'
+      | 'silica',
       SourceId
     >
   >;
@@ -88,6 +99,7 @@ const US: Rulebook = {
   asbestosPresumedThrough: limit(1980, 'year', 'cfr29-1926.1101'),
   asbestosAbove: limit(1, 'mass%', 'cfr40-763.83'),
   leadAir: limit(50, 'ug/m3', 'cfr29-1926.62c'),
+  silicaAir: limit(50, 'ug/m3', 'cfr29-1926.1153'),
   respiratorSource: 'cfr29-1910.134',
   respirators: [
     { id: 'halfMask', apf: 10, vapour: true },
@@ -108,6 +120,7 @@ const US: Rulebook = {
     mold: 'epa-mold',
     sampling: 'hud-g',
     xrf: 'hud-g',
+    silica: 'cfr29-1926.1153',
   },
   signLines: [
     'DANGER',
@@ -139,6 +152,7 @@ const UK: Rulebook = {
   asbestosPresumedThrough: limit(1999, 'year', 'uk-asbestos'),
   asbestosAbove: null,
   leadAir: limit(0.15, 'mg/m3', 'clw2002'),
+  silicaAir: limit(0.1, 'mg/m3', 'uk-silica'),
   respiratorSource: 'hsg53',
   respirators: [
     { id: 'ffp3', apf: 20, vapour: false },
@@ -160,6 +174,7 @@ const UK: Rulebook = {
     mold: 'trade-mold',
     sampling: 'trade-sample',
     xrf: 'trade-sample',
+    silica: 'uk-silica',
   },
   signLines: ['LEAD PAINT WORK', 'KEEP OUT', 'NO EATING, DRINKING OR SMOKING', 'RPE AND OVERALLS BEYOND THIS POINT'],
   signSource: 'clw2002',

@@ -3,7 +3,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { changesFor, DEFAULT_SETTINGS } from '@roughsill/core';
-import { quillPoint } from '@roughsill/demo';
+import { quillPoint, shiftedTo } from '@roughsill/demo';
 import { FirmStore } from './firm-store';
 import type { PhotoStore } from '../photos/photo-store';
 import type { Db } from './client';
@@ -28,7 +28,8 @@ export async function seed(db: Db, withSample: boolean, pictures?: { readonly fr
     const bytes = await readFile(path.join(pictures!.from, name));
     await pictures!.to.put(DEMO_FIRM.firmId, createHash('sha256').update(bytes).digest('hex'), bytes);
   }
-  const facts = quillPoint();
+  const now = new Date();
+  const facts = shiftedTo(quillPoint(), now);
   const store = new FirmStore(db, DEMO_FIRM.firmId);
-  if ((await store.cursor(facts.job.id)) === undefined) await store.apply(changesFor(facts, randomUUID, DEMO_FIRM.person), new Date());
+  if ((await store.cursor(facts.job.id)) === undefined) await store.apply(changesFor(facts, randomUUID, DEMO_FIRM.person), now);
 }

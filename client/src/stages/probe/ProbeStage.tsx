@@ -3,7 +3,18 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
-import { formatMeasure, judgeMoisture, measure, sampleRegister, say, standingReadings, UNCOUNTED, type Reading } from '@roughsill/core';
+import {
+  formatMeasure,
+  judgeMoisture,
+  measure,
+  RULEBOOKS,
+  sampleRegister,
+  say,
+  silicaOn,
+  standingReadings,
+  UNCOUNTED,
+  type Reading,
+} from '@roughsill/core';
 import { AnswerRow, Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
@@ -31,6 +42,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   const by = useAppSelector((s) => s.session.person);
   const [form, setForm] = useState<Form | null>(null);
   const { lead } = plan;
+  const silica = silicaOn(surface, RULEBOOKS[facts.job.rulebook]);
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
   const own = register.lines.filter((l) => l.surfaceId === surface.id);
   const jobId = facts.job.id;
@@ -51,6 +63,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
           ))}
         </View>
       </Panel>
+      {silica.value ? <AnswerRow label="Silica in the material" value="never ground dry" of="silica" because={silica.because} /> : null}
       <Panel title="Lead" aside={<StateMark state={lead.overall.value} />}>
         <View className="gap-1">
           {lead.coats.map((c, i) => (

@@ -1,0 +1,22 @@
+/** The sample job as if it had been surveyed these days: what is at the lab is still at the lab. */
+import type { JobFacts } from '@roughsill/core';
+
+const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/;
+const DAY_MS = 86_400_000;
+
+function moved<T>(value: T, days: number): T {
+  if (typeof value === 'string') return (INSTANT.test(value) ? new Date(Date.parse(value) + days * DAY_MS).toISOString() : value) as T;
+  if (Array.isArray(value)) return value.map((v: unknown) => moved(v, days)) as T;
+  if (value !== null && typeof value === 'object')
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, moved(v, days)])) as T;
+  return value;
+}
+
+/**
+ * Moves every instant of a job by whole days, so that its last sample was cut the day before `now`.
+ * Years that were recorded (built, painted) stay.
+ */
+export function shiftedTo(facts: JobFacts, now: Date): JobFacts {
+  const last = Math.max(...facts.surfaces.flatMap((s) => s.samples.flatMap((x) => (x.takenAt ? [Date.parse(x.takenAt)] : []))));
+  return Number.isFinite(last) ? moved(facts, Math.floor((now.getTime() - last) / DAY_MS)) : facts;
+}
