@@ -60,7 +60,15 @@ test('without signal the app opens, the job is there, a new one can be begun, an
 test('a server that is told to stop lets the write under way finish, and a new one has everything', async ({ page }) => {
   const database = await startPostgres('e2e-postgres', { port: 55632 });
   const port = 8390;
-  const env = { ...process.env, DATABASE_URL: database.url, PORT: String(port), MIGRATIONS_DIR: 'server/migrations', LOG_LEVEL: 'warn' };
+  const env = {
+    ...process.env,
+    DATABASE_URL: database.url,
+    PORT: String(port),
+    MIGRATIONS_DIR: 'server/migrations',
+    PHOTOS_DIR: process.env['E2E_PHOTOS_DIR'],
+    SAMPLE_PHOTOS_DIR: 'demo/photos',
+    LOG_LEVEL: 'warn',
+  };
   const start = () =>
     new Promise<ReturnType<typeof spawn>>((resolve) => {
       const child = spawn(process.execPath, [process.env['E2E_SERVER']!], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });

@@ -38,7 +38,8 @@ export const weeksToSeen = (c: number, rhPct: number, { wood }: MoldMaterial): n
 export function greatestIndex(c: number, rhPct: number, material: MoldMaterial): number {
   const k = material.sensitivity ? CLASSES[material.sensitivity] : null;
   const critical = Math.max(criticalRh(c), k?.least ?? 0);
-  const x = (critical - rhPct) / (critical - 100);
+  // At freezing the critical humidity is 100 itself; saturated air is the upper end of the scale there as everywhere.
+  const x = rhPct >= 100 ? 1 : (critical - rhPct) / (critical - 100);
   const [a, b, d] = k?.max ?? [1, 7, 2];
   return a + b * x - d * x * x;
 }
