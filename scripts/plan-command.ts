@@ -53,7 +53,7 @@ export function planCommand(argv: readonly string[]): 0 | 2 {
   const thisYear = new Date(now).getUTCFullYear();
   const facts = readJobFile(text, thisYear);
   if (!facts.ok) return refuse(...facts.problems);
-  const report = jobReport(facts.value, createDeriver().derive(facts.value, settings, thisYear), settings, now);
+  const report = jobReport(facts.value, createDeriver().derive(facts.value, settings, thisYear), settings, now, true);
   process.stdout.write(values.format === 'md' ? jobMarkdown(report) : `${JSON.stringify(report, null, 2)}\n`);
   return 0;
 }

@@ -3,6 +3,7 @@ import type { Service, YesNo } from './facts';
 import type { AsbestosPicture } from './probe';
 import type { InstrumentBook } from './probe/xrf';
 import type { FirmSettings, Rulebook } from './rulebook';
+import type { TrialBook } from './trial';
 
 export interface SurfaceContext {
   readonly rulebook: Rulebook;
@@ -21,6 +22,8 @@ export interface SurfaceContext {
     readonly others: boolean;
     /** Worked from a ladder or scaffold. */
     readonly high: boolean;
+    /** m; 0 when nobody said. */
+    readonly accessM: number;
   };
   /** A child under 6 or a pregnancy in the household; unknown counts as yes. */
   readonly childOrPregnancy: 'yes' | 'no' | 'unknown';
@@ -34,6 +37,8 @@ export interface SurfaceContext {
     readonly moisture: object | null;
   };
   readonly instruments: InstrumentBook;
+  /** What the squares of this surface say. */
+  readonly trials: TrialBook;
   /** From the homogeneous areas that this surface belongs to. */
   readonly asbestos: AsbestosPicture;
   /** All suspect coating disturbed in this room or on this side stays within minor work. Null: no such class in this rulebook. */

@@ -16,6 +16,15 @@ export interface SurfaceDigest {
   /** Methods that are blocked on every part. */
   readonly blocked: readonly MethodId[];
   readonly nextTest: NextTest;
+  readonly trial: {
+    /** Squares with an answer, and methods for which they are not enough. */
+    readonly squares: number;
+    readonly open: number;
+    /** The plan stays a draft for want of a square. */
+    readonly missing: boolean;
+    /** What is proved to work here. */
+    readonly works: readonly MethodId[];
+  };
   readonly picks: readonly {
     readonly partId: string;
     readonly methodId: MethodId | null;
@@ -45,7 +54,9 @@ function blockedEverywhere(p: SurfacePlan): MethodId[] {
   if (!first) return [];
   const open = new Set<MethodId>();
   for (const part of [first, ...rest]) for (const o of part.options) if (o.verdict !== 'blocked') open.add(o.methodId);
-  return first.options.filter((o) => !open.has(o.methodId)).map((o) => o.methodId);
+  // What never was for this material, or has nothing to take off here, is no news.
+  const beside = (o: (typeof first.options)[number]) => o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake');
+  return first.options.filter((o) => !open.has(o.methodId) && !beside(o)).map((o) => o.methodId);
 }
 
 function digestSurface(p: SurfacePlan): SurfaceDigest {
@@ -70,6 +81,12 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     touch: Object.fromEntries(p.touch.map((x) => [x.depth, x.answer.value])) as TodaySurface['touch'],
     blocked: blockedEverywhere(p),
     nextTest: p.lead.next.value,
+    trial: {
+      squares: p.trials.reduce((n, t) => n + t.squares, 0),
+      open: p.trials.filter((t) => t.state.value === 'open').length,
+      missing: !p.issue.value && p.choice.parts.every((c) => c.selected.value !== null),
+      works: [...new Set(p.trials.filter((t) => t.state.value === 'works').map((t) => t.methodId))],
+    },
     picks,
     bite: Math.max(0, ...picks.map((x) => x.reach)),
     protect: p.protection.needed.value,

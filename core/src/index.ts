@@ -3,6 +3,8 @@ export * from './reasons';
 export * from './rulebook';
 export * from './walk';
 export * from './probe';
+export * from './catalogue';
+export * from './trial';
 export * from './choose';
 export * from './protect';
 export * from './coat';

@@ -2,10 +2,11 @@
  * Composes the stages: facts in, everything derived out.
  * A deriver remembers each surface by reference and context, so that editing one surface derives one surface.
  */
-import type { Hazard, InstrumentCheck, Job, JobFacts, Problem, Space, Surface } from './facts';
+import { MASONRY, type Hazard, type InstrumentCheck, type Job, type JobFacts, type Problem, type Space, type Surface } from './facts';
 import { surfaceProblems } from './facts';
 import type { SurfaceContext } from './context';
-import { choose, methodById, type Choice, type OptionMemo } from './choose';
+import { methodById } from './catalogue';
+import { choose, picksOf, type Choice, type OptionMemo } from './choose';
 import { coat, type CoatingPlan } from './coat';
 import {
   asbestosAreas,
@@ -14,6 +15,7 @@ import {
   isLeadReading,
   isPresent,
   judgeReading,
+  lastFaceC,
   leadPicture,
   moldOn,
   NO_ASBESTOS,
@@ -32,6 +34,7 @@ import {
 import { protect, type Protection } from './protect';
 import { answer, why, type Answer } from './reasons';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from './rulebook';
+import { conclusionsOf, holdOf, NO_TRIALS, trialBook, type Conclusion, type Hold } from './trial';
 import { convert, measure } from './units/units';
 import { liveLayers, takeOff, type TakeOff } from './walk';
 import { workPlan, type WorkPlan } from './work';
@@ -45,6 +48,12 @@ export interface SurfacePlan {
   readonly mold: Answer<HazardState>;
   /** What may be touched today, by depth. */
   readonly touch: readonly TouchToday[];
+  /** What the trial squares say, by method and coating. */
+  readonly trials: readonly Conclusion[];
+  /** Whether the film holds. */
+  readonly hold: Answer<Hold>;
+  /** Whether the plan may go out, or stays a draft. */
+  readonly issue: Answer<boolean>;
   readonly choice: Choice;
   readonly protection: Protection;
   readonly coating: CoatingPlan;
@@ -73,6 +82,7 @@ export const NEXT_ACTS = [
   'sampleAsbestos',
   'moldCause',
   'choose',
+  'trial',
   'waitForLab',
   'protect',
   'work',
@@ -358,8 +368,10 @@ export function createDeriver(): Deriver {
         others: job.otherTrades.trim() !== '' || job.livedIn === 'yes',
         services: space.services,
         high: (space.accessM ?? 0) > HIGH_M,
+        accessM: space.accessM ?? 0,
       },
       instruments,
+      trials: NO_TRIALS,
       asbestos,
       space,
       minorWork: at.plan.minorWork.value,
@@ -413,25 +425,20 @@ function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook, assi
   return answer(within, why(within ? 'minor.within' : 'minor.over', source, { disturbed: [measure(disturbedM2, 'm2'), limit] }));
 }
 
-function planWith(facts: JobFacts, s: Surface, ctx: SurfaceContext, area: TakeOff, memo: OptionMemo, thisYear: number): SurfacePlan {
+function planWith(facts: JobFacts, s: Surface, bare: SurfaceContext, area: TakeOff, memo: OptionMemo, thisYear: number): SurfacePlan {
   const stack = stackOf(s);
+  const trials = conclusionsOf(s, faceOf(s), bare.settings.rates);
+  const ctx: SurfaceContext = trials.length === 0 ? bare : { ...bare, trials: trialBook(trials) };
   const lead = leadPicture(s, stack, ctx);
   const { asbestos } = ctx;
   const mold = moldOn(s, ctx.rulebook);
   const touch = touchToday(lead, asbestos, mold.value, ctx.rulebook);
-  const choice = choose(s, ctx, area, lead, memo);
+  const hold = holdOf(s);
+  const choice = choose(s, ctx, area, lead, hold.value, memo);
   const protection = protect(s, ctx, choice, lead);
   const coating = coat(s, ctx, area, choice);
   const work = workPlan({ s, ctx, choice, protection, coating, lead });
-  const materials = choice.parts.reduce(
-    (sum, p) => sum + (p.options.find((o) => o.methodId === p.selected.value)?.perM2.materials ?? 0) * p.areaM2,
-    0,
-  );
-  const fixed = materials + protection.sheetBoughtM2 * ctx.settings.sheetPerM2 + protection.bags.value * ctx.settings.bagEach;
-  const money = {
-    low: work.handsOnH.low * ctx.settings.labourPerHour + fixed,
-    high: work.handsOnH.high * ctx.settings.labourPerHour + fixed,
-  };
+  const money = moneyOf(choice, protection, work, ctx.settings);
   const problems = surfaceProblems(facts, s, 'surface', thisYear);
   const base = {
     surfaceId: s.id,
@@ -441,6 +448,9 @@ function planWith(facts: JobFacts, s: Surface, ctx: SurfaceContext, area: TakeOf
     asbestos,
     mold,
     touch,
+    trials,
+    hold,
+    issue: issueOf(s, choice, ctx),
     choice,
     protection,
     coating,
@@ -449,6 +459,44 @@ function planWith(facts: JobFacts, s: Surface, ctx: SurfaceContext, area: TakeOf
     problems,
   };
   return { ...base, next: nextOnSurface(s, base, ctx) };
+}
+
+/** Labour by hands-on hours; materials, sheet and bags beside it. */
+function moneyOf(choice: Choice, protection: Protection, work: WorkPlan, settings: FirmSettings): SurfacePlan['money'] {
+  const materials = { low: 0, high: 0 };
+  for (const p of choice.parts)
+    for (const { option } of picksOf(p)) {
+      materials.low += option.perM2.materials.low * p.areaM2;
+      materials.high += option.perM2.materials.high * p.areaM2;
+    }
+  const fixed = protection.sheetBoughtM2 * settings.sheetPerM2 + protection.bags.value * settings.bagEach;
+  return {
+    low: work.handsOnH.low * settings.labourPerHour + fixed + materials.low,
+    high: work.handsOnH.high * settings.labourPerHour + fixed + materials.high,
+  };
+}
+
+/** Fabric older than this counts as historic masonry, listed or not. Common practice, no published source. */
+const HISTORIC_BEFORE = 1945;
+
+/** A caustic, or a full plan for historic masonry, is not issued without a square of its own. */
+function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext): Answer<boolean> {
+  if (choice.parts.some((p) => p.selected.value === null)) return answer(false, why('issue.asks', 'job-record', {}, 'block'));
+  const historic = ctx.site.listed === 'yes' || ctx.builtYear === null || ctx.builtYear < HISTORIC_BEFORE;
+  const held = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId))))].flatMap((m) => {
+    const asks = m.disturbs && ((m.caustic && m.trialFirst) || (MASONRY.includes(s.material) && m.trialFirst && historic));
+    const state = ctx.trials[m.id]?.state;
+    if (!asks || state === 'done') return [];
+    const facts = { method: m.id, material: s.material };
+    return [why(state === 'carried' ? 'issue.trialCarried' : 'issue.trialMissing', 'trade-trial', facts, 'block')];
+  });
+  return held.length > 0 ? answer(false, ...held) : answer(true, why('issue.ready', 'job-record'));
+}
+
+/** The last reading of the face, else of the air, C. */
+function faceOf(s: Surface): number | null {
+  if (s.squares.length === 0) return null;
+  return lastFaceC(s);
 }
 
 /** The next thing on one surface, in the order of work. */
@@ -461,6 +509,7 @@ function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>, ctx: SurfaceCon
   if (coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value)) return { act: 'sampleAsbestos', because: coat.because };
   if (p.mold.value === 'found' && ctx.space.moisture === null) return { act: 'moldCause', because: p.mold.because };
   if (p.choice.parts.some((c) => !c.chosenByPerson)) return { act: 'choose', because: p.choice.required.because };
+  if (!p.issue.value && p.choice.parts.every((c) => c.selected.value !== null)) return { act: 'trial', because: p.issue.because };
   if (test.value === 'waitForLab' || coat.value === 'waiting') return { act: 'waitForLab', because: test.because };
   if (p.work.standsAt === 'protect') return { act: 'protect', because: p.protection.needed.because };
   return { act: p.work.standsAt === null ? 'nothing' : 'work', because: [] };

@@ -6,6 +6,7 @@ import {
   BLANK_READING,
   BLANK_SAMPLE,
   BLANK_SPACE,
+  BLANK_SQUARE,
   type Job,
   type JobFacts,
   type Layer,
@@ -13,6 +14,7 @@ import {
   type Reading,
   type Sample,
   type Space,
+  type Square,
   type Surface,
 } from './facts';
 import { DEFAULT_SETTINGS, type FirmSettings } from './rulebook';
@@ -57,6 +59,7 @@ export const aSample = (over: Partial<Sample> = {}): Sample => ({
   removedAt: null,
   ...over,
 });
+export const aSquare = (over: Partial<Square> & Pick<Square, 'id' | 'methodId'>): Square => ({ ...BLANK_SQUARE, removedAt: null, ...over });
 /** A surface with three coats, counted, sound, from its template. */
 export function aSurface(over: Partial<Surface> = {}): Surface {
   const element = over.element ?? 'casing';
@@ -69,6 +72,8 @@ export function aSurface(over: Partial<Surface> = {}): Surface {
     readings: [],
     checks: [],
     samples: [],
+    squares: [],
+    boards: [],
     ...over,
   };
 }

@@ -3,10 +3,13 @@ import {
   BLANK_JOB,
   BLANK_LAYER,
   BLANK_READING,
+  BLANK_BOARD,
   BLANK_SAMPLE,
   BLANK_SPACE,
+  BLANK_SQUARE,
   partDrafts,
   surfaceDraft,
+  type Board,
   type ElementId,
   type InstrumentCheck,
   type Job,
@@ -16,6 +19,7 @@ import {
   type Reading,
   type Sample,
   type Space,
+  type Square,
   type Surface,
 } from '@roughsill/core';
 
@@ -69,6 +73,8 @@ export function surface(
     readings: [],
     checks: [],
     samples: [],
+    squares: [],
+    boards: [],
     ...over,
   };
 }
@@ -100,6 +106,35 @@ export const check = (
   takenAt: AT,
   note: '',
   by: 'Ines Marlow',
+  ...over,
+});
+
+/** A trial square whose clock ran: stopped so many minutes after it was started. */
+export const square = (
+  id: string,
+  methodId: Square['methodId'],
+  dwellMin: number | null,
+  startedAt: string | null,
+  over: Partial<Square> = {},
+): Square => ({
+  ...BLANK_SQUARE,
+  id,
+  methodId,
+  dwellMin,
+  startedAt,
+  stoppedAt:
+    startedAt === null || dwellMin === null || (over.lifted ?? null) === null
+      ? null
+      : new Date(Date.parse(startedAt) + dwellMin * 60_000).toISOString(),
+  removedAt: null,
+  ...over,
+});
+
+export const board = (id: string, label: string, over: Partial<Board> = {}): Board => ({
+  ...BLANK_BOARD,
+  id,
+  label,
+  removedAt: null,
   ...over,
 });
 

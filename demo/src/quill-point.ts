@@ -1,6 +1,6 @@
 /** The invented ferry office and keeper's rooms at Quill Point: built 1904, kitchen wing 1966. */
 import type { JobFacts, Photo } from '@roughsill/core';
-import { check, choose, facts, job, reading, sample, space, surface, type CoatSpec } from './build';
+import { board, check, choose, facts, job, reading, sample, space, square, surface, type CoatSpec } from './build';
 
 /** Named as the simulated lab names itself, so that its answers come in by themselves. */
 const LAB = 'Simulated laboratory';
@@ -60,7 +60,40 @@ export function quillPoint(): JobFacts {
     measures: { panesAcross: 2, panesDown: 1 },
     knots: 'yes',
     topcoat: 'waterborneEggshell',
+    // Bracketed: 60 minutes left half of it, 90 lifted it; the middle one is still standing.
+    squares: [
+      square('qp-q1', 'solventGel', 60, '2026-04-14T09:05:00.000Z', {
+        product: 'Gel A',
+        place: 'sash 4, bottom rail',
+        atX: 0.2,
+        atY: 0.1,
+        surfaceC: 17,
+        lifted: 'some',
+        stayedPct: 45,
+        leftBehind: ['softFilm'],
+        ease: 2,
+      }),
+      square('qp-q2', 'solventGel', 90, '2026-04-14T09:10:00.000Z', {
+        product: 'Gel A',
+        place: 'sash 4, bottom rail',
+        atX: 0.5,
+        atY: 0.1,
+        surfaceC: 17,
+        lifted: 'toCoat',
+        stoppedOnLayerId: 'qp-sash-river-coat4',
+        stayedPct: 5,
+        ease: 4,
+      }),
+      square('qp-q3', 'solventGel', 75, '2026-04-15T13:40:00.000Z', {
+        product: 'Gel A',
+        place: 'sash 4, bottom rail',
+        atX: 0.8,
+        atY: 0.1,
+        surfaceC: 18,
+      }),
+    ],
     readings: [
+      reading('qp-x1', { kind: 'crossCut', value: 3, unit: 'class', takenAt: '2026-04-14T08:50:00.000Z', note: 'Lower rail, three cuts' }),
       reading('qp-r1', {
         kind: 'spot',
         spot: 'unchanged',
@@ -381,6 +414,15 @@ export function quillPoint(): JobFacts {
     widthM: 2.6,
     conditions: ['oilSoaked', 'checked'],
     knots: 'unknown',
+    boards: [
+      board('qp-bd1', '1', { oilSoaked: 'yes', coats: 0, soundCoats: 0, note: 'Tar weeps in the sun' }),
+      board('qp-bd2', '2', { oilSoaked: 'yes', coats: 0, soundCoats: 0 }),
+      board('qp-bd3', '3', { oilSoaked: 'no', coats: 4, soundCoats: 4 }),
+      board('qp-bd4', '4', { oilSoaked: 'no', coats: 4, soundCoats: 2, mixed: true, note: 'Sound above the drip, bare below it' }),
+      board('qp-bd5', '5', { oilSoaked: 'no', coats: 3, soundCoats: 3 }),
+      board('qp-bd6', '6', { oilSoaked: 'unknown', coats: 0, soundCoats: 0 }),
+      board('qp-bd7', '7', { oilSoaked: 'no', coats: 3, soundCoats: 0 }),
+    ],
   });
   const iron = surface(
     'qp-iron',
@@ -417,10 +459,79 @@ export function quillPoint(): JobFacts {
       ],
     },
   );
-  const plinth = surface('qp-plinth', river.id, 2, 'plinth', 'Salt-worn brick plinth', [['acrylic', 'black', 'failing']], {
-    lengthM: 14,
-    conditions: ['blistered', 'wet'],
-  });
+  // The contested choice: the owner wants it blasted; the squares say a stripper does it, on the black but not on the old tar.
+  const plinth = surface(
+    'qp-plinth',
+    river.id,
+    2,
+    'plinth',
+    'Salt-worn brick plinth',
+    [
+      ['acrylic', 'black', 'failing'],
+      ['oil', 'grey', 'failing'],
+    ],
+    {
+      lengthM: 14,
+      conditions: ['blistered', 'wet'],
+      readings: [
+        reading('qp-ir2', {
+          kind: 'surfaceTemp',
+          value: 14.5,
+          unit: 'C',
+          device: 'Simulated infrared thermometer',
+          takenAt: '2026-04-15T10:00:00.000Z',
+        }),
+        reading('qp-dr1', { kind: 'drop', value: 240, unit: 's', takenAt: '2026-04-15T10:02:00.000Z', note: 'Stands on the black' }),
+      ],
+      squares: [
+        square('qp-q4', 'masonryStripper', 30, '2026-04-15T10:10:00.000Z', {
+          product: 'Stage one, then two',
+          place: 'left of the steps',
+          atX: 0.1,
+          atY: 0.5,
+          surfaceC: 14,
+          lifted: 'some',
+          stayedPct: 60,
+          leftBehind: ['ghost'],
+          ease: 2,
+        }),
+        square('qp-q5', 'masonryStripper', 90, '2026-04-15T10:15:00.000Z', {
+          product: 'Stage one, then two',
+          place: 'left of the steps',
+          atX: 0.15,
+          atY: 0.5,
+          surfaceC: 14,
+          lifted: 'bare',
+          stayedPct: 5,
+          leftBehind: ['ghost'],
+          ease: 4,
+        }),
+        square('qp-q6', 'masonryStripper', 90, '2026-04-15T10:20:00.000Z', {
+          product: 'Stage one, then two',
+          coating: 'old tar by the slip',
+          place: 'corner at the slip',
+          atX: 0.95,
+          atY: 0.3,
+          surfaceC: 14,
+          lifted: 'nothing',
+          stayedPct: 100,
+          ease: 1,
+        }),
+        square('qp-q7', 'softBlast', null, '2026-04-15T11:30:00.000Z', {
+          product: 'Nut shell, owner’s wish',
+          place: 'behind the water butt',
+          atX: 0.6,
+          atY: 0.4,
+          dwellMin: 5,
+          surfaceC: 15,
+          lifted: 'bare',
+          harms: ['etched'],
+          ease: 5,
+          note: 'Fired skin gone in two places',
+        }),
+      ],
+    },
+  );
 
   const whole = facts(
     job({

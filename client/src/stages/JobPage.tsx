@@ -6,18 +6,19 @@ import type { JobFacts } from '@roughsill/core';
 import { Button, Empty, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
 import { useJob } from '../store';
 import { Notices } from './Notices';
+import type { StageId } from './stages';
 
 interface JobPageProps {
   readonly title: string;
   readonly hint?: string;
   /** Where the way back leads within the job. */
-  readonly back?: 'walk' | 'probe';
+  readonly back?: StageId;
   readonly full?: boolean;
   readonly children: (facts: JobFacts) => ReactNode;
 }
 
 export function JobPage({ title, hint, back = 'probe', full, children }: JobPageProps) {
-  const { jobId } = useLocalSearchParams<{ jobId: string }>();
+  const { jobId, surface } = useLocalSearchParams<{ jobId: string; surface?: string }>();
   const { facts, status } = useJob(jobId);
   const wide = useWide();
   if (!facts) {
@@ -45,7 +46,7 @@ export function JobPage({ title, hint, back = 'probe', full, children }: JobPage
                 look="quiet"
                 label={`‹ ${facts.job.name}`}
                 says={`Back to ${facts.job.name}`}
-                onPress={() => router.navigate(`/job/${jobId}/${back}` as Href)}
+                onPress={() => router.navigate(`/job/${jobId}/${back}${surface ? `/${surface}` : ''}` as Href)}
                 flush
               />
               <Words look="title" level={1}>

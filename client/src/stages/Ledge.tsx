@@ -43,7 +43,7 @@ export function Ledge(props: StageNavProps) {
           <Pressable
             aria-label={s.says}
             aria-current={s.on ? 'page' : undefined}
-            className="min-h-[3.5rem] min-w-[3.75rem] flex-1 items-center justify-center"
+            className="min-h-[3.5rem] min-w-touch flex-1 items-center justify-center"
           >
             <View className={`-mt-0.5 h-1 w-10 ${s.on ? 'bg-soot' : 'bg-transparent'}`} />
             <Text className={COUNT}>{s.open > 0 ? s.open : ' '}</Text>

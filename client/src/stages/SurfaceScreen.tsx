@@ -10,6 +10,7 @@ import { CoatStage } from './coat/CoatStage';
 import { ProbeStage } from './probe/ProbeStage';
 import { ProtectStage } from './protect/ProtectStage';
 import { ACT_WORDS, STAGE_OF_ACT, type StageId } from './stages';
+import { TrialStage } from './trial/TrialStage';
 import { WalkStage } from './walk/WalkStage';
 import { WorkStage } from './work/WorkStage';
 
@@ -47,7 +48,7 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   const area = formatMeasure(measure(plan.area.totalM2, 'm2'), units);
   const bite = stage === 'walk' || stage === 'probe' ? undefined : biteOf(plan, looking);
   // The stages that turn on the coats draw them large; in the others they would push the work below the fold.
-  const drawn = stage === 'walk' || stage === 'probe' || stage === 'choose';
+  const drawn = stage === 'walk' || stage === 'probe' || stage === 'trial' || stage === 'choose';
   const act = plan.next.act;
   const elsewhere = STAGE_OF_ACT[act] !== stage && act !== 'nothing';
   const props = { facts, surface, plan };
@@ -81,6 +82,7 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
       <Problems problems={plan.problems} />
       {stage === 'walk' ? <WalkStage {...props} go={go} /> : null}
       {stage === 'probe' ? <ProbeStage {...props} /> : null}
+      {stage === 'trial' ? <TrialStage {...props} /> : null}
       {stage === 'choose' ? <ChooseStage {...props} looking={looking} onLook={setLooking} /> : null}
       {stage === 'protect' ? <ProtectStage {...props} /> : null}
       {stage === 'coat' ? <CoatStage {...props} /> : null}

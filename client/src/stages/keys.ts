@@ -1,4 +1,4 @@
-/** Keys for a desk: / find, n new, j k move, 1 to 6 stages, w why, ? the list of keys. Never while something is being typed. */
+/** Keys for a desk: / find, n new, j k move, 1 to 7 stages, w why, ? the list of keys. Never while something is being typed. */
 import { useEffect, type RefObject } from 'react';
 import type { TextInput } from 'react-native';
 import { router } from 'expo-router';
@@ -9,7 +9,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'find a surface'],
   ['n', 'new surface, or new job on the first screen'],
   ['j  k', 'next and previous surface'],
-  ['1 to 6', 'stages in the order of work'],
+  ['1 to 7', 'stages in the order of work'],
   ['w', 'unfold every why on the screen'],
   ['?', 'this list'],
 ];

@@ -28,3 +28,6 @@ export const SamplesScreen = onDemand((r) => r.SamplesScreen);
 export const SurveyScreen = onDemand((r) => r.SurveyScreen);
 export const KeysScreen = onDemand((r) => r.KeysScreen);
 export const SourcesScreen = onDemand((r) => r.SourcesScreen);
+export const CatalogueScreen = onDemand((r) => r.CatalogueScreen);
+export const CompareScreen = onDemand((r) => r.CompareScreen);
+export const RoundsScreen = onDemand((r) => r.RoundsScreen);

@@ -14,3 +14,6 @@ export { SurveyScreen } from './probe/SurveyScreen';
 export { AddScreen } from './walk/AddScreen';
 export { TableScreen } from './walk/TableScreen';
 export { KeysScreen, SourcesScreen } from './start/ReferenceScreens';
+export { CatalogueScreen } from './start/CatalogueScreen';
+export { CompareScreen } from './choose/CompareScreen';
+export { RoundsScreen } from './choose/RoundsScreen';

@@ -10,13 +10,14 @@ import {
   type UnitSystem,
 } from '@roughsill/core';
 
-export const STAGES = ['walk', 'probe', 'choose', 'protect', 'coat', 'work'] as const;
+export const STAGES = ['walk', 'probe', 'trial', 'choose', 'protect', 'coat', 'work'] as const;
 export type StageId = (typeof STAGES)[number];
 export const isStage = (x: unknown): x is StageId => STAGES.includes(x as StageId);
 
 export const STAGE_WORDS: Record<StageId, { readonly label: string; readonly hint: string }> = {
   walk: { label: 'Walk', hint: 'Rooms, sides, surfaces, coats and condition' },
   probe: { label: 'Probe', hint: 'Lead, asbestos, mold: what is known, and which test tells most' },
+  trial: { label: 'Trial', hint: 'Small squares first: does it hold, what takes it off, and how long it needs' },
   choose: { label: 'Choose', hint: 'How each part comes off, and what is blocked' },
   protect: { label: 'Protect', hint: 'Sheet, air, equipment, signs, waste' },
   coat: { label: 'Coat', hint: 'Knots, primer, topcoat, how much and when' },
@@ -30,6 +31,8 @@ export function isOpen(stage: StageId, d: SurfaceDigest): boolean {
       return d.problems > 0 || d.coats.some((c) => !c.counted);
     case 'probe':
       return d.nextTest !== 'none' || d.act === 'sampleAsbestos' || d.act === 'moldCause';
+    case 'trial':
+      return d.trial.missing || d.trial.open > 0;
     case 'choose':
       return d.picks.some((p) => !p.byPerson || p.methodId === null);
     case 'protect':
@@ -49,6 +52,14 @@ const otherHazards = (d: SurfaceDigest): string =>
     .filter(Boolean)
     .join(', ');
 
+function trialLine(d: SurfaceDigest): string {
+  const { squares, open, missing, works } = d.trial;
+  if (missing) return 'wants a square before the plan goes out';
+  const count = squares === 0 ? '' : `${squares} ${squares === 1 ? 'square' : 'squares'}`;
+  const says = works.length > 0 ? `${works.map(say).join(', ')} works` : open > 0 ? 'not clean yet' : '';
+  return [count, says].filter(Boolean).join(' · ') || 'no squares';
+}
+
 /** The line under a surface's name in a stage's list. */
 export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, money: (n: number) => string): string {
   const area = formatMeasure(measure(d.areaM2, 'm2'), units);
@@ -58,6 +69,8 @@ export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, mon
       return `${area} · ${d.coats.filter((c) => c.counted).length} coats${d.coats.some((c) => !c.counted) ? ', not all counted' : ''}${otherHazards(d) ? ` · ${otherHazards(d)}` : ''}`;
     case 'probe':
       return [d.nextTest === 'none' ? '' : say(d.nextTest), otherHazards(d)].filter(Boolean).join(' · ') || 'nothing to test';
+    case 'trial':
+      return trialLine(d);
     case 'choose':
       return `${methods} · ${formatRange(d.money, money)}`;
     case 'protect':
@@ -81,6 +94,7 @@ export const STAGE_OF_ACT: Record<NextAct, StageId> = {
   sampleAsbestos: 'probe',
   moldCause: 'probe',
   choose: 'choose',
+  trial: 'trial',
   waitForLab: 'probe',
   protect: 'protect',
   work: 'work',
@@ -96,6 +110,7 @@ export const ACT_WORDS: Record<NextAct, { readonly says: string; readonly act: s
   sampleAsbestos: { says: 'asbestos is not ruled out: have it sampled, or leave it whole.', act: 'Samples' },
   moldCause: { says: 'find what wets it before anything is painted.', act: 'Find the cause' },
   choose: { says: 'choose how the paint comes off.', act: 'Choose' },
+  trial: { says: 'its method wants a trial square before the plan goes out.', act: 'Trial' },
   waitForLab: { says: 'waiting for the lab. Until then it counts as lead.', act: 'Enter result' },
   protect: { says: 'set up protection before the first stroke.', act: 'Protect' },
   work: { says: 'the next check is open.', act: 'Steps' },

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { aLayer, aReading, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
-import { MATERIALS, PART_KINDS, type MethodId, type PartKind, type Surface } from '../facts';
+import { aLayer, aReading, aSquare, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { AIMS, MATERIALS, PART_KINDS, type MethodId, type PartKind, type Surface } from '../facts';
 import type { HazardState } from '../probe';
 import { sentence } from '../reasons';
-import { methodById, METHODS } from './methods';
+import { methodById, METHODS } from '../catalogue';
+import { AS_CATALOGUED } from '../rulebook';
 import { RULES } from './rules';
 
 const failing = (over: Partial<Surface> = {}) => aSurface({ layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)], ...over });
@@ -109,7 +110,7 @@ describe('the method and the material', () => {
   test.each([
     ['caustic.tannin', 'causticPoultice', { material: 'tanninWood' }, 'elevation', 'blocked'],
     ['caustic.inside', 'causticPoultice', {}, 'room', 'blocked'],
-    ['caustic.trialFirst', 'causticPoultice', {}, 'elevation', 'care'],
+    ['trial.needed', 'causticPoultice', {}, 'elevation', 'care'],
     ['heat.veneer', 'infrared', { material: 'plywood' }, 'room', 'blocked'],
     ['solvent.casein', 'solventGel', { layers: [aLayer(0, { binder: 'casein' })] }, 'room', 'blocked'],
     ['milk.noCasein', 'milkPowder', {}, 'room', 'blocked'],
@@ -162,7 +163,7 @@ describe('ranking and choice', () => {
       }),
     ).choice.parts[0]!.options;
   test('what is allowed stands before what needs care, before what is blocked, whatever the aim', () => {
-    for (const aim of ['keepSound', 'bareClear', 'fastest', 'cheapest'] as const) {
+    for (const aim of AIMS) {
       const rank = order(aim).map((o) => ['go', 'care', 'blocked'].indexOf(o.verdict));
       expect(rank).toEqual([...rank].sort());
     }
@@ -182,7 +183,10 @@ describe('ranking and choice', () => {
   });
   test('a choice that becomes blocked is dropped and says so; practice may be overruled with a why, the law may not', () => {
     const chosen = (methodId: MethodId, insistedWhy: string | null) =>
-      failing({ parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy, removedAt: null }], readings: [found] });
+      failing({
+        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy, alsoIds: [], removedAt: null }],
+        readings: [found],
+      });
     const dropped = planOf(chosen('dryScrapeLoose', 'in a hurry')).choice.parts[0]!.selected;
     expect(dropped.value).not.toBe('dryScrapeLoose');
     expect(rulesOf(dropped.because)).toContain('choice.refused');
@@ -191,7 +195,9 @@ describe('ranking and choice', () => {
     expect(rulesOf(kept.because)).toContain('choice.insisted');
   });
   test('the firm’s own rate changes the hours and is marked', () => {
-    const own = option(failing(), 'wetScrapeLoose', 'flat', { settings: { rates: { wetScrapeLoose: { lowM2PerH: 1, highM2PerH: 2 } } } });
+    const own = option(failing(), 'wetScrapeLoose', 'flat', {
+      settings: { rates: { wetScrapeLoose: { ...AS_CATALOGUED, lowM2PerH: 1, highM2PerH: 2 } } },
+    });
     expect(own.perM2.ownRate).toBe(true);
     expect(own.perM2.personHours).toEqual({ low: 0.5, high: 1 });
   });
@@ -215,15 +221,23 @@ test('every method on every material, part, place and lead state has a verdict w
   const look = (s: Surface, setup: Setup) => {
     const plan = planOf(s, setup);
     return plan.choice.parts.flatMap((p) =>
-      p.options.map((o) => {
+      [...p.options, ...p.helpers].map((o) => {
         expect(o.because.length).toBeGreaterThan(0);
-        if (o.verdict === 'blocked') expect(o.because.some((r) => r.effect === 'block')).toBe(true);
+        expect(o.because.some((r) => r.effect === 'block')).toBe(o.verdict === 'blocked');
         o.because.forEach((r) => fired.add(r.rule));
         return `${p.kind}/${o.methodId}${o.verdict === 'blocked' ? '' : '/open'}`;
       }),
     );
   };
-  const parts = PART_KINDS.map((kind) => ({ id: `part-${kind}`, kind, sharePct: 20, methodId: null, insistedWhy: null, removedAt: null }));
+  const parts = PART_KINDS.map((kind) => ({
+    id: `part-${kind}`,
+    kind,
+    sharePct: 20,
+    methodId: null,
+    insistedWhy: null,
+    alsoIds: [],
+    removedAt: null,
+  }));
   for (const material of MATERIALS)
     for (const kind of ['room', 'elevation'] as const)
       for (const aim of ['keepSound', 'bareClear'] as const) {
@@ -260,6 +274,33 @@ test('every method on every material, part, place and lead state has a verdict w
         job: { power: 'no', water: 'no', asthma: 'yes', livedIn: 'yes' },
         space: { services: ['gasPipe', 'wiring', 'alarm', 'liveHeater', 'duct'], accessM: 4 },
       },
+    ],
+    [
+      aSurface({ layers: [aLayer(0, { binder: 'unknown', soundness: 'failing' })] }),
+      { settings: { stopOnLead: true, allowInfraredOnLead: false } },
+    ],
+    [
+      aSurface({ aim: 'patina', readings: [found] }),
+      { settings: { stopOnLead: true, rates: { wetSand: { ...AS_CATALOGUED, owned: false } } } },
+    ],
+    [
+      bare({ readings: [aReading({ kind: 'surfaceTemp', value: 6, unit: 'C' })] }),
+      {
+        settings: { allowDryScrapeOutdoors: true, allowInfraredOnLead: false, allowSoftBlastOnTimber: false },
+        space: { kind: 'elevation' },
+      },
+    ],
+    [failing({ conditions: ['moldy'] }), {}],
+    [failing({ element: 'ironRailing', material: 'mildSteel', rustGrade: 3 }), {}],
+    [failing({ element: 'wall', material: 'limePlaster', layers: [aLayer(0, { binder: 'distemper' })] }), {}],
+    [
+      bare({
+        squares: [
+          aSquare({ id: 'sq-1', methodId: 'solventGel', dwellMin: 300, lifted: 'nothing' }),
+          aSquare({ id: 'sq-2', methodId: 'neutralStripper', dwellMin: 600, lifted: 'bare', carriedFrom: 'Door' }),
+        ],
+      }),
+      {},
     ],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
   ];

@@ -2,11 +2,13 @@
 import type { Aim, MethodId, Part, PartKind, Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import type { LeadPicture } from '../probe';
-import { answer, why, type Answer } from '../reasons';
+import { answer, why, type Answer, type Reason } from '../reasons';
+import type { Hold } from '../trial';
 import { liveParts, type TakeOff } from '../walk';
-import { midpoint, unitEffort, type UnitEffort } from './cost';
+import { heightFactor, midpoint, unitEffort, type UnitEffort } from './cost';
 import { requiredDepth } from './depth';
-import { biteDepth, METHODS, type Bite } from './methods';
+import { biteDepth, methodById, METHODS, type Bite, type Method, type Takes } from '../catalogue';
+import { sequence, type Sequence } from './sequence';
 import { coatsReached, sheetFor, surfaceSheet, type SurfaceSheet } from './sheet';
 import { judge, type MethodVerdict, type Verdict } from './verdict';
 
@@ -23,8 +25,12 @@ export interface PartChoice {
   readonly partId: string;
   readonly kind: Part['kind'];
   readonly areaM2: number;
-  /** Best first. */
+  /** What takes the coat off, or leaves it on; best first. */
   readonly options: readonly MethodOption[];
+  /** What goes before or after: washing, mold, rust gel, putty. */
+  readonly helpers: readonly MethodOption[];
+  /** Of those, what the plan has: picked, or asked for by the state of the surface. */
+  readonly also: readonly Answer<MethodId>[];
   /** What the person chose, or else the best that is not blocked; null: everything is blocked. */
   readonly selected: Answer<MethodId | null>;
   readonly chosenByPerson: boolean;
@@ -33,7 +39,12 @@ export interface PartChoice {
 export interface Choice {
   readonly required: Answer<Bite>;
   readonly parts: readonly PartChoice[];
+  readonly sequence: Sequence;
 }
+
+/** Methods that deal with a coating; the others help before or after. */
+const COATS: readonly Takes[] = ['coat', 'texture', 'distemper', 'casein'];
+export const isHelper = (m: Method): boolean => !m.takes.some((t) => COATS.includes(t));
 
 const VERDICT_ORDER: Readonly<Record<Verdict, number>> = { go: 0, care: 1, blocked: 2 };
 
@@ -44,8 +55,10 @@ function rankFor(aim: Aim, o: MethodOption): number {
   // An hour of soaking costs little, for other work goes on meanwhile; a week of it still counts.
   if (aim === 'fastest') return hours + (o.perM2.dwellHours ? midpoint(o.perM2.dwellHours) * 0.05 : 0);
   if (aim === 'cheapest') return cost;
-  if (aim === 'bareClear') return o.harm * 1e6 + cost;
-  return (biteDepth(o.bite) * 10 + o.harm) * 1e6 + cost;
+  if (aim === 'bareClear' || aim === 'patina') return o.harm * 1e6 + cost;
+  // A cover hides the piece for good: it stands with what goes deepest.
+  const depth = o.methodId === 'cover' ? biteDepth('bare') : biteDepth(o.bite);
+  return (depth * 10 + o.harm) * 1e6 + cost;
 }
 
 function rank(aim: Aim, options: MethodOption[]): MethodOption[] {
@@ -63,7 +76,7 @@ export type OptionMemo = Map<string, readonly MethodOption[]>;
 /** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
 function memoKey(s: SurfaceSheet, part: PartKind): string {
   const d = s.depths;
-  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.high}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}`;
+  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.join('>')}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
 }
 
 /**
@@ -71,19 +84,42 @@ function memoKey(s: SurfaceSheet, part: PartKind): string {
  * @param memo must be used with one firm's settings only
  */
 export function optionsFor(s: SurfaceSheet, part: PartKind, ctx: SurfaceContext, memo: OptionMemo): readonly MethodOption[] {
+  // What squares taught belongs to one surface, so nothing is shared then.
+  const shared = Object.keys(s.trials).length === 0;
   const key = memoKey(s, part);
-  const known = memo.get(key);
+  const known = shared ? memo.get(key) : undefined;
   if (known) return known;
-  const options = METHODS.map((m): MethodOption => ({
-    ...judge(m, sheetFor(s, m, part, ctx)),
-    perM2: unitEffort(m, part, ctx.settings),
-    harm: m.harm,
-    bite: m.bite,
-    coatsReached: coatsReached(m.bite, s.depths),
-  }));
+  const options = METHODS.map((m): MethodOption => {
+    const judged = judge(m, sheetFor(s, m, part, ctx));
+    const learned = s.trials[m.id];
+    return {
+      ...judged,
+      because: learned && m.suits.includes(s.material) ? [...judged.because, ...learned.because] : judged.because,
+      perM2: unitEffort(m, part, ctx.settings, { accessM: s.site.accessM, faceC: s.faceC, learned }),
+      harm: m.harm,
+      bite: m.bite,
+      coatsReached: coatsReached(m.bite, s.depths),
+    };
+  });
   const ranked = rank(s.aim, options);
-  memo.set(key, ranked);
+  if (shared) memo.set(key, ranked);
   return ranked;
+}
+
+/** What the state of the surface asks for, beside what was picked. */
+function alsoOn(
+  part: Part,
+  helpers: readonly MethodOption[],
+  s: SurfaceSheet,
+  ctx: SurfaceContext,
+  disturbed: boolean,
+): Answer<MethodId>[] {
+  const allowed = (id: MethodId) => helpers.some((o) => o.methodId === id && o.verdict !== 'blocked');
+  const out = part.alsoIds.filter(allowed).map((id) => answer(id, why('also.byPerson', 'job-record', { method: id })));
+  const cleans = part.alsoIds.some((id) => methodById(id).takes.includes('mold'));
+  const school = ctx.settings.moldSchool;
+  if (s.moldy && disturbed && !cleans && allowed(school)) out.push(answer(school, why('also.mold', 'firm-setting', { method: school })));
+  return out;
 }
 
 /** The two everyday answers hold nothing but the method's name, so each is made once for each method. */
@@ -107,8 +143,10 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
       ...chosen.because,
     );
   }
-  // Doing nothing is always compared, but it is a decision for a person, not a default.
-  const best = options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'leave') ?? options.find((o) => o.verdict !== 'blocked');
+  // Doing nothing and hiding it are always compared, but they are decisions for a person, not a default.
+  const best =
+    options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'leave' && o.methodId !== 'cover') ??
+    options.find((o) => o.verdict !== 'blocked');
   if (!chosen && best) return everydayAnswer('choice.bestForAim', best.methodId);
   const refused = chosen
     ? [
@@ -120,19 +158,52 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
   return { value: best.methodId, because: [...refused, ...everydayAnswer('choice.bestForAim', best.methodId).because] };
 }
 
-export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, memo: OptionMemo): Choice {
-  const required = requiredDepth(s, ctx, lead);
+/** Options in two lists, made once for each ranked list. */
+const split = new WeakMap<readonly MethodOption[], { readonly main: readonly MethodOption[]; readonly helpers: readonly MethodOption[] }>();
+function splitOptions(all: readonly MethodOption[]) {
+  const known = split.get(all);
+  if (known) return known;
+  const made = { main: all.filter((o) => !isHelper(methodById(o.methodId))), helpers: all.filter((o) => isHelper(methodById(o.methodId))) };
+  split.set(all, made);
+  return made;
+}
+
+export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, hold: Hold, memo: OptionMemo): Choice {
+  const required = requiredDepth(s, ctx, lead, hold);
   const sheet = surfaceSheet(s, ctx, lead, required.value);
   const parts = liveParts(s).map((part): PartChoice => {
-    const options = optionsFor(sheet, part.kind, ctx, memo);
+    const { main, helpers } = splitOptions(optionsFor(sheet, part.kind, ctx, memo));
+    const selected = select(part, main);
     return {
       partId: part.id,
       kind: part.kind,
       areaM2: area.partM2[part.id] ?? 0,
-      options,
-      selected: select(part, options),
+      options: main,
+      helpers,
+      also: alsoOn(part, helpers, sheet, ctx, selected.value !== null && methodById(selected.value).disturbs),
+      selected,
       chosenByPerson: part.methodId !== null,
     };
   });
-  return { required, parts };
+  const strokes = parts.flatMap((p) =>
+    p.areaM2 <= 0 || p.selected.value === null
+      ? []
+      : [p.selected.value, ...p.also.map((a) => a.value)].map((methodId) => ({
+          partId: p.partId,
+          kind: p.kind,
+          methodId,
+          areaM2: p.areaM2,
+        })),
+  );
+  return { required, parts, sequence: sequence(s, strokes) };
+}
+
+/** What the plan does, by method: main and helping, each with its unit effort. */
+export function picksOf(p: PartChoice): { readonly option: MethodOption; readonly main: boolean; readonly because: readonly Reason[] }[] {
+  const main = p.options.find((o) => o.methodId === p.selected.value);
+  const helping = p.also.flatMap((a) => {
+    const option = p.helpers.find((o) => o.methodId === a.value);
+    return option ? [{ option, main: false, because: a.because }] : [];
+  });
+  return main ? [{ option: main, main: true, because: p.selected.because }, ...helping] : helping;
 }

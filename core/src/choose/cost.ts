@@ -1,8 +1,9 @@
 /** Hours, materials and money of one method on one part. Ranges, because rates are ranges. */
 import type { PartKind } from '../facts';
 import type { FirmSettings } from '../rulebook';
+import { fromReference, type Learned } from '../trial';
 import type { Measure } from '../units/units';
-import type { Consumable, Method } from './methods';
+import type { Consumable, Method } from '../catalogue';
 
 export interface Range {
   readonly low: number;
@@ -15,17 +16,21 @@ export interface UnitEffort {
   readonly personHours: Range;
   /** Hours that it works by itself, per round, whatever the area. */
   readonly dwellHours: Range | null;
-  readonly materials: number;
+  /** Money per m2. */
+  readonly materials: Range;
   /** Labour and materials in the firm's money, per m2. */
   readonly total: Range;
-  /** The rate is the firm's own, not the catalogue's. */
+  readonly passes: Range;
+  /** A rate, dwell or price is the firm's own, not the catalogue's. */
   readonly ownRate: boolean;
+  /** What stands behind the numbers: a trial here, one carried over, or none, which makes the price a guess. */
+  readonly proof: 'trial' | 'carried' | 'none';
 }
 
 export interface Effort {
   readonly personHours: Range;
   readonly dwellHours: Range | null;
-  readonly materials: number;
+  readonly materials: Range;
   readonly total: Range;
   readonly consumables: readonly { readonly id: Consumable['id']; readonly amount: Measure }[];
 }
@@ -33,36 +38,82 @@ export interface Effort {
 export const midpoint = (r: Range): number => (r.low + r.high) / 2;
 const times = (r: Range, k: number): Range => ({ low: r.low * k, high: r.high * k });
 
+/** How much slower from a step-up, a tower, a scaffold. Common practice, no published source. */
+const HEIGHT_STEPS: readonly (readonly [upToM: number, factor: number])[] = [
+  [2, 1],
+  [4, 1.2],
+  [8, 1.35],
+  [Infinity, 1.5],
+];
+export const heightFactor = (accessM: number): number => HEIGHT_STEPS.find(([upTo]) => accessM <= upTo)![1];
+
+/** What may change from surface to surface beside the method and the part. */
+export interface Conditions {
+  readonly accessM: number;
+  /** C; null: not read. */
+  readonly faceC: number | null;
+  readonly learned: Learned | undefined;
+}
+export const PLAIN_CONDITIONS: Conditions = { accessM: 0, faceC: null, learned: undefined };
+
+function dwellOf(method: Method, settings: FirmSettings, { faceC, learned }: Conditions): Range | null {
+  const own = settings.rates[method.id];
+  const base =
+    learned?.dwellH ??
+    (own && own.dwellLowH !== null && own.dwellHighH !== null ? { low: own.dwellLowH, high: own.dwellHighH } : method.dwellH);
+  return base && { low: fromReference(base.low, faceC), high: fromReference(base.high, faceC) };
+}
+
 /**
- * Person-hours per m2 = passes x people / (rate x part speed). Money = hours x labour + consumables.
+ * Person-hours per m2 = passes x people x height / (rate x part speed). Money = hours x labour + consumables.
+ * A trial narrows passes, dwell and hours to what it showed.
  * @returns ranges: the fast rate with few passes, the slow rate with many
  */
-export function unitEffort(method: Method, part: PartKind, settings: FirmSettings): UnitEffort {
+export function unitEffort(method: Method, part: PartKind, settings: FirmSettings, at: Conditions = PLAIN_CONDITIONS): UnitEffort {
   const own = settings.rates[method.id];
-  const rate = own ?? method.rate;
+  const fast = own?.highM2PerH ?? method.rate.highM2PerH;
+  const slow = own?.lowM2PerH ?? method.rate.lowM2PerH;
   const speed = method.reach[part] ?? 0.4;
-  const personHours = {
-    low: (method.passes.low * method.people) / (rate.highM2PerH * speed),
-    high: (method.passes.high * method.people) / (rate.lowM2PerH * speed),
+  const { learned } = at;
+  const passes = learned?.passes ?? method.passes;
+  const height = heightFactor(at.accessM) * method.people;
+  const usual = { low: (passes.low * height) / (fast * speed), high: (passes.high * height) / (slow * speed) };
+  // With a trial the hours are the usual middle, made easier or harder by what was seen, no longer the whole width of the trade.
+  const personHours = learned?.state === 'done' || learned?.state === 'carried' ? tried(usual, learned.ease) : usual;
+  const each = method.consumables.reduce((sum, c) => sum + (c.everyPass ? c.pricePerM2 : 0), 0);
+  const flat = method.consumables.reduce((sum, c) => sum + (c.everyPass ? 0 : c.pricePerM2), 0);
+  const price = own?.materialsPerM2 ?? null;
+  const materials = {
+    low: price === null ? flat + each * passes.low : price * passes.low,
+    high: price === null ? flat + each * passes.high : price * passes.high,
   };
-  const materials = method.consumables.reduce((sum, c) => sum + c.pricePerM2, 0);
   const labour = times(personHours, settings.labourPerHour);
   return {
     personHours,
-    dwellHours: method.dwellH,
+    dwellHours: dwellOf(method, settings, at),
     materials,
-    total: { low: labour.low + materials, high: labour.high + materials },
-    ownRate: own !== undefined,
+    total: { low: labour.low + materials.low, high: labour.high + materials.high },
+    passes,
+    ownRate: own !== undefined && (own.lowM2PerH !== null || own.dwellLowH !== null || own.materialsPerM2 !== null),
+    proof: learned?.state === 'done' ? 'trial' : learned?.state === 'carried' ? 'carried' : 'none',
   };
 }
 
-/** The effort on an area, m2, with what it uses up. */
+function tried(usual: Range, ease: Range): Range {
+  const middle = Math.sqrt(usual.low * usual.high);
+  return { low: middle * ease.low, high: middle * ease.high };
+}
+
+/** The effort on an area, m2, with what it uses up: the materials of the longer case, so that nobody runs out. */
 export function effortOn(areaM2: number, unit: UnitEffort, method: Method): Effort {
   return {
     personHours: times(unit.personHours, areaM2),
     dwellHours: unit.dwellHours,
-    materials: unit.materials * areaM2,
+    materials: times(unit.materials, areaM2),
     total: times(unit.total, areaM2),
-    consumables: method.consumables.map((c) => ({ id: c.id, amount: { value: c.perM2.value * areaM2, unit: c.perM2.unit } })),
+    consumables: method.consumables.map((c) => ({
+      id: c.id,
+      amount: { value: c.perM2.value * areaM2 * (c.everyPass ? unit.passes.high : 1), unit: c.perM2.unit },
+    })),
   };
 }

@@ -4,9 +4,10 @@ import type { SurfaceContext } from '../context';
 import { isPresent, type LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
 import { ELEMENTS } from '../walk';
-import type { Bite } from './methods';
+import type { Hold } from '../trial';
+import type { Bite } from '../catalogue';
 
-export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture): Answer<Bite> {
+export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture, hold: Hold): Answer<Bite> {
   const element = ELEMENTS[s.element];
   const rubs = element.friction || s.conditions.includes('rubbing');
   if (s.aim === 'bareClear') return answer('bare', why('depth.clearNeedsBare', 'trade-aim'));
@@ -16,6 +17,9 @@ export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture
       why('depth.rubbingLead', 'trade-aim', { leadInReach: lead.overall.value, childOrPregnancy: ctx.childOrPregnancy }),
     );
   }
+  // Nothing lasts on a film that the knife lifts; to keep the old surface all the same is a choice that the person makes.
+  if (hold === 'strip' && s.aim !== 'patina') return answer('bare', why('depth.doesNotHold', 'trade-trial'));
+  if (hold === 'feather') return answer('loose', why('depth.feather', 'trade-trial'));
   const failing =
     lead.coats.some((c) => c.coat.soundness === 'failing') ||
     s.conditions.some((c) => c === 'blistered' || c === 'flaking' || c === 'powdery');

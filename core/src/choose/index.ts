@@ -1,5 +1,6 @@
-export { BITES, biteDepth, methodById, METHODS, type Bite, type Consumable, type Method, type Residue } from './methods';
 export { RULES, type Rule } from './rules';
-export { choose, type Choice, type MethodOption, type OptionMemo, type PartChoice } from './choose';
-export { effortOn, midpoint, type Effort, type Range, type UnitEffort } from './cost';
+export { choose, isHelper, picksOf, type Choice, type MethodOption, type OptionMemo, type PartChoice } from './choose';
+export { effortOn, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
+export type { Sequence, Stroke } from './sequence';
+export { TRIAGE, triage, triageOf, type Triage, type TriageCounts } from './triage';

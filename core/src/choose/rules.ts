@@ -6,7 +6,8 @@ import type { Effect, Force, RuleId, SourceId } from '../reasons';
 import type { HazardState } from '../probe';
 import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
-import type { Method } from './methods';
+import type { Method } from '../catalogue';
+import { BINDERS } from '../facts/vocabulary';
 import type { Sheet } from './sheet';
 
 type SheetValue = string | boolean;
@@ -46,7 +47,14 @@ export const RULES: readonly Rule[] = [
   // Fit of the method
   rule('fit.material', 'block', 'hazard', 'trade-aim', any, [is('methodSuits', false)]),
   rule('fit.partOutOfReach', 'block', 'trade', 'trade-aim', any, [is('partReached', false)]),
-  rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('deepEnough', false)]),
+  rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece && m.id !== 'cover', [is('deepEnough', false)]),
+  rule('fit.nothingToTake', 'block', 'trade', 'trade-aim', any, [is('nothingToTake', true)]),
+  rule('fit.failsOn', 'block', 'trade', 'trade-binder', (m) => m.failsOn.length > 0, [is('failsOnCoat', ...BINDERS)]),
+  rule('fit.binderUnknown', 'note', 'trade', 'trade-trial', (m) => m.laying !== null || m.infrared, [is('binderUnknown', true), is('trial', 'none')]),
+  rule('fit.patina', 'block', 'trade', 'nps-pb1', (m) => m.bite === 'bare' && !m.removesPiece, [is('aim', 'patina'), is('required', 'none', 'skin', 'loose')]),
+  rule('fit.patinaHarm', 'care', 'trade', 'nps-pb1', (m) => m.harm >= 1 && m.bite !== 'bare', [is('aim', 'patina')]),
+  rule('fit.notOwned', 'block', 'firm', 'firm-setting', any, [is('owned', false)]),
+  rule('fit.tooCold', 'care', 'trade', 'trade-strip', (m) => m.coldestC !== null, [is('tooCold', true)]),
   rule('fit.takesSoundPaint', 'care', 'trade', 'trade-aim', any, [is('takesSound', true)]),
   rule('fit.oilSoaked', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('oilSoaked', true)]),
   rule('fit.replaceLast', 'care', 'trade', 'trade-aim', (m) => m.removesPiece, [is('oilSoaked', false)]),
@@ -55,8 +63,12 @@ export const RULES: readonly Rule[] = [
   rule('fit.damp', 'care', 'trade', 'trade-mold', any, [is('damp', true)]),
 
   // Lead
-  rule('lead.dryHand', 'block', 'hazard', 'cfr24-35.140', (m) => m.handDry, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
-  rule('lead.dryHandUk', 'block', 'hazard', 'clw2002', (m) => m.handDry, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
+  rule('lead.dryHand', 'block', 'hazard', 'cfr24-35.140', (m) => m.handDry, [is('leadInReach', ...PRESENT), is('rulebook', 'us'), is('dryAllowed', false)]),
+  rule('lead.dryHandUk', 'block', 'hazard', 'clw2002', (m) => m.handDry, [is('leadInReach', ...PRESENT), is('rulebook', 'uk'), is('dryAllowed', false)]),
+  rule('lead.dryHandSchool', 'care', 'hazard', 'firm-setting', (m) => m.handDry && m.bite === 'loose', [is('leadInReach', ...PRESENT), is('dryAllowed', true)]),
+  rule('lead.drySandNever', 'block', 'hazard', 'trade-scrape', (m) => m.handDry && m.bite !== 'loose', [is('leadInReach', ...PRESENT), is('dryAllowed', true)]),
+  rule('lead.handOver', 'block', 'firm', 'firm-setting', (m) => m.disturbs, [is('leadInReach', 'found'), is('stopOnLead', true)]),
+  rule('lead.infraredOff', 'block', 'firm', 'firm-setting', (m) => m.infrared, [is('leadInReach', ...PRESENT), is('infraredAllowed', false)]),
   rule('lead.powerNoHepa', 'block', 'law', 'cfr40-745.85a3', (m) => m.powered && !m.hepa && m.blast === 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.powerNoHepaUk', 'block', 'hazard', 'clw2002', (m) => m.powered && !m.hepa && m.blast === 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule('lead.blastOpen', 'block', 'law', 'cfr40-745.85a3', (m) => m.blast !== 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
@@ -132,24 +144,54 @@ export const RULES: readonly Rule[] = [
   rule('site.duct', 'care', 'hazard', 'trade-contain', (m) => m.dust === 'high', [is('duct', true)]),
   rule('site.asthma', 'care', 'hazard', 'trade-strip', (m) => m.vapour || m.dust === 'high', [is('asthma', 'yes')]),
   rule('site.others', 'care', 'hazard', 'trade-contain', (m) => m.disturbs, [is('others', true), is('leadInReach', ...PRESENT)]),
-  rule('site.noPower', 'block', 'trade', 'trade-aim', (m) => m.powered || (m.heatC !== null && !m.flame), [is('power', 'no')]),
-  rule('site.noWater', 'block', 'trade', 'trade-strip', (m) => m.caustic, [is('water', 'no')]),
+  rule('site.noPower', 'block', 'trade', 'trade-aim', (m) => m.needs.includes('power') || m.needs.includes('air'), [is('power', 'no')]),
+  rule('site.noWater', 'block', 'trade', 'trade-strip', (m) => m.needs.includes('water'), [is('water', 'no')]),
   rule('site.listed', 'care', 'trade', 'trade-aim', (m) => m.bite === 'bare' || m.removesPiece, [is('listed', 'yes')]),
   rule('site.height', 'care', 'hazard', 'trade-strip', (m) => m.caustic || (m.heatC !== null && m.heatC > 150), [is('high', true)]),
+
+  // Mold
+  rule('mold.dry', 'block', 'hazard', 'trade-mold', (m) => m.handDry || (m.powered && !m.hepa), [is('moldy', true)]),
+  rule('mold.school', 'note', 'trade', 'firm-setting', (m) => m.id === 'moldWash' || m.id === 'moldBiocide' || m.id === 'moldBleach', [is('moldy', true)]),
+  rule('mold.bleachApart', 'care', 'hazard', 'trade-mold', (m) => m.id === 'moldBleach', [is('moldy', true)]),
+
+  // Trials
+  rule('trial.needed', 'care', 'trade', 'trade-trial', (m) => m.trialFirst, [is('trial', 'none')]),
+  rule('trial.carriedOnly', 'care', 'trade', 'trade-trial', any, [is('trial', 'carried')]),
+  rule('trial.didNotWork', 'block', 'trade', 'job-record', any, [is('trial', 'failed')]),
 
   // Strippers
   rule('caustic.tannin', 'block', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'tanninWood')]),
   rule('caustic.oilyWood', 'care', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'oilyWood')]),
   rule('caustic.metal', 'block', 'hazard', 'trade-strip', (m) => m.caustic, [is('material', 'aluminium', 'galvanised')]),
-  rule('caustic.inside', 'block', 'trade', 'trade-strip', (m) => m.id === 'causticPoultice', [is('place', 'inside')]),
-  rule('caustic.firmOff', 'block', 'firm', 'firm-setting', (m) => m.id === 'causticPoultice', [is('causticAllowed', false)]),
-  rule('caustic.trialFirst', 'care', 'trade', 'trade-strip', (m) => m.id === 'causticPoultice', [is('methodSuits', true)]),
+  rule('caustic.inside', 'block', 'trade', 'trade-strip', (m) => m.caustic && m.needs.includes('drain'), [is('place', 'inside')]),
+  rule('caustic.firmOff', 'block', 'firm', 'firm-setting', (m) => m.id === 'causticPoultice', [is('causticAllowed', false), is('timber', true)]),
   rule('caustic.burns', 'care', 'hazard', 'ansi-z358', (m) => m.caustic, [is('methodSuits', true)]),
   rule('caustic.veneer', 'care', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'plywood')]),
+  rule('bath.benchOnly', 'block', 'trade', 'trade-strip', (m) => m.benchOnly, [is('place', 'inside', 'outside')]),
+  rule('bath.glue', 'care', 'trade', 'trade-strip', (m) => m.benchOnly, [is('timber', true)]),
   rule('milk.noCasein', 'block', 'trade', 'trade-strip', (m) => m.id === 'milkPowder', [is('casein', false)]),
   rule('solvent.casein', 'block', 'trade', 'trade-strip', (m) => m.id === 'solventGel', [is('casein', true)]),
   rule('solvent.inside', 'care', 'hazard', 'trade-strip', (m) => m.vapour, [is('place', 'inside')]),
-  rule('solvent.putty', 'care', 'trade', 'trade-strip', (m) => m.vapour || m.caustic, [is('part', 'besideGlass')]),
+  rule('solvent.putty', 'care', 'trade', 'trade-strip', (m) => (m.vapour || m.caustic) && m.harms.includes('putty'), [is('part', 'besideGlass')]),
+  rule('masonry.gentlest', 'note', 'trade', 'nps-pb1', (m) => m.id === 'masonryStripper', [is('methodSuits', true)]),
+  rule('masonry.twoStages', 'note', 'trade', 'trade-strip', (m) => m.id === 'masonryStripper', [is('methodSuits', true)]),
+  rule('masonry.runOff', 'care', 'hazard', 'trade-strip', (m) => m.needs.includes('drain'), [is('place', 'outside')]),
+  rule('strip.shade', 'note', 'trade', 'trade-strip', (m) => m.shade && m.laying !== null, [is('place', 'outside')]),
+
+  // Rust
+  rule('rust.order', 'note', 'trade', 'trade-rust', (m) => m.takes.includes('rust') && (m.powered || m.handDry) && m.blast === 'no', [is('metalBelow', true)]),
+  rule('rust.acidRinse', 'care', 'hazard', 'trade-rust', (m) => m.acid, [is('metalBelow', true)]),
+  rule('rust.shakes', 'note', 'trade', 'mem-vibration', (m) => m.shakes, [is('methodSuits', true)]),
+
+  // Water
+  rule('texture.mask', 'care', 'hazard', 'trade-wash', (m) => m.id === 'textureSoak', [is('nothingToTake', false)]),
+  rule('texture.tape', 'note', 'trade', 'trade-wash', (m) => m.id === 'textureSoak', [is('nothingToTake', false)]),
+  rule('distemper.all', 'note', 'trade', 'trade-wash', (m) => m.id === 'distemperWash', [is('nothingToTake', false)]),
+  rule('wash.gate', 'note', 'trade', 'trade-wash', (m) => m.id === 'washDegrease', [is('methodSuits', true)]),
+  rule('putty.cut', 'note', 'trade', 'trade-putty', (m) => m.id === 'puttyCut', [is('methodSuits', true)]),
+  rule('cover.noFace', 'block', 'trade', 'trade-aim', (m) => m.id === 'cover', [is('plainFace', false)]),
+  rule('cover.aim', 'block', 'trade', 'trade-aim', (m) => m.id === 'cover', [is('aim', 'bareClear', 'patina')]),
+  rule('cover.hides', 'care', 'trade', 'trade-aim', (m) => m.id === 'cover', [is('methodSuits', true)]),
 
   // Heat
   rule('heat.flameNever', 'block', 'trade', 'nps-pb10', (m) => m.flame, [is('methodSuits', true)]),
@@ -171,9 +213,13 @@ export const RULES: readonly Rule[] = [
   rule('sand.glass', 'care', 'trade', 'trade-sand', (m) => m.id === 'wetSand' || m.id === 'drySand', [is('part', 'besideGlass')]),
   rule('sand.noShroud', 'block', 'firm', 'firm-setting', (m) => m.hepa, [is('ownsHepa', false)]),
   rule('sand.dustCloud', 'care', 'trade', 'trade-sand', (m) => m.dust === 'high' && m.blast === 'no', [is('place', 'inside'), is('leadInReach', 'notFound')]),
+  rule('blast.masonry', 'block', 'hazard', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'brick', 'stone')]),
+  rule('blast.timberOff', 'block', 'firm', 'firm-setting', (m) => m.blast === 'soft', [is('timber', true), is('softBlastAllowed', false)]),
+  rule('blast.sodaTannin', 'care', 'trade', 'trade-blast', (m) => m.id === 'sodaBlast', [is('timber', true)]),
+  rule('blast.hopper', 'note', 'hazard', 'trade-blast', (m) => m.blast !== 'no', [is('methodSuits', true)]),
   rule('blast.inside', 'block', 'trade', 'trade-blast', (m) => m.blast !== 'no', [is('place', 'inside')]),
-  rule('blast.hardTimber', 'block', 'trade', 'nps-pb6', (m) => m.blast === 'hard', [is('material', 'softwood', 'tanninWood', 'oilyWood', 'plywood')]),
-  rule('blast.softTrial', 'care', 'trade', 'trade-blast', (m) => m.blast === 'soft', [is('methodSuits', true)]),
+  rule('blast.hardTimber', 'block', 'trade', 'nps-pb6', (m) => m.blast === 'hard', [is('timber', true)]),
+  rule('blast.softTrial', 'care', 'trade', 'trade-blast', (m) => m.blast === 'soft', [is('timber', true)]),
 ];
 
 /** What a firing rule weighed, for the reason. */

@@ -1,9 +1,10 @@
 /** The fact sheet on which the rules are asked: one part of one surface under one method. Small closed values, so that equal sheets share a verdict. */
-import type { Aim, Material, PartKind, Surface, YesNo } from '../facts';
+import { METAL, TIMBER, type Aim, type Binder, type Material, type PartKind, type Surface, type YesNo } from '../facts';
 import type { SurfaceContext } from '../context';
-import { holdsSilica, isPresent, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
+import { holdsSilica, isPresent, lastFaceC, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
 import { ELEMENTS, failsByDegree } from '../walk';
-import { biteDepth, type Bite, type Method } from './methods';
+import type { TrialBook } from '../trial';
+import { biteDepth, type Bite, type Method, type Takes } from '../catalogue';
 
 /** What a surface brings to the rules, whatever the method and part. */
 export interface SurfaceSheet {
@@ -17,6 +18,16 @@ export interface SurfaceSheet {
   readonly depths: LeadDepths;
   readonly leadTrace: boolean;
   readonly casein: boolean;
+  /** Of each coat, from the top down. */
+  readonly binders: readonly Binder[];
+  /** What there is to take off. */
+  readonly holds: readonly Takes[];
+  readonly moldy: boolean;
+  readonly silica: boolean;
+  /** The last reading of the face or the air, C; null: none. */
+  readonly faceC: number | null;
+  /** What trial squares here, or carried here, say of each method. */
+  readonly trials: TrialBook;
   readonly failing: boolean;
   readonly anySound: boolean;
   readonly oilSoaked: boolean;
@@ -25,6 +36,8 @@ export interface SurfaceSheet {
   readonly rubs: boolean;
   readonly childOrPregnancy: SurfaceContext['childOrPregnancy'];
   readonly isSash: boolean;
+  /** A plain face that a board can cover. */
+  readonly isFace: boolean;
   readonly minorWork: boolean | null;
   readonly dwelling: boolean;
   readonly clearTopcoat: boolean;
@@ -67,6 +80,25 @@ export interface Sheet {
   readonly clear: boolean;
   readonly glazed: boolean;
   readonly silica: boolean;
+  /** Nothing that the method takes off is there. */
+  readonly nothingToTake: boolean;
+  /** A coat in reach on which it does little or nothing; "none": there is none. */
+  readonly failsOnCoat: Binder | 'none';
+  readonly binderUnknown: boolean;
+  readonly moldy: boolean;
+  readonly tooCold: boolean;
+  /** Rather hard on the old material for what is wanted. */
+  readonly harsh: boolean;
+  readonly trial: 'done' | 'carried' | 'failed' | 'none';
+  readonly owned: boolean;
+  readonly infraredAllowed: boolean;
+  readonly dryAllowed: boolean;
+  readonly softBlastAllowed: boolean;
+  readonly stopOnLead: boolean;
+  readonly moldSchool: string;
+  readonly timber: boolean;
+  readonly plainFace: boolean;
+  readonly metalBelow: boolean;
   readonly power: YesNo;
   readonly water: YesNo;
   readonly listed: YesNo;
@@ -92,6 +124,20 @@ function leadInReach(method: Method, d: LeadDepths): HazardState {
   return { none: 'notFound' as const, skin: d.skin, loose: d.loose, bare: d.all }[method.bite];
 }
 
+/** What there is to take off: unknown rust on iron and steel counts as there. */
+function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
+  const out: Takes[] = ['dirt', 'putty'];
+  const binders = lead.coats.map((c) => c.coat.binder);
+  const is = (...b: Binder[]) => binders.some((x) => b.includes(x));
+  if (lead.coats.length > 0) out.push('coat');
+  if (is('textured')) out.push('texture');
+  if (is('distemper', 'limewash')) out.push('distemper');
+  if (is('casein')) out.push('casein');
+  if (METAL.includes(s.material) && s.rustGrade !== 0) out.push('rust');
+  if (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0) out.push('mold');
+  return out;
+}
+
 export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, required: Bite): SurfaceSheet {
   const element = ELEMENTS[s.element];
   const soundness = lead.coats.map((c) => c.coat.soundness);
@@ -107,6 +153,12 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     depths: leadDepths(lead),
     leadTrace: lead.trace,
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
+    binders: lead.coats.map((c) => c.coat.binder),
+    holds: holdsOf(s, lead),
+    moldy: has('moldy') || (s.moldM2 ?? 0) > 0,
+    silica: holdsSilica(s),
+    faceC: lastFaceC(s),
+    trials: ctx.trials,
     failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery') || failsByDegree(s).length > 0,
     anySound: soundness.includes('sound'),
     oilSoaked: has('oilSoaked'),
@@ -114,6 +166,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
     childOrPregnancy: ctx.childOrPregnancy,
     isSash: s.element === 'doubleHungSash' || s.element === 'casementSash',
+    isFace: element.shape === 'face' && s.element !== 'shutter' && s.element !== 'floorBoards',
     minorWork: ctx.minorWork,
     dwelling: ctx.dwelling,
     clearTopcoat: s.topcoat === 'clearVarnish' || s.aim === 'bareClear',
@@ -123,8 +176,33 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
   };
 }
 
+/** The first coat in the method's reach on which it is known to do little. */
+function failsOn(s: SurfaceSheet, method: Method): Binder | 'none' {
+  if (method.failsOn.length === 0) return 'none';
+  const reached = s.binders.slice(0, method.removesPiece ? s.binders.length : coatsReached(method.bite, s.depths));
+  return reached.find((b) => method.failsOn.includes(b)) ?? 'none';
+}
+
 export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: SurfaceContext): Sheet {
+  const refused = failsOn(s, method);
   return {
+    nothingToTake: !method.takes.some((t) => s.holds.includes(t)) && method.id !== 'leave',
+    failsOnCoat: refused,
+    binderUnknown: s.binders.slice(0, coatsReached(method.bite, s.depths)).includes('unknown'),
+    moldy: s.moldy,
+    tooCold: method.coldestC !== null && s.faceC !== null && s.faceC < method.coldestC,
+    harsh: method.harm >= 2,
+    trial: s.trials[method.id]?.state ?? 'none',
+    owned: ctx.settings.rates[method.id]?.owned ?? true,
+    infraredAllowed: ctx.settings.allowInfraredOnLead,
+    dryAllowed: ctx.settings.allowDryScrapeOutdoors && s.place === 'outside',
+    softBlastAllowed: ctx.settings.allowSoftBlastOnTimber,
+    stopOnLead: ctx.settings.stopOnLead,
+    moldSchool: ctx.settings.moldSchool,
+    timber: TIMBER.includes(s.material),
+    plainFace: s.isFace,
+    metalBelow: METAL.includes(s.material),
+    silica: s.silica,
     leadInReach: leadInReach(method, s.depths),
     leadAnywhere: s.depths.all,
     leadTrace: s.leadTrace,
@@ -156,7 +234,6 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     dwelling: s.dwelling,
     clear: s.clearTopcoat,
     glazed: s.glazed,
-    silica: holdsSilica(s),
     power: s.site.power,
     water: s.site.water,
     listed: s.site.listed,

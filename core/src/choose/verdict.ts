@@ -2,7 +2,7 @@
 import type { MethodId } from '../facts';
 import { why, type Reason, type Weighed } from '../reasons';
 import { RULEBOOKS } from '../rulebook';
-import { METHODS, type Method } from './methods';
+import { METHODS, type Method } from '../catalogue';
 import { LIMIT_ASKED, RULES, type Rule } from './rules';
 import type { Sheet } from './sheet';
 

@@ -86,7 +86,7 @@ describe('primer', () => {
         topcoat: 'waterborneEggshell',
         knots: 'yes',
         readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
-        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, removedAt: null }],
+        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, alsoIds: [], removedAt: null }],
         ...over,
       }),
       setup,
@@ -117,7 +117,9 @@ describe('primer', () => {
       aSurface({
         aim: 'bareClear',
         topcoat: 'exteriorAcrylic',
-        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'causticPoultice', insistedWhy: null, removedAt: null }],
+        parts: [
+          { id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'causticPoultice', insistedWhy: null, alsoIds: [], removedAt: null },
+        ],
       }),
       { space: { kind: 'elevation', boundaryM: 20 } },
     );

@@ -1,7 +1,8 @@
 /** Which primer, where: by material, what was left behind, what bleeds and what goes on top. */
 import { MASONRY, METAL, PLASTER, TIMBER, type Surface, type TopcoatId } from '../facts';
 import type { SurfaceContext } from '../context';
-import { methodById, type Choice, type Residue } from '../choose';
+import { methodById, type Residue } from '../catalogue';
+import { picksOf, type Choice } from '../choose';
 import { answer, why, type Answer } from '../reasons';
 import { measure, type Measure } from '../units/units';
 import type { TakeOff } from '../walk';
@@ -99,7 +100,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ? why('topcoat.byPerson', 'job-record', { topcoat: topcoatId })
       : why('topcoat.default', 'trade-prime', { topcoat: topcoatId, material: s.material }),
   );
-  const residues = [...new Set(worked.map((w) => w.method.leaves))].filter((r) => r !== 'none');
+  const residues = [...new Set(choice.parts.flatMap((p) => picksOf(p).flatMap((x) => methodById(x.option.methodId).leaves)))];
   if (worked.length > 0 && worked.every((w) => w.method.id === 'leave')) return { left, bareM2, topcoat, lines: [], residues };
 
   const lines: CoatLine[] = [];

@@ -1,12 +1,14 @@
 /** Records of which nothing is known yet: what every form, template, test and demo starts from. */
 import type { z } from 'zod';
-import type { JobFields, LayerFields, ReadingFields, SampleFields, SpaceFields } from './schema';
+import type { BoardFields, JobFields, LayerFields, ReadingFields, SampleFields, SpaceFields, SquareFields } from './schema';
 
 export type JobDraft = z.infer<typeof JobFields>;
 export type SpaceDraft = z.infer<typeof SpaceFields>;
 export type LayerDraft = z.infer<typeof LayerFields>;
 export type ReadingDraft = z.infer<typeof ReadingFields>;
 export type SampleDraft = z.infer<typeof SampleFields>;
+export type SquareDraft = z.infer<typeof SquareFields>;
+export type BoardDraft = z.infer<typeof BoardFields>;
 
 export const BLANK_JOB: JobDraft = {
   name: '',
@@ -98,5 +100,37 @@ export const BLANK_SAMPLE: SampleDraft = {
   sentAt: null,
   lab: '',
   repeatsId: null,
+  note: '',
+};
+
+export const BLANK_SQUARE: Omit<SquareDraft, 'methodId'> = {
+  product: '',
+  partId: null,
+  coating: '',
+  place: '',
+  atX: null,
+  atY: null,
+  covered: true,
+  surfaceC: null,
+  dwellMin: null,
+  startedAt: null,
+  stoppedAt: null,
+  lifted: null,
+  stoppedOnLayerId: null,
+  stayedPct: null,
+  leftBehind: [],
+  harms: [],
+  ease: null,
+  carriedFrom: '',
+  note: '',
+};
+
+export const BLANK_BOARD: BoardDraft = {
+  label: '',
+  oilSoaked: 'unknown',
+  rotten: 'unknown',
+  coats: null,
+  soundCoats: null,
+  mixed: false,
   note: '',
 };

@@ -14,7 +14,7 @@ export const Change = z.strictObject({
   jobId: Id.nullable(),
   entity: z.enum([...(Object.keys(ENTITY_FIELDS) as [Entity, ...Entity[]]), 'firm']),
   entityId: Id,
-  /** The surface under which a part, layer, reading, check or sample stands; null for the others. */
+  /** The surface under which a part, layer, reading, check, sample, square or board stands; null for the others. */
   surfaceId: Id.nullable(),
   op: z.enum(['add', 'set', 'remove', 'restore']),
   fields: z.record(z.string(), z.unknown()),
@@ -63,7 +63,12 @@ function patch<T extends object>(row: T, c: JobChange): Outcome<T> {
 /** Observations carry their author; things that can be taken away carry when. */
 const authorOrLife = (c: JobChange) => (APPEND_ONLY.includes(c.entity) ? { by: c.by } : { removedAt: null });
 /** What a new record of each list begins with beside its fields. */
-const START = { spaces: {}, surfaces: { parts: [], layers: [], readings: [], checks: [], samples: [] }, photos: {}, instrumentChecks: {} };
+const START = {
+  spaces: {},
+  surfaces: { parts: [], layers: [], readings: [], checks: [], samples: [], squares: [], boards: [] },
+  photos: {},
+  instrumentChecks: {},
+};
 
 function applyToSurface(s: Surface, c: JobChange): Outcome<Surface> {
   if (!isChild(c.entity)) return wrong({ path: 'entity', message: 'not a part of a surface' });
@@ -192,6 +197,8 @@ export function changesFor(facts: JobFacts, makeId: () => string, by: string): J
     s.samples.forEach((x) => push('sample', x.id, s.id, x));
     s.readings.forEach((r) => push('reading', r.id, s.id, r, r.takenAt, r.by));
     s.checks.forEach((k) => push('check', k.id, s.id, k, k.takenAt, k.by));
+    s.squares.forEach((q) => push('square', q.id, s.id, q));
+    s.boards.forEach((b) => push('board', b.id, s.id, b));
   }
   photos.forEach((p) => push('photo', p.id, null, p, p.takenAt));
   instrumentChecks.forEach((k) => push('instrumentCheck', k.id, null, k, k.takenAt, k.by));

@@ -6,17 +6,21 @@ import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { duplicateIds, jobProblems } from './validate';
 
 export const JOB_FILE_FORMAT = 'roughsill.job';
-/** Version 2 added samples, photographs, checks of instruments and site facts; version 1 is read, and its gaps are filled with "unknown". */
-export const JOB_FILE_VERSION = 2;
+/**
+ * Version 2 added samples, photographs, checks of instruments and site facts; version 3 trial squares, pieces looked at one by one and
+ * the order of work. Older ones are read, and their gaps are filled with "unknown".
+ */
+export const JOB_FILE_VERSION = 3;
 
 export const JobFile = z.strictObject({
   format: z.literal(JOB_FILE_FORMAT),
-  version: z.union([z.literal(1), z.literal(JOB_FILE_VERSION)]),
+  version: z.union([z.literal(1), z.literal(2), z.literal(JOB_FILE_VERSION)]),
   ...JobFacts.shape,
 });
 export type JobFile = z.infer<typeof JobFile>;
 
 const byPosition = <T extends { position: number; id: string }>(a: T, b: T) => a.position - b.position || (a.id < b.id ? -1 : 1);
+const byId = <T extends { id: string }>(a: T, b: T) => (a.id < b.id ? -1 : 1);
 const byTime = <T extends { takenAt: string; id: string }>(a: T, b: T) =>
   a.takenAt === b.takenAt ? (a.id < b.id ? -1 : 1) : a.takenAt < b.takenAt ? -1 : 1;
 
@@ -36,6 +40,10 @@ export function canonical(facts: JobFacts): JobFacts {
         .sort(byTime),
       checks: [...s.checks].sort(byTime),
       samples: [...s.samples].sort((a, b) => (a.number === b.number ? (a.id < b.id ? -1 : 1) : a.number < b.number ? -1 : 1)),
+      squares: [...s.squares].sort((a, b) =>
+        (a.startedAt ?? '9') < (b.startedAt ?? '9') ? -1 : a.startedAt === b.startedAt ? byId(a, b) : 1,
+      ),
+      boards: [...s.boards].sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }) || byId(a, b)),
     }));
   return {
     job: facts.job,
@@ -125,6 +133,9 @@ export function withNewIds(facts: JobFacts, makeId: () => string): JobFacts {
         repeatsId: maybe(x.repeatsId),
       })),
       checks: s.checks.map((c) => ({ ...c, id: fresh(c.id), supersedesId: maybe(c.supersedesId) })),
+      squares: s.squares.map((q) => ({ ...q, id: fresh(q.id), partId: maybe(q.partId), stoppedOnLayerId: maybe(q.stoppedOnLayerId) })),
+      boards: s.boards.map((b) => ({ ...b, id: fresh(b.id) })),
+      workOrder: s.workOrder.map((x) => x.replace(/^[^/]+/, fresh)),
     })),
     photos: facts.photos.map((p) => ({
       ...p,

@@ -9,8 +9,11 @@ import {
   BINDERS,
   CONDITIONS,
   ELEMENT_IDS,
+  HARMS,
   HAZARDS,
   INSTRUMENT_CHECKS,
+  LEFT_BEHIND,
+  LIFTED,
   MARK_KINDS,
   MATERIALS,
   MEASURES,
@@ -193,6 +196,8 @@ export const SurfaceFields = z.strictObject({
   scrapped: z.boolean().default(false),
   /** The wood, when it matters to a moisture meter; as the meter's list calls it. */
   species: text(60).default(''),
+  /** The order in which the person wants the work, as `partId/methodId`; empty: the core's own order. */
+  workOrder: z.array(z.string().max(140)).max(200).default([]),
 });
 
 export const PartFields = z.strictObject({
@@ -201,6 +206,8 @@ export const PartFields = z.strictObject({
   methodId: z.enum(METHOD_IDS, { error: 'no such method' }).nullable(),
   /** Why the person keeps a method that good practice (not law) blocks. */
   insistedWhy: text(500).nullable(),
+  /** Others that the part gets before or after its main method. */
+  alsoIds: list(METHOD_IDS, 'a method').default([]),
 });
 
 export const LayerFields = z.strictObject({
@@ -273,6 +280,49 @@ export const SampleFields = z.strictObject({
   note: text(500),
 });
 
+/** A trial square: one product, one dwell, one spot. The clock runs from `startedAt` to `stoppedAt`. */
+export const SquareFields = z.strictObject({
+  methodId: z.enum(METHOD_IDS, { error: 'no such method' }),
+  product: text(80),
+  partId: Id.nullable(),
+  /** What coats stand at this spot when they differ from the rest of the surface, in words; empty: those recorded. */
+  coating: text(60),
+  place: text(120),
+  atX: share01,
+  atY: share01,
+  covered: z.boolean(),
+  surfaceC: between(-20, 70, 'the temperature').nullable(),
+  /** How long it is meant to stand, min. */
+  dwellMin: between(1, 20_160, 'the dwell').nullable(),
+  startedAt: Instant.nullable(),
+  stoppedAt: Instant.nullable(),
+  lifted: z.enum(LIFTED).nullable(),
+  /** For `toCoat`: the coat on which it stopped. */
+  stoppedOnLayerId: Id.nullable(),
+  /** Share of the square on which something stayed, %. */
+  stayedPct: between(0, 100, 'a share').nullable(),
+  leftBehind: list(LEFT_BEHIND, 'what was left'),
+  harms: list(HARMS, 'a harm'),
+  /** 1 hard work, 5 falls off. */
+  ease: z.number().int('from 1 to 5').min(1, 'from 1 to 5').max(5, 'from 1 to 5').nullable(),
+  /** Where the result comes from when it was not tried here; empty: tried here. */
+  carriedFrom: text(160),
+  note: text(500),
+});
+
+/** One board, baluster or other piece of a surface, looked at by itself. */
+export const BoardFields = z.strictObject({
+  label: text(40).refine((s) => s.trim().length > 0, 'a piece needs its number'),
+  oilSoaked: z.enum(YES_NO),
+  rotten: z.enum(YES_NO),
+  /** Coats left on it, and how many of them are bonded. */
+  coats: z.number().int('a whole number').min(0, 'at least 0').max(60, 'check the number').nullable(),
+  soundCoats: z.number().int('a whole number').min(0, 'at least 0').max(60, 'check the number').nullable(),
+  /** One end sound, the other bare or failing. */
+  mixed: z.boolean(),
+  note: text(300),
+});
+
 const shareOfPicture = z.number().min(0).max(1);
 export const Mark = z.strictObject({
   kind: z.enum(MARK_KINDS),
@@ -329,6 +379,8 @@ export const Layer = z.strictObject({ ...ids, ...LayerFields.shape, ...life });
 export const Reading = z.strictObject({ ...ids, ...ReadingFields.shape, ...author });
 export const Check = z.strictObject({ ...ids, ...CheckFields.shape, ...author });
 export const Sample = z.strictObject({ ...ids, ...SampleFields.shape, ...life });
+export const Square = z.strictObject({ ...ids, ...SquareFields.shape, ...life });
+export const Board = z.strictObject({ ...ids, ...BoardFields.shape, ...life });
 export const Photo = z.strictObject({ ...ids, ...PhotoFields.shape, ...life });
 export const InstrumentCheck = z.strictObject({ ...ids, ...InstrumentCheckFields.shape, ...author });
 export const Job = z.strictObject({ ...ids, ...JobFields.shape, createdAt: Instant, ...life });
@@ -342,6 +394,8 @@ export const Surface = z.strictObject({
   readings: z.array(Reading).max(500),
   checks: z.array(Check).max(2000),
   samples: z.array(Sample).max(200).default([]),
+  squares: z.array(Square).max(200).default([]),
+  boards: z.array(Board).max(500).default([]),
 });
 
 /** One job, whole: the shape in the store, in the job file and in every derivation. */
@@ -361,6 +415,8 @@ export type Layer = z.infer<typeof Layer>;
 export type Reading = z.infer<typeof Reading>;
 export type Check = z.infer<typeof Check>;
 export type Sample = z.infer<typeof Sample>;
+export type Square = z.infer<typeof Square>;
+export type Board = z.infer<typeof Board>;
 export type Photo = z.infer<typeof Photo>;
 export type InstrumentCheck = z.infer<typeof InstrumentCheck>;
 export type JobFacts = z.infer<typeof JobFacts>;
@@ -375,11 +431,21 @@ export const ENTITY_FIELDS = {
   reading: ReadingFields,
   check: CheckFields,
   sample: SampleFields,
+  square: SquareFields,
+  board: BoardFields,
   photo: PhotoFields,
   instrumentCheck: InstrumentCheckFields,
 } as const;
 export type Entity = keyof typeof ENTITY_FIELDS;
-export const CHILD_LIST = { part: 'parts', layer: 'layers', reading: 'readings', check: 'checks', sample: 'samples' } as const;
+export const CHILD_LIST = {
+  part: 'parts',
+  layer: 'layers',
+  reading: 'readings',
+  check: 'checks',
+  sample: 'samples',
+  square: 'squares',
+  board: 'boards',
+} as const;
 export type ChildEntity = keyof typeof CHILD_LIST;
 /** The others, by their list on the job. */
 export const JOB_LIST = { space: 'spaces', surface: 'surfaces', photo: 'photos', instrumentCheck: 'instrumentChecks' } as const;

@@ -1,5 +1,5 @@
 /** Checks that need more than one field: shares, units beside values, what a record points at, the clock. */
-import type { JobFacts, Reading, Sample, Surface } from './schema';
+import type { JobFacts, Reading, Sample, Square, Surface } from './schema';
 import { LAB_UNITS, MOISTURE_UNITS, type ReadingKind, type ReadingUnit } from './vocabulary';
 import type { Problem } from './problems';
 
@@ -19,6 +19,9 @@ const UNITS_OF: Readonly<Record<ReadingKind, readonly ReadingUnit[]>> = {
   moisture: MOISTURE_UNITS,
   air: ['C'],
   surfaceTemp: ['C'],
+  crossCut: ['class'],
+  knife: ['class'],
+  drop: ['s'],
   withdrawn: [],
 };
 /** Above this a result cannot be what it says: the unit was mixed up. White lead, the heaviest paint, is about 80 % lead. */
@@ -31,7 +34,11 @@ const AT_MOST: Readonly<Record<ReadingUnit, readonly [number, string]>> = {
   '%rel': [200, 'over 200 on a relative scale: check the scale'],
   '%RH': [100, 'a humidity is at most 100 %'],
   C: [100, 'hotter than boiling: check whether it was read in F'],
+  class: [10, 'adhesion classes end at 10: check it'],
+  s: [7200, 'over two hours for a drop: check it'],
 };
+
+const NEEDS_VALUE: readonly ReadingKind[] = ['moisture', 'surfaceTemp', 'air', 'crossCut', 'knife', 'drop'];
 
 /** A reading must say enough to be read: kind, depth, value with its unit. */
 export function readingProblems(r: Reading, surface: Surface, path: string): Problem[] {
@@ -58,8 +65,10 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
     if (r.value < 0 && r.unit !== 'C')
       add('value', r.kind === 'moisture' ? 'a moisture cannot be negative' : 'a result cannot be negative');
   }
-  if ((r.kind === 'moisture' || r.kind === 'surfaceTemp' || r.kind === 'air') && r.value === null)
-    add('value', 'the reading needs its value');
+  if (NEEDS_VALUE.includes(r.kind) && r.value === null) add('value', 'the reading needs its value');
+  if (r.kind === 'crossCut' && r.value !== null && (r.value > 5 || !Number.isInteger(r.value)))
+    add('value', 'a cross-cut is a class from 0 to 5');
+  if (r.kind === 'knife' && r.value !== null && r.value % 2 !== 0) add('value', 'the knife test knows 0, 2, 4, 6, 8 and 10');
   if (r.kind === 'air' && r.humidityPct === null) add('humidityPct', 'a reading of the air needs its humidity');
   if (r.kind === 'bulk' && r.sampleId === null) add('sampleId', 'an asbestos result belongs to a sample');
   if (r.kind === 'bulk' && r.value === null && !r.trace) add('value', 'the result needs its %, or "trace"');
@@ -124,11 +133,32 @@ export function surfaceProblems(facts: JobFacts, surface: Surface, path: string,
   surface.layers.forEach((l, i) => out.push(...yearProblems(l.yearApplied, `${path}.layers[${i}].yearApplied`, thisYear)));
   surface.readings.forEach((r, i) => out.push(...readingProblems(r, surface, `${path}.readings[${i}]`)));
   surface.samples.forEach((x, i) => out.push(...sampleProblems(x, surface, `${path}.samples[${i}]`)));
+  surface.squares.forEach((q, i) => out.push(...squareProblems(q, surface, `${path}.squares[${i}]`)));
+  surface.boards.forEach((b, i) => {
+    if (b.coats !== null && b.soundCoats !== null && b.soundCoats > b.coats)
+      out.push({ path: `${path}.boards[${i}].soundCoats`, message: `piece ${b.label}: more sound coats than coats` });
+  });
   surface.checks.forEach((c, i) => {
     if (c.supersedesId !== null && (c.supersedesId === c.id || !surface.checks.some((o) => o.id === c.supersedesId))) {
       out.push({ path: `${path}.checks[${i}].supersedesId`, message: 'the check it replaces is not on this surface' });
     }
   });
+  return out;
+}
+
+/** A square must be of this surface, and its clock run forwards. */
+function squareProblems(q: Square, surface: Surface, path: string): Problem[] {
+  const out: Problem[] = [];
+  const add = (field: string, message: string) => out.push({ path: `${path}.${field}`, message });
+  if (q.partId !== null && !surface.parts.some((p) => p.id === q.partId)) add('partId', 'names a part that is not on this surface');
+  if (q.stoppedOnLayerId !== null && !surface.layers.some((l) => l.id === q.stoppedOnLayerId))
+    add('stoppedOnLayerId', 'names a coat that is not on this surface');
+  if (q.lifted === 'toCoat' && q.stoppedOnLayerId === null) add('stoppedOnLayerId', 'say on which coat it stopped');
+  if (q.stoppedAt !== null && q.startedAt === null) add('stoppedAt', 'the clock was stopped but never started');
+  if (q.startedAt !== null && q.stoppedAt !== null && Date.parse(q.stoppedAt) < Date.parse(q.startedAt))
+    add('stoppedAt', 'the clock was stopped before it was started');
+  if (q.lifted !== null && q.startedAt === null && q.dwellMin === null) add('dwellMin', 'how long did it stand');
+  if (q.lifted === 'bare' && q.stayedPct === 100) add('stayedPct', 'all of it stayed, and all of it came off: check');
   return out;
 }
 
@@ -171,7 +201,7 @@ export function duplicateIds(facts: JobFacts): Problem[] {
   facts.spaces.forEach((s, i) => see(s.id, `spaces[${i}]`));
   facts.surfaces.forEach((s, i) => {
     see(s.id, `surfaces[${i}]`);
-    for (const list of ['parts', 'layers', 'readings', 'checks', 'samples'] as const) {
+    for (const list of ['parts', 'layers', 'readings', 'checks', 'samples', 'squares', 'boards'] as const) {
       s[list].forEach((c, j) => see(c.id, `surfaces[${i}].${list}[${j}]`));
     }
   });

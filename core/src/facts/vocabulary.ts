@@ -40,7 +40,7 @@ export const BINDERS = [
 ] as const;
 export type Binder = (typeof BINDERS)[number];
 
-export const PART_KINDS = ['flat', 'moulded', 'turned', 'tight', 'besideGlass'] as const;
+export const PART_KINDS = ['flat', 'moulded', 'turned', 'carved', 'tight', 'besideGlass', 'threads', 'underside'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
 export const CONDITIONS = [
@@ -61,7 +61,7 @@ export type Condition = (typeof CONDITIONS)[number];
 export const SOUNDNESS = ['sound', 'failing', 'unknown'] as const;
 export type Soundness = (typeof SOUNDNESS)[number];
 
-export const AIMS = ['keepSound', 'bareClear', 'fastest', 'cheapest'] as const;
+export const AIMS = ['keepSound', 'bareClear', 'patina', 'fastest', 'cheapest'] as const;
 export type Aim = (typeof AIMS)[number];
 
 export const TOPCOATS = [
@@ -111,6 +111,15 @@ export const MEASURES = [
 ] as const;
 export type MeasureId = (typeof MEASURES)[number];
 
+/** How far a trial square came off. */
+export const LIFTED = ['nothing', 'some', 'toCoat', 'bare'] as const;
+export type Lifted = (typeof LIFTED)[number];
+/** What a square left behind, and what it did to the old material. */
+export const LEFT_BEHIND = ['softFilm', 'ghost', 'alkali', 'wax', 'solvent', 'slurry'] as const;
+export type LeftBehind = (typeof LEFT_BEHIND)[number];
+export const HARMS = ['grainRaised', 'darkened', 'scorched', 'etched', 'softened', 'bleached'] as const;
+export type Harm = (typeof HARMS)[number];
+
 export const HAZARDS = ['lead', 'asbestos', 'mold'] as const;
 export type Hazard = (typeof HAZARDS)[number];
 
@@ -125,7 +134,19 @@ export type SuspectKind = (typeof SUSPECT_KINDS)[number];
 export const ANALYSES = ['plm', 'pointCount', 'tem'] as const;
 export type Analysis = (typeof ANALYSES)[number];
 
-export const READING_KINDS = ['spot', 'lab', 'xrf', 'bulk', 'moisture', 'air', 'surfaceTemp', 'withdrawn'] as const;
+export const READING_KINDS = [
+  'spot',
+  'lab',
+  'xrf',
+  'bulk',
+  'moisture',
+  'air',
+  'surfaceTemp',
+  'crossCut',
+  'knife',
+  'drop',
+  'withdrawn',
+] as const;
 export type ReadingKind = (typeof READING_KINDS)[number];
 
 export const SPOT_RESULTS = ['changed', 'unchanged', 'unclear'] as const;
@@ -136,7 +157,8 @@ export type LabUnit = (typeof LAB_UNITS)[number];
 /** Moisture: a pin meter in wood, the gypsum scale, a meter's relative scale on masonry, equilibrium humidity. */
 export const MOISTURE_UNITS = ['%MC', '%gypsum', '%rel', '%RH'] as const;
 export type MoistureUnit = (typeof MOISTURE_UNITS)[number];
-export const READING_UNITS = [...LAB_UNITS, ...MOISTURE_UNITS, 'C'] as const;
+/** Adhesion is a class: cross-cut 0 to 5 (ASTM D3359 B), knife 0 to 10 (ASTM D6677); a drop of water is timed. */
+export const READING_UNITS = [...LAB_UNITS, ...MOISTURE_UNITS, 'C', 'class', 's'] as const;
 export type ReadingUnit = (typeof READING_UNITS)[number];
 
 export const MARK_KINDS = ['arrow', 'circle', 'number'] as const;
@@ -182,21 +204,41 @@ export const METHOD_IDS = [
   'leave',
   'overcoat',
   'encapsulate',
+  'cover',
+  'replacePart',
   'wetScrapeLoose',
   'dryScrapeLoose',
+  'wetScrapeBare',
   'wetSand',
   'drySand',
   'hepaSand',
   'powerSand',
   'solventGel',
+  'neutralStripper',
   'causticPoultice',
+  'causticReady',
+  'causticBath',
   'milkPowder',
+  'masonryStripper',
   'infrared',
   'heatGun',
   'steam',
   'torch',
+  'distemperWash',
+  'textureSoak',
+  'washDegrease',
+  'moldWash',
+  'moldBiocide',
+  'moldBleach',
+  'puttyCut',
+  'wireBrush',
+  'drillBrush',
+  'rustGel',
+  'flapDisc',
+  'needleGun',
   'softBlast',
+  'sodaBlast',
+  'spongeBlast',
   'hardBlast',
-  'replacePart',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];

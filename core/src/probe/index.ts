@@ -13,7 +13,7 @@ export {
   type Suspect,
   type SuspectSurface,
 } from './asbestos';
-export { isLeadReading, judgeReading, standingReadings } from './reading';
+export { isLeadReading, judgeReading, lastFaceC, standingReadings } from './reading';
 export { holdsSilica, silicaOn } from './silica';
 export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBook } from './xrf';
 export { correctedWoodMoisture, judgeMoisture, type MoistureVerdict } from './moisture';

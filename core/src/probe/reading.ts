@@ -1,5 +1,5 @@
 /** What a single lead reading says, before it is set against the others. */
-import type { Material, Reading } from '../facts';
+import type { Material, Reading, Surface } from '../facts';
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { why, type Reason } from '../reasons';
@@ -23,6 +23,15 @@ export function standingReadings(readings: readonly Reading[]): Reading[] {
 }
 
 /** Readings that speak of lead. */
+/** The last reading of the face, else of the air, C; null: none was taken. */
+export function lastFaceC(s: Surface): number | null {
+  const latest = (kind: Reading['kind']) =>
+    standingReadings(s.readings)
+      .filter((r) => r.kind === kind && r.value !== null)
+      .reduce<Reading | undefined>((a, r) => (a === undefined || r.takenAt > a.takenAt ? r : a), undefined);
+  return (latest('surfaceTemp') ?? latest('air'))?.value ?? null;
+}
+
 export const isLeadReading = (r: Reading): boolean => r.kind === 'spot' || r.kind === 'lab' || r.kind === 'xrf';
 
 const verdict = (says: Says, reason: Reason, rest: Partial<Pick<ReadingVerdict, 'trace' | 'coats'>> = {}): ReadingVerdict => ({

@@ -10,7 +10,7 @@ const ft = (n: number) => n * 0.3048;
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const onePart = (methodId: MethodId, over: Partial<Surface> = {}) =>
   aSurface({
-    parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, removedAt: null }],
+    parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, alsoIds: [], removedAt: null }],
     readings: [found],
     layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
     ...over,
@@ -52,8 +52,8 @@ describe('minor work', () => {
     expect(room.disturbedM2 / FT2).toBeCloseTo(7, 6);
     expect(room.minorWork.value).toBe(false);
     const parts: Surface['parts'] = [
-      { id: 'part-a', kind: 'flat', sharePct: 20, methodId: 'replacePart', insistedWhy: null, removedAt: null },
-      { id: 'part-b', kind: 'moulded', sharePct: 80, methodId: 'leave', insistedWhy: null, removedAt: null },
+      { id: 'part-a', kind: 'flat', sharePct: 20, methodId: 'replacePart', insistedWhy: null, alsoIds: [], removedAt: null },
+      { id: 'part-b', kind: 'moulded', sharePct: 80, methodId: 'leave', insistedWhy: null, alsoIds: [], removedAt: null },
     ];
     const whole = createDeriver().derive(aFacts(aSurface({ parts, lengthM: ft(10), widthM: ft(1) })), DEFAULT_SETTINGS, THIS_YEAR)
       .spaces[0]!;

@@ -1,8 +1,8 @@
 /** Containment, presumed exposure, equipment, bags and signs for the methods that a surface is going to meet. */
 import type { MethodId, Surface } from '../facts';
 import type { SurfaceContext } from '../context';
-import type { Choice, Method } from '../choose';
-import { methodById } from '../choose';
+import { methodById, type Method } from '../catalogue';
+import { picksOf, type Choice } from '../choose';
 import { isPresent, type LeadPicture } from '../probe';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { EXPOSURE_CLASSES, type ExposureClassId, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
@@ -128,6 +128,7 @@ function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook
     add('heatGloves', why('kit.heat', 'trade-heat'));
     add('extinguisher', why('kit.fire', 'nfpa-51b', { watch: measure(60, 'min') }));
   }
+  if (any((m) => m.acid) && !any((m) => m.caustic)) add('faceShield', why('kit.acidFace', 'trade-rust'));
   if (any((m) => m.noisy)) add('hearing', why('kit.noise', 'trade-sand'));
   return out;
 }
@@ -135,7 +136,7 @@ function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook
 /** What must stand before the first stroke. Lead that is not shown absent is protected against as if found. */
 export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPicture: LeadPicture): Protection {
   const { rulebook } = ctx;
-  const picks = choice.parts.map((p) => p.selected.value).filter((id): id is MethodId => id !== null);
+  const picks: MethodId[] = choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId));
   const methods = [...new Set(picks)].map(methodById).filter((m) => m.disturbs);
   const disturbedM2 = choice.parts.reduce((sum, p) => sum + (p.selected.value && methodById(p.selected.value).disturbs ? p.areaM2 : 0), 0);
   const outside = ctx.place === 'outside';

@@ -1,4 +1,5 @@
 /** The report as a readable plan. */
+import { ALWAYS } from '../compare';
 import { say } from '../reasons';
 import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport } from './report';
@@ -7,6 +8,66 @@ import type { SurveyReport } from './survey';
 
 const because = (rs: readonly ReasonReport[]): string =>
   rs.map((r) => `  - ${r.says} *(${r.source}; ${r.sourceKind.toLowerCase()})*`).join('\n');
+
+function trialLines(s: SurfaceReport): string[] {
+  const out: string[] = [];
+  if (s.film.value !== 'untested') out.push('', `**The film: ${say(s.film.value)}**`, because(s.film.because));
+  for (const t of s.trials) {
+    out.push('', `**Trial, ${t.name} on ${t.coating}: ${say(t.state.value)}** (${t.squares} squares)`, because(t.state.because));
+    for (const n of t.next)
+      out.push(
+        `  - next square: ${n.dwellMinutes === null ? 'one patch' : formatHours(n.dwellMinutes / 60)}. ${n.because.map((r) => r.says).join(' ')}`,
+      );
+  }
+  if (s.pieces) {
+    const counts = Object.entries(s.pieces.counts).filter(([, n]) => n > 0);
+    out.push(
+      '',
+      `**Piece by piece:** ${counts.map(([k, n]) => `${n} ${say(k)}`).join(', ')}${s.pieces.unseen ? `, ${s.pieces.unseen} not looked at` : ''}.`,
+    );
+    for (const p of s.pieces.each) out.push(`- ${p.label}: ${say(p.value)}. ${p.because.map((r) => r.says).join(' ')}`);
+  }
+  if (s.orderChanged.length > 0) out.push('', '**The order entered was put right**', because(s.orderChanged));
+  if (s.keptApart.length > 0) out.push('', '**Keep apart**', because(s.keptApart));
+  return out;
+}
+
+const HARM_WORDS = ['none', 'slight', 'some', 'hard'] as const;
+
+function comparisonLines(c: NonNullable<SurfaceReport['comparison']>, money: (n: number) => string): string[] {
+  const day = (n: number) => `${n < 10 ? n.toFixed(1) : Math.round(n)}`;
+  const out = [
+    '',
+    '**Compared, each with its whole plan**',
+    '',
+    '| method | verdict | work | days | cost | harm | proof |',
+    '| --- | --- | --- | --- | --- | --- | --- |',
+  ];
+  for (const m of c.methods)
+    out.push(
+      `| ${m.name}${m.beatenByAnother ? '' : ' *'} | ${say(m.verdict)} | ${formatRange(m.personHours, formatWork)} | ${formatRange(m.days, day)} | ${formatRange(m.money, money)} | ${HARM_WORDS[Math.round(m.harm)]} | ${m.proof === 'none' ? 'a guess' : m.proof}${m.draft ? ', draft' : ''} |`,
+    );
+  out.push('', '\\* no other costs less and harms less.');
+  for (const b of c.blocked.filter((x) => ALWAYS.includes(x.method)))
+    out.push(`- ${b.name}: blocked. ${b.because.map((r) => r.says).join(' ')}`);
+  for (const w of c.whatIf)
+    out.push(
+      `- If ${say(`whatIf.${w.what}`)}: ${money(w.moneyThen)} instead of ${money(w.money)}, ${day(w.daysThen)} days instead of ${day(w.days)}.`,
+    );
+  for (const r of c.rounds)
+    out.push(
+      '',
+      `**Rounds, ${say(r.part)}: ${r.name}**`,
+      `- ${r.atOnce} at once of ${r.pieceM2.toFixed(2)} m² each, at most ${r.largestSafe}; ${r.perDay} a day (${r.perDayM2.toFixed(1)} m²), ${Math.round(r.idleMinutesPerDay)} min of standing${r.days === null ? '' : `, ${r.days} days in all`}.`,
+      because(r.because),
+      ...(r.nextLargerFails
+        ? [
+            `  - One more fails: piece ${r.nextLargerFails.piece + 1} ${r.nextLargerFails.why === 'dried' ? 'dries before it is lifted' : 'waits too long for its rinse'}.`,
+          ]
+        : []),
+    );
+  return out;
+}
 
 function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string {
   const out: string[] = [`### ${s.name}`, '', `${s.count} × ${s.element}, ${s.material}, ${s.area.text} in all.`];
@@ -24,12 +85,15 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
     ...s.touch.map((x) => `- ${say(x.depth)}: ${say(x.value)}. ${x.because.map((r) => r.says).join(' ')}`),
   );
   out.push('', `**Depth: ${say(s.requiredDepth.value)}**`, because(s.requiredDepth.because));
+  if (!s.mayBeIssued.value) out.push('', '**Draft: not to be issued**', because(s.mayBeIssued.because));
+  out.push(...trialLines(s));
   for (const p of s.parts) {
     out.push(
       '',
       `**${say(p.part)}, ${p.area.text}: ${p.selected.value ? say(p.selected.value) : 'no method is allowed'}**`,
       because(p.selected.because),
     );
+    if (p.also.length > 0) out.push('', ...p.also.map((a) => `- also ${say(a.value)}. ${a.because.map((r) => r.says).join(' ')}`));
     out.push('', '| method | verdict | hours | cost | why |', '| --- | --- | --- | --- | --- |');
     for (const m of p.methods) {
       const shown = m.because.filter((r) => r.effect === (m.verdict === 'blocked' ? 'block' : m.verdict === 'care' ? 'care' : 'note'));
@@ -38,6 +102,7 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
       );
     }
   }
+  if (s.comparison) out.push(...comparisonLines(s.comparison, money));
   if (s.protection.needed.value) {
     const pr = s.protection;
     out.push(

@@ -1,11 +1,13 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
 import type { JobFacts, Surface } from '../facts';
-import { effortOn, methodById, type MethodOption, type PartChoice } from '../choose';
+import { methodById } from '../catalogue';
+import { effortOn, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan, SurfacePlan } from '../pipeline';
 import { say, sentence } from '../reasons';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { measure, type UnitSystem } from '../units/units';
 import { silicaOn, UNCOUNTED } from '../probe';
+import { comparisonReport, trialReport } from './choosing';
 import { NOTICE, reasonReport, reporter } from './reporter';
 import { surveyReport } from './survey';
 
@@ -23,10 +25,13 @@ function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
     dwellHours: effort.dwellHours,
     cost: effort.total,
     ownRate: o.perM2.ownRate,
+    proof: o.perM2.proof,
   };
 }
 
-function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us' | 'uk') {
+type Compare = (s: Surface, p: SurfacePlan) => ReturnType<typeof comparisonReport> | null;
+
+function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us' | 'uk', compare: Compare) {
   const { reasons, stated, quantity } = reporter(units);
   const area = (m2: number) => quantity(measure(m2, 'm2'));
   return {
@@ -58,12 +63,16 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
     silica: stated(silicaOn(s, RULEBOOKS[rules])),
     touch: p.touch.map((x) => ({ depth: x.depth, ...stated(x.answer) })),
     requiredDepth: stated(p.choice.required),
+    ...trialReport(s, p, units),
+    comparison: compare(s, p),
     parts: p.choice.parts.map((part) => ({
       part: part.kind,
       area: area(part.areaM2),
       selected: stated(part.selected),
       chosenByPerson: part.chosenByPerson,
       methods: part.options.map((o) => methodReport(o, part, units)),
+      also: part.also.map(stated),
+      helpers: part.helpers.map((o) => methodReport(o, part, units)),
     })),
     protection: {
       needed: stated(p.protection.needed),
@@ -116,11 +125,16 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
 
 export type SurfaceReport = ReturnType<typeof surfaceReport>;
 
-/** @returns plain data: every answer with its sentences, sources and numbers, in the job's units */
-export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings, now: string) {
+/**
+ * @param withComparison each surface is planned again with every method: for one job at a time
+ * @returns plain data: every answer with its sentences, sources and numbers, in the job's units
+ */
+export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings, now: string, withComparison = false) {
   const { job } = facts;
   const { stated, quantity } = reporter(job.units);
   const spaces = facts.spaces.filter((s) => s.removedAt === null);
+  const thisYear = new Date(now).getUTCFullYear();
+  const compare: Compare = (s, p) => (withComparison ? comparisonReport(facts, s, p, settings, thisYear) : null);
   return {
     notice: NOTICE,
     job: {
@@ -142,7 +156,7 @@ export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings
         minorWork: sp ? stated(sp.minorWork) : null,
         surfaces: facts.surfaces.flatMap((s) => {
           const p = s.spaceId === space.id ? plan.surfaces.find((x) => x.surfaceId === s.id) : undefined;
-          return p ? [surfaceReport(s, p, job.units, job.rulebook)] : [];
+          return p ? [surfaceReport(s, p, job.units, job.rulebook, compare)] : [];
         }),
       };
     }),

@@ -7,4 +7,4 @@ export {
   type RespiratorId,
   type Rulebook,
 } from './rulebook';
-export { DEFAULT_SETTINGS, FirmSettings } from './settings';
+export { AS_CATALOGUED, DEFAULT_SETTINGS, FirmSettings, type MethodOwn } from './settings';

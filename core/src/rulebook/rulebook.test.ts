@@ -1,6 +1,7 @@
 import { SOURCES } from '../reasons';
 import { convert } from '../units/units';
-import { METHODS, RULES } from '../choose';
+import { METHODS } from '../catalogue';
+import { RULES } from '../choose';
 import { DEFAULT_SETTINGS, EXPOSURE_CLASSES, FirmSettings, RULEBOOKS, type Limit, type Rulebook } from '.';
 
 const { us, uk } = RULEBOOKS;

@@ -4,19 +4,41 @@ import { METHOD_IDS } from '../facts/vocabulary';
 
 const money = z.number().min(0, 'a price cannot be negative').max(100000, 'check the price');
 const days = z.number().min(0, 'days cannot be negative').max(60, 'over 60 days: check');
-const Rate = z
+const rate = z.number().positive('a rate must be more than 0').max(500, 'check the rate').nullable().default(null);
+const dwell = z.number().positive('a dwell is more than 0').max(336, 'over two weeks: check').nullable().default(null);
+/** What the firm knows better than the catalogue of one method. Null: the catalogue stands. */
+export const MethodOwn = z
   .strictObject({
     /** m2 per person-hour on flat work, one pass. */
-    lowM2PerH: z.number().positive('a rate must be more than 0').max(500),
-    highM2PerH: z.number().positive('a rate must be more than 0').max(500),
+    lowM2PerH: rate,
+    highM2PerH: rate,
+    /** h */
+    dwellLowH: dwell,
+    dwellHighH: dwell,
+    /** What it uses up, per m2 and pass, in the firm's money. */
+    materialsPerM2: money.nullable().default(null),
+    /** The firm has the tool, or hires it. */
+    owned: z.boolean().default(true),
   })
-  .refine((r) => r.lowM2PerH <= r.highM2PerH, 'the slow rate is above the fast one');
+  .refine((r) => (r.lowM2PerH === null) === (r.highM2PerH === null), 'give both the slow and the fast rate')
+  .refine((r) => r.lowM2PerH === null || r.highM2PerH === null || r.lowM2PerH <= r.highM2PerH, 'the slow rate is above the fast one')
+  .refine((r) => (r.dwellLowH === null) === (r.dwellHighH === null), 'give both the short and the long dwell')
+  .refine((r) => r.dwellLowH === null || r.dwellHighH === null || r.dwellLowH <= r.dwellHighH, 'the short dwell is above the long one');
+export type MethodOwn = z.infer<typeof MethodOwn>;
+export const AS_CATALOGUED: MethodOwn = {
+  lowM2PerH: null,
+  highM2PerH: null,
+  dwellLowH: null,
+  dwellHighH: null,
+  materialsPerM2: null,
+  owned: true,
+};
 
 export const FirmSettings = z.strictObject({
   firmName: z.string().min(1).max(120),
   labourPerHour: money,
-  /** Own rates by method; a method without one uses the catalogue's range. */
-  rates: z.partialRecord(z.enum(METHOD_IDS), Rate),
+  /** The firm's own rates, dwells and prices by method; a method without one uses the catalogue's. */
+  rates: z.partialRecord(z.enum(METHOD_IDS), MethodOwn),
   sheetPerM2: money,
   bagEach: money,
   /** Holds the certificate that paid lead work beyond minor repair needs (US). */
@@ -28,6 +50,21 @@ export const FirmSettings = z.strictObject({
   allowHotAirOnLead: z.boolean(),
   /** School: a firm's own caustic mix on timber, trial square first. */
   allowCausticOnTimber: z.boolean(),
+  /** School: infrared on lead paint. On: it stays cool enough that lead does not fume. */
+  allowInfraredOnLead: z.boolean().default(true),
+  /** School: scrape loose lead paint outdoors dry, over a sheet and in a mask. Off: wet only. */
+  allowDryScrapeOutdoors: z.boolean().default(false),
+  /** School: a soft sweep on sound timber, trial first. On; never on historic masonry whatever this says. */
+  allowSoftBlastOnTimber: z.boolean().default(true),
+  /** School: found lead is handed over to others. Off: the rules decide. */
+  stopOnLead: z.boolean().default(false),
+  /** School: what cleans mold once the cause is cured. */
+  moldSchool: z.enum(['moldWash', 'moldBiocide', 'moldBleach']).default('moldWash'),
+  /** School: dusting off before waterborne paint. */
+  dustOff: z.enum(['microfibre', 'tackCloth']).default('microfibre'),
+  /** People on a job, and hours that they work in a day. */
+  crew: z.number().int('a whole number').min(1, 'at least 1').max(12, 'at most 12').default(2),
+  hoursPerDay: z.number().min(1, 'at least 1 h').max(16, 'at most 16 h').default(7.5),
   /** Days that the lab usually takes, by hazard. */
   labDays: z.strictObject({ lead: days, asbestos: days, mold: days }).default({ lead: 4, asbestos: 4, mold: 4 }),
   /** What one test costs, with its share of the carriage. */
@@ -50,6 +87,14 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   ownsHepaSander: true,
   allowHotAirOnLead: false,
   allowCausticOnTimber: true,
+  allowInfraredOnLead: true,
+  allowDryScrapeOutdoors: false,
+  allowSoftBlastOnTimber: true,
+  stopOnLead: false,
+  moldSchool: 'moldWash',
+  dustOff: 'microfibre',
+  crew: 2,
+  hoursPerDay: 7.5,
   labDays: { lead: 4, asbestos: 4, mold: 4 },
   testPrices: { swab: 5, chip: 28, bulk: 38, xrf: 6 },
   licensedRemovalPerM2: 95,

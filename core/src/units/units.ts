@@ -30,7 +30,8 @@ export type Dimension =
   | 'pressure'
   | 'heatLoss'
   | 'mass'
-  | 'dustLoading';
+  | 'dustLoading'
+  | 'grade';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -57,6 +58,7 @@ export const UNITS = {
   floz: { dimension: 'volume', scale: GALLON_L / 128, label: 'US fl oz' },
   h: { dimension: 'time', scale: 1, label: 'h' },
   min: { dimension: 'time', scale: 1 / 60, label: 'min' },
+  s: { dimension: 'time', scale: 1 / 3600, label: 's' },
   d: { dimension: 'time', scale: 24, label: 'days' },
   C: { dimension: 'temperature', scale: 1, label: '°C' },
   F: { dimension: 'temperature', scale: 5 / 9, offset: -160 / 9, label: '°F' },
@@ -87,6 +89,7 @@ export const UNITS = {
   'W/m2K': { dimension: 'heatLoss', scale: 1, label: 'W/m²K' },
   g: { dimension: 'mass', scale: 1e-3, label: 'g' },
   mg: { dimension: 'mass', scale: 1e-6, label: 'mg' },
+  class: { dimension: 'grade', scale: 1, label: '' },
   'ug/ft2': { dimension: 'dustLoading', scale: 1, label: 'µg/ft²' },
   'ug/m2': { dimension: 'dustLoading', scale: FOOT_M ** 2, label: 'µg/m²' },
 } as const satisfies Record<string, UnitDef>;

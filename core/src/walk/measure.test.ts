@@ -141,6 +141,7 @@ test('the parts share out the whole area and nothing else, whatever the shares',
           sharePct: (w * 100) / sum,
           methodId: null,
           insistedWhy: null,
+          alsoIds: [],
           removedAt: null,
         }));
         const area = takeOff(aSurface({ lengthM, parts }));

@@ -2,7 +2,10 @@
 import type { ElementId, Part, Surface } from '../facts';
 import { ELEMENTS } from './elements';
 
-export type SurfaceDraft = Omit<Surface, 'id' | 'removedAt' | 'parts' | 'layers' | 'readings' | 'checks' | 'samples'>;
+export type SurfaceDraft = Omit<
+  Surface,
+  'id' | 'removedAt' | 'parts' | 'layers' | 'readings' | 'checks' | 'samples' | 'squares' | 'boards'
+>;
 export type PartDraft = Omit<Part, 'id' | 'removedAt'>;
 
 /** Fields of a surface as its template has them. Nothing is known of its coats yet. */
@@ -40,9 +43,10 @@ export function surfaceDraft(
     moldM2: null,
     scrapped: false,
     species: '',
+    workOrder: [],
     ...over,
   };
 }
 
 export const partDrafts = (element: ElementId): PartDraft[] =>
-  ELEMENTS[element].parts.map(([kind, sharePct]) => ({ kind, sharePct, methodId: null, insistedWhy: null }));
+  ELEMENTS[element].parts.map(([kind, sharePct]) => ({ kind, sharePct, methodId: null, insistedWhy: null, alsoIds: [] }));

@@ -1,1 +1,1 @@
-export { removalOrder, workPlan, type Amount, type Gate, type Step, type StepKind, type WorkPlan } from './steps';
+export { workPlan, type Amount, type Gate, type Step, type StepKind, type WorkPlan } from './steps';

@@ -1,7 +1,8 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
-import { TIMBER, type MethodId, type Surface } from '../facts';
+import { TIMBER, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
-import { effortOn, methodById, type Choice, type PartChoice, type Range } from '../choose';
+import { methodById } from '../catalogue';
+import { effortOn, picksOf, type Choice, type Range, type Stroke } from '../choose';
 import type { CoatingPlan } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isPresent } from '../probe';
@@ -51,27 +52,6 @@ const NOTHING: Range = { low: 0, high: 0 };
 const hours = (low: number, high: number): Range => ({ low, high });
 const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
 
-/**
- * Messy parts before clean ones: strippers and poultices first, on turned parts before mouldings before flats, as they drip on what lies
- * below; then heat and scraping; sanding last. Common practice.
- */
-const PART_ORDER = { turned: 0, tight: 1, moulded: 2, besideGlass: 3, flat: 4 } as const;
-function messiness(id: MethodId): number {
-  const m = methodById(id);
-  if (m.removesPiece) return 0;
-  if (m.caustic || m.vapour) return 1;
-  if (m.id === 'steam') return 2;
-  if (m.heatC !== null) return 3;
-  if (m.blast !== 'no') return 4;
-  if (m.bite === 'loose') return 5;
-  return 6;
-}
-export function removalOrder(parts: readonly PartChoice[]): PartChoice[] {
-  return parts
-    .filter((p) => p.selected.value !== null && p.areaM2 > 0)
-    .sort((a, b) => messiness(a.selected.value!) - messiness(b.selected.value!) || PART_ORDER[a.kind] - PART_ORDER[b.kind]);
-}
-
 interface Inputs {
   readonly s: Surface;
   readonly ctx: SurfaceContext;
@@ -88,32 +68,44 @@ function gateStates(s: Surface): Map<string, 'passed' | 'failed'> {
   return new Map(standing.map((c) => [c.gate, c.outcome === 'pass' ? 'passed' : 'failed']));
 }
 
+/** A step's name: the main method of a part needs none, so that its checks keep theirs when the method changes. */
+const strokeId = (x: Stroke, main: boolean): string =>
+  `remove.${x.kind}${main ? '' : `.${x.methodId}`}${x.half === 'coarse' ? '.coarse' : ''}`;
+/** Of a sanding in two halves, the coarse one is the larger. */
+const HALF = { coarse: 0.6, final: 0.4 } as const;
+
 function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
-  const order = removalOrder(choice.parts);
-  return order.flatMap((p, i): Step[] => {
-    const m = methodById(p.selected.value!);
-    if (!m.disturbs && m.id !== 'encapsulate') return [];
-    const effort = effortOn(p.areaM2, p.options.find((o) => o.methodId === m.id)!.perM2, m);
-    const because: Reason[] = [...p.selected.because];
-    const next = order[i + 1];
-    if (next && (m.caustic || m.vapour)) because.push(why('order.messyFirst', 'trade-strip', { part: p.kind }));
-    const heatLater = order.slice(i + 1).some((q) => (methodById(q.selected.value!).heatC ?? 0) > 150);
-    if (m.vapour && heatLater) because.push(why('order.noHeatOnSolvent', 'trade-strip', {}, 'care', 'hazard'));
-    if (m.bite === 'loose') because.push(why('order.twoPassRule', 'trade-scrape'));
+  const { strokes, apart } = choice.sequence;
+  return strokes.flatMap((x, i): Step[] => {
+    const m = methodById(x.methodId);
+    if (!m.disturbs && m.id !== 'encapsulate' && m.id !== 'cover') return [];
+    const part = choice.parts.find((p) => p.partId === x.partId)!;
+    const pick = picksOf(part).find((k) => k.option.methodId === x.methodId)!;
+    const share = x.half === null ? 1 : HALF[x.half];
+    const effort = effortOn(x.areaM2 * share, pick.option.perM2, m);
+    const because: Reason[] = [...pick.because];
+    const next = strokes.slice(i + 1).find((y) => y.partId !== x.partId);
+    if (next && pick.main && (m.caustic || m.vapour))
+      because.push(why('order.messyFirst', 'trade-strip', { part: x.kind, first: x.methodId, then: next.methodId }));
+    if (x.half !== null) because.push(why(x.half === 'coarse' ? 'order.coarseHalf' : 'order.finalHalf', 'trade-sand'));
+    for (const r of apart) if (r.weighed.some((w) => w.asked === 'first' && w.found === x.methodId)) because.push(r);
+    if (m.bite === 'loose' && !m.takes.includes('rust') && m.id !== 'puttyCut') because.push(why('order.twoPassRule', 'trade-scrape'));
     if (m.id === 'overcoat' || m.id === 'wetSand' || m.id === 'drySand') because.push(why('order.scuffGrit', 'trade-sand'));
     if ((m.id === 'hepaSand' || m.id === 'powerSand') && s.aim === 'bareClear') because.push(why('order.bareGrit', 'trade-sand'));
-    if (isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
+    if (pick.main && isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
     const gates =
-      m.bite === 'loose'
-        ? [gate(`edges-hold.${p.kind}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
-        : m.bite === 'bare' && !m.removesPiece
-          ? [gate(`bare.${p.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))]
-          : [];
+      !pick.main || x.half === 'coarse'
+        ? []
+        : m.bite === 'loose'
+          ? [gate(`edges-hold.${x.kind}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
+          : m.bite === 'bare' && !m.removesPiece
+            ? [gate(`bare.${x.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))]
+            : [];
     return [
       {
-        id: `remove.${p.kind}`,
+        id: strokeId(x, pick.main),
         kind: 'remove',
-        title: why('step.remove', m.source, { part: p.kind, method: m.id, area: measure(p.areaM2, 'm2') }),
+        title: why('step.remove', m.source, { part: x.kind, method: m.id, area: measure(x.areaM2, 'm2') }),
         handsOnH: effort.personHours,
         waitH: effort.dwellHours ?? NOTHING,
         amounts: effort.consumables.map((c) => ({
@@ -130,6 +122,9 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
 type GateMaker = (id: string, backTo: StepKind, because: Reason) => Gate;
 
 const RINSE_WORDS = {
+  acid: 'rinse.acid',
+  wax: 'rinse.wax',
+  grain: 'rinse.grain',
   solvent: 'rinse.solvent',
   alkali: 'rinse.alkali',
   water: 'rinse.water',
@@ -158,7 +153,7 @@ export function workPlan(input: Inputs): WorkPlan {
     });
     return { steps, handsOnH: NOTHING, waitH: NOTHING, standsAt: 'ask' };
   }
-  const picks = [...new Set(choice.parts.map((p) => p.selected.value!))].map(methodById);
+  const picks = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))].map(methodById);
   const disturbing = picks.filter((m) => m.disturbs);
   if (picks.length > 0 && picks.every((m) => m.id === 'leave')) {
     step({
@@ -178,7 +173,7 @@ export function workPlan(input: Inputs): WorkPlan {
     id: 'prepare',
     kind: 'prepare',
     title: why('step.prepare', 'trade-contain', { methods: picks.map((m) => m.id) }),
-    handsOnH: hours(0.25, 0.75),
+    handsOnH: picks.reduce((sum, m) => plus(sum, m.setUpH), hours(0.25, 0.75)),
     because: [
       ...(s.bench ? [why('prep.bench', 'nps-pb9')] : []),
       ...(disturbing.some((m) => m.caustic) ? [why('prep.eyewashFirst', 'ansi-z358')] : []),
@@ -219,7 +214,6 @@ export function workPlan(input: Inputs): WorkPlan {
   steps.push(...removeSteps(input, gate));
 
   for (const residue of coating.residues) {
-    if (residue === 'none') continue;
     step({
       id: `rinse.${residue}`,
       kind: 'rinse',
@@ -230,7 +224,9 @@ export function workPlan(input: Inputs): WorkPlan {
         gate(
           `clean.${residue}`,
           'rinse',
-          residue === 'alkali' ? why('gate.alkaliGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue }),
+          residue === 'alkali' || residue === 'acid'
+            ? why('gate.alkaliGone', 'trade-strip')
+            : why('gate.clothClean', 'trade-strip', { residue }),
         ),
       ],
     });

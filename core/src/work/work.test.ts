@@ -12,6 +12,7 @@ const part = (kind: PartKind, sharePct: number, methodId: MethodId) => ({
   sharePct,
   methodId,
   insistedWhy: null,
+  alsoIds: [],
   removedAt: null,
 });
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
@@ -43,11 +44,11 @@ describe('the order of work', () => {
     expect([...new Set(seen)]).toEqual(order);
     expect(seen.map((k) => order.indexOf(k))).toEqual([...seen].map((k) => order.indexOf(k)).sort((a, b) => a - b));
   });
-  // Common practice: stripper on turned work drips onto the flats, so the flats are sanded last.
-  test('turned parts with stripper before heat, flats sanded last; no heat on solvent', () => {
+  // Common practice: coarse flats, strip the turned parts, final flats: stripper drips onto the flats and is sanded away.
+  test('coarse flats, turned parts with stripper, then heat, then the final sanding; no heat on solvent', () => {
     const removal = planOf(railing()).work.steps.filter((s) => s.kind === 'remove');
-    expect(removal.map((s) => s.id)).toEqual(['remove.turned', 'remove.moulded', 'remove.flat']);
-    expect(rulesOf(removal[0]!.because)).toEqual(expect.arrayContaining(['order.messyFirst', 'order.noHeatOnSolvent']));
+    expect(removal.map((s) => s.id)).toEqual(['remove.flat.coarse', 'remove.turned', 'remove.moulded', 'remove.flat']);
+    expect(rulesOf(removal[1]!.because)).toEqual(expect.arrayContaining(['order.messyFirst', 'order.noHeatOnSolvent']));
   });
   // Common practice: stop when an edge has held two passes from two angles; scuff 220 to 320, never coarser than 220.
   test('scraping carries the two-pass stop rule as a check, scuffing its grit', () => {

@@ -48,12 +48,14 @@ const TABLES = {
   sample: t.samples,
   reading: t.readings,
   check: t.checks,
+  square: t.squares,
+  board: t.boards,
   photo: t.photos,
   instrumentCheck: t.instrumentChecks,
 } as const;
 type Table = (typeof TABLES)[keyof typeof TABLES];
 /** Parents before children, so that foreign keys hold while a whole job goes in. */
-const ORDER: readonly Entity[] = ['job', 'space', 'surface', 'part', 'layer', 'sample', 'reading', 'check', 'photo', 'instrumentCheck'];
+const ORDER: readonly Entity[] = ['job', 'space', 'surface', 'part', 'layer', 'sample', 'reading', 'check', 'square', 'board', 'photo', 'instrumentCheck'];
 /** Rows in one INSERT: PostgreSQL takes 65,535 parameters, and no table has more than 40 columns. */
 const CHUNK = 1000;
 
@@ -96,7 +98,7 @@ export class FirmStore {
     const rates = await q.select().from(t.firmRates).where(eq(t.firmRates.firmId, this.firmId)).orderBy(asc(t.firmRates.methodId));
     return FirmSettings.parse({
       ...without(firm, 'id'),
-      rates: Object.fromEntries(rates.map((r) => [r.methodId, { lowM2PerH: r.lowM2PerH, highM2PerH: r.highM2PerH }])),
+      rates: Object.fromEntries(rates.map((r) => [r.methodId, without(r, 'firmId', 'methodId')])),
     });
   }
 
@@ -181,6 +183,8 @@ export class FirmStore {
     const samples = await bySurface(t.samples);
     const readings = await bySurface(t.readings);
     const checks = await bySurface(t.checks);
+    const squares = await bySurface(t.squares);
+    const boards = await bySurface(t.boards);
     // The rows were checked by the core's schemas on their way in, and the column keys are the schemas' field names.
     return canonical({
       job: without(job, 'firmId', 'cursor'),
@@ -199,6 +203,8 @@ export class FirmStore {
           };
         }),
         checks: checks(s.id),
+        squares: squares(s.id),
+        boards: boards(s.id),
       })),
       photos: await rows(t.photos),
       instrumentChecks: await rows(t.instrumentChecks),

@@ -3,7 +3,7 @@
  * so that a change writes straight through. Primary keys hold the firm, so that no query can reach another firm's row by id.
  */
 import { sql } from 'drizzle-orm';
-import { HAZARDS, READING_KINDS } from '@roughsill/core';
+import { HAZARDS, LIFTED, READING_KINDS } from '@roughsill/core';
 import {
   bigint,
   bigserial,
@@ -30,7 +30,8 @@ const instant = customType<{ data: string; driverData: string }>({
 /** Added later: what the record did not know is what the core calls unknown. */
 const unknown = (column: string) => text(column).notNull().default('unknown');
 
-const oneOf = (column: string, values: readonly string[]) => sql.raw(`${column} in (${values.map((v) => `'${v}'`).join(', ')})`);
+const oneOfText = (column: string, values: readonly string[]) => `${column} in (${values.map((v) => `'${v}'`).join(', ')})`;
+const oneOf = (column: string, values: readonly string[]) => sql.raw(oneOfText(column, values));
 
 export const firms = pgTable('firms', {
   id: text().primaryKey(),
@@ -47,6 +48,14 @@ export const firms = pgTable('firms', {
   testPrices: jsonb('test_prices').notNull().default({ swab: 5, chip: 28, bulk: 38, xrf: 6 }).$type<Record<string, number>>(),
   licensedRemovalPerM2: doublePrecision('licensed_removal_per_m2').notNull().default(95),
   samplePrefix: text('sample_prefix').notNull().default('S'),
+  allowInfraredOnLead: boolean('allow_infrared_on_lead').notNull().default(true),
+  allowDryScrapeOutdoors: boolean('allow_dry_scrape_outdoors').notNull().default(false),
+  allowSoftBlastOnTimber: boolean('allow_soft_blast_on_timber').notNull().default(true),
+  stopOnLead: boolean('stop_on_lead').notNull().default(false),
+  moldSchool: text('mold_school').notNull().default('moldWash').$type<'moldWash' | 'moldBiocide' | 'moldBleach'>(),
+  dustOff: text('dust_off').notNull().default('microfibre').$type<'microfibre' | 'tackCloth'>(),
+  crew: integer().notNull().default(2),
+  hoursPerDay: doublePrecision('hours_per_day').notNull().default(7.5),
 });
 
 export const firmRates = pgTable(
@@ -56,8 +65,12 @@ export const firmRates = pgTable(
       .notNull()
       .references(() => firms.id),
     methodId: text('method_id').notNull(),
-    lowM2PerH: doublePrecision('low_m2_per_h').notNull(),
-    highM2PerH: doublePrecision('high_m2_per_h').notNull(),
+    lowM2PerH: doublePrecision('low_m2_per_h'),
+    highM2PerH: doublePrecision('high_m2_per_h'),
+    dwellLowH: doublePrecision('dwell_low_h'),
+    dwellHighH: doublePrecision('dwell_high_h'),
+    materialsPerM2: doublePrecision('materials_per_m2'),
+    owned: boolean().notNull().default(true),
   },
   (t) => [
     primaryKey({ columns: [t.firmId, t.methodId] }),
@@ -180,6 +193,7 @@ export const surfaces = pgTable(
     moldM2: doublePrecision('mold_m2'),
     scrapped: boolean().notNull().default(false),
     species: text().notNull().default(''),
+    workOrder: text('work_order').array().notNull().default([]),
     ...life,
   },
   (t) => [
@@ -201,6 +215,7 @@ export const parts = pgTable(
     sharePct: doublePrecision('share_pct').notNull(),
     methodId: text('method_id'),
     insistedWhy: text('insisted_why'),
+    alsoIds: text('also_ids').array().notNull().default([]),
     ...life,
   },
   (t) => [
@@ -260,6 +275,62 @@ export const samples = pgTable(
     foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
     index('samples_job').on(t.firmId, t.jobId),
     check('samples_hazard', oneOf('hazard', HAZARDS)),
+  ],
+);
+
+export const squares = pgTable(
+  'squares',
+  {
+    ...onSurface,
+    methodId: text('method_id').notNull(),
+    product: text().notNull(),
+    partId: text('part_id'),
+    coating: text().notNull(),
+    place: text().notNull(),
+    atX: doublePrecision('at_x'),
+    atY: doublePrecision('at_y'),
+    covered: boolean().notNull(),
+    surfaceC: doublePrecision('surface_c'),
+    dwellMin: doublePrecision('dwell_min'),
+    startedAt: instant('started_at'),
+    stoppedAt: instant('stopped_at'),
+    lifted: text(),
+    stoppedOnLayerId: text('stopped_on_layer_id'),
+    stayedPct: doublePrecision('stayed_pct'),
+    leftBehind: text('left_behind').array().notNull(),
+    harms: text().array().notNull(),
+    ease: integer(),
+    carriedFrom: text('carried_from').notNull(),
+    note: text().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('squares_job').on(t.firmId, t.jobId),
+    check('squares_clock', sql`stopped_at is null or (started_at is not null and stopped_at >= started_at)`),
+    check('squares_lifted', sql.raw(`lifted is null or ${oneOfText('lifted', LIFTED)}`)),
+  ],
+);
+
+export const boards = pgTable(
+  'boards',
+  {
+    ...onSurface,
+    label: text().notNull(),
+    oilSoaked: text('oil_soaked').notNull(),
+    rotten: text().notNull(),
+    coats: integer(),
+    soundCoats: integer('sound_coats'),
+    mixed: boolean().notNull(),
+    note: text().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('boards_job').on(t.firmId, t.jobId),
+    check('boards_coats', sql`sound_coats is null or coats is null or sound_coats <= coats`),
   ],
 );
 

@@ -1,6 +1,7 @@
 /** Every method for every part: allowed, with care, blocked, and why; ranked by what is wanted. */
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { router, type Href } from 'expo-router';
 import {
   AIMS,
   effortOn,
@@ -21,6 +22,8 @@ import { AnswerRow, Button, Panel, Problems, Reasons, Select, TextField, useUnit
 import { commit, set, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
 import type { StageProps } from '../SurfaceScreen';
+import { BoardsPanel } from './BoardsPanel';
+import { SequencePanel } from './SequencePanel';
 
 interface ChooseProps extends StageProps {
   readonly looking: MethodId | null;
@@ -44,6 +47,20 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
       />
       <AnswerRow label="How deep it must go" value={say(plan.choice.required.value)} because={plan.choice.required.because} />
       <Problems problems={problems} />
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          label="Compare all, with cost"
+          testID="to-compare"
+          onPress={() => router.navigate(`/compare/${facts.job.id}?surface=${surface.id}` as Href)}
+        />
+        {plan.choice.sequence.strokes.some((x) => methodById(x.methodId).laying !== null) ? (
+          <Button
+            label="How much at once"
+            testID="to-rounds"
+            onPress={() => router.navigate(`/rounds/${facts.job.id}?surface=${surface.id}` as Href)}
+          />
+        ) : null}
+      </View>
       {plan.choice.parts.map((part) => (
         <PartMethods
           key={part.partId}
@@ -64,8 +81,16 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
             );
           }}
           several={plan.choice.parts.length > 1}
+          onAlso={(alsoIds, what) => write([set('part', part.partId, { alsoIds }, surface.id)], what)}
+          added={surface.parts.find((p) => p.id === part.partId)?.alsoIds ?? []}
         />
       ))}
+      <SequencePanel
+        choice={plan.choice}
+        entered={surface.workOrder.length > 0}
+        onOrder={(workOrder) => write([set('surface', surface.id, { workOrder })], 'order of work')}
+      />
+      <BoardsPanel jobId={facts.job.id} surface={surface} />
     </>
   );
 }
@@ -78,15 +103,24 @@ interface PartMethodsProps {
   readonly insisted: string | null;
   readonly several: boolean;
   readonly onChoose: (m: MethodId | null, insistedWhy: string | null, all: boolean) => void;
+  /** What the person added before or after the main method. */
+  readonly added: readonly MethodId[];
+  readonly onAlso: (ids: MethodId[], what: string) => void;
 }
 
-function PartMethods({ part, looking, onLook, money, insisted, several, onChoose }: PartMethodsProps) {
+/** Never was for this material, or has nothing here to take off: no news among what is blocked. */
+const beside = (o: MethodOption): boolean => o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake');
+
+function PartMethods({ part, looking, onLook, money, insisted, several, onChoose, added, onAlso }: PartMethodsProps) {
   const units = useUnits();
   const [all, setAll] = useState(false);
   const [open, setOpen] = useState<MethodId | null>(null);
-  const blocked = part.options.filter((o) => o.verdict === 'blocked');
+  const blocked = part.options.filter((o) => o.verdict === 'blocked' && !beside(o));
+  const others = part.options.filter(beside).length;
   const allowed = part.options.filter((o) => o.verdict !== 'blocked');
-  const shown = all ? part.options : [...allowed, ...blocked.filter((o) => part.chosenByPerson && o.methodId === part.selected.value)];
+  const shown = all
+    ? [...allowed, ...blocked]
+    : [...allowed, ...blocked.filter((o) => part.chosenByPerson && o.methodId === part.selected.value)];
   return (
     <Panel title={cap(say(part.kind))} aside={formatMeasure(measure(part.areaM2, 'm2'), units)} testID={`part-${part.kind}`}>
       {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? (
@@ -128,7 +162,64 @@ function PartMethods({ part, looking, onLook, money, insisted, several, onChoose
           testID={`blocked-${part.kind}`}
         />
       ) : null}
+      {all && others > 0 ? (
+        <Words look="note">{`${others} more are not for this material, or have nothing here to take off.`}</Words>
+      ) : null}
+      <Helpers part={part} added={added} money={money} onAlso={onAlso} />
     </Panel>
+  );
+}
+
+/** What goes before or after: washing, mold, rust gel, putty. Only what has something to do here. */
+function Helpers({ part, added, money, onAlso }: Pick<PartMethodsProps, 'part' | 'added' | 'money' | 'onAlso'>) {
+  const [open, setOpen] = useState(false);
+  const useful = part.helpers.filter((o) => !beside(o) && o.verdict !== 'blocked' && methodById(o.methodId).reach[part.kind] !== undefined);
+  const on = part.also;
+  if (useful.length === 0 && on.length === 0) return null;
+  return (
+    <View className="gap-2">
+      {on.map((a) => (
+        <AnswerRow key={a.value} label={`Also: ${say(a.value)}`} of={`${say(a.value)} in the plan`} because={a.because} />
+      ))}
+      <Button
+        look="quiet"
+        flush
+        label={open ? 'Close' : 'Wash, mold, rust, putty'}
+        expanded={open}
+        onPress={() => setOpen(!open)}
+        testID={`helpers-${part.kind}`}
+      />
+      {open
+        ? useful.map((o) => {
+            const has = added.includes(o.methodId);
+            const cost = effortOn(part.areaM2, o.perM2, methodById(o.methodId)).total;
+            return (
+              <View key={o.methodId} className="gap-1 bg-panel">
+                <AnswerRow
+                  label={cap(say(o.methodId))}
+                  value={formatRange(cost, money)}
+                  note={say(o.verdict)}
+                  of={say(o.methodId)}
+                  because={o.because}
+                />
+                <View className="px-3 pb-2">
+                  <Button
+                    label={has ? 'Take it out' : 'Add it'}
+                    says={`${has ? 'Take out' : 'Add'} ${say(o.methodId)}`}
+                    testID={`also-${o.methodId}`}
+                    onPress={() =>
+                      onAlso(
+                        has ? added.filter((x) => x !== o.methodId) : [...added, o.methodId],
+                        has ? `${say(o.methodId)} taken out` : `${say(o.methodId)} added`,
+                      )
+                    }
+                  />
+                </View>
+              </View>
+            );
+          })
+        : null}
+    </View>
   );
 }
 
@@ -190,9 +281,13 @@ function MethodRow({ option: o, part, money, open, chosen, first, insisted, seve
             ) : null}
             {o.verdict === 'blocked' ? null : (
               <Words look="note">
-                {o.perM2.ownRate
-                  ? 'Hours from your own rates.'
-                  : 'Hours from usual rates, from memory: put your own in the firm’s settings.'}
+                {o.perM2.proof === 'trial'
+                  ? 'Hours from trial squares on this surface.'
+                  : o.perM2.proof === 'carried'
+                    ? 'Hours from a trial carried over from another surface.'
+                    : o.perM2.ownRate
+                      ? 'Hours from your own rates; no trial behind them.'
+                      : 'A guess: usual rates, from memory, no trial behind them.'}
               </Words>
             )}
             <Reasons because={o.because} />

@@ -1,12 +1,11 @@
 /** What the firm decides for itself. A rate of its own is marked as its own wherever it is used. */
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { convert, FirmSettings, METHODS, roundForReading, say, type MethodId } from '@roughsill/core';
-import { Button, NumberField, Panel, TextField, Toggle, Words } from '../../kit';
+import { FirmSettings, say } from '@roughsill/core';
+import { Button, NumberField, Panel, Pick, TextField, Toggle, Words } from '../../kit';
 import { changeSettings, useAppDispatch, useSettings } from '../../store';
 import { Notices } from '../Notices';
 
-const FT2 = convert(1, 'ft2', 'm2');
 const against = (fields: Partial<FirmSettings>): string | undefined => {
   const r = FirmSettings.partial().safeParse(fields);
   return r.success ? undefined : r.error.issues[0]?.message;
@@ -48,6 +47,32 @@ export function SettingsScreen() {
             {money('sheetPerM2', 'Plastic sheet, each m²')}
             {money('bagEach', 'Waste bag, each')}
           </View>
+        </Panel>
+        <Panel title="The crew" aside="for days and rounds">
+          <View className="flex-row flex-wrap gap-3">
+            <View className="min-w-[9rem] flex-1">
+              <NumberField
+                label="People on a job"
+                value={s.crew}
+                step={1}
+                decimals={0}
+                check={(v) => against({ crew: v })}
+                onCommit={(v) => v !== null && put({ crew: v })}
+                testID="crew"
+              />
+            </View>
+            <View className="min-w-[9rem] flex-1">
+              <NumberField
+                label="Working day"
+                unit="h"
+                value={s.hoursPerDay}
+                step={0.5}
+                check={(v) => against({ hoursPerDay: v })}
+                onCommit={(v) => v !== null && put({ hoursPerDay: v })}
+              />
+            </View>
+          </View>
+          <Button label="Methods: rates, dwells, prices" onPress={() => router.navigate('/catalogue')} testID="to-catalogue" />
         </Panel>
         <Panel title="Samples" aside="numbers, prices, the lab’s usual time">
           <View className="flex-row flex-wrap gap-3">
@@ -124,59 +149,49 @@ export function SettingsScreen() {
             value={s.allowCausticOnTimber}
             onChange={(allowCausticOnTimber) => put({ allowCausticOnTimber })}
           />
-        </Panel>
-        <Panel title="Rates on flat work" aside="ft² for one person in an hour, one pass">
-          {METHODS.filter((m) => m.id !== 'leave').map((m) => (
-            <RateRow key={m.id} id={m.id} usual={m.rate} settings={s} put={put} />
-          ))}
+          <Toggle
+            label="Infrared on lead"
+            hint="On by default: it stays cool enough that lead does not fume. Off: no heat on lead at all"
+            value={s.allowInfraredOnLead}
+            onChange={(allowInfraredOnLead) => put({ allowInfraredOnLead })}
+            testID="infrared"
+          />
+          <Toggle
+            label="Dry scraping of loose lead paint, outdoors"
+            hint="Off by default: wet only. On: with a full ground sheet, a half mask and no wind; dry sanding stays out"
+            value={s.allowDryScrapeOutdoors}
+            onChange={(allowDryScrapeOutdoors) => put({ allowDryScrapeOutdoors })}
+          />
+          <Toggle
+            label="Soft-grit sweep on timber"
+            hint="On by default, on sound planking and after a trial. Historic brick and stone are never blasted, whatever this says"
+            value={s.allowSoftBlastOnTimber}
+            onChange={(allowSoftBlastOnTimber) => put({ allowSoftBlastOnTimber })}
+          />
+          <Toggle
+            label="Stop where lead is found, and hand over"
+            hint="Off by default: certificate, area and method decide, and say so"
+            value={s.stopOnLead}
+            onChange={(stopOnLead) => put({ stopOnLead })}
+          />
+          <Pick
+            label="Mold, once its cause is cured"
+            value={s.moldSchool}
+            options={(['moldWash', 'moldBiocide', 'moldBleach'] as const).map((value) => ({ value, label: say(value) }))}
+            onChange={(moldSchool) => put({ moldSchool })}
+          />
+          <Pick
+            label="Dusting off before waterborne paint"
+            value={s.dustOff}
+            options={[
+              { value: 'microfibre', label: 'lint-free microfibre' },
+              { value: 'tackCloth', label: 'tack cloth' },
+            ]}
+            onChange={(dustOff) => put({ dustOff })}
+          />
         </Panel>
       </ScrollView>
       <Notices />
-    </View>
-  );
-}
-
-interface RateRowProps {
-  readonly id: MethodId;
-  readonly usual: { readonly lowM2PerH: number; readonly highM2PerH: number };
-  readonly settings: FirmSettings;
-  readonly put: (fields: Partial<FirmSettings>) => void;
-}
-
-function RateRow({ id, usual, settings, put }: RateRowProps) {
-  const own = settings.rates[id];
-  const rate = own ?? usual;
-  const write = (side: 'lowM2PerH' | 'highM2PerH') => (v: number | null) =>
-    v !== null && put({ rates: { ...settings.rates, [id]: { ...rate, [side]: v * FT2 } } });
-  const check = (side: 'lowM2PerH' | 'highM2PerH') => (v: number) => against({ rates: { [id]: { ...rate, [side]: v * FT2 } } });
-  const back = () => {
-    const { [id]: _gone, ...rest } = settings.rates;
-    put({ rates: rest });
-  };
-  return (
-    <View role="group" aria-label={say(id)} className="gap-1 bg-panel p-3">
-      <Words look="row">{`${say(id).charAt(0).toUpperCase()}${say(id).slice(1)}${own ? ', your own' : ''}`}</Words>
-      <View className="flex-row flex-wrap items-end gap-3">
-        <View className="min-w-[7rem] flex-1">
-          <NumberField
-            label="slow"
-            value={roundForReading(rate.lowM2PerH / FT2)}
-            check={check('lowM2PerH')}
-            onCommit={write('lowM2PerH')}
-            testID={`rate-low-${id}`}
-          />
-        </View>
-        <View className="min-w-[7rem] flex-1">
-          <NumberField
-            label="fast"
-            value={roundForReading(rate.highM2PerH / FT2)}
-            check={check('highM2PerH')}
-            onCommit={write('highM2PerH')}
-            testID={`rate-high-${id}`}
-          />
-        </View>
-        {own ? <Button look="quiet" label="Usual rate" says={`Back to the usual rate for ${say(id)}`} onPress={back} /> : null}
-      </View>
     </View>
   );
 }

@@ -10,11 +10,11 @@ export const nextPosition = (rows: readonly { readonly position: number }[]): nu
 /** The same piece again, without what was found or done on the first: another piece is another piece. */
 export function copySurface(s: Surface, over: Partial<Surface> = {}): { readonly id: string; readonly drafts: Draft[] } {
   const id = newId();
-  const { id: _i, removedAt: _r, parts, layers, readings: _x, checks: _c, samples: _s, ...fields } = s;
+  const { id: _i, removedAt: _r, parts, layers, readings: _x, checks: _c, samples: _s, squares: _q, boards: _b, ...fields } = s;
   return {
     id,
     drafts: [
-      add('surface', { ...fields, ...over }, undefined, id),
+      add('surface', { ...fields, workOrder: [], ...over }, undefined, id),
       ...live(parts).map((p) => add('part', child(p), id)),
       ...live(layers).map((l) => add('layer', child(l), id)),
     ],

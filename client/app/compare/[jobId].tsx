@@ -1,0 +1,1 @@
+export { CompareScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,1 @@
+export { RoundsScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,249 @@
+/** Methods of one surface side by side, each with its whole plan: money, days, harm, what it would take to change one's mind. */
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { ActivityIndicator, Pressable, View } from 'react-native';
+import { router, useLocalSearchParams, type Href } from 'expo-router';
+import { formatHours, formatRange, formatWork, methodById, say, type JobFacts, type MethodId, type Surface } from '@roughsill/core';
+import { ALWAYS, compareStrippers, type Alternative, type Compared, type WhatIf } from '@roughsill/core/compare';
+import { Button, Empty, Panel, Reasons, VerdictEdge, Words } from '../../kit';
+import { Section, sectionCoats } from '../../section';
+import { useSettings, useSurfacePlan } from '../../store';
+import type { FromCompareWorker, ToCompareWorker } from '../../workers/compare-protocol';
+import { spawnCompareWorker } from '../../workers/spawn';
+import { JobPage } from '../JobPage';
+import { moneyFor } from '../SurfaceList';
+import { cap } from '../walk/drafts';
+import { CostHarmChart } from './CostHarmChart';
+
+export const CompareScreen = () => (
+  <JobPage title="Compare" hint="Each method with its whole plan: set-up, sheet, waste, drying and coats are in it." back="choose">
+    {(facts) => <ForSurface facts={facts} />}
+  </JobPage>
+);
+
+function ForSurface({ facts }: { readonly facts: JobFacts }) {
+  const { surface: id } = useLocalSearchParams<{ surface?: string }>();
+  const surface = facts.surfaces.find((s) => s.id === id && s.removedAt === null);
+  if (!surface) return <Empty says="Open Compare from a surface, in Choose." />;
+  return <Compare key={surface.id} facts={facts} surface={surface} />;
+}
+
+const days = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)));
+const HARM = ['none', 'slight', 'some', 'hard'] as const;
+
+/** Asks the worker again whenever the facts or the method in focus change; the last answer stands meanwhile. */
+function useCompared(facts: JobFacts, surfaceId: string, focus: MethodId | null) {
+  const settings = useSettings();
+  const worker = useRef<Worker | null>(null);
+  const run = useRef(0);
+  const [answer, setAnswer] = useState<FromCompareWorker | null>(null);
+  useEffect(() => {
+    const made = spawnCompareWorker();
+    made.addEventListener('message', ({ data }: MessageEvent<FromCompareWorker>) => {
+      if (data.run === run.current) setAnswer(data);
+    });
+    worker.current = made;
+    return () => made.terminate();
+  }, []);
+  useEffect(() => {
+    run.current += 1;
+    const ask: ToCompareWorker = { run: run.current, facts, surfaceId, settings, thisYear: new Date().getUTCFullYear(), focus };
+    worker.current?.postMessage(ask);
+  }, [facts, surfaceId, settings, focus]);
+  return answer;
+}
+
+function Compare({ facts, surface }: { readonly facts: JobFacts; readonly surface: Surface }) {
+  const plan = useSurfacePlan(facts, surface.id);
+  const main = plan && [...plan.choice.parts].sort((a, b) => b.areaM2 - a.areaM2)[0]?.selected.value;
+  const [picked, setPicked] = useState<readonly MethodId[] | null>(null);
+  const side = picked ?? (main ? [main] : []);
+  const focus = side.at(-1) ?? null;
+  const answer = useCompared(facts, surface.id, focus);
+  const money = moneyFor(facts);
+  if (!plan) return null;
+  const toggle = (id: MethodId) => setPicked(side.includes(id) ? side.filter((x) => x !== id) : [...side, id].slice(-3));
+  const focused = answer?.compared.open.find((o) => o.methodId === focus);
+  return (
+    <>
+      <View className="gap-2">
+        <Words look="head" level={2}>
+          {surface.name}
+        </Words>
+        <Section
+          coats={sectionCoats(plan)}
+          material={surface.material}
+          bite={
+            focused
+              ? { coats: focused.coatsReached, label: say(focused.methodId), toBare: methodById(focused.methodId).bite === 'bare' }
+              : undefined
+          }
+        />
+      </View>
+      {answer === null ? (
+        <ActivityIndicator aria-label="Planning with every method" />
+      ) : answer.compared.open.length === 0 ? (
+        <Empty says="Every method is blocked here. Stop and ask." />
+      ) : (
+        <>
+          <Panel title="Cost against harm" aside="filled: nothing costs less and harms less" testID="cost-harm">
+            <CostHarmChart alternatives={answer.compared.open} focus={focus} money={money} />
+          </Panel>
+          <Panel title="Side by side" aside="up to three" testID="side-by-side">
+            <SideBySide shown={side.flatMap((id) => answer.compared.open.filter((o) => o.methodId === id))} money={money} />
+          </Panel>
+          <Panel title="Pick what to compare" aside={`${answer.compared.open.length} may be used here`}>
+            {answer.compared.open.map((o) => (
+              <AlternativeRow key={o.methodId} option={o} on={side.includes(o.methodId)} money={money} onPress={() => toggle(o.methodId)} />
+            ))}
+          </Panel>
+          {focus ? <WhatIfs focus={focus} cases={answer.whatIf} money={money} /> : null}
+          <AlwaysCompared compared={answer.compared} money={money} />
+        </>
+      )}
+      <Strippers areaM2={plan.area.totalM2} money={money} />
+      <Button label="Back to the choice" onPress={() => router.navigate(`/job/${facts.job.id}/choose/${surface.id}` as Href)} />
+    </>
+  );
+}
+
+function SideBySide({ shown, money }: { readonly shown: readonly Alternative[]; readonly money: (n: number) => string }) {
+  if (shown.length === 0) return <Words>Pick up to three below.</Words>;
+  const lines: readonly (readonly [string, (a: Alternative) => string])[] = [
+    ['Cost', (a) => formatRange(a.money, money)],
+    ['Days', (a) => formatRange(a.days, days)],
+    ['Work', (a) => formatRange(a.personHours, formatWork)],
+    ['Waiting', (a) => formatRange(a.waitHours, formatHours)],
+    ['Harm', (a) => HARM[Math.round(a.harm)]!],
+    ['Makes', (a) => (a.makes.length === 0 ? 'nothing' : a.makes.map((m) => say(`makes.${m}`)).join(', '))],
+    ['Proof', (a) => (a.proof === 'trial' ? 'trial squares here' : a.proof === 'carried' ? 'a trial carried over' : 'none: a guess')],
+    [
+      'Beside it',
+      (a) =>
+        a.beside.length === 0
+          ? 'alone on every part'
+          : a.beside.map((b) => `${say(b.part)}: ${b.methodId ? say(b.methodId) : 'stop and ask'}`).join('; '),
+    ],
+    ['Plan', (a) => (a.draft ? 'a draft until a square is done' : 'may go out')],
+  ];
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {shown.map((a) => (
+        <View key={a.methodId} className="min-w-[10rem] flex-1 flex-row bg-panel" testID={`side-${a.methodId}`}>
+          <VerdictEdge verdict={a.verdict} />
+          <View className="min-w-0 flex-1 gap-1 p-3">
+            <Words look="row">{cap(say(a.methodId))}</Words>
+            <Words look="note">{say(a.verdict)}</Words>
+            {lines.map(([label, value]) => (
+              <View key={label}>
+                <Words look="note">{label}</Words>
+                <Words look={label === 'Cost' || label === 'Days' ? 'strong' : 'body'}>{value(a)}</Words>
+              </View>
+            ))}
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function AlternativeRow({
+  option: o,
+  on,
+  money,
+  onPress,
+}: {
+  readonly option: Alternative;
+  readonly on: boolean;
+  readonly money: (n: number) => string;
+  readonly onPress: () => void;
+}) {
+  return (
+    <View className={`flex-row bg-panel border-2 ${on ? 'border-soot' : 'border-panel'}`}>
+      <VerdictEdge verdict={o.verdict} />
+      <Pressable
+        role="checkbox"
+        aria-checked={on}
+        aria-label={`${say(o.methodId)}, ${say(o.verdict)}, ${formatRange(o.money, money)}`}
+        testID={`compare-${o.methodId}`}
+        onPress={onPress}
+        className="min-h-touch min-w-0 flex-1 px-3 py-2"
+      >
+        <View className="flex-row items-baseline justify-between gap-3">
+          <Words look="row" className="min-w-0 flex-1">{`${on ? '✓ ' : ''}${cap(say(o.methodId))}`}</Words>
+          <Words look="strong">{formatRange(o.money, money)}</Words>
+        </View>
+        <Words look="note">{`${formatRange(o.days, days)} days · harm ${HARM[Math.round(o.harm)]}${o.dominated ? '' : ' · nothing costs less and harms less'}${o.proof === 'none' ? ' · a guess' : ''}`}</Words>
+      </Pressable>
+    </View>
+  );
+}
+
+function WhatIfs({
+  focus,
+  cases,
+  money,
+}: {
+  readonly focus: MethodId;
+  readonly cases: readonly WhatIf[];
+  readonly money: (n: number) => string;
+}) {
+  if (cases.length === 0) return null;
+  const most = Math.max(1, ...cases.map((c) => Math.abs(c.moneyThen - c.money)));
+  return (
+    <Panel title="What if" aside={say(focus)} testID="what-if">
+      {cases.map((c) => {
+        const more = c.moneyThen - c.money;
+        return (
+          <View key={c.what} className="gap-1 bg-panel px-3 py-2">
+            <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+              <Words>{cap(say(`whatIf.${c.what}`))}</Words>
+              <Words look="row">{`${more >= 0.5 ? '+' : ''}${money(more)}${Math.abs(c.daysThen - c.days) >= 0.05 ? `, ${days(c.daysThen)} days for ${days(c.days)}` : ''}`}</Words>
+            </View>
+            <View aria-hidden className="h-1.5 bg-slate" style={{ width: `${Math.max(1, (Math.abs(more) / most) * 100)}%` }} />
+          </View>
+        );
+      })}
+    </Panel>
+  );
+}
+
+function AlwaysCompared({ compared, money }: { readonly compared: Compared; readonly money: (n: number) => string }) {
+  return (
+    <Panel title="Or not strip at all" aside="always asked" testID="always">
+      {ALWAYS.map((id) => {
+        const open = compared.open.find((o) => o.methodId === id);
+        const shut = compared.blocked.find((b) => b.methodId === id);
+        return (
+          <View key={id} className="gap-1 bg-panel px-3 py-2">
+            <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+              <Words look="row">{cap(say(id))}</Words>
+              <Words look="strong">{open ? formatRange(open.money, money) : 'blocked'}</Words>
+            </View>
+            {open ? <Words look="note">{`${formatRange(open.days, days)} days · harm ${HARM[Math.round(open.harm)]}`}</Words> : null}
+            {shut ? <Reasons because={shut.because} /> : null}
+          </View>
+        );
+      })}
+    </Panel>
+  );
+}
+
+/** Own caustic mix, ready-made, infrared: on this area, whatever the rules say of them here. */
+function Strippers({ areaM2, money }: { readonly areaM2: number; readonly money: (n: number) => string }) {
+  const settings = useSettings();
+  const lines = useMemo(() => compareStrippers(areaM2, settings), [areaM2, settings]);
+  return (
+    <Panel title="Own caustic, ready-made, or infrared" aside="on this area" testID="strippers">
+      {lines.map((l) => (
+        <View key={l.methodId} className="gap-0.5 bg-panel px-3 py-2">
+          <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+            <Words look="row">{cap(say(l.methodId))}</Words>
+            <Words look="row">{formatRange(l.total, money)}</Words>
+          </View>
+          <Words look="note">{`product ${formatRange(l.product, money)} · labour ${formatRange(l.labour, money)} · rinse ${l.rinse.high === 0 ? 'none' : formatRange(l.rinse, money)}`}</Words>
+          <Words look="note">{`${l.dwellHours ? `soaks ${formatRange(l.dwellHours, formatHours)}` : 'no soak, two people'} · makes ${l.risks.map((r) => say(`makes.${r}`)).join(', ')}${l.trialFirst ? ' · trial square first' : ''}`}</Words>
+        </View>
+      ))}
+    </Panel>
+  );
+}

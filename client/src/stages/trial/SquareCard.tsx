@@ -1,0 +1,235 @@
+/** One square: its clock, and what came off. */
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import {
+  convert,
+  HARMS,
+  LEFT_BEHIND,
+  LIFTED,
+  liveLayers,
+  minutesLeft,
+  outcomeOf,
+  say,
+  stoodMin,
+  type Problem,
+  type Square,
+  type Surface,
+} from '@roughsill/core';
+import { Button, NumberField, Pick, Problems, Select, Ticks, Toggle, useUnits, useWhen, Words } from '../../kit';
+import { commit, remove, set, useAppDispatch } from '../../store';
+import { minutesText } from './words';
+
+const TICK_MS = 10_000;
+
+interface SquareCardProps {
+  readonly jobId: string;
+  readonly surface: Surface;
+  readonly square: Square;
+  readonly number: number;
+}
+
+const EDGE = { open: 'border-line', clean: 'border-verdigris', notClean: 'border-ochre', harmed: 'border-oxide' } as const;
+const SAYS = { open: '', clean: 'clean', notClean: 'not clean', harmed: 'harmed' } as const;
+
+export function SquareCard({ jobId, surface, square: q, number }: SquareCardProps) {
+  const dispatch = useAppDispatch();
+  const when = useWhen();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [lifting, setLifting] = useState(false);
+  const write = (fields: Partial<Square>, what: string) => {
+    const found = dispatch(commit(jobId, [set('square', q.id, fields, surface.id)], what));
+    setProblems(found);
+    return found.length === 0;
+  };
+  const stood = stoodMin(q);
+  const outcome = outcomeOf(q, surface);
+  const told = [
+    q.product,
+    q.place,
+    q.covered ? 'covered' : 'open',
+    q.carriedFrom ? `carried from ${q.carriedFrom}` : q.startedAt ? `begun ${when(q.startedAt)}` : '',
+    q.stayedPct ? `${q.stayedPct} % stayed` : '',
+    ...q.leftBehind.map(say),
+    ...q.harms.map(say),
+    q.ease ? `ease ${q.ease} of 5` : '',
+    q.note,
+  ].filter(Boolean);
+  return (
+    <View testID={`square-${number}`} className={`gap-2 border-l-4 bg-panel px-3 py-2 ${EDGE[outcome]}`}>
+      <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+        <Words look="row">{`${number}  ${stood !== null ? minutesText(stood) : q.dwellMin !== null ? minutesText(q.dwellMin) : 'a patch'}`}</Words>
+        {q.lifted ? <Words look="strong">{`${say(q.lifted)}${SAYS[outcome] ? ` · ${SAYS[outcome]}` : ''}`}</Words> : <Clock square={q} />}
+      </View>
+      {told.length > 0 ? <Words look="note">{told.join(' · ')}</Words> : null}
+      <Problems problems={problems} />
+      {lifting ? (
+        <LiftForm
+          surface={surface}
+          square={q}
+          onSave={(fields) => write(fields, 'square lifted') && setLifting(false)}
+          onLeave={() => setLifting(false)}
+        />
+      ) : (
+        <View className="flex-row flex-wrap gap-2">
+          {q.lifted === null && q.startedAt === null && q.dwellMin !== null ? (
+            <Button
+              look="main"
+              label="Start the clock"
+              testID={`start-${number}`}
+              onPress={() => write({ startedAt: new Date().toISOString() }, 'clock started')}
+            />
+          ) : null}
+          {q.lifted === null ? (
+            <Button label={q.startedAt ? 'Lift it' : 'Record it'} testID={`lift-${number}`} onPress={() => setLifting(true)} />
+          ) : (
+            <Button look="quiet" label="Put it right" says={`Put square ${number} right`} onPress={() => setLifting(true)} />
+          )}
+          <Button
+            look="quiet"
+            label="Remove"
+            says={`Remove square ${number}`}
+            onPress={() => setProblems(dispatch(commit(jobId, [remove('square', q.id, surface.id)], `square ${number} removed`)))}
+          />
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** Counts down in minutes; a square that is over says so. */
+function Clock({ square: q }: { readonly square: Square }) {
+  const [now, setNow] = useState(() => new Date().toISOString());
+  const runs = q.startedAt !== null && q.stoppedAt === null;
+  useEffect(() => {
+    if (!runs) return undefined;
+    const timer = setInterval(() => setNow(new Date().toISOString()), TICK_MS);
+    return () => clearInterval(timer);
+  }, [runs]);
+  if (q.startedAt === null) return <Words look="note">not begun</Words>;
+  const left = minutesLeft(q, now);
+  if (left === null) return <Words look="note">standing</Words>;
+  return left > 0 ? (
+    <Words look="strong">{`lift in ${minutesText(Math.ceil(left))}`}</Words>
+  ) : (
+    <Words look="strong" tone="oxide">{`over by ${minutesText(-left)}: lift it`}</Words>
+  );
+}
+
+interface LiftFormProps {
+  readonly surface: Surface;
+  readonly square: Square;
+  readonly onSave: (fields: Partial<Square>) => void;
+  readonly onLeave: () => void;
+}
+
+function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
+  const units = useUnits();
+  // The clock stops when the scraper goes in, not when the form is filled.
+  const [stoppedAt] = useState(() => q.stoppedAt ?? (q.startedAt ? new Date().toISOString() : null));
+  const [lifted, setLifted] = useState(q.lifted);
+  const [onCoat, setOnCoat] = useState(q.stoppedOnLayerId);
+  const [stayed, setStayed] = useState(q.stayedPct);
+  const [left, setLeft] = useState([...q.leftBehind]);
+  const [harms, setHarms] = useState([...q.harms]);
+  const [ease, setEase] = useState(q.ease);
+  const [covered, setCovered] = useState(q.covered);
+  const [faceC, setFaceC] = useState(q.surfaceC);
+  const [dwell, setDwell] = useState(q.dwellMin);
+  const coats = liveLayers(surface);
+  const degrees = units === 'ft' ? '°F' : '°C';
+  const shown = faceC === null ? null : units === 'ft' ? convert(faceC, 'C', 'F') : faceC;
+  return (
+    <View className="gap-3" testID="lift-form">
+      <Pick
+        label="What came off"
+        value={lifted}
+        options={LIFTED.map((value) => ({ value, label: LIFT_WORDS[value] }))}
+        onChange={setLifted}
+        testID="lifted"
+      />
+      {lifted === 'toCoat' ? (
+        <Select
+          label="It stopped on"
+          value={onCoat ?? ''}
+          options={[
+            { value: '', label: 'pick the coat' },
+            ...coats.map((c, i) => ({ value: c.id, label: `${i + 1}  ${say(c.binder)}${c.colour ? `, ${c.colour}` : ''}` })),
+          ]}
+          onChange={(v) => setOnCoat(v === '' ? null : v)}
+        />
+      ) : null}
+      {lifted !== null && lifted !== 'nothing' ? (
+        <NumberField
+          label="Stayed on the square"
+          unit="%"
+          value={stayed}
+          step={5}
+          optional
+          decimals={0}
+          onCommit={setStayed}
+          testID="stayed"
+        />
+      ) : null}
+      <Ticks label="What it left" values={left} options={LEFT_BEHIND.map((value) => ({ value, label: say(value) }))} onChange={setLeft} />
+      <Ticks
+        label="Harm to the material"
+        values={harms}
+        options={HARMS.map((value) => ({ value, label: say(value) }))}
+        onChange={setHarms}
+      />
+      <Pick
+        label="How it went"
+        value={ease === null ? null : String(ease)}
+        options={['1', '2', '3', '4', '5'].map((value) => ({
+          value,
+          label: value === '1' ? '1 hard' : value === '5' ? '5 falls off' : value,
+        }))}
+        onChange={(v) => setEase(Number(v))}
+        testID="ease"
+      />
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-[9rem] flex-1">
+          <NumberField
+            label="Face temperature"
+            unit={degrees}
+            value={shown}
+            optional
+            decimals={0}
+            onCommit={(v) => setFaceC(v === null ? null : units === 'ft' ? convert(v, 'F', 'C') : v)}
+            testID="square-face"
+          />
+        </View>
+        {q.startedAt === null ? (
+          <View className="min-w-[9rem] flex-1">
+            <NumberField label="It stood" unit="min" value={dwell} optional decimals={0} onCommit={setDwell} testID="square-stood" />
+          </View>
+        ) : null}
+      </View>
+      <Toggle label="Covered with film" value={covered} onChange={setCovered} />
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          look="main"
+          label="Record it"
+          testID="save-square"
+          onPress={() =>
+            onSave({
+              lifted,
+              stoppedAt,
+              stoppedOnLayerId: lifted === 'toCoat' ? onCoat : null,
+              stayedPct: lifted === 'nothing' ? 100 : stayed,
+              leftBehind: left,
+              harms,
+              ease,
+              covered,
+              surfaceC: faceC,
+              dwellMin: dwell,
+            })
+          }
+        />
+        <Button label="Leave it" onPress={onLeave} />
+      </View>
+    </View>
+  );
+}
+
+const LIFT_WORDS = { nothing: 'nothing', some: 'some', toCoat: 'down to a coat', bare: 'all, to bare' } as const;

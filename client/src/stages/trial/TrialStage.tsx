@@ -1,0 +1,246 @@
+/** Trial squares on one surface: whether the film holds, what takes it off, how long it needs, and which square to try next. */
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  BLANK_SQUARE,
+  carriedSquare,
+  carryable,
+  firstSquares,
+  formatMeasure,
+  lastFaceC,
+  measure,
+  methodById,
+  say,
+  type Conclusion,
+  type MethodId,
+  type Problem,
+  type Proposal,
+  type Square,
+} from '@roughsill/core';
+import { AnswerRow, Button, Empty, NextBar, Panel, Problems, Reasons, Select, TextField, useUnits, Words } from '../../kit';
+import { add, commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
+import type { StageProps } from '../SurfaceScreen';
+import { cap } from '../walk/drafts';
+import { Bracket } from './Bracket';
+import { FilmPanel } from './FilmPanel';
+import { SquareCard } from './SquareCard';
+import { SquarePlan } from './SquarePlan';
+import { minutesText } from './words';
+
+/** Where the next square goes: side by side, from the left. */
+const spotFor = (n: number) => ({ atX: 0.15 + (n % 5) * 0.175, atY: 0.2 + Math.floor(n / 5) * 0.25 });
+
+export function TrialStage({ facts, surface, plan }: StageProps) {
+  const dispatch = useAppDispatch();
+  const settings = useSettings();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const jobs = useAppSelector((s) => s.jobs.byId);
+  const jobId = facts.job.id;
+  const faceC = lastFaceC(surface);
+  const squares = surface.squares.filter((q) => q.removedAt === null);
+  const lay = (proposals: readonly Proposal[], product: string, what: string) =>
+    setProblems(
+      dispatch(
+        commit(
+          jobId,
+          proposals.map((p, i) =>
+            add(
+              'square',
+              {
+                ...BLANK_SQUARE,
+                methodId: p.methodId,
+                product,
+                coating: p.coating,
+                covered: p.covered,
+                dwellMin: p.dwellMin === null ? null : Math.max(1, p.dwellMin),
+                surfaceC: faceC,
+                ...spotFor(squares.length + i),
+              },
+              surface.id,
+            ),
+          ),
+          what,
+        ),
+      ),
+    );
+  const others = carryable(
+    surface,
+    Object.values(jobs).map((j) => j.facts),
+  ).filter((c) => !squares.some((q) => q.carriedFrom !== '' && q.methodId === c.square.methodId && q.dwellMin === c.square.dwellMin));
+  const next = plan.trials.flatMap((t) => t.next)[0];
+  const running = squares.filter((q) => q.startedAt !== null && q.lifted === null);
+  return (
+    <>
+      {!plan.issue.value ? (
+        <View testID="draft">
+          <Panel title="The plan stays a draft">
+            <Reasons because={plan.issue.because} />
+          </Panel>
+        </View>
+      ) : null}
+      {running.length === 0 && next ? (
+        <NextBar
+          says={`Next square: ${say(next.methodId)}${next.dwellMin === null ? '' : `, ${minutesText(next.dwellMin)}`}${next.coating ? `, on ${next.coating}` : ''}.`}
+          act="Mark it out"
+          onPress={() => lay([next], productOf(squares, next), 'square marked out')}
+        />
+      ) : null}
+      <Problems problems={problems} />
+      <FilmPanel jobId={jobId} surface={surface} hold={plan.hold} />
+      {squares.length > 0 ? <SquarePlan surface={surface} squares={squares} /> : null}
+      {plan.trials.map((t) => (
+        <GroupPanel
+          key={`${t.methodId}|${t.coating}`}
+          group={t}
+          squares={squares.filter((q) => q.methodId === t.methodId && q.coating.trim().toLowerCase() === t.coating.toLowerCase())}
+          all={squares}
+          jobId={jobId}
+          surface={surface}
+          onLay={(p, product) => lay([p], product, 'square marked out')}
+        />
+      ))}
+      {squares.length === 0 ? (
+        <Empty says="Three small squares side by side, short, middle and long, save a facade. Pick what to try." />
+      ) : null}
+      <StartPanel
+        plan={plan}
+        onStart={(id, product, coating) =>
+          lay(firstSquares(methodById(id), coating, faceC, settings.rates[id]), product, `${say(id)}: squares marked out`)
+        }
+      />
+      {others.length > 0 ? (
+        <Panel title="Tried elsewhere on the same coating" aside={String(others.length)} testID="carry">
+          {others.slice(0, 6).map((c) => (
+            <View key={c.square.id} className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
+              <View className="min-w-[10rem] flex-1">
+                <Words look="row">{cap(say(c.square.methodId))}</Words>
+                <Words look="note">{`${c.from.name}${c.fromJob.id === jobId ? '' : `, ${c.fromJob.name}`} · ${c.square.dwellMin === null ? '' : minutesText(c.square.dwellMin)}, ${c.square.lifted ? say(c.square.lifted) : ''}`}</Words>
+              </View>
+              <Button
+                label="Carry it over"
+                says={`Carry over ${say(c.square.methodId)} from ${c.from.name}`}
+                onPress={() =>
+                  setProblems(
+                    dispatch(commit(jobId, [add('square', carriedSquare(c, c.fromJob.id === jobId), surface.id)], 'trial carried over')),
+                  )
+                }
+              />
+            </View>
+          ))}
+        </Panel>
+      ) : null}
+    </>
+  );
+}
+
+const productOf = (squares: readonly Square[], p: Proposal): string => squares.findLast((q) => q.methodId === p.methodId)?.product ?? '';
+
+interface GroupProps {
+  readonly group: Conclusion;
+  readonly squares: readonly Square[];
+  readonly all: readonly Square[];
+  readonly jobId: string;
+  readonly surface: StageProps['surface'];
+  readonly onLay: (p: Proposal, product: string) => void;
+}
+
+function GroupPanel({ group, squares, all, jobId, surface, onLay }: GroupProps) {
+  const units = useUnits();
+  const name = `${cap(say(group.methodId))}${group.coating ? `, on ${group.coating}` : ''}`;
+  return (
+    <Panel title={name} aside={`${group.squares} with an answer`} testID={`trial-${group.methodId}`}>
+      <AnswerRow
+        label={conclusionText(group, formatMeasure(measure(20, 'C'), units))}
+        value={STATE_WORDS[group.state.value]}
+        of={`the trial of ${say(group.methodId)}`}
+        because={group.state.because}
+      />
+      <Bracket group={group} squares={squares} aim={surface.aim} />
+      {squares.map((q) => (
+        <SquareCard key={q.id} jobId={jobId} surface={surface} square={q} number={all.indexOf(q) + 1} />
+      ))}
+      {group.next.map((p) => (
+        <View key={p.dwellMin ?? 0} className="gap-1">
+          <Button
+            label={p.dwellMin === null ? 'Mark out one more' : `Mark out ${minutesText(p.dwellMin)}`}
+            says={`Mark out a square of ${say(p.methodId)}${p.dwellMin === null ? '' : ` for ${minutesText(p.dwellMin)}`}`}
+            onPress={() => onLay(p, productOf(all, p))}
+            testID={`next-square-${p.methodId}`}
+          />
+          <Reasons because={p.because} />
+        </View>
+      ))}
+    </Panel>
+  );
+}
+
+const STATE_WORDS = { works: 'works', open: 'not yet', failed: 'does not work' } as const;
+
+function conclusionText(c: Conclusion, at: string): string {
+  if (c.dwellH) {
+    const low = minutesText(c.dwellH.low * 60);
+    const high = minutesText(c.dwellH.high * 60);
+    return `Plan with ${low === high ? low : `${low} to ${high}`} at ${at}`;
+  }
+  return c.state.value === 'works' ? 'It comes off' : c.state.value === 'failed' ? 'Another product here' : 'More squares tell';
+}
+
+function StartPanel({
+  plan,
+  onStart,
+}: {
+  readonly plan: StageProps['plan'];
+  readonly onStart: (id: MethodId, product: string, coating: string) => void;
+}) {
+  const worth = (id: MethodId) => methodById(id).dwellH !== null || methodById(id).trialFirst || methodById(id).infrared;
+  const ids = [
+    ...new Set(
+      plan.choice.parts.flatMap((p) =>
+        [...p.options, ...p.helpers]
+          .filter(
+            (o) =>
+              (o.verdict !== 'blocked' || o.canInsist) &&
+              worth(o.methodId) &&
+              !o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake'),
+          )
+          .map((o) => o.methodId),
+      ),
+    ),
+  ];
+  const [picked, setPicked] = useState<MethodId | null>(null);
+  const [product, setProduct] = useState('');
+  const [coating, setCoating] = useState('');
+  const id = picked ?? ids[0];
+  if (!id) return null;
+  return (
+    <Panel title="Try another" testID="start-trial">
+      <Select
+        label="What to try"
+        value={id}
+        options={ids.map((value) => ({ value, label: cap(say(value)) }))}
+        onChange={setPicked}
+        testID="try-method"
+      />
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-[10rem] flex-1">
+          <TextField label="Product, as on the tin" value={product} onChange={setProduct} onCommit={setProduct} />
+        </View>
+        <View className="min-w-[10rem] flex-1">
+          <TextField
+            label="Coating at the spot, if it differs"
+            value={coating}
+            onChange={setCoating}
+            onCommit={setCoating}
+            placeholder="as recorded"
+          />
+        </View>
+      </View>
+      <Button
+        look="main"
+        label={methodById(id).dwellH ? 'Mark out short, middle, long' : 'Mark out a patch'}
+        onPress={() => onStart(id, product.trim(), coating.trim())}
+        testID="start-squares"
+      />
+    </Panel>
+  );
+}

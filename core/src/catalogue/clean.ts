@@ -1,0 +1,74 @@
+/** Washing, soaking, cleaning: what water and a cloth take off, and mold by three schools. */
+import { PLASTER } from '../facts/vocabulary';
+import { BLADES, BY_BRUSH, eachPass, EVERY, ft2h, method, once, span } from './method';
+
+const MOLD = { takes: ['mold'], bite: 'skin', suits: EVERY, reach: BY_BRUSH, wet: true, leaves: ['water'], source: 'trade-mold' } as const;
+
+export const CLEAN = [
+  method('washDegrease', {
+    takes: ['dirt'],
+    bite: 'skin',
+    suits: EVERY,
+    reach: BY_BRUSH,
+    wet: true,
+    leaves: ['water'],
+    rate: ft2h(125, 300),
+    consumables: [once('cleaner', 0.1, 'L', 0.6)],
+    source: 'trade-wash',
+  }),
+  method('distemperWash', {
+    takes: ['distemper'],
+    bite: 'bare',
+    suits: [...PLASTER, 'brick', 'stone', 'softwood'],
+    reach: BY_BRUSH,
+    wet: true,
+    leaves: ['water'],
+    needs: ['water'],
+    rate: ft2h(30, 80),
+    passes: span(2, 3),
+    consumables: [once('water', 4, 'L', 0.1)],
+    source: 'trade-wash',
+  }),
+  method('textureSoak', {
+    takes: ['texture'],
+    bite: 'bare',
+    suits: PLASTER,
+    reach: { flat: 1, moulded: 0.4, tight: 0.5, underside: 1 },
+    wet: true,
+    leaves: ['water'],
+    needs: ['water'],
+    harms: ['board'],
+    rate: ft2h(25, 60),
+    // Misted two to four times, minutes apart; more if it was painted.
+    passes: span(2, 4),
+    dwellH: span(0.25, 0.5),
+    laying: { layM2PerH: 40, liftM2PerH: 10, rinseM2PerH: null, openLifeH: 0.7, coveredLifeH: 2, rinseWithinH: 1 },
+    consumables: [eachPass('water', 0.7, 'L', 0.05), BLADES],
+    harm: 1,
+    source: 'trade-wash',
+  }),
+  method('moldWash', { ...MOLD, rate: ft2h(60, 150), consumables: [once('cleaner', 0.1, 'L', 0.6)] }),
+  method('moldBiocide', { ...MOLD, rate: ft2h(50, 120), dwellH: span(1, 1), consumables: [once('biocide', 0.15, 'L', 1.8)] }),
+  method('moldBleach', {
+    ...MOLD,
+    rate: ft2h(45, 110),
+    dwellH: span(1, 1.5),
+    vapour: true,
+    harms: ['grain'],
+    consumables: [once('bleach', 0.12, 'L', 0.4)],
+    harm: 1,
+  }),
+  method('puttyCut', {
+    takes: ['putty'],
+    bite: 'loose',
+    suits: ['softwood', 'tanninWood', 'oilyWood', 'mildSteel'],
+    reach: { besideGlass: 1 },
+    dust: 'low',
+    leaves: ['dust'],
+    harms: ['glass'],
+    rate: ft2h(2, 6),
+    consumables: [BLADES],
+    harm: 1,
+    source: 'trade-putty',
+  }),
+];

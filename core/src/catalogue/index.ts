@@ -1,0 +1,43 @@
+/** The catalogue, by family. */
+import type { MethodId } from '../facts/vocabulary';
+import { BLAST } from './blast';
+import { CLEAN } from './clean';
+import { HEAT } from './heat';
+import { KEEP } from './keep';
+import type { Method } from './method';
+import { METALWORK } from './metal';
+import { SCRAPE } from './scrape';
+import { STRIP } from './strip';
+
+export const FAMILIES = {
+  keep: KEEP,
+  scrape: SCRAPE,
+  strip: STRIP,
+  heat: HEAT,
+  clean: CLEAN,
+  metal: METALWORK,
+  blast: BLAST,
+} as const satisfies Record<string, readonly Method[]>;
+export const METHODS: readonly Method[] = Object.values(FAMILIES).flat();
+
+const BY_ID = new Map(METHODS.map((m) => [m.id, m]));
+export function methodById(id: MethodId): Method {
+  const m = BY_ID.get(id);
+  if (!m) throw new RangeError(`no method ${id} in the catalogue`);
+  return m;
+}
+export {
+  BITES,
+  biteDepth,
+  makes,
+  METHOD_FACTS,
+  sourceOf,
+  type Bite,
+  type Consumable,
+  type Laying,
+  type Makes,
+  type Method,
+  type MethodFact,
+  type Residue,
+  type Takes,
+} from './method';

@@ -1,0 +1,52 @@
+/** The question for one part of a surface, as the plan and the firm have it; the person then changes crew, cover and size. */
+import type { MethodId, Surface } from '../facts';
+import { methodById } from '../catalogue';
+import { picksOf } from '../choose';
+import type { SurfacePlan } from '../pipeline';
+import { lastFaceC } from '../probe';
+import type { FirmSettings } from '../rulebook';
+import { REFERENCE_C } from '../trial';
+import type { RoundQuestion } from './rounds';
+
+/** A strip of wall that one person lays and lifts without moving. Common practice. */
+const STRIP_M2 = 0.25;
+
+/**
+ * @param methodId instead of what the plan has there
+ * @returns undefined when nothing on the part is laid and left
+ */
+export function roundQuestion(
+  s: Surface,
+  plan: SurfacePlan,
+  partId: string,
+  settings: FirmSettings,
+  methodId?: MethodId,
+): RoundQuestion | undefined {
+  const part = plan.choice.parts.find((p) => p.partId === partId);
+  if (!part || part.areaM2 <= 0) return undefined;
+  const option = methodId
+    ? [...part.options, ...part.helpers].find((o) => o.methodId === methodId)
+    : picksOf(part).find((p) => methodById(p.option.methodId).laying !== null)?.option;
+  if (!option) return undefined;
+  const method = methodById(option.methodId);
+  if (!method.laying) return undefined;
+  const soak = option.perM2.dwellHours;
+  const equalPieces = s.count > 1;
+  const pieceM2 = equalPieces ? part.areaM2 / s.count : STRIP_M2;
+  const several = settings.crew > 1;
+  return {
+    method,
+    crew: { laying: 1, lifting: several ? settings.crew - 1 : 1, shared: !several },
+    weather: {
+      faceC: lastFaceC(s) ?? REFERENCE_C,
+      sun: false,
+      wind: false,
+      covered: method.laying.coveredLifeH > method.laying.openLifeH,
+    },
+    pieceM2,
+    speed: method.reach[part.kind] ?? 0.5,
+    soakH: soak?.high ?? 0,
+    pieces: equalPieces ? s.count : Math.ceil(part.areaM2 / pieceM2),
+    settings,
+  };
+}

@@ -1,0 +1,62 @@
+/** What the trial squares of one surface say of each method. */
+import type { MethodId } from '../facts';
+import { why, type Reason } from '../reasons';
+import type { Conclusion } from './conclude';
+
+export interface Learned {
+  /** done: tried here; carried: taken over from the same coating elsewhere; failed: tried, and nothing brought it off without harm. */
+  readonly state: 'done' | 'carried' | 'failed';
+  /** At 20 C, h. Null: the method does not soak, or nothing worked. */
+  readonly dwellH: { readonly low: number; readonly high: number } | null;
+  readonly passes: { readonly low: number; readonly high: number } | null;
+  /** Multiplies hands-on hours, from how easily it came off. */
+  readonly ease: { readonly low: number; readonly high: number };
+  readonly squares: number;
+  readonly because: readonly Reason[];
+}
+export type TrialBook = Readonly<Partial<Record<MethodId, Learned>>>;
+export const NO_TRIALS: TrialBook = {};
+
+const widest = (rs: readonly { low: number; high: number }[]) => ({
+  low: Math.min(...rs.map((r) => r.low)),
+  high: Math.max(...rs.map((r) => r.high)),
+});
+
+/**
+ * One entry for each method that has an answer. Where coatings answered differently, the plan is made for those that it lifts, and says
+ * on which it does not: never one verdict for two coatings.
+ */
+export function trialBook(conclusions: readonly Conclusion[]): TrialBook {
+  if (conclusions.length === 0) return NO_TRIALS;
+  const out: Partial<Record<MethodId, Learned>> = {};
+  for (const id of new Set(conclusions.map((c) => c.methodId))) {
+    const all = conclusions.filter((c) => c.methodId === id && c.state.value !== 'open');
+    const works = all.filter((c) => c.state.value === 'works');
+    if (all.length === 0) continue;
+    const squares = all.reduce((n, c) => n + c.squares, 0);
+    if (works.length === 0) {
+      out[id] = {
+        state: 'failed',
+        dwellH: null,
+        passes: null,
+        ease: { low: 1, high: 1 },
+        squares,
+        because: all.flatMap((c) => c.state.because),
+      };
+      continue;
+    }
+    const differs = all
+      .filter((c) => c.state.value === 'failed')
+      .map((c) => why('trial.differs', 'job-record', { coating: c.coating || 'the coats recorded' }, 'care'));
+    const dwells = works.flatMap((c) => (c.dwellH ? [c.dwellH] : []));
+    out[id] = {
+      state: works.every((c) => c.carried) ? 'carried' : 'done',
+      dwellH: dwells.length > 0 ? widest(dwells) : null,
+      passes: widest(works.flatMap((c) => (c.passes ? [c.passes] : []))),
+      ease: widest(works.map((c) => c.ease)),
+      squares,
+      because: [...differs, ...works.flatMap((c) => c.state.because)],
+    };
+  }
+  return out;
+}
