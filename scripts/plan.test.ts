@@ -7,7 +7,8 @@ import { generated } from './generated';
 const root = path.resolve(__dirname, '..');
 const dir = mkdtempSync(path.join(os.tmpdir(), 'rough-sill-'));
 afterAll(() => rmSync(dir, { recursive: true, force: true }));
-const plan = (...args: string[]) => spawnSync(process.execPath, ['scripts/plan.mjs', ...args], { cwd: root, encoding: 'utf8' });
+const plan = (...args: string[]) =>
+  spawnSync(process.execPath, ['scripts/plan.mjs', ...args], { cwd: root, encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
 const example = 'examples/one-window.roughsill.json';
 const file = (name: string, text: string) => {
   const full = path.join(dir, name);

@@ -29,6 +29,7 @@ export function methodById(id: MethodId): Method {
 export {
   BITES,
   biteDepth,
+  isHelper,
   makes,
   METHOD_FACTS,
   sourceOf,

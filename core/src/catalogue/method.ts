@@ -137,6 +137,10 @@ export function sourceOf(m: Method, fact: MethodFact): SourceId {
   return m.source;
 }
 
+const COATS: readonly Takes[] = ['coat', 'texture', 'distemper', 'casein'];
+/** Methods that deal with no coating help before or after the one that does: washing, mold, rust gel, putty. */
+export const isHelper = (m: Method): boolean => !m.takes.some((t) => COATS.includes(t));
+
 export function makes(m: Method): Makes[] {
   const out: Makes[] = [];
   if (m.dust !== 'none') out.push('dust');

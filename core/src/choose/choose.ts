@@ -7,7 +7,7 @@ import type { Hold } from '../trial';
 import { liveParts, type TakeOff } from '../walk';
 import { heightFactor, midpoint, unitEffort, type UnitEffort } from './cost';
 import { requiredDepth } from './depth';
-import { biteDepth, methodById, METHODS, type Bite, type Method, type Takes } from '../catalogue';
+import { biteDepth, isHelper, methodById, METHODS, type Bite } from '../catalogue';
 import { sequence, type Sequence } from './sequence';
 import { coatsReached, sheetFor, surfaceSheet, type SurfaceSheet } from './sheet';
 import { judge, type MethodVerdict, type Verdict } from './verdict';
@@ -41,10 +41,6 @@ export interface Choice {
   readonly parts: readonly PartChoice[];
   readonly sequence: Sequence;
 }
-
-/** Methods that deal with a coating; the others help before or after. */
-const COATS: readonly Takes[] = ['coat', 'texture', 'distemper', 'casein'];
-export const isHelper = (m: Method): boolean => !m.takes.some((t) => COATS.includes(t));
 
 const VERDICT_ORDER: Readonly<Record<Verdict, number>> = { go: 0, care: 1, blocked: 2 };
 

@@ -6,7 +6,7 @@ import type { Effect, Force, RuleId, SourceId } from '../reasons';
 import type { HazardState } from '../probe';
 import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
-import type { Method } from '../catalogue';
+import { isHelper, type Method } from '../catalogue';
 import { BINDERS } from '../facts/vocabulary';
 import type { Sheet } from './sheet';
 
@@ -47,7 +47,7 @@ export const RULES: readonly Rule[] = [
   // Fit of the method
   rule('fit.material', 'block', 'hazard', 'trade-aim', any, [is('methodSuits', false)]),
   rule('fit.partOutOfReach', 'block', 'trade', 'trade-aim', any, [is('partReached', false)]),
-  rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece && m.id !== 'cover', [is('deepEnough', false)]),
+  rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece && m.id !== 'cover' && !isHelper(m), [is('deepEnough', false)]),
   rule('fit.nothingToTake', 'block', 'trade', 'trade-aim', any, [is('nothingToTake', true)]),
   rule('fit.failsOn', 'block', 'trade', 'trade-binder', (m) => m.failsOn.length > 0, [is('failsOnCoat', ...BINDERS)]),
   rule('fit.binderUnknown', 'note', 'trade', 'trade-trial', (m) => m.laying !== null || m.infrared, [is('binderUnknown', true), is('trial', 'none')]),

@@ -1,7 +1,7 @@
 /** What each method would really cost on a surface: the whole plan is derived with it, not a price per square metre looked up. */
 import type { JobFacts, MethodId, PartKind, Surface } from '../facts';
-import { makes, methodById, METHODS, type Makes } from '../catalogue';
-import { isHelper, midpoint, type MethodOption, type Range, type Verdict } from '../choose';
+import { isHelper, makes, methodById, METHODS, type Makes } from '../catalogue';
+import { midpoint, type MethodOption, type Range, type Verdict } from '../choose';
 import { createDeriver, type Deriver, type SurfacePlan } from '../pipeline';
 import type { Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';

@@ -59,6 +59,7 @@ test('every rule that blocks because of doubt says what would clear it, unless n
     'fit.material',
     'blast.inside',
     'blast.hardTimber',
+    'cover.noFace',
   ];
   for (const r of RULES.filter((x) => x.effect === 'block' && !never.includes(x.id))) {
     expect([r.id, (RULE_WORDS[r.id] as { lifts?: string }).lifts]).toEqual([r.id, expect.any(String)]);

@@ -1,9 +1,9 @@
 /** Trials, order of work, comparison and rounds of one surface, in plain data. */
 import type { JobFacts, Surface } from '../facts';
-import { compareMethods, daysOf, sensitivity } from '../compare';
+import { ALWAYS, compareMethods, daysOf, sensitivity } from '../compare';
 import { triageOf } from '../choose';
 import type { SurfacePlan } from '../pipeline';
-import { say } from '../reasons';
+import { say, sentence } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { roundQuestion, rounds } from '../rounds';
 import type { UnitSystem } from '../units/units';
@@ -57,7 +57,10 @@ export function comparisonReport(facts: JobFacts, s: Surface, p: SurfacePlan, se
       draft: o.draft,
       beatenByAnother: o.dominated,
     })),
-    blocked: compared.blocked.map((b) => ({ method: b.methodId, name: say(b.methodId), because: reasons(b.because) })),
+    // The reasons stand with each part; here the sentences are enough, and only for what is always compared.
+    notStripping: compared.blocked
+      .filter((b) => ALWAYS.includes(b.methodId))
+      .map((b) => ({ name: say(b.methodId), says: b.because.map((r) => sentence(r, facts.job.units)) })),
     whatIf: main === null ? [] : sensitivity(facts, s.id, main, settings, thisYear),
     rounds: p.choice.parts.flatMap((part) => {
       const q = roundQuestion(s, p, part.partId, settings);

@@ -1,5 +1,4 @@
 /** The report as a readable plan. */
-import { ALWAYS } from '../compare';
 import { say } from '../reasons';
 import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport } from './report';
@@ -48,8 +47,7 @@ function comparisonLines(c: NonNullable<SurfaceReport['comparison']>, money: (n:
       `| ${m.name}${m.beatenByAnother ? '' : ' *'} | ${say(m.verdict)} | ${formatRange(m.personHours, formatWork)} | ${formatRange(m.days, day)} | ${formatRange(m.money, money)} | ${HARM_WORDS[Math.round(m.harm)]} | ${m.proof === 'none' ? 'a guess' : m.proof}${m.draft ? ', draft' : ''} |`,
     );
   out.push('', '\\* no other costs less and harms less.');
-  for (const b of c.blocked.filter((x) => ALWAYS.includes(x.method)))
-    out.push(`- ${b.name}: blocked. ${b.because.map((r) => r.says).join(' ')}`);
+  for (const b of c.notStripping) out.push(`- ${b.name}: blocked. ${b.says.join(' ')}`);
   for (const w of c.whatIf)
     out.push(
       `- If ${say(`whatIf.${w.what}`)}: ${money(w.moneyThen)} instead of ${money(w.money)}, ${day(w.daysThen)} days instead of ${day(w.days)}.`,

@@ -4,7 +4,7 @@ import { methodById, type Method } from '../catalogue';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { MethodOwn } from '../rulebook';
 import { measure } from '../units/units';
-import { fromReference } from './dwell';
+import { fromReference, toReference } from './dwell';
 import { outcomeOf, referenceMin } from './square';
 
 export interface Proposal {
@@ -130,6 +130,13 @@ function nextDwell(
   };
 }
 
+/** A round dwell for the day that still lies between what is known, else a plain one, else none: the bracket is as narrow as a clock. */
+function onTheDay(min: number, faceC: number | null, above: number, below: number): number | null {
+  const exact = fromReference(min, faceC);
+  const lies = (d: number) => toReference(d, faceC) > above * 1.02 && toReference(d, faceC) < below * 0.98;
+  return [round(exact), Math.round(exact)].find(lies) ?? null;
+}
+
 function conclude({ method, coating, squares }: Group, s: Surface, faceC: number | null, own: MethodOwn | undefined): Conclusion {
   const told = squares.map((q) => ({ q, says: outcomeOf(q, s), min: referenceMin(q) }));
   const answered = told.filter((t) => t.says !== 'open');
@@ -172,17 +179,10 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
       next: [],
     };
   const step = usual ? nextDwell(method, usual, notCleanMin, cleanMin) : null;
+  const dwellMin = step && onTheDay(step.min, faceC, notCleanMin ?? 0, cleanMin ?? Infinity);
   const proposals: Proposal[] =
-    step && waiting === 0
-      ? [
-          {
-            methodId: method.id,
-            coating,
-            dwellMin: round(fromReference(step.min, faceC)),
-            covered: answered.at(-1)!.q.covered,
-            because: [step.reason],
-          },
-        ]
+    step && dwellMin !== null && waiting === 0
+      ? [{ methodId: method.id, coating, dwellMin, covered: answered.at(-1)!.q.covered, because: [step.reason] }]
       : [];
   if (clean.length === 0) {
     if (usual === null || step === null)
