@@ -2,7 +2,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { example, expect, test } from './app';
 
-const STAGES = ['walk', 'probe', 'choose', 'protect', 'coat', 'work'];
+const STAGES = ['walk', 'probe', 'trial', 'choose', 'protect', 'coat', 'work'];
 
 test('axe is clean, targets are at least 48 px, nothing runs off the side', async ({ app, page }) => {
   test.setTimeout(240_000);
@@ -12,19 +12,27 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
   };
   const sash = facts.surfaces.find((s) => s.name.startsWith('Sashes'))!.id;
   const ceiling = facts.surfaces.find((s) => s.name.startsWith('Textured'))!.id;
+  const boards = facts.surfaces.find((s) => s.name.startsWith('Old slipway'))!.id;
   const screens = [
     '/',
     '/new',
     '/settings',
+    '/catalogue',
     '/sources',
     '/keys',
     `/add/${jobId}`,
     `/add/${jobId}?space=${facts.spaces[0]!.id}`,
     `/facts/${jobId}`,
     `/print/${jobId}?surface=${sash}`,
+    `/compare/${jobId}?surface=${sash}`,
+    `/rounds/${jobId}?surface=${sash}`,
     ...['table', 'samples', 'survey', 'instruments', 'import', 'mold'].map((page) => `/${page}/${jobId}`),
   ];
-  screens.push(...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]), `/job/${jobId}/probe/${ceiling}`);
+  screens.push(
+    ...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]),
+    `/job/${jobId}/probe/${ceiling}`,
+    `/job/${jobId}/choose/${boards}`,
+  );
   for (const at of screens) {
     await app.open(at);
     await page.getByRole('heading', { level: 1 }).first().waitFor();

@@ -50,7 +50,7 @@ test('a job is begun, and a method chosen, with the keyboard alone', async ({ ap
   await page.keyboard.press('Enter');
   await page.getByRole('heading', { name: 'Door', exact: true }).waitFor();
   await page.locator('body').click({ position: { x: 5, y: 5 } });
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   const first = app.id('part-flat').getByRole('button').first();
   await first.focus();
   await page.keyboard.press('Enter');
@@ -66,15 +66,17 @@ test('a job is begun, and a method chosen, with the keyboard alone', async ({ ap
 test('the firm’s own rate changes hours and says so; hot air on lead is a setting', async ({ app, page }) => {
   const jobId = await app.bring(example('one-window'));
   await app.open('/settings');
-  await app.type('rate-low-infrared', '1');
   await app.id('hot-air').click();
+  await app.id('to-catalogue').click();
+  await app.button('infrared, then scrape: facts and rates').click();
+  await app.type('rate-low-infrared', '1');
   await app.sent();
   await app.open(`/job/${jobId}/choose`);
   await page.getByRole('link', { name: /Lower sash/ }).waitFor();
   await page.keyboard.press('j');
   const flat = app.id('part-flat');
   await flat.getByTestId('method-infrared').getByRole('button').first().click();
-  await expect(flat.getByTestId('method-infrared')).toContainText('Hours from your own rates.');
+  await expect(flat.getByTestId('method-infrared')).toContainText('Hours from your own rates; no trial behind them.');
   await expect(flat.getByTestId('method-heatGun')).toContainText('1,100 °F');
 });
 

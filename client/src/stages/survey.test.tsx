@@ -128,7 +128,7 @@ describe('a sample', () => {
       commit('quill-point', [takeChip(facts(), surface, 'all', 'Ines Marlow', 'QP', { takenAt: '2026-04-16T09:00:00.000Z' })], 'chip'),
     );
     const made = facts().surfaces.find((s) => s.id === 'qp-plinth')!.samples[0]!;
-    expect([made.number, made.toSubstrate, made.reachedLayerIds.length]).toEqual(['QP-015', true, 1]);
+    expect([made.number, made.toSubstrate, made.reachedLayerIds.length]).toEqual(['QP-015', true, 2]);
     inside(store, <Cards only="QP-015" />);
     fireEvent.click(screen.getByRole('button', { name: 'QP-015 sent' }));
     fireEvent.click(screen.getByRole('button', { name: 'Enter the answer to QP-015' }));

@@ -31,13 +31,15 @@ export interface Rounds {
   readonly input: RoundInput;
   /** Largest round in which nothing dries and nothing waits for its rinse; 0: not even one piece. */
   readonly largest: number;
-  /** Of the safe ones, that which does most in a day; with equal output, the smaller. */
+  /** Of the safe ones, that which does most in a day; with equal output the fewest rounds that leave a tenth of the time to spare. */
   readonly best: Answer<number>;
   readonly bestDay: Simulated;
   /** One piece more than the largest: what goes wrong. Null: nothing does, however large. */
   readonly tooMany: Simulated['spoilt'];
   readonly limitedBy: 'life' | 'rinse' | 'nothing';
   readonly perDay: number;
+  /** Most pieces laid and not yet lifted at one moment. */
+  readonly goingAtOnce: number;
   readonly perDayM2: number;
   readonly daysForAll: number | null;
   /** Person-hours of the whole day, idle time too: standing is paid. */
@@ -45,6 +47,8 @@ export interface Rounds {
   readonly idleMinPerDay: number;
 }
 
+/** A round that uses no more than this of the time it has is safe on a day that is a little warmer than thought. */
+const SPARE = 0.9;
 /** Nobody lays more than this at once. */
 const MOST = 400;
 
@@ -89,6 +93,19 @@ export function roundInput(q: RoundQuestion): RoundInput {
   };
 }
 
+/** Pieces between the first stroke of laying and the last of lifting, at the fullest moment. */
+function inFlight(day: Simulated): number {
+  const begun = day.bars.filter((b) => b.lane === 'lay').map((b) => [b.from, 1] as const);
+  const ended = day.bars.filter((b) => b.lane === 'lift').map((b) => [b.to, -1] as const);
+  let now = 0;
+  let most = 0;
+  for (const [, by] of [...begun, ...ended].sort((a, b) => a[0] - b[0] || a[1] - b[1])) {
+    now += by;
+    most = Math.max(most, now);
+  }
+  return most;
+}
+
 const people = (r: RoundInput): number => (r.shared ? Math.max(r.peopleLaying, r.peopleLifting) : r.peopleLaying + r.peopleLifting);
 
 export function rounds(q: RoundQuestion): Rounds {
@@ -101,13 +118,15 @@ export function rounds(q: RoundQuestion): Rounds {
   let best = 0;
   let day = simulate(input, 1, 0);
   const most = q.pieces === null ? largest : Math.min(largest, q.pieces);
+  const easy = largestRound({ ...input, lifeMin: input.lifeMin * SPARE, rinseWithinMin: input.rinseWithinMin * SPARE });
   if (overnight) {
     best = Math.max(0, Math.min(most, Math.floor(input.dayMin / Math.max(input.layMin, input.liftMin + input.rinseMin))));
     day = simulate({ ...input, dayMin: Infinity }, Math.max(best, 1), Math.max(best, 1));
   } else
     for (let k = 1; k <= most; k += 1) {
       const tried = simulate(input, k, q.pieces);
-      if (tried.spoilt === null && (best === 0 || tried.done > day.done || (tried.done === day.done && tried.endsAt < day.endsAt - 1e-9))) {
+      const better = tried.done > day.done || (tried.done === day.done && (k <= easy || best === 0));
+      if (tried.spoilt === null && (best === 0 || better)) {
         best = k;
         day = tried;
       }
@@ -135,6 +154,7 @@ export function rounds(q: RoundQuestion): Rounds {
     tooMany: over,
     limitedBy,
     perDay,
+    goingAtOnce: inFlight(day),
     perDayM2: perDay * q.pieceM2,
     daysForAll: q.pieces === null || perDay === 0 ? null : Math.ceil(q.pieces / perDay),
     personHoursPerDay: (people(input) * Math.min(day.endsAt, input.dayMin)) / 60,

@@ -65,7 +65,7 @@ describe('which square next', () => {
         for (let i = 0; i < 10; i += 1) {
           const c = squares.length === 0 ? undefined : only(on(squares));
           const next = c ? c.next[0]?.dwellMin : firstSquares(methodById('solventGel'), '', 20)[0]!.dwellMin;
-          if (next == null) break;
+          if (next === undefined || next === null) break;
           squares.push(gel(next, next >= truth ? 'bare' : 'some'));
         }
         const end = only(on(squares));

@@ -37,13 +37,18 @@ export function BoardsPanel({ jobId, surface }: { readonly jobId: string; readon
       <View className="gap-1">
         {pieces.map(({ board, says }) => (
           <View key={board.id} className="gap-1">
-            <AnswerRow
-              label={`${board.label}${board.coats === null ? '' : `   ${board.soundCoats ?? 0} of ${board.coats} coats hold`}`}
-              note={board.note || undefined}
-              value={say(says.value)}
-              of={`piece ${board.label}`}
-              because={says.because}
-            />
+            <View className="flex-row gap-1">
+              <View className="min-w-0 flex-1">
+                <AnswerRow
+                  label={`${board.label}   ${coatsText(board)}`}
+                  note={board.note || undefined}
+                  value={say(says.value)}
+                  of={`piece ${board.label}`}
+                  because={says.because}
+                />
+              </View>
+              <Button label="Edit" says={`Put piece ${board.label} right`} onPress={() => setEditing(board)} className="self-start" />
+            </View>
             {editing !== null && editing !== 'new' && editing.id === board.id ? (
               <BoardForm
                 start={board}
@@ -51,9 +56,7 @@ export function BoardsPanel({ jobId, surface }: { readonly jobId: string; readon
                 onLeave={() => setEditing(null)}
                 onRemove={() => write(remove('board', board.id, surface.id), `piece ${board.label} removed`) && setEditing(null)}
               />
-            ) : (
-              <Button look="quiet" flush label="Put it right" says={`Put piece ${board.label} right`} onPress={() => setEditing(board)} />
-            )}
+            ) : null}
           </View>
         ))}
       </View>
@@ -74,6 +77,12 @@ export function BoardsPanel({ jobId, surface }: { readonly jobId: string; readon
       )}
     </Panel>
   );
+}
+
+function coatsText(b: Board): string {
+  if (b.coats === null) return 'coats not counted';
+  if (b.coats === 0) return 'no coat left';
+  return `${b.soundCoats ?? 0} of ${b.coats} ${b.coats === 1 ? 'coat holds' : 'coats hold'}`;
 }
 
 interface BoardFormProps {

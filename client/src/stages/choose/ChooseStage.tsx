@@ -13,15 +13,18 @@ import {
   methodById,
   say,
   sentence,
+  type Material,
   type MethodId,
   type MethodOption,
   type PartChoice,
   type Problem,
 } from '@roughsill/core';
 import { AnswerRow, Button, Panel, Problems, Reasons, Select, TextField, useUnits, VerdictEdge, Words } from '../../kit';
+import { sectionCoats, Strip, type SectionCoat } from '../../section';
 import { commit, set, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';
 import type { StageProps } from '../SurfaceScreen';
+import { cap } from '../walk/drafts';
 import { BoardsPanel } from './BoardsPanel';
 import { SequencePanel } from './SequencePanel';
 
@@ -30,11 +33,10 @@ interface ChooseProps extends StageProps {
   readonly onLook: (m: MethodId | null) => void;
 }
 
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
-
 export function ChooseStage({ facts, surface, plan, looking, onLook }: ChooseProps) {
   const dispatch = useAppDispatch();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const coats = sectionCoats(plan);
   const write = (drafts: Parameters<typeof commit>[1], what: string) => setProblems(dispatch(commit(facts.job.id, drafts, what)));
   return (
     <>
@@ -65,6 +67,8 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
         <PartMethods
           key={part.partId}
           part={part}
+          coats={coats}
+          material={surface.material}
           looking={looking}
           onLook={onLook}
           money={moneyFor(facts)}
@@ -96,6 +100,8 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
 }
 
 interface PartMethodsProps {
+  readonly coats: readonly SectionCoat[];
+  readonly material: Material;
   readonly part: PartChoice;
   readonly looking: MethodId | null;
   readonly onLook: (m: MethodId | null) => void;
@@ -111,7 +117,7 @@ interface PartMethodsProps {
 /** Never was for this material, or has nothing here to take off: no news among what is blocked. */
 const beside = (o: MethodOption): boolean => o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake');
 
-function PartMethods({ part, looking, onLook, money, insisted, several, onChoose, added, onAlso }: PartMethodsProps) {
+function PartMethods({ part, coats, material, looking, onLook, money, insisted, several, onChoose, added, onAlso }: PartMethodsProps) {
   const units = useUnits();
   const [all, setAll] = useState(false);
   const [open, setOpen] = useState<MethodId | null>(null);
@@ -133,6 +139,8 @@ function PartMethods({ part, looking, onLook, money, insisted, several, onChoose
             option={o}
             part={part}
             money={money}
+            coats={coats}
+            material={material}
             open={open === o.methodId}
             chosen={part.chosenByPerson && part.selected.value === o.methodId}
             first={!part.chosenByPerson && part.selected.value === o.methodId}
@@ -224,6 +232,8 @@ function Helpers({ part, added, money, onAlso }: Pick<PartMethodsProps, 'part' |
 }
 
 interface MethodRowProps {
+  readonly coats: readonly SectionCoat[];
+  readonly material: Material;
   readonly option: MethodOption;
   readonly part: PartChoice;
   readonly money: (n: number) => string;
@@ -237,7 +247,21 @@ interface MethodRowProps {
   readonly onUndo: () => void;
 }
 
-function MethodRow({ option: o, part, money, open, chosen, first, insisted, several, onToggle, onChoose, onUndo }: MethodRowProps) {
+function MethodRow({
+  option: o,
+  part,
+  money,
+  coats,
+  material,
+  open,
+  chosen,
+  first,
+  insisted,
+  several,
+  onToggle,
+  onChoose,
+  onUndo,
+}: MethodRowProps) {
   const units = useUnits();
   const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
   const weighty = o.because.filter((r) => r.effect === (o.verdict === 'blocked' ? 'block' : 'care'));
@@ -276,6 +300,12 @@ function MethodRow({ option: o, part, money, open, chosen, first, insisted, seve
         </Pressable>
         {open ? (
           <View className="gap-3 px-3 pb-3">
+            <View className="flex-row items-center gap-3">
+              <Strip coats={coats} material={material} bite={o.coatsReached} scale={1.6} />
+              <Words look="note" className="min-w-0 flex-1">
+                {`Goes ${say(o.bite)}${o.coatsReached > 0 ? `: through ${o.coatsReached} of ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}` : ''}.`}
+              </Words>
+            </View>
             {effort.dwellHours ? (
               <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words>
             ) : null}
@@ -306,7 +336,7 @@ function Act({
   several,
   onChoose,
   onUndo,
-}: Omit<MethodRowProps, 'part' | 'money' | 'open' | 'first' | 'onToggle'>) {
+}: Omit<MethodRowProps, 'part' | 'money' | 'coats' | 'material' | 'open' | 'first' | 'onToggle'>) {
   const [why, setWhy] = useState(insisted ?? '');
   const [problem, setProblem] = useState<string>();
   if (chosen) return <Button label="Take the choice back" onPress={onUndo} />;

@@ -134,9 +134,13 @@ function SideBySide({ shown, money }: { readonly shown: readonly Alternative[]; 
             <Words look="row">{cap(say(a.methodId))}</Words>
             <Words look="note">{say(a.verdict)}</Words>
             {lines.map(([label, value]) => (
-              <View key={label}>
-                <Words look="note">{label}</Words>
-                <Words look={label === 'Cost' || label === 'Days' ? 'strong' : 'body'}>{value(a)}</Words>
+              <View key={label} className="flex-row gap-3">
+                <Words look="note" className="w-16 shrink-0">
+                  {label}
+                </Words>
+                <Words look={label === 'Cost' || label === 'Days' ? 'strong' : 'body'} className="min-w-0 flex-1">
+                  {value(a)}
+                </Words>
               </View>
             ))}
           </View>

@@ -108,7 +108,7 @@ function Answering({
   return (
     <>
       <Result r={r} q={q} size={size} />
-      <Panel title="One day" aside={`${r.bestDay.rounds} rounds`} testID="lanes">
+      <Panel title="One day" aside={r.bestDay.rounds === 1 ? 'one round' : `${r.bestDay.rounds} rounds`} testID="lanes">
         <Lanes
           day={r.bestDay}
           shared={q.crew.shared}
@@ -213,7 +213,7 @@ function Answering({
             key={d.soakH}
             label={formatHours(d.soakH)}
             value={d.labourPerM2 === null ? 'not possible' : `${size(d.perDayM2)} a day`}
-            note={d.labourPerM2 === null ? 'It dries first.' : `${d.atOnce} at once, ${money(d.labourPerM2)} of labour for each m²`}
+            note={d.labourPerM2 === null ? 'It dries first.' : `${d.atOnce} in a round, ${money(d.labourPerM2)} of labour for each m²`}
           />
         ))}
       </Panel>
@@ -227,7 +227,7 @@ function Result({ r, q, size }: { readonly r: Rounds; readonly q: RoundQuestion;
   const k = r.best.value;
   return (
     <Panel
-      title={k === 0 ? 'Nothing can be laid like this' : `${k} at once`}
+      title={k === 0 ? 'Nothing can be laid like this' : `${k} in a round`}
       aside={k === 0 ? '' : size(k * q.pieceM2)}
       testID="rounds-answer"
     >
@@ -243,6 +243,9 @@ function Result({ r, q, size }: { readonly r: Rounds; readonly q: RoundQuestion;
         <View className="flex-row flex-wrap gap-1">
           <View className="min-w-[9rem] flex-1">
             <Figure label="In a day" value={`${r.perDay}, ${size(r.perDayM2)}`} />
+          </View>
+          <View className="min-w-[9rem] flex-1">
+            <Figure label="Going at once" value={String(r.goingAtOnce)} />
           </View>
           <View className="min-w-[9rem] flex-1">
             <Figure label="Standing" value={`${Math.round(r.idleMinPerDay)} min a day`} />

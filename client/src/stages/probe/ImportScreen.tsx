@@ -17,6 +17,7 @@ import {
 import { Button, Empty, Panel, Pick, Problems, Select, useUnits, Words } from '../../kit';
 import { add, api, commit, useAppDispatch, useAppSelector } from '../../store';
 import { JobPage } from '../JobPage';
+import { cap } from '../walk/drafts';
 
 export const ImportScreen = () => (
   <JobPage
@@ -259,4 +260,3 @@ function Rows({ preview }: { readonly preview: readonly ImportRow[] }) {
     </View>
   );
 }
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

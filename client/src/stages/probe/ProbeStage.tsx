@@ -18,6 +18,7 @@ import {
 import { AnswerRow, Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
+import { cap } from '../walk/drafts';
 import { AreaPanel } from './AreaPanel';
 import { AreaPlanView } from './AreaPlanView';
 import { DecisionPanel } from './DecisionPanel';
@@ -123,8 +124,6 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
     </>
   );
 }
-
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onForm: (kind: MeasureKind) => void }) {
   const units = useUnits();

@@ -6,7 +6,7 @@ import { writeJobFile } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { makeStore } from '../../store/store';
 import { NewJobScreen } from './JobForm';
-import { SettingsScreen } from './SettingsScreen';
+import { CatalogueScreen } from './CatalogueScreen';
 import { StartScreen } from './StartScreen';
 
 jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
@@ -103,16 +103,19 @@ test('a new job: UK rules bring metres; a year in the future stays in its field 
   });
 });
 
-test('settings: a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', () => {
-  const s = show(SettingsScreen);
+test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', () => {
+  const s = show(CatalogueScreen);
+  fireEvent.click(screen.getByRole('button', { name: 'infrared, then scrape: facts and rates' }));
+  expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/People: two beside each other, both counted/);
+  expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/From memory: verify locally/);
   const low = screen.getByTestId('rate-low-infrared');
   fireEvent.change(low, { target: { value: '20' } });
   fireEvent.blur(low);
   expect(s.getState().session.settings.rates.infrared!.lowM2PerH).toBeCloseTo(1.858, 3);
-  expect(screen.getByText('Infrared, then scrape, your own')).toBeTruthy();
+  expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/your own · 20 to/);
   fireEvent.change(screen.getByTestId('rate-low-infrared'), { target: { value: '90' } });
   fireEvent.blur(screen.getByTestId('rate-low-infrared'));
   expect(screen.getByText('the slow rate is above the fast one')).toBeTruthy();
-  fireEvent.click(screen.getByRole('button', { name: 'Back to the usual rate for infrared, then scrape' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Back to the usual numbers for infrared, then scrape' }));
   expect(s.getState().session.settings.rates).toEqual({});
 });

@@ -109,7 +109,7 @@ function Clock({ square: q }: { readonly square: Square }) {
   const left = minutesLeft(q, now);
   if (left === null) return <Words look="note">standing</Words>;
   return left > 0 ? (
-    <Words look="strong">{`lift in ${minutesText(Math.ceil(left))}`}</Words>
+    <Words look="strong">{`lift in ${minutesText(Math.ceil(Math.min(left, q.dwellMin ?? left)))}`}</Words>
   ) : (
     <Words look="strong" tone="oxide">{`over by ${minutesText(-left)}: lift it`}</Words>
   );

@@ -82,6 +82,10 @@ const Lines = ({ because }: { readonly because: readonly ReasonReport[] }) => (
   </>
 );
 
+/** A price with no trial behind every method that soaks is a guess. */
+const isGuess = (s: SurfaceReport): boolean =>
+  s.parts.some((p) => p.methods.some((m) => m.method === p.selected.value && m.proof === 'none'));
+
 function SurfacePaper({
   s,
   money,
@@ -99,6 +103,21 @@ function SurfacePaper({
         <View className="max-w-[26rem]">{children}</View>
         <Words look="strong">{`Lead: ${say(s.lead.overall.value)}. Depth: ${say(s.requiredDepth.value)}.`}</Words>
         <Lines because={s.lead.overall.because} />
+        {s.mayBeIssued.value ? null : (
+          <>
+            <Words look="strong" tone="oxide">
+              Draft: not to be issued
+            </Words>
+            <Lines because={s.mayBeIssued.because} />
+          </>
+        )}
+        {s.trials.map((t) => (
+          <View key={`${t.method}${t.coating}`}>
+            <Words look="strong">{`Trial, ${t.name} on ${t.coating}: ${say(t.state.value)}`}</Words>
+            <Lines because={t.state.because} />
+          </View>
+        ))}
+        {s.orderChanged.length > 0 ? <Lines because={s.orderChanged} /> : null}
       </View>
       {pr.needed.value ? (
         <View {...keep} className="gap-1">
@@ -125,7 +144,7 @@ function SurfacePaper({
           ))}
         </View>
       ))}
-      <Words look="note">{`${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. A guess until trial squares are done.`}</Words>
+      <Words look="note">{`${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}.${isGuess(s) ? ' A guess until trial squares are done.' : ' Hours from trial squares.'}`}</Words>
     </View>
   );
 }

@@ -1,0 +1,196 @@
+/** Trial and Choose: squares and their clocks, the order of work, piece by piece, what is compared, how much at once. */
+import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { DEFAULT_SETTINGS, type JobFacts, type Square } from '@roughsill/core';
+import { compareMethods, sensitivity } from '@roughsill/core/compare';
+import { examples } from '@roughsill/demo';
+import { UnitsProvider } from '../kit';
+import { useSurfacePlan } from '../store';
+import { jobsSlice } from '../store/slices';
+import { makeStore, useAppSelector, type Store } from '../store/store';
+import { ChooseStage } from './choose/ChooseStage';
+import { CompareScreen } from './choose/CompareScreen';
+import { RoundsScreen } from './choose/RoundsScreen';
+import type { StageProps } from './SurfaceScreen';
+import { TrialStage } from './trial/TrialStage';
+import type { ToCompareWorker } from '../workers/compare-protocol';
+
+jest.mock('idb-keyval', () => ({
+  get: async () => undefined,
+  set: async () => undefined,
+  createStore: () => undefined,
+  keys: async () => [],
+}));
+const mockParams: Record<string, string> = { jobId: 'quill-point' };
+jest.mock('expo-router', () => ({
+  router: { navigate: jest.fn(), replace: jest.fn() },
+  Link: ({ children }: { children: unknown }) => children,
+  useLocalSearchParams: () => mockParams,
+}));
+// The worker's own answer, given in the page.
+let mockAsked: ((m: ToCompareWorker) => unknown) | undefined;
+jest.mock('../workers/spawn', () => ({
+  spawnDeriveWorker: jest.fn(),
+  spawnPhotoWorker: jest.fn(),
+  spawnMoldWorker: jest.fn(),
+  spawnCompareWorker: () => {
+    let tell: (e: { data: unknown }) => void = () => undefined;
+    return {
+      addEventListener: (_: string, f: typeof tell) => (tell = f),
+      postMessage: (m: ToCompareWorker) => void Promise.resolve().then(() => tell({ data: mockAsked!(m) })),
+      terminate: () => undefined,
+    };
+  },
+}));
+
+function open(): { store: Store; facts: () => JobFacts } {
+  globalThis.fetch = jest.fn(async () => {
+    throw new TypeError('no signal');
+  }) as never;
+  (globalThis as { AbortSignal: unknown }).AbortSignal = { timeout: () => undefined };
+  const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
+  store.dispatch(jobsSlice.actions.jobLoaded({ facts: examples()['quill-point']!, cursor: 1 }));
+  return { store, facts: () => store.getState().jobs.byId['quill-point']!.facts };
+}
+const surfaceOf = (facts: JobFacts, id: string) => facts.surfaces.find((s) => s.id === id)!;
+
+function Stage({ id, show }: { readonly id: string; readonly show: (p: StageProps) => React.ReactNode }) {
+  const facts = useAppSelector((s) => s.jobs.byId['quill-point']!.facts);
+  const plan = useSurfacePlan(facts, id)!;
+  return <>{show({ facts, surface: surfaceOf(facts, id), plan })}</>;
+}
+const inside = (store: Store, children: React.ReactNode) =>
+  render(
+    <Provider store={store}>
+      <UnitsProvider value="ft">{children}</UnitsProvider>
+    </Provider>,
+  );
+const trial = (store: Store, id: string) => inside(store, <Stage id={id} show={(p) => <TrialStage {...p} />} />);
+const choosing = (store: Store, id: string) =>
+  inside(store, <Stage id={id} show={(p) => <ChooseStage {...p} looking={null} onLook={() => undefined} />} />);
+
+describe('trial squares', () => {
+  test('three are marked out side by side; a clock is started, lifted and answered; the next one is proposed', () => {
+    const { store, facts } = open();
+    trial(store, 'qp-counter');
+    fireEvent.change(screen.getByTestId('try-method'), { target: { value: 'milkPowder' } });
+    fireEvent.click(screen.getByTestId('start-squares'));
+    const squares = () => surfaceOf(facts(), 'qp-counter').squares;
+    expect(squares().map((q) => q.dwellMin)).toEqual([30, 60, 120]);
+    expect(new Set(squares().map((q) => q.atX)).size).toBe(3);
+    fireEvent.click(screen.getByTestId('start-1'));
+    expect(squares()[0]!.startedAt).not.toBeNull();
+    expect(screen.getByTestId('square-1').textContent).toMatch(/lift in 30 min/);
+    const lift = (n: number, what: string) => {
+      fireEvent.click(screen.getByTestId(`lift-${n}`));
+      fireEvent.click(within(screen.getByTestId('lifted')).getByRole('radio', { name: what }));
+      fireEvent.click(screen.getByTestId('save-square'));
+    };
+    lift(1, 'some');
+    lift(2, 'all, to bare');
+    lift(3, 'all, to bare');
+    expect(squares().map((q: Square) => q.lifted)).toEqual(['some', 'bare', 'bare']);
+    const panel = screen.getByTestId('trial-milkPowder');
+    expect(panel.textContent).toMatch(/works/);
+    // The first was lifted at once: its clock says less than a minute, whatever was meant.
+    expect(screen.getByRole('img', { name: /alkaline powder.*clean/ })).toBeTruthy();
+  });
+  test('down to a coat, but which: the form keeps what was entered and says what is missing', () => {
+    const { store, facts } = open();
+    trial(store, 'qp-sash-river');
+    fireEvent.click(screen.getByTestId('lift-3'));
+    fireEvent.click(within(screen.getByTestId('lifted')).getByRole('radio', { name: 'down to a coat' }));
+    fireEvent.click(screen.getByTestId('save-square'));
+    expect(screen.getByText('say on which coat it stopped')).toBeTruthy();
+    expect(surfaceOf(facts(), 'qp-sash-river').squares[2]!.lifted).toBeNull();
+    fireEvent.change(screen.getByLabelText('It stopped on'), { target: { value: 'qp-sash-river-coat5' } });
+    fireEvent.click(screen.getByTestId('save-square'));
+    expect(surfaceOf(facts(), 'qp-sash-river').squares[2]!.stoppedOnLayerId).toBe('qp-sash-river-coat5');
+  });
+  test('a cross-cut decides how deep, and says so', () => {
+    const { store } = open();
+    trial(store, 'qp-keeper-base');
+    fireEvent.click(screen.getByTestId('record-crossCut'));
+    fireEvent.click(screen.getByRole('radio', { name: '1 up to 65 %' }));
+    expect(within(screen.getByTestId('film')).getByText('strip')).toBeTruthy();
+  });
+  test('each coating has its own answer, and the blast that etched the brick is out', () => {
+    const { store } = open();
+    trial(store, 'qp-plinth');
+    expect(screen.getAllByTestId('trial-masonryStripper')[0]!.textContent).toMatch(/works/);
+    expect(screen.getAllByTestId('trial-masonryStripper')[1]!.textContent).toMatch(/not yet/);
+    expect(screen.getByTestId('trial-softBlast').textContent).toMatch(/does not work/);
+  });
+});
+
+describe('choosing', () => {
+  test('an order that is asked for against the work is put right, with the reason', () => {
+    const { store, facts } = open();
+    choosing(store, 'qp-railing');
+    expect(screen.queryByTestId('moved')).toBeNull();
+    const part = surfaceOf(facts(), 'qp-railing').parts[0]!;
+    fireEvent.click(screen.getByTestId(`helpers-${part.kind}`));
+    fireEvent.click(within(screen.getByTestId(`part-${part.kind}`)).getByRole('button', { name: 'Add wash and degrease' }));
+    expect(surfaceOf(facts(), 'qp-railing').parts[0]!.alsoIds).toEqual(['washDegrease']);
+    expect(screen.getByTestId('stroke-1').textContent).toMatch(/wash and degrease/);
+    fireEvent.click(screen.getByTestId('reorder'));
+    fireEvent.click(screen.getAllByRole('button', { name: /earlier$/ })[0]!);
+    expect(screen.getByTestId('stroke-1').textContent).toMatch(/wash and degrease/);
+    expect(screen.getByTestId('moved').textContent).toMatch(/grease that is rubbed in/);
+  });
+  test('boards are looked at one by one; the count follows', () => {
+    const { store } = open();
+    choosing(store, 'qp-siding');
+    const panel = screen.getByTestId('boards');
+    expect(panel.textContent).toMatch(/2 keep.*1 strip.*1 split at the joint.*2 replace.*1 look again/);
+    fireEvent.click(screen.getByTestId('add-board'));
+    fireEvent.click(within(screen.getByTestId('board-oil')).getByRole('radio', { name: 'yes' }));
+    expect((screen.getByTestId('board-label') as HTMLInputElement).value).toBe('8');
+    fireEvent.click(screen.getByTestId('save-board'));
+    expect(panel.textContent).toMatch(/3 replace/);
+    const coats = screen.getByTestId('board-coats');
+    fireEvent.change(coats, { target: { value: '2' } });
+    fireEvent.blur(coats);
+    const sound = screen.getByTestId('board-sound');
+    fireEvent.change(sound, { target: { value: '3' } });
+    fireEvent.blur(sound);
+    fireEvent.click(screen.getByTestId('save-board'));
+    expect(screen.getByText('piece 9: more sound coats than coats')).toBeTruthy();
+  });
+});
+
+test('compare: what the worker reckoned is drawn, up to three stand side by side, and the never-stripping are told of', async () => {
+  const { store, facts } = open();
+  mockAsked = (m) => ({
+    run: m.run,
+    compared: compareMethods(m.facts, m.surfaceId, m.settings, m.thisYear),
+    whatIf: m.focus ? sensitivity(m.facts, m.surfaceId, m.focus, m.settings, m.thisYear) : [],
+  });
+  mockParams['surface'] = 'qp-sash-river';
+  inside(store, <CompareScreen />);
+  await act(async () => undefined);
+  const expected = compareMethods(facts(), 'qp-sash-river', DEFAULT_SETTINGS, new Date().getUTCFullYear());
+  expect(screen.getAllByRole('checkbox')).toHaveLength(expected.open.length);
+  for (const id of ['infrared', 'solventGel', 'replacePart']) {
+    fireEvent.click(screen.getByTestId(`compare-${id}`));
+    await act(async () => undefined);
+  }
+  expect(screen.getByTestId('side-by-side').querySelectorAll('[data-testid^="side-"]')).toHaveLength(3);
+  expect(screen.getByTestId('side-solventGel').textContent).toMatch(/trial squares here/);
+  expect(screen.getByTestId('what-if').textContent).toMatch(/An hour costs a fifth more/);
+  expect(screen.getByTestId('always').textContent).toMatch(/Leave and look again.*blocked/);
+  expect(screen.getByTestId('strippers').textContent).toMatch(/two people/);
+});
+
+test('rounds: a stepper answers at once; what dries first cannot be laid, and says what would lift it', () => {
+  const { store } = open();
+  mockParams['surface'] = 'qp-plinth';
+  inside(store, <RoundsScreen />);
+  fireEvent.change(screen.getByTestId('round-method'), { target: { value: 'solventGel' } });
+  const before = screen.getByTestId('rounds-answer').textContent;
+  expect(before).toMatch(/in a round/);
+  fireEvent.click(screen.getByTestId('covered'));
+  expect(screen.getByTestId('rounds-answer').textContent).toMatch(/Nothing can be laid like this/);
+  fireEvent.click(screen.getByRole('button', { name: /^why: how much at once/ }));
+  expect(screen.getByText(/Cover it, shade it/)).toBeTruthy();
+});

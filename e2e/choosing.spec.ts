@@ -1,0 +1,60 @@
+/** Trial and Choose as a painter does them: squares with clocks, the order of work, what is compared, how much at once. */
+import { example, expect, test } from './app';
+
+test('squares: mark out, start, lift; the answer narrows; the plan of a caustic waits for one', async ({ app, page }) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/job/${jobId}/trial`);
+  await page.getByRole('link', { name: /Landing railing/ }).click();
+  await app.id('try-method').selectOption('causticReady');
+  await app.id('start-squares').click();
+  await expect(app.id('square-3')).toContainText('7 days');
+  await app.id('start-1').click();
+  await expect(app.id('square-1')).toContainText('lift in 24 h');
+  await app.id('lift-1').click();
+  await app.pick('lifted', 'all, to bare');
+  await app.pick('ease', '4');
+  await app.id('save-square').click();
+  await app.sent();
+  await page.reload();
+  await expect(app.id('square-1')).toContainText('clean');
+
+  // The method that has no square of its own: the plan stays a draft and says which act comes next.
+  await app.stage('Choose');
+  await page.getByRole('heading', { name: 'Landing railing' }).waitFor();
+  await app.id('aim').selectOption('bareClear');
+  const turned = app.id('part-turned');
+  await turned.getByTestId('method-causticPoultice').getByRole('button').first().click();
+  await turned.getByTestId('choose-causticPoultice').click();
+  await app.stage('Trial');
+  await expect(app.id('draft')).toContainText('No trial square stands behind caustic poultice');
+  await page.goto(`${app.address}/print/${jobId}`);
+  await expect(page.getByTestId('paper')).toContainText('Draft: not to be issued');
+});
+
+test('compare and rounds: every figure from the whole plan; a stepper answers at once; the way back keeps the surface', async ({
+  app,
+  page,
+}) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/job/${jobId}/choose`);
+  await page.getByRole('link', { name: /Ticket counter/ }).click();
+  await app.id('to-compare').click();
+  await expect(app.id('cost-harm')).toBeVisible();
+  await app.id('compare-milkPowder').click();
+  await app.id('compare-replacePart').click();
+  await expect(app.id('side-milkPowder')).toContainText('none: a guess');
+  await expect(app.id('what-if')).toContainText('What if');
+  await page.getByRole('button', { name: 'Back to the choice' }).click();
+  await page.getByRole('heading', { name: 'Ticket counter' }).waitFor();
+  const flat = app.id('part-flat');
+  await flat.getByTestId('method-milkPowder').getByRole('button').first().click();
+  await flat.getByTestId('choose-milkPowder').click();
+  await app.id('to-rounds').click();
+  const answer = app.id('rounds-answer');
+  await expect(answer).toContainText('in a round');
+  const before = await answer.textContent();
+  await app.id('round-steppers').getByRole('button', { name: 'One strip: more' }).click();
+  await expect.poll(() => answer.textContent()).not.toBe(before);
+  await page.getByRole('button', { name: /^Back to/ }).click();
+  await page.getByRole('heading', { name: 'Ticket counter' }).waitFor();
+});
