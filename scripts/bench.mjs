@@ -21,9 +21,11 @@ await build({
       export * from '@roughsill/core';
       export * from '@roughsill/core/import';
       export * from '@roughsill/core/moist';
+      export * from '@roughsill/core/compare';
+      export * from '@roughsill/core/rounds';
       export * from '@roughsill/core/survey';
       export { surveyReport } from '@roughsill/core/report';
-      export { largeJob } from '@roughsill/demo';
+      export { largeJob, quillPoint } from '@roughsill/demo';
       export { default as Papa } from 'papaparse';
     `,
     resolveDir: ROOT,
@@ -76,6 +78,129 @@ function derivation() {
   }
   row('derive 400 surfaces, against JSON.parse of the file', median(whole.slice(10)), median(parse.slice(10)), 'ms', 'whole at most 50 ms');
   row('one edit of 400, against the whole', median(edit), median(whole.slice(10)), 'ms', 'at most 1/50 = 0.0200');
+}
+
+/** Every method on every part of 400 surfaces, with nothing remembered; then one surface planned with each method in turn. */
+function choosing() {
+  const text = writeJobFile(largeJob(400));
+  const facts = factsOf(text);
+  const fresh = [];
+  const again = [];
+  for (let i = 0; i < 20; i += 1) {
+    // A settings object of its own has no verdicts kept for it.
+    fresh.push(time(() => createDeriver().derive(facts, { ...DEFAULT_SETTINGS }, 2026)));
+    again.push(time(() => createDeriver().derive(facts, DEFAULT_SETTINGS, 2026)));
+  }
+  row(
+    `verdicts of 400 surfaces x ${core.METHODS.length} methods with none kept, against with those of like parts kept`,
+    median(fresh.slice(5)),
+    median(again.slice(5)),
+    'ms',
+    'no aim set',
+  );
+  const point = core.quillPoint();
+  const compare = [];
+  const once = [];
+  for (let i = 0; i < 20; i += 1) {
+    compare.push(time(() => core.compareMethods(point, 'qp-sash-river', DEFAULT_SETTINGS, 2026)));
+    once.push(time(() => createDeriver().derive(point, DEFAULT_SETTINGS, 2026)));
+  }
+  row(
+    'one surface planned with every method, against the whole job once',
+    median(compare.slice(5)),
+    median(once.slice(5)),
+    'ms',
+    'no aim set',
+  );
+}
+
+/** The best round by the core, against trying every size by simulation. */
+function roundsBench() {
+  const q = {
+    method: core.methodById('masonryStripper'),
+    crew: { laying: 1, lifting: 1, shared: false },
+    weather: { faceC: 18, sun: false, wind: false, covered: true },
+    pieceM2: 0.25,
+    speed: 1,
+    soakH: 1,
+    pieces: null,
+    settings: DEFAULT_SETTINGS,
+  };
+  const input = core.roundInput(q);
+  const brute = () => {
+    let best = 0;
+    let done = 0;
+    for (let k = 1; k <= 400; k += 1) {
+      if (core.simulate({ ...input, dayMin: Infinity }, k, k).spoilt) break;
+      const day = core.simulate(input, k);
+      if (day.done > done) [best, done] = [k, day.done];
+    }
+    return [best, done];
+  };
+  const own = [];
+  const base = [];
+  for (let i = 0; i < 40; i += 1) {
+    own.push(time(() => core.rounds(q)));
+    base.push(time(brute));
+  }
+  row('the best round, against every size played through', median(own.slice(10)), median(base.slice(10)), 'ms', 'no aim set');
+}
+
+/** From a tap on what is wanted to the new verdicts on the screen, on a browser slowed four times; against one painted word in the same page. */
+async function editToVerdict(webDir) {
+  const database = await startPostgres('bench-postgres', { port: 55732, throwaway: true });
+  const server = await startServer({
+    main: await buildServer(),
+    url: database.url,
+    port: await freePort(8400),
+    webDir,
+    sample: true,
+    photosDir: path.join(DATA, 'bench-photos'),
+  });
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+  });
+  try {
+    const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })).newPage();
+    await page.goto(`${server.address}/job/quill-point/choose/qp-sash-river`);
+    await page.getByTestId('aim').waitFor();
+    const cdp = await page.context().newCDPSession(page);
+    await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    const [own, base] = await page.evaluate(async () => {
+      const painted = () => new Promise((r) => requestAnimationFrame(() => setTimeout(r)));
+      const select = document.querySelector('[data-testid=aim]');
+      const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set;
+      const edits = [];
+      const words = [];
+      const word = document.body.appendChild(document.createElement('p'));
+      for (let i = 0; i < 20; i += 1) {
+        let t = performance.now();
+        set.call(select, i % 2 === 0 ? 'bareClear' : 'keepSound');
+        select.dispatchEvent(new Event('change', { bubbles: true }));
+        await painted();
+        edits.push(performance.now() - t);
+        await new Promise((r) => setTimeout(r, 120));
+        t = performance.now();
+        word.textContent = String(i);
+        await painted();
+        words.push(performance.now() - t);
+      }
+      return [edits, words];
+    });
+    row(
+      'edit to verdict on a browser slowed 4x, against one painted word',
+      median(own.slice(5)),
+      median(base.slice(5)),
+      'ms',
+      'no aim set',
+    );
+  } finally {
+    await browser.close();
+    await server.stop();
+    stopPostgres('bench-postgres');
+  }
 }
 
 /** 400 surfaces with 600 readings, from facts to the whole survey: groups, areas, decisions, register, today. */
@@ -387,11 +512,14 @@ async function initialJs(dir) {
 }
 
 derivation();
+choosing();
+roundsBench();
 assessment();
 moldYear();
 dwellings();
 tables();
 await overHttp();
+await editToVerdict(await buildWeb());
 row(
   'JavaScript of the first screen, gzip, against an empty Expo Router export',
   await initialJs(await buildWeb()),

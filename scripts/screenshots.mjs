@@ -11,7 +11,6 @@ const SASH = 'qp-sash-river';
 const VIEWS = [
   ['start-phone', 390, 844, '/', []],
   ['walk-phone', 390, 844, '/job/quill-point/walk', []],
-  ['walk-surface-phone', 390, 844, `/job/quill-point/walk/${SASH}`, []],
   ['kits-phone', 390, 844, '/add/quill-point', []],
   ['samples-phone', 390, 844, '/samples/quill-point', []],
   ['survey-phone', 390, 844, '/survey/quill-point', []],
@@ -19,14 +18,21 @@ const VIEWS = [
   ['table-wide', 1280, 800, '/table/quill-point', []],
   ['ceiling-wide', 1280, 800, '/job/quill-point/probe/qp-kitchen-ceiling', ['[data-testid=asbestos]']],
   ['probe-phone', 390, 844, `/job/quill-point/probe/${SASH}`, []],
+  ['trial-phone', 390, 844, `/job/quill-point/trial/${SASH}`, []],
+  ['rounds-phone', 390, 844, '/rounds/quill-point?surface=qp-plinth', []],
+  [
+    'compare-wide',
+    1280,
+    800,
+    `/compare/quill-point?surface=${SASH}`,
+    ['[data-testid=compare-solventGel]', '[data-testid=compare-infrared]', '[data-testid=cost-harm]'],
+  ],
+  ['catalogue-wide', 1280, 800, '/catalogue', ['[data-testid=method-card-infrared] [role=button]']],
   ['choose-phone', 390, 844, `/job/quill-point/choose/${SASH}`, []],
   ['protect-phone', 390, 844, `/job/quill-point/protect/${SASH}`, []],
   ['coat-phone', 390, 844, `/job/quill-point/coat/${SASH}`, []],
   ['work-phone', 390, 844, '/job/quill-point/work/qp-keeper-door', []],
-  ['probe-wide', 1280, 800, `/job/quill-point/probe/${SASH}`, ['[aria-label^="why: coat 2"]']],
   ['choose-wide', 1280, 800, `/job/quill-point/choose/${SASH}`, []],
-  ['dim-wide', 1280, 800, `/job/quill-point/protect/${SASH}`, ['text=Dim for a cellar']],
-  ['settings-wide', 1280, 800, '/settings', []],
   ['print', 800, 1100, `/print/quill-point?surface=${SASH}`, []],
 ];
 

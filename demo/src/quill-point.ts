@@ -584,6 +584,7 @@ export function quillPoint(): JobFacts {
     ofSurfaceId,
     ofSampleId: null,
     ofCheckId: null,
+    ofSquareId: null,
     caption,
     marks,
     takenAt: '2026-04-14T11:40:00.000Z',

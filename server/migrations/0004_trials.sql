@@ -59,9 +59,12 @@ ALTER TABLE "firms" ADD COLUMN "allow_soft_blast_on_timber" boolean DEFAULT true
 ALTER TABLE "firms" ADD COLUMN "stop_on_lead" boolean DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE "firms" ADD COLUMN "mold_school" text DEFAULT 'moldWash' NOT NULL;--> statement-breakpoint
 ALTER TABLE "firms" ADD COLUMN "dust_off" text DEFAULT 'microfibre' NOT NULL;--> statement-breakpoint
+ALTER TABLE "firms" ADD COLUMN "mold_seal" text DEFAULT 'stainBlock' NOT NULL;--> statement-breakpoint
+ALTER TABLE "firms" ADD COLUMN "prime_always" boolean DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE "firms" ADD COLUMN "crew" integer DEFAULT 2 NOT NULL;--> statement-breakpoint
 ALTER TABLE "firms" ADD COLUMN "hours_per_day" double precision DEFAULT 7.5 NOT NULL;--> statement-breakpoint
 ALTER TABLE "parts" ADD COLUMN "also_ids" text[] DEFAULT '{}' NOT NULL;--> statement-breakpoint
+ALTER TABLE "photos" ADD COLUMN "of_square_id" text;--> statement-breakpoint
 ALTER TABLE "surfaces" ADD COLUMN "work_order" text[] DEFAULT '{}' NOT NULL;--> statement-breakpoint
 ALTER TABLE "boards" ADD CONSTRAINT "boards_firm_id_surface_id_surfaces_firm_id_id_fk" FOREIGN KEY ("firm_id","surface_id") REFERENCES "public"."surfaces"("firm_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "squares" ADD CONSTRAINT "squares_firm_id_surface_id_surfaces_firm_id_id_fk" FOREIGN KEY ("firm_id","surface_id") REFERENCES "public"."surfaces"("firm_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

@@ -308,6 +308,24 @@ test('every method on every material, part, place and lead state has a verdict w
   expect(RULES.map((r) => r.id).filter((id) => !fired.has(id))).toEqual([]);
 });
 
+test('more facts never take a reason away: a service beside the work, damp, a height only add', () => {
+  const all = ['gasPipe', 'wiring', 'alarm', 'liveHeater', 'duct'] as const;
+  const because = (services: readonly (typeof all)[number][], accessM: number, damp: boolean) =>
+    planOf(bare({ conditions: damp ? ['wet'] : [] }), { space: { services: [...services], accessM } }).choice.parts.flatMap((p) =>
+      [...p.options, ...p.helpers].flatMap((o) =>
+        o.because.filter((r) => r.effect !== 'note').map((r) => `${p.kind}/${o.methodId}/${r.rule}`),
+      ),
+    );
+  fc.assert(
+    fc.property(fc.subarray([...all]), fc.subarray([...all]), fc.boolean(), (some, more, damp) => {
+      const fewer = because(some, 1, false);
+      const many = new Set(because([...new Set([...some, ...more])], 3, damp));
+      expect(fewer.filter((r) => !many.has(r))).toEqual([]);
+    }),
+    { numRuns: 30 },
+  );
+});
+
 test('cost grows with area, and a range is never upside down', () => {
   fc.assert(
     fc.property(fc.double({ min: 0.1, max: 50, noNaN: true }), fc.double({ min: 1.01, max: 4, noNaN: true }), (lengthM, factor) => {

@@ -127,3 +127,33 @@ describe('primer', () => {
     expect(p.work.steps.flatMap((s) => s.gates.map((g) => g.id))).toContain('clean.alkali');
   });
 });
+
+// Schools of the firm. Common practice, no published source: wax repels waterborne paint; PVA wets again in damp rooms.
+describe('schools', () => {
+  const rules = (s: Surface, settings: Setup['settings']) => {
+    const p = planOf(s, { settings });
+    return [...p.coating.lines.flatMap((l) => rulesOf(l.because)), ...p.work.steps.flatMap((st) => rulesOf(st.because))];
+  };
+  test('a tack cloth only before solvent paint', () => {
+    const sanded = (topcoat: Surface['topcoat']) =>
+      aSurface({
+        topcoat,
+        readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
+        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'drySand', insistedWhy: null, alsoIds: [], removedAt: null }],
+      });
+    expect(rules(sanded('alkydGloss'), { dustOff: 'tackCloth' })).toContain('rinse.dustTack');
+    expect(rules(sanded('waterborneEggshell'), { dustOff: 'tackCloth' })).toContain('rinse.noTackUnderWater');
+    expect(rules(sanded('alkydGloss'), {})).not.toContain('rinse.dustTack');
+  });
+  test('prime everything; what seals a mold stain, each with its warning', () => {
+    expect(rules(aSurface(), { primeAlways: true })).toContain('prime.always');
+    const moldy = aSurface({
+      element: 'ceiling',
+      conditions: ['moldy'],
+      readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
+    });
+    expect(rules(moldy, {})).toContain('prime.moldStain');
+    expect(rules(moldy, { moldSeal: 'undercoat' })).toContain('prime.moldUndercoat');
+    expect(rules(moldy, { moldSeal: 'pva' })).toContain('prime.moldPva');
+  });
+});

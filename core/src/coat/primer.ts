@@ -34,6 +34,13 @@ const BARE_SHARE_OF_LOOSE = 0.35;
 /** Knots and a hand round each, share of bare softwood. Common practice. */
 const KNOT_SHARE = 0.05;
 
+/** What seals a mold stain once it is clean and dry: three schools. */
+const MOLD_SEALS = {
+  stainBlock: { product: 'stainBlock', rule: 'prime.moldStain', effect: 'note' },
+  undercoat: { product: 'alkydWood', rule: 'prime.moldUndercoat', effect: 'note' },
+  pva: { product: 'plasterSealer', rule: 'prime.moldPva', effect: 'care' },
+} as const;
+
 function defaultTopcoat(s: Surface, ctx: SurfaceContext): TopcoatId {
   if (s.aim === 'bareClear') return 'clearVarnish';
   if (METAL.includes(s.material)) return 'metalEnamel';
@@ -45,7 +52,10 @@ function defaultTopcoat(s: Surface, ctx: SurfaceContext): TopcoatId {
 function primerFor(s: Surface, ctx: SurfaceContext, left: 'bare' | 'partly' | 'coated', topcoat: TopcoatId): Answer<PrimerId> {
   const top = TOPCOATS_DATA[topcoat];
   const facts = { material: s.material, topcoat };
-  if (left === 'coated') return answer('none', why('prime.soundCoats', 'trade-prime', facts));
+  if (left === 'coated')
+    return ctx.settings.primeAlways
+      ? answer('bonding', why('prime.always', 'firm-setting', facts))
+      : answer('none', why('prime.soundCoats', 'trade-prime', facts));
   if (s.material === 'aluminium') return answer('none', why('prime.aluminiumNever', 'trade-prime', facts, 'care'));
   if (s.material === 'galvanised') return answer('etch', why('prime.galvanised', 'trade-prime', facts));
   if (s.material === 'mildSteel') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
@@ -122,7 +132,14 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     const data = PRIMERS_DATA[primer.value];
     const incompatible =
       data.base === 'solvent' && top.base === 'water' ? [why('prime.waterOverSolvent', 'trade-interval', {}, 'care')] : [];
-    lines.push(line('primer', primer.value, data, primedM2, [...primer.because, ...first, ...incompatible]));
+    const primed = leftValue === 'coated' ? area.totalM2 : primedM2;
+    lines.push(line('primer', primer.value, data, primed, [...primer.because, ...first, ...incompatible]));
+  }
+  if (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0) {
+    const seal = MOLD_SEALS[ctx.settings.moldSeal];
+    // One product that does both is laid once.
+    if (!lines.some((l) => l.product === seal.product))
+      lines.push(line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, [why(seal.rule, 'trade-mold', {}, seal.effect)]));
   }
   if (s.material !== 'aluminium') lines.push(line('topcoat', topcoatId, top, area.totalM2, topcoat.because));
   return { left, bareM2: primedM2, topcoat, lines, residues };

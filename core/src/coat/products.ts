@@ -75,3 +75,7 @@ export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
   heatResistant: c('solvent', 40, 30, 2, 16, 24),
   none: c('water', 100, 1, 0, 0, 0),
 };
+
+/** What thins a product: water, solvent, or neither. */
+export const baseOf = (id: PrimerId | TopcoatId): Coating['base'] =>
+  (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).base;

@@ -143,6 +143,7 @@ export function withNewIds(facts: JobFacts, makeId: () => string): JobFacts {
       ofSurfaceId: maybe(p.ofSurfaceId),
       ofSampleId: maybe(p.ofSampleId),
       ofCheckId: maybe(p.ofCheckId),
+      ofSquareId: maybe(p.ofSquareId),
     })),
     instrumentChecks: facts.instrumentChecks.map((k) => ({ ...k, id: fresh(k.id) })),
   };

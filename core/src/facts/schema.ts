@@ -342,6 +342,7 @@ export const PhotoFields = z.strictObject({
   ofSurfaceId: Id.nullable(),
   ofSampleId: Id.nullable(),
   ofCheckId: Id.nullable(),
+  ofSquareId: Id.nullable().default(null),
   caption: text(200),
   marks: z.array(Mark).max(30, 'at most 30 marks'),
   takenAt: Instant,

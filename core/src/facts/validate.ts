@@ -177,6 +177,8 @@ export function jobProblems(facts: JobFacts, thisYear: number, touched?: Readonl
       out.push({ path: `photos[${i}].ofSampleId`, message: 'the sample it shows is not on that surface' });
     if (p.ofCheckId !== null && !surface?.checks.some((x) => x.id === p.ofCheckId))
       out.push({ path: `photos[${i}].ofCheckId`, message: 'the check it shows is not on that surface' });
+    if (p.ofSquareId !== null && !surface?.squares.some((x) => x.id === p.ofSquareId))
+      out.push({ path: `photos[${i}].ofSquareId`, message: 'the trial square it shows is not on that surface' });
   });
   facts.instrumentChecks.forEach((k, i) => {
     if ((k.what === 'substrate') !== (k.material !== null))

@@ -62,6 +62,10 @@ export const FirmSettings = z.strictObject({
   moldSchool: z.enum(['moldWash', 'moldBiocide', 'moldBleach']).default('moldWash'),
   /** School: dusting off before waterborne paint. */
   dustOff: z.enum(['microfibre', 'tackCloth']).default('microfibre'),
+  /** School: what seals a cleaned and dried mold stain. */
+  moldSeal: z.enum(['stainBlock', 'undercoat', 'pva']).default('stainBlock'),
+  /** School: prime everything. Off: prime bare, mixed, stained and metal; direct over sound, keyed, compatible coats. */
+  primeAlways: z.boolean().default(false),
   /** People on a job, and hours that they work in a day. */
   crew: z.number().int('a whole number').min(1, 'at least 1').max(12, 'at most 12').default(2),
   hoursPerDay: z.number().min(1, 'at least 1 h').max(16, 'at most 16 h').default(7.5),
@@ -93,6 +97,8 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   stopOnLead: false,
   moldSchool: 'moldWash',
   dustOff: 'microfibre',
+  moldSeal: 'stainBlock',
+  primeAlways: false,
   crew: 2,
   hoursPerDay: 7.5,
   labDays: { lead: 4, asbestos: 4, mold: 4 },

@@ -3,7 +3,7 @@ import { TIMBER, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import { methodById } from '../catalogue';
 import { effortOn, picksOf, type Choice, type Range, type Stroke } from '../choose';
-import type { CoatingPlan } from '../coat';
+import { baseOf, type CoatingPlan } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isPresent } from '../probe';
 import type { Protection } from '../protect';
@@ -133,6 +133,15 @@ const RINSE_WORDS = {
   char: 'rinse.char',
 } as const;
 
+/** A waxed cloth before solvent paint is a school; before waterborne paint it is a mistake. */
+function dustWords(ctx: SurfaceContext, coating: CoatingPlan): Reason[] {
+  if (ctx.settings.dustOff === 'microfibre') return [why('rinse.dust', 'trade-strip')];
+  const first = coating.lines[0]?.product ?? coating.topcoat.value;
+  return baseOf(first) === 'solvent'
+    ? [why('rinse.dustTack', 'firm-setting')]
+    : [why('rinse.dust', 'trade-strip'), why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
+}
+
 /** Builds the plan of a surface from what the earlier stages decided. */
 export function workPlan(input: Inputs): WorkPlan {
   const { s, ctx, choice, protection, coating, lead } = input;
@@ -219,7 +228,7 @@ export function workPlan(input: Inputs): WorkPlan {
       kind: 'rinse',
       title: why('step.rinse', 'trade-strip', { residue }),
       handsOnH: hours(areaM2 / 25, areaM2 / 10),
-      because: [why(RINSE_WORDS[residue], 'trade-strip')],
+      because: residue === 'dust' ? dustWords(ctx, coating) : [why(RINSE_WORDS[residue], 'trade-strip')],
       gates: [
         gate(
           `clean.${residue}`,

@@ -55,7 +55,20 @@ const TABLES = {
 } as const;
 type Table = (typeof TABLES)[keyof typeof TABLES];
 /** Parents before children, so that foreign keys hold while a whole job goes in. */
-const ORDER: readonly Entity[] = ['job', 'space', 'surface', 'part', 'layer', 'sample', 'reading', 'check', 'square', 'board', 'photo', 'instrumentCheck'];
+const ORDER: readonly Entity[] = [
+  'job',
+  'space',
+  'surface',
+  'part',
+  'layer',
+  'sample',
+  'reading',
+  'check',
+  'square',
+  'board',
+  'photo',
+  'instrumentCheck',
+];
 /** Rows in one INSERT: PostgreSQL takes 65,535 parameters, and no table has more than 40 columns. */
 const CHUNK = 1000;
 

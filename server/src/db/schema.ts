@@ -54,6 +54,8 @@ export const firms = pgTable('firms', {
   stopOnLead: boolean('stop_on_lead').notNull().default(false),
   moldSchool: text('mold_school').notNull().default('moldWash').$type<'moldWash' | 'moldBiocide' | 'moldBleach'>(),
   dustOff: text('dust_off').notNull().default('microfibre').$type<'microfibre' | 'tackCloth'>(),
+  moldSeal: text('mold_seal').notNull().default('stainBlock').$type<'stainBlock' | 'undercoat' | 'pva'>(),
+  primeAlways: boolean('prime_always').notNull().default(false),
   crew: integer().notNull().default(2),
   hoursPerDay: doublePrecision('hours_per_day').notNull().default(7.5),
 });
@@ -421,6 +423,7 @@ export const photos = pgTable(
     ofSurfaceId: text('of_surface_id'),
     ofSampleId: text('of_sample_id'),
     ofCheckId: text('of_check_id'),
+    ofSquareId: text('of_square_id'),
     caption: text().notNull(),
     marks: jsonb().notNull().$type<unknown[]>(),
     takenAt: instant('taken_at').notNull(),

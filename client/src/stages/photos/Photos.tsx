@@ -1,4 +1,4 @@
-/** Photographs of a surface, a sample or a check: taken or picked, made smaller beside the page, captioned and marked. */
+/** Photographs of a surface, a sample, a check or a trial square: taken or picked, made smaller beside the page, captioned and marked. */
 import { createElement, useEffect, useId, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import Svg, { Circle, G, Line, Polygon, Text as SvgText } from 'react-native-svg';
@@ -8,7 +8,7 @@ import { add, commit, keepPicture, remove, sendPictures, set, useAppDispatch, wa
 import type { FromPhotoWorker } from '../../workers/photo-protocol';
 import { spawnPhotoWorker } from '../../workers/spawn';
 
-type Of = Partial<Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId'>>;
+type Of = Partial<Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId' | 'ofSquareId'>>;
 /** Larger than any phone's camera writes: it is something else. */
 const MAX_FILE = 40 * 1024 * 1024;
 
@@ -38,7 +38,8 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
       p.removedAt === null &&
       p.ofSurfaceId === (of.ofSurfaceId ?? null) &&
       p.ofSampleId === (of.ofSampleId ?? null) &&
-      p.ofCheckId === (of.ofCheckId ?? null),
+      p.ofCheckId === (of.ofCheckId ?? null) &&
+      p.ofSquareId === (of.ofSquareId ?? null),
   );
   const take = async (files: FileList | null) => {
     setProblem(undefined);
@@ -62,6 +63,7 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
         ofSurfaceId: null,
         ofSampleId: null,
         ofCheckId: null,
+        ofSquareId: null,
         ...of,
         caption: '',
         marks: [],

@@ -181,7 +181,23 @@ export function SettingsScreen() {
             onChange={(moldSchool) => put({ moldSchool })}
           />
           <Pick
-            label="Dusting off before waterborne paint"
+            label="What seals a mold stain, clean and dry"
+            value={s.moldSeal}
+            options={[
+              { value: 'stainBlock', label: 'stain-block' },
+              { value: 'undercoat', label: 'solvent undercoat' },
+              { value: 'pva', label: 'diluted PVA' },
+            ]}
+            onChange={(moldSeal) => put({ moldSeal })}
+          />
+          <Toggle
+            label="Prime everything"
+            hint="Off by default: direct only over sound, keyed, compatible coats; bare, mixed, stained and metal are always primed"
+            value={s.primeAlways}
+            onChange={(primeAlways) => put({ primeAlways })}
+          />
+          <Pick
+            label="Dusting off"
             value={s.dustOff}
             options={[
               { value: 'microfibre', label: 'lint-free microfibre' },

@@ -11,18 +11,20 @@ import {
   outcomeOf,
   say,
   stoodMin,
+  type JobFacts,
   type Problem,
   type Square,
   type Surface,
 } from '@roughsill/core';
 import { Button, NumberField, Pick, Problems, Select, Ticks, Toggle, useUnits, useWhen, Words } from '../../kit';
 import { commit, remove, set, useAppDispatch } from '../../store';
+import { Photos } from '../photos/Photos';
 import { minutesText } from './words';
 
 const TICK_MS = 10_000;
 
 interface SquareCardProps {
-  readonly jobId: string;
+  readonly facts: JobFacts;
   readonly surface: Surface;
   readonly square: Square;
   readonly number: number;
@@ -31,7 +33,9 @@ interface SquareCardProps {
 const EDGE = { open: 'border-line', clean: 'border-verdigris', notClean: 'border-ochre', harmed: 'border-oxide' } as const;
 const SAYS = { open: '', clean: 'clean', notClean: 'not clean', harmed: 'harmed' } as const;
 
-export function SquareCard({ jobId, surface, square: q, number }: SquareCardProps) {
+export function SquareCard({ facts, surface, square: q, number }: SquareCardProps) {
+  const jobId = facts.job.id;
+  const [pictures, setPictures] = useState(() => facts.photos.some((p) => p.removedAt === null && p.ofSquareId === q.id));
   const dispatch = useAppDispatch();
   const when = useWhen();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -84,6 +88,9 @@ export function SquareCard({ jobId, surface, square: q, number }: SquareCardProp
           ) : (
             <Button look="quiet" label="Put it right" says={`Put square ${number} right`} onPress={() => setLifting(true)} />
           )}
+          {pictures ? null : (
+            <Button look="quiet" label="Photograph" says={`Photograph square ${number}`} onPress={() => setPictures(true)} />
+          )}
           <Button
             look="quiet"
             label="Remove"
@@ -92,6 +99,9 @@ export function SquareCard({ jobId, surface, square: q, number }: SquareCardProp
           />
         </View>
       )}
+      {pictures ? (
+        <Photos facts={facts} of={{ ofSurfaceId: surface.id, ofSquareId: q.id }} title={`Photographs of square ${number}`} />
+      ) : null}
     </View>
   );
 }

@@ -94,7 +94,7 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
           group={t}
           squares={squares.filter((q) => q.methodId === t.methodId && q.coating.trim().toLowerCase() === t.coating.toLowerCase())}
           all={squares}
-          jobId={jobId}
+          facts={facts}
           surface={surface}
           onLay={(p, product) => lay([p], product, 'square marked out')}
         />
@@ -139,12 +139,12 @@ interface GroupProps {
   readonly group: Conclusion;
   readonly squares: readonly Square[];
   readonly all: readonly Square[];
-  readonly jobId: string;
+  readonly facts: StageProps['facts'];
   readonly surface: StageProps['surface'];
   readonly onLay: (p: Proposal, product: string) => void;
 }
 
-function GroupPanel({ group, squares, all, jobId, surface, onLay }: GroupProps) {
+function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) {
   const units = useUnits();
   const name = `${cap(say(group.methodId))}${group.coating ? `, on ${group.coating}` : ''}`;
   return (
@@ -157,7 +157,7 @@ function GroupPanel({ group, squares, all, jobId, surface, onLay }: GroupProps) 
       />
       <Bracket group={group} squares={squares} aim={surface.aim} />
       {squares.map((q) => (
-        <SquareCard key={q.id} jobId={jobId} surface={surface} square={q} number={all.indexOf(q) + 1} />
+        <SquareCard key={q.id} facts={facts} surface={surface} square={q} number={all.indexOf(q) + 1} />
       ))}
       {group.next.map((p) => (
         <View key={p.dwellMin ?? 0} className="gap-1">
