@@ -1,5 +1,5 @@
 /** The outbox goes out, others' changes come in, and what is not sent is never lost. */
-import { applyChange, isJobChange, type Change, type JobFacts } from '@roughsill/core';
+import { applyChange, FirmSettings, isJobChange, type Change, type JobFacts } from '@roughsill/core';
 import { api } from './api';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice } from './slices';
 import type { Thunk } from './store';
@@ -52,7 +52,10 @@ export const flush = (): Thunk<Promise<void>> => async (dispatch, getState) => {
 
 export const loadSession = (): Thunk<Promise<void>> => async (dispatch) => {
   const r = await api.session();
-  if (r.ok) dispatch(sessionSlice.actions.known(r.value));
+  if (!r.ok) return;
+  // A server that is older than this page does not know every setting: what it leaves out has its default.
+  const settings = FirmSettings.safeParse(r.value.settings);
+  if (settings.success) dispatch(sessionSlice.actions.known({ ...r.value, settings: settings.data }));
 };
 
 export const loadList = (): Thunk<Promise<void>> => async (dispatch) => {

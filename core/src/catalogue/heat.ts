@@ -40,7 +40,7 @@ export const HEAT = [
     takes: ['coat', 'texture', 'distemper'],
     bite: 'bare',
     suits: ['softwood', 'tanninWood', 'oilyWood', 'limePlaster', 'gypsumPlaster'],
-    failsOn: ['epoxy', 'polyurethane', 'bitumen'],
+    failsOn: ['casein', 'epoxy', 'polyurethane', 'bitumen'],
     reach: { flat: 1, moulded: 0.9, turned: 0.6, carved: 0.4, tight: 0.4, besideGlass: 0.9, underside: 0.6 },
     wet: true,
     heatC: 100,

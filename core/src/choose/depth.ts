@@ -20,6 +20,9 @@ export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture
   // Nothing lasts on a film that the knife lifts; to keep the old surface all the same is a choice that the person makes.
   if (hold === 'strip' && s.aim !== 'patina') return answer('bare', why('depth.doesNotHold', 'trade-trial'));
   if (hold === 'feather') return answer('loose', why('depth.feather', 'trade-trial'));
+  // Soft distemper lifts under whatever goes on it, so it comes off whole.
+  if (lead.coats[0]?.coat.binder === 'distemper' && (lead.coats[0].coat.soundness === 'failing' || s.conditions.includes('powdery')))
+    return answer('bare', why('depth.distemper', 'trade-wash'));
   const failing =
     lead.coats.some((c) => c.coat.soundness === 'failing') ||
     s.conditions.some((c) => c === 'blistered' || c === 'flaking' || c === 'powdery');

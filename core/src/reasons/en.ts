@@ -170,6 +170,7 @@ export const RULE_WORDS = {
   'depth.toSoundLayer': { says: 'Loose paint comes off until it holds. Sound, bonded coats may stay and be feathered.' },
   'depth.checked': { says: 'Checked paint is worked back to a sound layer.' },
   'depth.doesNotHold': { says: 'Cross-cut or knife says that the film does not hold down to the material: nothing lasts on it.' },
+  'depth.distemper': { says: 'Powdery distemper lifts under every coat that goes on it: it comes off whole.' },
   'depth.feather': { says: 'It holds in part: scrape what lifts, feather the rest.' },
   'depth.soundStays': { says: 'Nothing fails, and no clear finish is wanted: taking it all off is rarely the goal.' },
 

@@ -41,7 +41,10 @@ export interface Rounds {
   /** Most pieces laid and not yet lifted at one moment. */
   readonly goingAtOnce: number;
   readonly perDayM2: number;
+  /** With the days of soaking, where it soaks overnight. */
   readonly daysForAll: number | null;
+  /** It soaks longer than the day: nobody stands by, the crew does other work. */
+  readonly overnight: boolean;
   /** Person-hours of the whole day, idle time too: standing is paid. */
   readonly personHoursPerDay: number;
   readonly idleMinPerDay: number;
@@ -133,7 +136,10 @@ export function rounds(q: RoundQuestion): Rounds {
       // Past a day's worth a larger round cannot do more.
       if (k * Math.min(input.layMin, input.liftMin) > input.dayMin) break;
     }
-  const perDay = overnight ? best : day.done;
+  // Laid one day and lifted on another: the slower of the two sets how many rounds a day sees.
+  const roundsADay =
+    best === 0 ? 0 : Math.max(1, Math.floor(input.dayMin / (best * Math.max(input.layMin, input.liftMin + input.rinseMin))));
+  const perDay = overnight ? best * roundsADay : day.done;
   const because: Reason[] = [];
   const facts = {
     largest: measure(largest, 'pieces'),
@@ -156,11 +162,16 @@ export function rounds(q: RoundQuestion): Rounds {
     perDay,
     goingAtOnce: inFlight(day),
     perDayM2: perDay * q.pieceM2,
-    daysForAll: q.pieces === null || perDay === 0 ? null : Math.ceil(q.pieces / perDay),
-    personHoursPerDay: (people(input) * Math.min(day.endsAt, input.dayMin)) / 60,
-    idleMinPerDay: input.shared
-      ? day.idleMin.laying * people(input)
-      : day.idleMin.laying * input.peopleLaying + day.idleMin.lifting * input.peopleLifting,
+    daysForAll: q.pieces === null || perDay === 0 ? null : Math.ceil(q.pieces / perDay) + (overnight ? Math.ceil(input.soakMin / 1440) : 0),
+    overnight,
+    personHoursPerDay: overnight
+      ? (perDay * (input.layMin * input.peopleLaying + (input.liftMin + input.rinseMin) * input.peopleLifting)) / 60
+      : (people(input) * Math.min(day.endsAt, input.dayMin)) / 60,
+    idleMinPerDay: overnight
+      ? 0
+      : input.shared
+        ? day.idleMin.laying * people(input)
+        : day.idleMin.laying * input.peopleLaying + day.idleMin.lifting * input.peopleLifting,
   };
 }
 

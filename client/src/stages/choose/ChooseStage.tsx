@@ -13,6 +13,7 @@ import {
   methodById,
   say,
   sentence,
+  type ElementId,
   type Material,
   type MethodId,
   type MethodOption,
@@ -32,6 +33,9 @@ interface ChooseProps extends StageProps {
   readonly looking: MethodId | null;
   readonly onLook: (m: MethodId | null) => void;
 }
+
+/** Made of pieces that may be judged one by one. */
+const IN_PIECES: readonly ElementId[] = ['siding', 'floorBoards', 'railing', 'ironRailing', 'shutter', 'soffit', 'panelling', 'wainscot'];
 
 export function ChooseStage({ facts, surface, plan, looking, onLook }: ChooseProps) {
   const dispatch = useAppDispatch();
@@ -94,7 +98,9 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
         entered={surface.workOrder.length > 0}
         onOrder={(workOrder) => write([set('surface', surface.id, { workOrder })], 'order of work')}
       />
-      <BoardsPanel jobId={facts.job.id} surface={surface} />
+      {surface.count > 1 || surface.boards.some((b) => b.removedAt === null) || IN_PIECES.includes(surface.element) ? (
+        <BoardsPanel jobId={facts.job.id} surface={surface} />
+      ) : null}
     </>
   );
 }

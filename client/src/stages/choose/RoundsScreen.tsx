@@ -46,6 +46,7 @@ function ForParts({ facts, surface }: { readonly facts: JobFacts; readonly surfa
   const asked = plan.choice.parts.flatMap((part) => {
     const laid = [...part.options, ...part.helpers]
       .filter((o) => o.verdict !== 'blocked' && methodById(o.methodId).laying !== null)
+      .sort((a, b) => Number(b.perM2.proof === 'trial') - Number(a.perM2.proof === 'trial'))
       .map((o) => o.methodId);
     const planned = roundQuestion(surface, plan, part.partId, settings);
     const first = planned?.method.id ?? laid[0];
@@ -108,7 +109,11 @@ function Answering({
   return (
     <>
       <Result r={r} q={q} size={size} />
-      <Panel title="One day" aside={r.bestDay.rounds === 1 ? 'one round' : `${r.bestDay.rounds} rounds`} testID="lanes">
+      <Panel
+        title={r.overnight ? 'One round' : 'One day'}
+        aside={r.overnight ? 'lifted on another day' : r.bestDay.rounds === 1 ? 'one round' : `${r.bestDay.rounds} rounds`}
+        testID="lanes"
+      >
         <Lanes
           day={r.bestDay}
           shared={q.crew.shared}
@@ -248,7 +253,7 @@ function Result({ r, q, size }: { readonly r: Rounds; readonly q: RoundQuestion;
             <Figure label="Going at once" value={String(r.goingAtOnce)} />
           </View>
           <View className="min-w-[9rem] flex-1">
-            <Figure label="Standing" value={`${Math.round(r.idleMinPerDay)} min a day`} />
+            <Figure label="Standing" value={r.overnight ? 'none: other work' : `${Math.round(r.idleMinPerDay)} min a day`} />
           </View>
           {r.daysForAll === null ? null : (
             <View className="min-w-[9rem] flex-1">

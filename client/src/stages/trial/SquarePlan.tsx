@@ -11,7 +11,7 @@ export function SquarePlan({ surface, squares }: { readonly surface: Surface; re
       plan={{
         widthM: surface.lengthM,
         heightM: surface.widthM,
-        faces: [{ surfaceId: surface.id, name: surface.name, x: 0, y: 0, w: surface.lengthM, h: surface.widthM }],
+        faces: [{ surfaceId: surface.id, name: '', x: 0, y: 0, w: surface.lengthM, h: surface.widthM }],
         dots: placed.map((p) => ({
           x: p.x * surface.lengthM,
           y: (1 - p.y) * surface.widthM,
