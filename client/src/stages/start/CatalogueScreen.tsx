@@ -67,7 +67,7 @@ function factsOf(m: Method): readonly (readonly [MethodFact, string, string])[] 
     ['suits', 'On', m.suits.length === MATERIALS.length ? 'every material' : list(m.suits.map(say))],
     [
       'suits',
-      'Reaches',
+      'Reaches, at so much of the speed on flats',
       list(
         PART_KINDS.filter((p) => m.reach[p] !== undefined).map((p) =>
           m.reach[p] === 1 ? say(p) : `${say(p)} (${Math.round(m.reach[p]! * 100)} % of the speed)`,
@@ -135,7 +135,9 @@ function MethodCard({ method: m }: { readonly method: Method }) {
 
 function sourceText(m: Method, fact: MethodFact): string {
   const s = SOURCES[sourceOf(m, fact)];
-  return `${s.title}. ${SOURCE_KIND_WORDS[s.kind]}.`;
+  const kind = SOURCE_KIND_WORDS[s.kind];
+  // Common practice is its own title.
+  return kind.startsWith(s.title) ? `${kind}.` : `${s.title}. ${kind}.`;
 }
 
 function OwnNumbers({ method: m }: { readonly method: Method }) {

@@ -16,7 +16,7 @@ import {
   type Square,
   type Surface,
 } from '@roughsill/core';
-import { Button, NumberField, Pick, Problems, Select, Ticks, Toggle, useUnits, useWhen, Words } from '../../kit';
+import { Button, NumberField, Pick, Problems, Select, TextField, Ticks, Toggle, useUnits, useWhen, Words } from '../../kit';
 import { commit, remove, set, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
 import { minutesText } from './words';
@@ -145,6 +145,8 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
   const [covered, setCovered] = useState(q.covered);
   const [faceC, setFaceC] = useState(q.surfaceC);
   const [dwell, setDwell] = useState(q.dwellMin);
+  const [place, setPlace] = useState(q.place);
+  const [note, setNote] = useState(q.note);
   const coats = liveLayers(surface);
   const degrees = units === 'ft' ? '°F' : '°C';
   const shown = faceC === null ? null : units === 'ft' ? convert(faceC, 'C', 'F') : faceC;
@@ -216,6 +218,8 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
         ) : null}
       </View>
       <Toggle label="Covered with film" value={covered} onChange={setCovered} />
+      <TextField label="Where it is" value={place} onChange={setPlace} onCommit={setPlace} placeholder="bottom rail, behind the door" />
+      <TextField label="Note" value={note} onChange={setNote} onCommit={setNote} />
       <View className="flex-row flex-wrap gap-2">
         <Button
           look="main"
@@ -233,6 +237,8 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
               covered,
               surfaceC: faceC,
               dwellMin: dwell,
+              place,
+              note,
             })
           }
         />
