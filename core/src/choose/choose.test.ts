@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { aLayer, aReading, aSquare, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { AT, aLayer, aReading, aSample, aSquare, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
 import { AIMS, MATERIALS, PART_KINDS, type MethodId, type PartKind, type Surface } from '../facts';
 import type { HazardState } from '../probe';
 import { sentence } from '../reasons';
@@ -291,6 +291,11 @@ test('every method on every material, part, place and lead state has a verdict w
       },
     ],
     [failing({ conditions: ['moldy'] }), {}],
+    [
+      aSurface({ element: 'ceiling', material: 'gypsumPlaster', yearMade: 2001, layers: [aLayer(0, { binder: 'textured' })] }),
+      { job: { rulebook: 'uk' } },
+    ],
+    [aSurface({ element: 'ceiling', material: 'gypsumPlaster', yearMade: 2001, layers: [aLayer(0, { binder: 'textured' })] }), {}],
     [failing({ element: 'ironRailing', material: 'mildSteel', rustGrade: 3 }), {}],
     [failing({ element: 'wall', material: 'limePlaster', layers: [aLayer(0, { binder: 'distemper' })] }), {}],
     [
@@ -306,6 +311,33 @@ test('every method on every material, part, place and lead state has a verdict w
   ];
   corners.forEach(([s, setup]) => look({ ...s, parts: s.parts.length ? s.parts : parts }, setup));
   expect(RULES.map((r) => r.id).filter((id) => !fired.has(id))).toEqual([]);
+});
+
+test('asbestos and mold: whatever the material, doubt and finds never open a method that certainty had shut', () => {
+  const textured = (over: Partial<Surface>) =>
+    bare({ element: 'ceiling', parts: [], layers: [aLayer(0, { binder: 'textured', soundness: 'failing' })], readings: [], ...over });
+  const open = (s: Surface) => {
+    const plan = planOf({
+      ...s,
+      parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: null, insistedWhy: null, alsoIds: [], removedAt: null }],
+    });
+    return plan.choice.parts.flatMap((p) => {
+      for (const o of [...p.options, ...p.helpers]) expect(o.because.length).toBeGreaterThan(0);
+      return [...p.options, ...p.helpers].filter((o) => o.verdict !== 'blocked').map((o) => o.methodId);
+    });
+  };
+  const cut = aSample({ hazard: 'asbestos', kind: 'bulk', suspect: 'texturedCoat', takenAt: AT });
+  const positive = aReading({ kind: 'bulk', sampleId: cut.id, value: 4, unit: 'mass%', analysis: 'plm' });
+  for (const material of MATERIALS) {
+    const clean = open(textured({ material, yearMade: 2001 }));
+    for (const worse of [{ yearMade: 1966 }, { yearMade: 1966, samples: [cut] }, { yearMade: 1966, samples: [cut], readings: [positive] }])
+      expect(clean).toEqual(expect.arrayContaining(open(textured({ material, ...worse }))));
+    const dry = open(textured({ material, yearMade: 2001, conditions: [] }));
+    const moldy = open(textured({ material, yearMade: 2001, conditions: ['moldy'] })).filter(
+      (id) => !methodById(id).takes.includes('mold'),
+    );
+    expect(dry).toEqual(expect.arrayContaining(moldy));
+  }
 });
 
 test('more facts never take a reason away: a service beside the work, damp, a height only add', () => {

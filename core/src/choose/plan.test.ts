@@ -58,6 +58,14 @@ describe('the catalogue', () => {
     expect(methodById('infrared').heatC).toBeLessThanOrEqual(538);
     expect(methodById('torch').heatC).toBeGreaterThan(1760);
   });
+  // Common practice: uncovered gel stays open for 15 to 20 minutes, covered it works for 60 to 90; ready-made rust gel 15 to 20, 30 cold.
+  test('cover and dwell of what is laid', () => {
+    const gel = methodById('solventGel');
+    expect(gel.laying!.openLifeH * 60).toBeGreaterThanOrEqual(15);
+    expect(gel.laying!.openLifeH * 60).toBeLessThanOrEqual(20);
+    expect([gel.dwellH!.low * 60, gel.dwellH!.high * 60]).toEqual([60, 90]);
+    expect([methodById('rustGel').dwellH!.low * 60, methodById('rustGel').dwellH!.high * 60]).toEqual([15, 30]);
+  });
   // 40 CFR 751 subpart B: no stripper with methylene chloride is ever offered.
   test('no banned solvent is in the catalogue', () => {
     const text = JSON.stringify(METHODS).toLowerCase();
@@ -84,7 +92,7 @@ describe('across the materials', () => {
     ['brick, masonry stripper', 'masonryStripper', { element: 'plinth', material: 'brick' }, 'elevation', 'care', 'trial.needed'],
     ['aluminium, caustic', 'causticReady', { element: 'casing', material: 'aluminium' }, 'elevation', 'blocked', 'caustic.metal'],
     ['oak, caustic', 'causticReady', { element: 'panelling', material: 'tanninWood' }, 'elevation', 'blocked', 'caustic.tannin'],
-    ['oak, neutral stripper', 'neutralStripper', { element: 'panelling', material: 'tanninWood' }, 'elevation', 'go', 'fit.nothingAgainst'],
+    ['oak, neutral stripper', 'neutralStripper', { element: 'panelling', material: 'tanninWood' }, 'elevation', 'go', 'solvent.dried'],
     ['acrylic on pine, caustic', 'causticPoultice', { layers: [aLayer(0, { binder: 'acrylic' })] }, 'elevation', 'blocked', 'fit.failsOn'],
     ['epoxy, solvent gel', 'solventGel', { layers: [aLayer(0, { binder: 'epoxy' })] }, 'room', 'blocked', 'fit.failsOn'],
     ['milk paint, powder', 'milkPowder', { layers: [aLayer(0, { binder: 'casein' })] }, 'room', 'care', 'caustic.burns'],
@@ -148,6 +156,19 @@ describe('across the materials', () => {
 });
 
 // Common practice, no published source.
+// Common practice: a flat blade for flakes, carbide for checking; on masonry a hard blade is dragged, not pushed.
+test('the blade follows the failure', () => {
+  const rules = (over: Partial<Surface>, setup?: Setup) =>
+    planOf(aSurface({ layers: failing, ...over }), setup)
+      .work.steps.filter((st) => st.kind === 'remove')
+      .flatMap((st) => rulesOf(st.because));
+  expect(rules({ conditions: ['flaking'] })).toContain('order.bladeFlat');
+  expect(rules({ conditions: ['flaking'] })).not.toContain('order.bladeCarbide');
+  expect(rules({ conditions: ['checked'] })).toContain('order.bladeCarbide');
+  const brick = { element: 'plinth' as const, material: 'brick' as const, parts: [part('flat', 100, 'masonryStripper')] };
+  expect(rules(brick, outside)).toContain('order.bladeDrag');
+});
+
 describe('the order that is entered is checked and put right', () => {
   const stair = (over: Partial<Surface> = {}) =>
     aSurface({ aim: 'bareClear', readings: [clear], parts: [part('flat', 40, 'hepaSand'), part('turned', 60, 'solventGel')], ...over });

@@ -171,6 +171,7 @@ export const RULES: readonly Rule[] = [
   rule('bath.glue', 'care', 'trade', 'trade-strip', (m) => m.benchOnly, [is('timber', true)]),
   rule('milk.noCasein', 'block', 'trade', 'trade-strip', (m) => m.id === 'milkPowder', [is('casein', false)]),
   rule('solvent.casein', 'block', 'trade', 'trade-strip', (m) => m.id === 'solventGel', [is('casein', true)]),
+  rule('solvent.dried', 'note', 'trade', 'trade-strip', (m) => m.id === 'solventGel' || m.id === 'neutralStripper', [is('methodSuits', true)]),
   rule('solvent.inside', 'care', 'hazard', 'trade-strip', (m) => m.vapour, [is('place', 'inside')]),
   rule('solvent.putty', 'care', 'trade', 'trade-strip', (m) => (m.vapour || m.caustic) && m.harms.includes('putty'), [is('part', 'besideGlass')]),
   rule('masonry.gentlest', 'note', 'trade', 'nps-pb1', (m) => m.id === 'masonryStripper', [is('methodSuits', true)]),
@@ -184,7 +185,8 @@ export const RULES: readonly Rule[] = [
   rule('rust.shakes', 'note', 'trade', 'mem-vibration', (m) => m.shakes, [is('methodSuits', true)]),
 
   // Water
-  rule('texture.mask', 'care', 'hazard', 'trade-wash', (m) => m.id === 'textureSoak', [is('nothingToTake', false)]),
+  rule('texture.mask', 'care', 'hazard', 'trade-wash', (m) => m.id === 'textureSoak', [is('nothingToTake', false), is('rulebook', 'us')]),
+  rule('texture.maskUk', 'care', 'hazard', 'trade-wash', (m) => m.id === 'textureSoak', [is('nothingToTake', false), is('rulebook', 'uk')]),
   rule('texture.tape', 'note', 'trade', 'trade-wash', (m) => m.id === 'textureSoak', [is('nothingToTake', false)]),
   rule('distemper.all', 'note', 'trade', 'trade-wash', (m) => m.id === 'distemperWash', [is('nothingToTake', false)]),
   rule('wash.gate', 'note', 'trade', 'trade-wash', (m) => m.id === 'washDegrease', [is('methodSuits', true)]),
@@ -216,6 +218,7 @@ export const RULES: readonly Rule[] = [
   rule('blast.masonry', 'block', 'hazard', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'brick', 'stone')]),
   rule('blast.timberOff', 'block', 'firm', 'firm-setting', (m) => m.blast === 'soft', [is('timber', true), is('softBlastAllowed', false)]),
   rule('blast.sodaTannin', 'care', 'trade', 'trade-blast', (m) => m.id === 'sodaBlast', [is('timber', true)]),
+  rule('blast.sweep', 'note', 'trade', 'trade-blast', (m) => m.blast === 'soft', [is('methodSuits', true)]),
   rule('blast.hopper', 'note', 'hazard', 'trade-blast', (m) => m.blast !== 'no', [is('methodSuits', true)]),
   rule('blast.inside', 'block', 'trade', 'trade-blast', (m) => m.blast !== 'no', [is('place', 'inside')]),
   rule('blast.hardTimber', 'block', 'trade', 'nps-pb6', (m) => m.blast === 'hard', [is('timber', true)]),

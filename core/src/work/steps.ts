@@ -89,7 +89,9 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
       because.push(why('order.messyFirst', 'trade-strip', { part: x.kind, first: x.methodId, then: next.methodId }));
     if (x.half !== null) because.push(why(x.half === 'coarse' ? 'order.coarseHalf' : 'order.finalHalf', 'trade-sand'));
     for (const r of apart) if (r.weighed.some((w) => w.asked === 'first' && w.found === x.methodId)) because.push(r);
-    if (m.bite === 'loose' && !m.takes.includes('rust') && m.id !== 'puttyCut') because.push(why('order.twoPassRule', 'trade-scrape'));
+    if (m.bite === 'loose' && !m.takes.includes('rust') && m.id !== 'puttyCut')
+      because.push(why('order.twoPassRule', 'trade-scrape'), ...blades(s));
+    if (m.id === 'masonryStripper') because.push(why('order.bladeDrag', 'trade-scrape'));
     if (m.id === 'overcoat' || m.id === 'wetSand' || m.id === 'drySand') because.push(why('order.scuffGrit', 'trade-sand'));
     if ((m.id === 'hepaSand' || m.id === 'powerSand') && s.aim === 'bareClear') because.push(why('order.bareGrit', 'trade-sand'));
     if (pick.main && isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
@@ -117,6 +119,15 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
       },
     ];
   });
+}
+
+/** Which blade: flat under what lifts, carbide where the film is checked. */
+function blades(s: Surface): Reason[] {
+  const has = (c: Surface['conditions'][number]) => s.conditions.includes(c);
+  return [
+    ...(has('flaking') || has('blistered') ? [why('order.bladeFlat', 'trade-scrape')] : []),
+    ...(has('checked') ? [why('order.bladeCarbide', 'trade-scrape')] : []),
+  ];
 }
 
 type GateMaker = (id: string, backTo: StepKind, because: Reason) => Gate;
