@@ -1,6 +1,26 @@
 /** What is laid on, left to work, and lifted off. */
 import { MASONRY, TIMBER } from '../facts/vocabulary';
-import { BY_BRUSH, eachPass, FERROUS, ft2h, method, once, span } from './method';
+import { BY_BRUSH, eachPass, FERROUS, ft2h, method, once, span, type Method } from './method';
+
+/** The firm's own mix and the ready-made one are one method at two prices. */
+const CAUSTIC = {
+  bite: 'bare',
+  suits: ['softwood', 'plywood', 'brick', 'stone', ...FERROUS],
+  failsOn: ['acrylic', 'epoxy', 'polyurethane', 'limewash', 'bitumen'],
+  reach: { ...BY_BRUSH, moulded: 1, turned: 0.9, carved: 0.8, tight: 0.8, besideGlass: 0.5 },
+  wet: true,
+  caustic: true,
+  trialFirst: true,
+  leaves: ['alkali', 'grain'],
+  needs: ['water', 'drain'],
+  coldestC: 8,
+  shade: true,
+  harms: ['aluminium', 'galvanised', 'tanninWood', 'glue', 'grain', 'putty'],
+  dwellH: span(24, 168),
+  harm: 2,
+  source: 'trade-strip',
+} as const satisfies Partial<Method>;
+const CAUSTIC_BESIDE = [once('coverFilm', 1.2, 'm2', 0.3), once('neutraliser', 0.6, 'L', 1.1)];
 
 export const STRIP = [
   method('solventGel', {
@@ -42,47 +62,19 @@ export const STRIP = [
     source: 'trade-strip',
   }),
   method('causticPoultice', {
-    bite: 'bare',
-    suits: ['softwood', 'plywood', 'brick', 'stone', ...FERROUS],
-    failsOn: ['acrylic', 'epoxy', 'polyurethane', 'limewash', 'bitumen'],
-    reach: { ...BY_BRUSH, moulded: 1, turned: 0.9, carved: 0.8, tight: 0.8, besideGlass: 0.5 },
-    wet: true,
-    caustic: true,
-    trialFirst: true,
-    leaves: ['alkali', 'grain'],
-    needs: ['water', 'drain'],
-    coldestC: 8,
-    shade: true,
-    harms: ['aluminium', 'galvanised', 'tanninWood', 'glue', 'grain', 'putty'],
+    ...CAUSTIC,
     rate: ft2h(14, 35),
     setUpH: span(0.75, 1.5),
-    dwellH: span(24, 168),
     laying: { layM2PerH: 4, liftM2PerH: 5, rinseM2PerH: 6, openLifeH: 8, coveredLifeH: 240, rinseWithinH: 1 },
-    consumables: [once('causticPaste', 2.5, 'L', 2.2), once('coverFilm', 1.2, 'm2', 0.3), once('neutraliser', 0.6, 'L', 1.1)],
-    harm: 2,
-    source: 'trade-strip',
+    consumables: [once('causticPaste', 2.5, 'L', 2.2), ...CAUSTIC_BESIDE],
   }),
   method('causticReady', {
-    bite: 'bare',
-    suits: ['softwood', 'plywood', 'brick', 'stone', ...FERROUS],
-    failsOn: ['acrylic', 'epoxy', 'polyurethane', 'limewash', 'bitumen'],
-    reach: { ...BY_BRUSH, moulded: 1, turned: 0.9, carved: 0.8, tight: 0.8, besideGlass: 0.5 },
-    wet: true,
-    caustic: true,
-    trialFirst: true,
-    leaves: ['alkali', 'grain'],
-    needs: ['water', 'drain'],
-    coldestC: 8,
-    shade: true,
-    harms: ['aluminium', 'galvanised', 'tanninWood', 'glue', 'grain', 'putty'],
+    ...CAUSTIC,
     rate: ft2h(16, 38),
     setUpH: span(0.4, 0.8),
-    dwellH: span(24, 168),
     laying: { layM2PerH: 5, liftM2PerH: 6, rinseM2PerH: 6, openLifeH: 8, coveredLifeH: 240, rinseWithinH: 1 },
     // About fifteen times the price of the firm's own mix.
-    consumables: [once('readyCaustic', 2.5, 'L', 33), once('coverFilm', 1.2, 'm2', 0.3), once('neutraliser', 0.6, 'L', 1.1)],
-    harm: 2,
-    source: 'trade-strip',
+    consumables: [once('readyCaustic', 2.5, 'L', 33), ...CAUSTIC_BESIDE],
   }),
   method('causticBath', {
     bite: 'bare',
