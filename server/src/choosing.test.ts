@@ -1,0 +1,112 @@
+/** Squares, single pieces, the firm's own numbers and older files over HTTP and in PostgreSQL. */
+import { quillPoint } from '@roughsill/demo';
+import { AS_CATALOGUED, BLANK_BOARD, BLANK_SQUARE, writeJobFile, type JobFacts } from '@roughsill/core';
+import { NOW, startTestServer, type TestServer } from './testing';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+  expect((await server.call('POST', '/api/jobs/import', undefined, writeJobFile(quillPoint()))).status).toBe(201);
+});
+afterAll(() => server.stop());
+
+const change = (entity: string, entityId: string, fields: object, op = 'add', surfaceId: string | null = 'qp-counter') => ({
+  id: `c-${Math.random().toString(36).slice(2, 12)}`,
+  jobId: entity === 'firm' ? null : 'quill-point',
+  entity,
+  entityId,
+  surfaceId: entity === 'firm' || entity === 'photo' ? null : surfaceId,
+  op,
+  fields,
+  at: NOW.toISOString(),
+  by: 'Ines Marlow',
+});
+const send = (...changes: object[]) => server.call('POST', '/api/changes', { changes });
+const counter = async () =>
+  ((await server.call('GET', '/api/jobs/quill-point')).body.facts as JobFacts).surfaces.find((s) => s.id === 'qp-counter')!;
+
+test('a square is marked out, runs and is answered; its clock never runs backwards', async () => {
+  const square = { ...BLANK_SQUARE, methodId: 'milkPowder', dwellMin: 60, surfaceC: 18, atX: 0.2, atY: 0.4 };
+  expect((await send(change('square', 'sq-1', square))).status).toBe(200);
+  expect((await send(change('square', 'sq-1', { startedAt: '2026-05-04T09:00:00.000Z' }, 'set'))).status).toBe(200);
+  const early = await send(change('square', 'sq-1', { stoppedAt: '2026-05-04T08:00:00.000Z', lifted: 'bare' }, 'set'));
+  expect(early.status).toBe(422);
+  expect(JSON.stringify(early.body)).toMatch(/the clock was stopped before it was started/);
+  const done = { stoppedAt: '2026-05-04T10:10:00.000Z', lifted: 'bare', leftBehind: ['alkali'], harms: [], ease: 4 };
+  expect((await send(change('square', 'sq-1', done, 'set'))).status).toBe(200);
+  expect((await counter()).squares).toEqual([
+    expect.objectContaining({ id: 'sq-1', ...square, ...done, startedAt: '2026-05-04T09:00:00.000Z' }),
+  ]);
+  // The plan over HTTP has learned from it.
+  const { body } = await server.call('GET', '/api/jobs/quill-point/plan');
+  const plan = body.spaces.flatMap((sp: any) => sp.surfaces).find((s: any) => s.id === 'qp-counter');
+  expect(plan.trials).toEqual([expect.objectContaining({ method: 'milkPowder', squares: 1 })]);
+});
+
+test('a square of a method that is not in the catalogue, or stopped on a coat of another surface, changes nothing', async () => {
+  const before = (await counter()).squares.length;
+  const unknown = await send(change('square', 'sq-x', { ...BLANK_SQUARE, methodId: 'magic' }));
+  expect([unknown.status, JSON.stringify(unknown.body)]).toEqual([422, expect.stringMatching(/no such method/)]);
+  const stranger = await send(
+    change('square', 'sq-y', {
+      ...BLANK_SQUARE,
+      methodId: 'solventGel',
+      dwellMin: 60,
+      lifted: 'toCoat',
+      stoppedOnLayerId: 'qp-sash-river-coat1',
+    }),
+  );
+  expect([stranger.status, JSON.stringify(stranger.body)]).toEqual([422, expect.stringMatching(/a coat that is not on this surface/)]);
+  expect((await counter()).squares).toHaveLength(before);
+});
+
+test('pieces are judged one by one; a picture of a square must be of one that is there', async () => {
+  expect((await send(change('board', 'bd-1', { ...BLANK_BOARD, label: '1', coats: 3, soundCoats: 3 }))).status).toBe(200);
+  const wrong = await send(change('board', 'bd-2', { ...BLANK_BOARD, label: '2', coats: 1, soundCoats: 3 }));
+  expect(JSON.stringify(wrong.body)).toMatch(/more sound coats than coats/);
+  expect((await counter()).boards.map((b) => b.label)).toEqual(['1']);
+  const photo = { ...quillPoint().photos[0]!, ofSurfaceId: 'qp-counter', ofSquareId: 'sq-nowhere' } as Record<string, unknown>;
+  delete photo['id'];
+  delete photo['removedAt'];
+  expect(JSON.stringify((await send(change('photo', 'ph-1', photo))).body)).toMatch(/the trial square it shows is not on that surface/);
+  expect((await send(change('photo', 'ph-1', { ...photo, ofSquareId: 'sq-1' }))).status).toBe(200);
+});
+
+test('the order of work and the helpers of a part are kept as entered', async () => {
+  const part = (await counter()).parts[0]!;
+  const order = [`${part.id}/washDegrease`, `${part.id}/milkPowder`];
+  expect((await send(change('part', part.id, { methodId: 'milkPowder', alsoIds: ['washDegrease'] }, 'set'))).status).toBe(200);
+  expect((await send(change('surface', 'qp-counter', { workOrder: order }, 'set', null))).status).toBe(200);
+  const s = await counter();
+  expect([s.workOrder, s.parts[0]!.alsoIds]).toEqual([order, ['washDegrease']]);
+  // Round and round: what is read is what is written.
+  const file = await server.call('GET', '/api/jobs/quill-point/file');
+  expect((await server.call('POST', '/api/jobs/import?copy=true', undefined, JSON.stringify(file.body))).status).toBe(201);
+});
+
+test('the firm’s own dwell and price stay beside the catalogue’s rate; half a range is refused', async () => {
+  const own = { ...AS_CATALOGUED, dwellLowH: 1, dwellHighH: 2, materialsPerM2: 11, owned: false };
+  expect((await send(change('firm', 'firm', { rates: { solventGel: own } }, 'set'))).status).toBe(200);
+  expect((await server.call('GET', '/api/session')).body.settings.rates).toEqual({ solventGel: own });
+  const half = await send(change('firm', 'firm', { rates: { solventGel: { ...own, dwellHighH: null } } }, 'set'));
+  expect([half.status, JSON.stringify(half.body)]).toEqual([422, expect.stringMatching(/both the short and the long dwell/)]);
+  expect((await server.call('GET', '/api/session')).body.settings.rates).toEqual({ solventGel: own });
+  expect((await send(change('firm', 'firm', { crew: 3, moldSchool: 'moldBleach' }, 'set'))).status).toBe(200);
+  expect((await server.call('GET', '/api/session')).body.settings).toMatchObject({ crew: 3, moldSchool: 'moldBleach', hoursPerDay: 7.5 });
+});
+
+test('a file of the second version is read, and its gaps are filled', async () => {
+  const old = JSON.parse(writeJobFile(quillPoint())) as any;
+  old.version = 2;
+  for (const s of old.surfaces) {
+    delete s.squares;
+    delete s.boards;
+    delete s.workOrder;
+    for (const p of s.parts) delete p.alsoIds;
+  }
+  for (const p of old.photos) delete p.ofSquareId;
+  const res = await server.call('POST', '/api/jobs/import?copy=true', undefined, JSON.stringify(old));
+  expect(res.status).toBe(201);
+  const { body } = await server.call('GET', `/api/jobs/${res.body.jobId}`);
+  expect((body.facts as JobFacts).surfaces.every((s) => s.squares.length === 0 && s.workOrder.length === 0)).toBe(true);
+});
