@@ -1,11 +1,11 @@
 /** Trial and Choose: squares and their clocks, the order of work, piece by piece, what is compared, how much at once. */
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
-import { DEFAULT_SETTINGS, type JobFacts, type Square } from '@roughsill/core';
+import { DEFAULT_SETTINGS, withNewIds, type JobFacts, type Square } from '@roughsill/core';
 import { compareMethods, sensitivity } from '@roughsill/core/compare';
 import { examples } from '@roughsill/demo';
 import { UnitsProvider } from '../kit';
-import { useSurfacePlan } from '../store';
+import { commit, remove, useSurfacePlan } from '../store';
 import { jobsSlice } from '../store/slices';
 import { makeStore, useAppSelector, type Store } from '../store/store';
 import { ChooseStage } from './choose/ChooseStage';
@@ -121,6 +121,22 @@ describe('trial squares', () => {
     expect(screen.getAllByTestId('trial-masonryStripper')[1]!.textContent).toMatch(/not yet/);
     expect(screen.getByTestId('trial-softBlast').textContent).toMatch(/does not work/);
   });
+});
+
+test('what another job learned on the same coating is carried over, marked, and does not let a caustic plan out', () => {
+  const { store, facts } = open();
+  let n = 0;
+  const other = withNewIds(examples()['quill-point']!, () => `other-${(n += 1)}`);
+  store.dispatch(jobsSlice.actions.jobLoaded({ facts: { ...other, job: { ...other.job, name: 'The boathouse' } }, cursor: 1 }));
+  const sash = surfaceOf(facts(), 'qp-sash-river');
+  for (const q of sash.squares) store.dispatch(commit('quill-point', [remove('square', q.id, sash.id)], 'square removed'));
+  trial(store, 'qp-sash-river');
+  const panel = screen.getByTestId('carry');
+  expect(panel.textContent).toMatch(/Sashes, river side · The boathouse · 1 h 30/);
+  fireEvent.click(within(panel).getAllByRole('button', { name: /^Carry over solvent gel/ })[1]!);
+  const made = surfaceOf(facts(), 'qp-sash-river').squares.find((q) => q.removedAt === null)!;
+  expect([made.carriedFrom, made.startedAt, made.lifted]).toEqual(['Sashes, river side, The boathouse', null, 'some']);
+  expect(screen.getByTestId('trial-solventGel').textContent).toMatch(/carried from Sashes, river side, The boathouse/);
 });
 
 describe('choosing', () => {

@@ -6,4 +6,4 @@ export { keepPicture, sendPictures, waitingPicture } from './pictures';
 export { LARGE } from './large';
 export { noticeSlice, sessionSlice, type UndoStep } from './slices';
 export { makeStore, useAppDispatch, useAppSelector, type Store } from './store';
-export { flush, loadList } from './sync';
+export { flush, loadList, loadOtherJobs } from './sync';

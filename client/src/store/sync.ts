@@ -79,6 +79,15 @@ export const loadJob =
     dispatch(jobsSlice.actions.jobLoaded({ cursor: r.value.cursor, facts: withWaiting(r.value.facts, getState().outbox.waiting) }));
   };
 
+/** Opens jobs that this phone has not opened yet, the newest of them, so that what was learned there can be looked at. */
+export const loadOtherJobs =
+  (most: number): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    if (getState().jobs.list === null) await dispatch(loadList());
+    const { list, byId } = getState().jobs;
+    for (const j of (list ?? []).filter((x) => !byId[x.id]).slice(-most)) await dispatch(loadJob(j.id));
+  };
+
 /** Brings in what others wrote. Waits while this phone has something on its way. */
 export const pull =
   (jobId: string): Thunk<Promise<void>> =>

@@ -11,6 +11,8 @@ import {
   measure,
   methodById,
   say,
+  stoodMin,
+  type Carried,
   type Conclusion,
   type MethodId,
   type Problem,
@@ -18,7 +20,7 @@ import {
   type Square,
 } from '@roughsill/core';
 import { AnswerRow, Button, Empty, NextBar, Panel, Problems, Reasons, Select, TextField, useUnits, Words } from '../../kit';
-import { add, commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
+import { add, commit, loadOtherJobs, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 import { cap } from '../walk/drafts';
 import { Bracket } from './Bracket';
@@ -34,7 +36,6 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
   const dispatch = useAppDispatch();
   const settings = useSettings();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const jobs = useAppSelector((s) => s.jobs.byId);
   const jobId = facts.job.id;
   const faceC = lastFaceC(surface);
   const squares = surface.squares.filter((q) => q.removedAt === null);
@@ -63,10 +64,6 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
         ),
       ),
     );
-  const others = carryable(
-    surface,
-    Object.values(jobs).map((j) => j.facts),
-  ).filter((c) => !squares.some((q) => q.carriedFrom !== '' && q.methodId === c.square.methodId && q.dwellMin === c.square.dwellMin));
   const next = plan.trials.flatMap((t) => t.next)[0];
   const running = squares.filter((q) => q.startedAt !== null && q.lifted === null);
   return (
@@ -108,32 +105,78 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
           lay(firstSquares(methodById(id), coating, faceC, settings.rates[id]), product, `${say(id)}: squares marked out`)
         }
       />
-      {others.length > 0 ? (
-        <Panel title="Tried elsewhere on the same coating" aside={String(others.length)} testID="carry">
-          {others.slice(0, 6).map((c) => (
-            <View key={c.square.id} className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
-              <View className="min-w-[10rem] flex-1">
-                <Words look="row">{cap(say(c.square.methodId))}</Words>
-                <Words look="note">{`${c.from.name}${c.fromJob.id === jobId ? '' : `, ${c.fromJob.name}`} · ${c.square.dwellMin === null ? '' : minutesText(c.square.dwellMin)}, ${c.square.lifted ? say(c.square.lifted) : ''}`}</Words>
-              </View>
-              <Button
-                label="Carry it over"
-                says={`Carry over ${say(c.square.methodId)} from ${c.from.name}`}
-                onPress={() =>
-                  setProblems(
-                    dispatch(commit(jobId, [add('square', carriedSquare(c, c.fromJob.id === jobId), surface.id)], 'trial carried over')),
-                  )
-                }
-              />
-            </View>
-          ))}
-        </Panel>
-      ) : null}
+      <CarryPanel
+        facts={facts}
+        surface={surface}
+        onCarry={(c) =>
+          setProblems(dispatch(commit(jobId, [add('square', carriedSquare(c, c.fromJob.id === jobId), surface.id)], 'trial carried over')))
+        }
+      />
     </>
   );
 }
 
 const productOf = (squares: readonly Square[], p: Proposal): string => squares.findLast((q) => q.methodId === p.methodId)?.product ?? '';
+
+interface CarryPanelProps {
+  readonly facts: StageProps['facts'];
+  readonly surface: StageProps['surface'];
+  readonly onCarry: (c: Carried) => void;
+}
+
+/** Jobs that are looked through for a trial on the same coating: the newest, so that a slow phone is not kept waiting. */
+const LOOK_IN = 12;
+
+/** What was tried on the same coating elsewhere, in this job and in others; the others are fetched when they are asked for. */
+function CarryPanel({ facts, surface, onCarry }: CarryPanelProps) {
+  const dispatch = useAppDispatch();
+  const { byId, list } = useAppSelector((s) => s.jobs);
+  const [looking, setLooking] = useState(false);
+  const squares = surface.squares.filter((q) => q.removedAt === null);
+  const here = (c: Carried) =>
+    squares.some((q) => q.carriedFrom !== '' && q.methodId === c.square.methodId && q.dwellMin === stoodMin(c.square));
+  const others = carryable(
+    surface,
+    Object.values(byId).map((j) => j.facts),
+  ).filter((c) => !here(c));
+  const unread = (list ?? []).some((j) => !byId[j.id]);
+  const look = async () => {
+    setLooking(true);
+    await dispatch(loadOtherJobs(LOOK_IN));
+    setLooking(false);
+  };
+  if (others.length === 0 && list !== null && !unread) return null;
+  return (
+    <Panel title="Tried elsewhere on the same coating" aside={others.length === 0 ? 'nothing yet' : String(others.length)} testID="carry">
+      {others.slice(0, 6).map((c) => (
+        <View key={c.square.id} className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
+          <View className="min-w-[10rem] flex-1">
+            <Words look="row">{cap(say(c.square.methodId))}</Words>
+            <Words look="note">
+              {[
+                c.from.name,
+                c.fromJob.id === facts.job.id ? '' : c.fromJob.name,
+                c.square.dwellMin === null ? '' : minutesText(stoodMin(c.square) ?? c.square.dwellMin),
+                c.square.lifted ? say(c.square.lifted) : '',
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </Words>
+          </View>
+          <Button label="Carry it over" says={`Carry over ${say(c.square.methodId)} from ${c.from.name}`} onPress={() => onCarry(c)} />
+        </View>
+      ))}
+      {list === null || unread ? (
+        <Button
+          label={looking ? 'Looking …' : 'Look in other jobs'}
+          disabled={looking}
+          onPress={() => void look()}
+          testID="look-elsewhere"
+        />
+      ) : null}
+    </Panel>
+  );
+}
 
 interface GroupProps {
   readonly group: Conclusion;
