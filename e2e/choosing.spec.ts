@@ -40,7 +40,7 @@ test('compare and rounds: every figure from the whole plan; a stepper answers at
   await page.getByRole('link', { name: /Ticket counter/ }).click();
   await app.id('to-compare').click();
   await expect(app.id('cost-harm')).toBeVisible();
-  await app.id('compare-milkPowder').click();
+  await expect(app.id('side-milkPowder')).toBeVisible();
   await app.id('compare-replacePart').click();
   await expect(app.id('side-milkPowder')).toContainText('none: a guess');
   await expect(app.id('what-if')).toContainText('What if');

@@ -1,6 +1,7 @@
 /** What is generated from the code: docs/sources.md, the job file's JSON Schema, the OpenAPI description, examples/. */
 import { z } from 'zod';
-import { JobFile, SOURCES, SOURCE_KIND_WORDS, writeJobFile, type Source, type SourceKind } from '@roughsill/core';
+import { JobFile, writeJobFile } from '@roughsill/core';
+import { SOURCES, SOURCE_KIND_WORDS, type Source, type SourceKind } from '@roughsill/core/words';
 import { examples } from '@roughsill/demo';
 import { openApi } from '../server/src/routes/openapi';
 import { apiRoutes } from '../server/src/app';

@@ -5,7 +5,8 @@ import { CONDITIONS, MATERIALS, type JobFacts, type Surface } from './facts';
 import { createDeriver } from './pipeline';
 import { digestOf } from './digest';
 import { jobMarkdown, jobReport } from './report';
-import { RULE_WORDS, sentence, SOURCES, type Reason } from './reasons';
+import type { Reason } from './reasons';
+import { RULE_WORDS, sentence, SOURCES } from './words';
 import { DEFAULT_SETTINGS } from './rulebook';
 
 const derive = (facts: JobFacts) => createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR);

@@ -1,21 +1,10 @@
-/** Unfolds the reasons and sources under any answer. */
-import { createContext, useContext, useState, type ReactNode } from 'react';
+/** Unfolds the reasons and sources under any answer. Not in the kit's index: the sentences are loaded with the screens that show them. */
+import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS, type Reason, type UnitSystem } from '@roughsill/core';
+import type { Reason } from '@roughsill/core';
+import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS } from '@roughsill/core/words';
+import { useUnits } from './Units';
 import { Words } from './Words';
-
-const Units = createContext<UnitSystem>('ft');
-export const UnitsProvider = Units.Provider;
-export const useUnits = (): UnitSystem => useContext(Units);
-
-const Zone = createContext<string | undefined>(undefined);
-export const ZoneProvider = Zone.Provider;
-
-/** A UTC instant on the job's own clock. */
-export function useWhen(): (instant: string) => string {
-  const timeZone = useContext(Zone);
-  return (instant) => new Date(instant).toLocaleString('en-US', { timeZone, dateStyle: 'medium', timeStyle: 'short' });
-}
 
 export function ReasonLine({ reason }: { readonly reason: Reason }) {
   const units = useUnits();

@@ -1,7 +1,7 @@
 export { Words } from './Words';
 export { Button } from './Button';
 export { StateChip, StateMark } from './StateMark';
-export { AnswerRow, Reasons, UnitsProvider, useUnits, useWhen, Why, ZoneProvider } from './Why';
+export { UnitsProvider, useUnits, useWhen, ZoneProvider } from './Units';
 export { FieldFrame, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';
 export { Empty, Figure, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
 export { useWide } from './layout';

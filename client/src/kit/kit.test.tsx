@@ -1,7 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { measure, why } from '@roughsill/core';
 import { sectionWords, Section } from '../section';
-import { AnswerRow, NumberField, Select, StateMark, UnitsProvider } from '.';
+import { NumberField, Select, StateMark, UnitsProvider } from '.';
+import { AnswerRow } from './Why';
 
 function field(over: Partial<Parameters<typeof NumberField>[0]> = {}) {
   const onCommit = jest.fn();

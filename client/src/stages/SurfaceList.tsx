@@ -2,7 +2,8 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import { formatMeasure, measure, RULEBOOKS, say, UNITS, type JobDigest, type JobFacts, type Space } from '@roughsill/core';
-import { Button, Empty, Panel, Row, StateMark, Why, Words } from '../kit';
+import { Button, Empty, Panel, Row, StateMark, Words } from '../kit';
+import { Why } from './on-demand';
 import { Strip } from '../section';
 import { commit, remove, set, useAppDispatch } from '../store';
 import { copySpace } from './walk/drafts';

@@ -2,6 +2,7 @@
  * Every screen beyond the first one, in one piece that is loaded when the first of them is opened. In one piece, because what two
  * pieces share would be loaded with the first screen.
  */
+export { Why } from '../kit/Why';
 export { PrintScreen } from './work/PrintScreen';
 export { SurfaceScreen } from './SurfaceScreen';
 export { JobFactsScreen, NewJobScreen } from './start/JobForm';

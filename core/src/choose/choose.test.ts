@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { AT, aLayer, aReading, aSample, aSquare, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
 import { AIMS, MATERIALS, PART_KINDS, type MethodId, type PartKind, type Surface } from '../facts';
 import type { HazardState } from '../probe';
-import { sentence } from '../reasons';
+import { sentence } from '../words';
 import { methodById, METHODS } from '../catalogue';
 import { AS_CATALOGUED } from '../rulebook';
 import { RULES } from './rules';

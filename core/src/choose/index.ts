@@ -3,4 +3,3 @@ export { choose, picksOf, type Choice, type MethodOption, type OptionMemo, type 
 export { effortOn, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';
-export { TRIAGE, triage, triageOf, type Triage, type TriageCounts } from './triage';

@@ -1,4 +1,6 @@
-export { SOURCES, SOURCE_KIND_WORDS, type Source, type SourceId, type SourceKind } from './sources';
+/** What later stages and the first screen need of reasons; the sentences themselves have a face of their own (words.ts). */
+export type { Source, SourceId, SourceKind } from './sources';
 export { answer, why, type Answer, type Effect, type Force, type Reason, type Value, type Weighed } from './reason';
-export { RULE_WORDS, WORDS, say, type RuleId } from './en';
-export { remedy, sentence, valueText } from './sentence';
+export { say, WORDS } from './en/vocabulary';
+export { valueText } from './value';
+export type { RuleId } from './en';

@@ -17,7 +17,8 @@ import { PRIMERS_DATA } from '../coat';
 import { HAZARD_STATES } from '../probe';
 import { RULEBOOKS } from '../rulebook';
 import { measure } from '../units/units';
-import { remedy, RULE_WORDS, sentence, SOURCES, valueText, why, WORDS } from '.';
+import { remedy, RULE_WORDS, sentence, SOURCES } from '../words';
+import { valueText, why, WORDS } from '.';
 
 test('a sentence is made of the facts, in the reader’s units, and begins with a capital', () => {
   const r = why('protect.screen', 'cfr40-745.85a2ii', { boundary: [measure(2, 'm'), measure(10, 'ft')] });

@@ -1,17 +1,8 @@
-/** Turns codes and facts into the sentences a painter reads. The words themselves stand in en.ts. */
-import { formatMeasure, type Measure, type UnitSystem } from '../units/units';
-import { RULE_WORDS, say } from './en';
-import type { Reason, Value } from './reason';
-
-const isMeasure = (v: Value): v is Measure => typeof v === 'object' && !Array.isArray(v);
-
-export function valueText(v: Value, system: UnitSystem): string {
-  if (typeof v === 'string') return say(v);
-  if (typeof v === 'number') return v.toLocaleString('en-US');
-  if (typeof v === 'boolean') return v ? 'yes' : 'no';
-  if (isMeasure(v)) return formatMeasure(v, system);
-  return v.map((x) => say(x)).join('; ');
-}
+/** Turns codes and facts into the sentences a painter reads. The words themselves stand in en/. */
+import type { UnitSystem } from '../units/units';
+import { RULE_WORDS } from './en';
+import type { Reason } from './reason';
+import { valueText } from './value';
 
 function fill(template: string, reason: Reason, system: UnitSystem): string {
   const text = template.replace(/\{(\w+)(\.limit)?\}/g, (whole, asked: string, limit?: string) => {

@@ -1,9 +1,10 @@
 /** Trials, order of work, comparison and rounds of one surface, in plain data. */
 import type { JobFacts, Surface } from '../facts';
 import { ALWAYS, compareMethods, daysOf, sensitivity } from '../compare';
-import { triageOf } from '../choose';
+import { triageOf } from '../choose/triage';
 import type { SurfacePlan } from '../pipeline';
-import { say, sentence } from '../reasons';
+import { say } from '../reasons';
+import { sentence } from '../words';
 import type { FirmSettings } from '../rulebook';
 import { roundQuestion, rounds } from '../rounds';
 import type { UnitSystem } from '../units/units';

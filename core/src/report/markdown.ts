@@ -1,5 +1,6 @@
 /** The report as a readable plan. */
 import { say } from '../reasons';
+import { tell } from '../words';
 import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport } from './report';
 import type { ReasonReport } from './reporter';
@@ -50,7 +51,7 @@ function comparisonLines(c: NonNullable<SurfaceReport['comparison']>, money: (n:
   for (const b of c.notStripping) out.push(`- ${b.name}: blocked. ${b.says.join(' ')}`);
   for (const w of c.whatIf)
     out.push(
-      `- If ${say(`whatIf.${w.what}`)}: ${money(w.moneyThen)} instead of ${money(w.money)}, ${day(w.daysThen)} days instead of ${day(w.days)}.`,
+      `- If ${tell(`whatIf.${w.what}`)}: ${money(w.moneyThen)} instead of ${money(w.money)}, ${day(w.daysThen)} days instead of ${day(w.days)}.`,
     );
   for (const r of c.rounds)
     out.push(

@@ -1,5 +1,6 @@
 /** Writes answers, reasons and quantities in words, for one unit system. */
-import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS, type Answer, type Reason } from '../reasons';
+import type { Answer, Reason } from '../reasons';
+import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS } from '../words';
 import { formatMeasure, type Measure, type UnitSystem } from '../units/units';
 
 export interface ReasonReport {

@@ -1,4 +1,4 @@
-import { SOURCES } from '../reasons';
+import { SOURCES } from '../words';
 import { convert } from '../units/units';
 import { METHODS } from '../catalogue';
 import { RULES } from '../choose';

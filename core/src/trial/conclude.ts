@@ -36,7 +36,7 @@ export interface Conclusion {
 }
 
 /** Longer and shorter are no longer told apart: within 10 %, or 5 minutes. Common practice. */
-const CLOSE_SHARE = 0.1;
+export const CLOSE_SHARE = 0.1;
 const CLOSE_MIN = 5;
 /** Beyond the usual dwell by this much nobody waits. */
 const LONGEST_TIMES = 4;
@@ -52,7 +52,7 @@ const EASE: Readonly<Record<number, readonly [number, number]>> = {
 /** Exact 95 % upper bound on a share of which none was seen in n: 1 - 0.05^(1/n). Clopper and Pearson 1934. */
 export const upperBoundOfNone = (n: number): number => 1 - 0.05 ** (1 / n);
 
-const round = (min: number): number =>
+export const round = (min: number): number =>
   min < 20
     ? Math.max(1, Math.round(min))
     : min < 120
@@ -62,7 +62,7 @@ const round = (min: number): number =>
         : Math.round(min / 60) * 60;
 
 /** Dwell range to start from, min at 20 C. */
-function usualMin(m: Method, own: MethodOwn | undefined): { low: number; high: number } | null {
+export function usualMin(m: Method, own: MethodOwn | undefined): { low: number; high: number } | null {
   if (own && own.dwellLowH !== null && own.dwellHighH !== null) return { low: own.dwellLowH * 60, high: own.dwellHighH * 60 };
   return m.dwellH ? { low: m.dwellH.low * 60, high: m.dwellH.high * 60 } : null;
 }
@@ -85,22 +85,6 @@ export function groupsOf(squares: readonly Square[]): Group[] {
     else out.set(key, { method: methodById(q.methodId), coating, squares: [q] });
   }
   return [...out.values()];
-}
-
-/** The first squares for a method: side by side, short, middle and long. */
-export function firstSquares(m: Method, coating: string, faceC: number | null, own?: MethodOwn): Proposal[] {
-  const usual = usualMin(m, own);
-  const covered = m.laying !== null && m.laying.coveredLifeH > m.laying.openLifeH;
-  if (usual === null) return [{ methodId: m.id, coating, dwellMin: null, covered: false, because: [why('trial.onePatch', 'trade-trial')] }];
-  const middle = Math.sqrt(usual.low * usual.high);
-  const dwells = usual.high / usual.low <= 1 + CLOSE_SHARE ? [usual.low / 2, usual.low, usual.low * 2] : [usual.low, middle, usual.high];
-  return dwells.map((min, i) => ({
-    methodId: m.id,
-    coating,
-    dwellMin: round(fromReference(min, faceC)),
-    covered,
-    because: [why(['trial.short', 'trial.middle', 'trial.long'][i] as 'trial.short', 'trade-trial')],
-  }));
 }
 
 /** Doubles, halves, or goes between: whatever tells most. */

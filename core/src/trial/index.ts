@@ -1,6 +1,5 @@
 export { fromReference, REFERENCE_C, speedAt, toReference } from './dwell';
 export { minutesLeft, outcomeOf, stoodMin, type SquareOutcome } from './square';
-export { conclusionsOf, firstSquares, upperBoundOfNone, type Conclusion, type Proposal } from './conclude';
+export { conclusionsOf, type Conclusion, type Proposal } from './conclude';
 export { NO_TRIALS, trialBook, type Learned, type TrialBook } from './book';
 export { holdOf, type Hold } from './hold';
-export { carriedSquare, carryable, coatingKey, type Carried } from './carry';

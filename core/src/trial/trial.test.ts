@@ -4,7 +4,8 @@ import { aFacts, aLayer, aReading, aSquare, aSurface, planOf, rulesOf } from '..
 import { methodById } from '../catalogue';
 import type { Square, Surface } from '../facts';
 import { carriedSquare, carryable } from './carry';
-import { conclusionsOf, firstSquares, upperBoundOfNone, type Conclusion } from './conclude';
+import { conclusionsOf, upperBoundOfNone, type Conclusion } from './conclude';
+import { firstSquares } from './first';
 import { fromReference, toReference } from './dwell';
 import { holdOf } from './hold';
 import { minutesLeft, outcomeOf, stoodMin } from './square';

@@ -2,7 +2,7 @@ import { AT, aFacts, aLayer, aReading, aSurface, COATS, planOf, rulesOf, THIS_YE
 import type { Check, MethodId, PartKind, Surface } from '../facts';
 import { createDeriver } from '../pipeline';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
-import { sentence } from '../reasons';
+import { sentence } from '../words';
 import { convert } from '../units/units';
 import { clothsForFloor } from './cloths';
 

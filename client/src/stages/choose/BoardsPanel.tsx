@@ -1,19 +1,10 @@
 /** Piece by piece: each board, baluster or sash looked at by itself; what stays, what goes, what is split, with counts. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import {
-  BLANK_BOARD,
-  say,
-  TRIAGE,
-  triage,
-  triageOf,
-  YES_NO,
-  type Board,
-  type BoardDraft,
-  type Problem,
-  type Surface,
-} from '@roughsill/core';
-import { AnswerRow, Button, NumberField, Panel, Pick, Problems, TextField, Toggle, Words } from '../../kit';
+import { BLANK_BOARD, say, YES_NO, type Board, type BoardDraft, type Problem, type Surface } from '@roughsill/core';
+import { TRIAGE, triage, triageOf } from '@roughsill/core/trial';
+import { Button, NumberField, Panel, Pick, Problems, TextField, Toggle, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import { add, commit, remove, set, useAppDispatch, type Draft } from '../../store';
 import { cap } from '../walk/drafts';
 

@@ -12,7 +12,6 @@ import {
   measure,
   methodById,
   say,
-  sentence,
   type ElementId,
   type Material,
   type MethodId,
@@ -20,7 +19,9 @@ import {
   type PartChoice,
   type Problem,
 } from '@roughsill/core';
-import { AnswerRow, Button, Panel, Problems, Reasons, Select, TextField, useUnits, VerdictEdge, Words } from '../../kit';
+import { sentence } from '@roughsill/core/words';
+import { Button, Panel, Problems, Select, TextField, useUnits, VerdictEdge, Words } from '../../kit';
+import { AnswerRow, Reasons } from '../../kit/Why';
 import { sectionCoats, Strip, type SectionCoat } from '../../section';
 import { commit, set, useAppDispatch } from '../../store';
 import { moneyFor } from '../SurfaceList';

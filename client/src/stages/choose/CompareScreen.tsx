@@ -3,8 +3,10 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { ActivityIndicator, Pressable, View } from 'react-native';
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { formatHours, formatRange, formatWork, methodById, say, type JobFacts, type MethodId, type Surface } from '@roughsill/core';
+import { tell } from '@roughsill/core/words';
 import { ALWAYS, compareStrippers, type Alternative, type Compared, type WhatIf } from '@roughsill/core/compare';
-import { Button, Empty, Panel, Reasons, VerdictEdge, Words } from '../../kit';
+import { Button, Empty, Panel, VerdictEdge, Words } from '../../kit';
+import { Reasons } from '../../kit/Why';
 import { Section, sectionCoats } from '../../section';
 import { useSettings, useSurfacePlan } from '../../store';
 import type { FromCompareWorker, ToCompareWorker } from '../../workers/compare-protocol';
@@ -114,7 +116,7 @@ function SideBySide({ shown, money }: { readonly shown: readonly Alternative[]; 
     ['Work', (a) => formatRange(a.personHours, formatWork)],
     ['Waiting', (a) => formatRange(a.waitHours, formatHours)],
     ['Harm', (a) => HARM[Math.round(a.harm)]!],
-    ['Makes', (a) => (a.makes.length === 0 ? 'nothing' : a.makes.map((m) => say(`makes.${m}`)).join(', '))],
+    ['Makes', (a) => (a.makes.length === 0 ? 'nothing' : a.makes.map((m) => tell(`makes.${m}`)).join(', '))],
     ['Proof', (a) => (a.proof === 'trial' ? 'trial squares here' : a.proof === 'carried' ? 'a trial carried over' : 'none: a guess')],
     [
       'Beside it',
@@ -200,7 +202,7 @@ function WhatIfs({
         return (
           <View key={c.what} className="gap-1 bg-panel px-3 py-2">
             <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
-              <Words>{cap(say(`whatIf.${c.what}`))}</Words>
+              <Words>{cap(tell(`whatIf.${c.what}`))}</Words>
               <Words look="row">{`${more >= 0.5 ? '+' : ''}${money(more)}${Math.abs(c.daysThen - c.days) >= 0.05 ? `, ${days(c.daysThen)} days for ${days(c.days)}` : ''}`}</Words>
             </View>
             <View aria-hidden className="h-1.5 bg-slate" style={{ width: `${Math.max(1, (Math.abs(more) / most) * 100)}%` }} />
@@ -245,7 +247,7 @@ function Strippers({ areaM2, money }: { readonly areaM2: number; readonly money:
             <Words look="row">{formatRange(l.total, money)}</Words>
           </View>
           <Words look="note">{`product ${formatRange(l.product, money)} · labour ${formatRange(l.labour, money)} · rinse ${l.rinse.high === 0 ? 'none' : formatRange(l.rinse, money)}`}</Words>
-          <Words look="note">{`${l.dwellHours ? `soaks ${formatRange(l.dwellHours, formatHours)}` : 'no soak, two people'} · makes ${l.risks.map((r) => say(`makes.${r}`)).join(', ')}${l.trialFirst ? ' · trial square first' : ''}`}</Words>
+          <Words look="note">{`${l.dwellHours ? `soaks ${formatRange(l.dwellHours, formatHours)}` : 'no soak, two people'} · makes ${l.risks.map((r) => tell(`makes.${r}`)).join(', ')}${l.trialFirst ? ' · trial square first' : ''}`}</Words>
         </View>
       ))}
     </Panel>

@@ -16,7 +16,8 @@ import {
 } from '@roughsill/core';
 import { dwellRhythm } from '@roughsill/core/compare';
 import { roundQuestion, rounds, type RoundQuestion, type Rounds } from '@roughsill/core/rounds';
-import { AnswerRow, Empty, Figure, NumberField, Panel, Select, Toggle, useUnits, Words } from '../../kit';
+import { Empty, Figure, NumberField, Panel, Select, Toggle, useUnits, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import { useSettings, useSurfacePlan } from '../../store';
 import { JobPage } from '../JobPage';
 import { moneyFor } from '../SurfaceList';

@@ -2,7 +2,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { formatMeasure, measure, say, type Choice, type Stroke } from '@roughsill/core';
-import { Button, Panel, Reasons, useUnits, Words } from '../../kit';
+import { Button, Panel, useUnits, Words } from '../../kit';
+import { Reasons } from '../../kit/Why';
 import { cap } from '../walk/drafts';
 
 const token = (x: Stroke): string => `${x.partId}/${x.methodId}`;

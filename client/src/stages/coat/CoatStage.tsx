@@ -13,7 +13,8 @@ import {
   TOPCOATS,
   type TopcoatId,
 } from '@roughsill/core';
-import { AnswerRow, Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
+import { Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 

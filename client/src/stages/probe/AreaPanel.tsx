@@ -16,7 +16,8 @@ import {
 } from '@roughsill/core';
 import { areaPlan, assessArea, samplePoints } from '@roughsill/core/survey';
 
-import { AnswerRow, Button, Panel, Problems, StateMark, useUnits, Words } from '../../kit';
+import { Button, Panel, Problems, StateMark, useUnits, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { moneyFor } from '../SurfaceList';
 import { AreaPlanView } from './AreaPlanView';

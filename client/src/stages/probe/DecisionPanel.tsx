@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import { createDeriver, say, type JobFacts, type Surface } from '@roughsill/core';
 import { assessGroup, leadGroups } from '@roughsill/core/survey';
 
-import { AnswerRow, Figure, Panel, Words } from '../../kit';
+import { Figure, Panel, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import { useSettings } from '../../store';
 import { moneyFor } from '../SurfaceList';
 

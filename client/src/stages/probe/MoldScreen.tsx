@@ -28,7 +28,8 @@ import {
   type Sensitivity,
 } from '@roughsill/core/moist';
 import { CAUSE_QUESTIONS, moldPicture } from '@roughsill/core/survey';
-import { AnswerRow, Button, Empty, NumberField, Panel, Pick, Problems, Reasons, useUnits, Words } from '../../kit';
+import { Button, Empty, NumberField, Panel, Pick, Problems, useUnits, Words } from '../../kit';
+import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { FromMoldWorker, ToMoldWorker } from '../../workers/mold-protocol';
 import { spawnMoldWorker } from '../../workers/spawn';

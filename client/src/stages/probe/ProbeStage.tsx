@@ -15,7 +15,8 @@ import {
   UNCOUNTED,
   type Reading,
 } from '@roughsill/core';
-import { AnswerRow, Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
+import { Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 import { cap } from '../walk/drafts';

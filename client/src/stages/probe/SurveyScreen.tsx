@@ -5,7 +5,8 @@ import { router } from 'expo-router';
 import { areasOf, createDeriver, formatMeasure, measure, RULEBOOKS, say, type FirmSettings, type JobFacts } from '@roughsill/core';
 import { moldPicture, assessGroups, builtClass, drawDwellings, dwellingsToTest, siteDuties } from '@roughsill/core/survey';
 
-import { AnswerRow, Button, Empty, Panel, Reasons, StateMark, Words } from '../../kit';
+import { Button, Empty, Panel, StateMark, Words } from '../../kit';
+import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
 import { moneyFor } from '../SurfaceList';

@@ -1,7 +1,8 @@
 /** Containment, air, equipment, waste and signs, each number with its reason. */
 import { View } from 'react-native';
 import { formatMeasure, measure, say } from '@roughsill/core';
-import { AnswerRow, Panel, useUnits, Words } from '../../kit';
+import { Panel, useUnits, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import type { StageProps } from '../SurfaceScreen';
 
 const OPENINGS = { closeAndSeal: 'close and seal the room', closeNear: 'close those nearby', none: 'as usual' } as const;

@@ -15,12 +15,11 @@ import {
   roundForReading,
   say,
   sourceOf,
-  SOURCE_KIND_WORDS,
-  SOURCES,
   type Method,
   type MethodFact,
   type MethodOwn,
 } from '@roughsill/core';
+import { SOURCE_KIND_WORDS, SOURCES, tell } from '@roughsill/core/words';
 import { Button, NumberField, Panel, TextField, Toggle, Words } from '../../kit';
 import { changeSettings, useAppDispatch, useSettings } from '../../store';
 import { Notices } from '../Notices';
@@ -47,7 +46,7 @@ export function CatalogueScreen() {
         <TextField label="Find a method" value={find} onChange={setFind} onCommit={setFind} />
         {shown.length === 0 ? <Words>No method has that in its name.</Words> : null}
         {shown.map(({ family, methods }) => (
-          <Panel key={family} title={say(`family.${family}`)} aside={String(methods.length)}>
+          <Panel key={family} title={tell(`family.${family}`)} aside={String(methods.length)}>
             {methods.map((m) => (
               <MethodCard key={m.id} method={m} />
             ))}
@@ -63,7 +62,7 @@ const list = (xs: readonly string[]): string => (xs.length === 0 ? 'none' : xs.j
 
 function factsOf(m: Method): readonly (readonly [MethodFact, string, string])[] {
   const out: (readonly [MethodFact, string, string])[] = [
-    ['suits', 'Takes off', list(m.takes.map((t) => say(`takes.${t}`)))],
+    ['suits', 'Takes off', list(m.takes.map((t) => tell(`takes.${t}`)))],
     ['suits', 'On', m.suits.length === MATERIALS.length ? 'every material' : list(m.suits.map(say))],
     [
       'suits',
@@ -76,10 +75,10 @@ function factsOf(m: Method): readonly (readonly [MethodFact, string, string])[] 
     ],
     ['bite', 'Goes', say(m.bite)],
     ['leaves', 'Leaves', list(m.leaves.map(say))],
-    ['limits', 'Needs', list(m.needs.map((n) => say(`needs.${n}`)))],
-    ['harm', 'Makes', list(makes(m).map((x) => say(`makes.${x}`)))],
-    ['harm', 'Harms', list(m.harms.map((h) => say(`harms.${h}`)))],
-    ['exposure', 'On lead', say(m.exposure === 'none' ? 'exposure.none' : m.exposure)],
+    ['limits', 'Needs', list(m.needs.map((n) => tell(`needs.${n}`)))],
+    ['harm', 'Makes', list(makes(m).map((x) => tell(`makes.${x}`)))],
+    ['harm', 'Harms', list(m.harms.map((h) => tell(`harms.${h}`)))],
+    ['exposure', 'On lead', tell(m.exposure === 'none' ? 'exposure.none' : m.exposure)],
   ];
   if (m.failsOn.length > 0) out.push(['suits', 'Does little on', list(m.failsOn.map(say))]);
   if (m.coldestC !== null) out.push(['limits', 'Not colder than', `${m.coldestC} °C on the face`]);

@@ -1,7 +1,7 @@
 /** Sources and keys: two pages to look things up in. */
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { SOURCES, SOURCE_KIND_WORDS, type Source, type SourceKind } from '@roughsill/core';
+import { SOURCES, SOURCE_KIND_WORDS, type Source, type SourceKind } from '@roughsill/core/words';
 import { Button, Panel, Words } from '../../kit';
 import { KEYS } from '../keys';
 

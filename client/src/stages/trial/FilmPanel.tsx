@@ -2,7 +2,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BLANK_READING, say, standingReadings, type Answer, type Hold, type Problem, type Surface } from '@roughsill/core';
-import { AnswerRow, Button, NumberField, Panel, Pick, Problems, useWhen, Words } from '../../kit';
+import { Button, NumberField, Panel, Pick, Problems, useWhen, Words } from '../../kit';
+import { AnswerRow } from '../../kit/Why';
 import { add, commit, useAppDispatch } from '../../store';
 import { cap } from '../walk/drafts';
 

@@ -3,23 +3,21 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import {
   BLANK_SQUARE,
-  carriedSquare,
-  carryable,
-  firstSquares,
   formatMeasure,
   lastFaceC,
   measure,
   methodById,
   say,
   stoodMin,
-  type Carried,
   type Conclusion,
   type MethodId,
   type Problem,
   type Proposal,
   type Square,
 } from '@roughsill/core';
-import { AnswerRow, Button, Empty, NextBar, Panel, Problems, Reasons, Select, TextField, useUnits, Words } from '../../kit';
+import { carriedSquare, carryable, firstSquares, type Carried } from '@roughsill/core/trial';
+import { Button, Empty, NextBar, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
+import { AnswerRow, Reasons } from '../../kit/Why';
 import { add, commit, loadOtherJobs, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../SurfaceScreen';
 import { cap } from '../walk/drafts';

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { RESPONSES, say, TRIALS, type Layer } from '@roughsill/core';
 import { BINDER_SURE, guessBinder } from '@roughsill/core/survey';
-import { Button, Select, Why, Words } from '../../kit';
+import { Button, Select, Words } from '../../kit';
+import { Why } from '../../kit/Why';
 import { cap } from './drafts';
 
 interface TrialsProps {

@@ -8,13 +8,14 @@ import {
   formatRange,
   formatWork,
   say,
-  sentence,
   type Gate,
   type JobFacts,
   type Step,
   type Surface,
 } from '@roughsill/core';
-import { Button, Panel, useUnits, useWhen, Why, Words } from '../../kit';
+import { sentence } from '@roughsill/core/words';
+import { Button, Panel, useUnits, useWhen, Words } from '../../kit';
+import { Why } from '../../kit/Why';
 import { add, commit, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
 import { moneyFor } from '../SurfaceList';

@@ -6,4 +6,3 @@ import { TRIAL } from './trial';
 
 export const RULE_WORDS = { ...PROBE, ...TRIAL, ...CHOOSE, ...PLAN };
 export type RuleId = keyof typeof RULE_WORDS;
-export { say, WORDS } from './vocabulary';

@@ -1,0 +1,16 @@
+/** In which units, and on which clock, the job is read. */
+import { createContext, useContext } from 'react';
+import type { UnitSystem } from '@roughsill/core';
+
+const Units = createContext<UnitSystem>('ft');
+export const UnitsProvider = Units.Provider;
+export const useUnits = (): UnitSystem => useContext(Units);
+
+const Zone = createContext<string | undefined>(undefined);
+export const ZoneProvider = Zone.Provider;
+
+/** A UTC instant on the job's own clock. */
+export function useWhen(): (instant: string) => string {
+  const timeZone = useContext(Zone);
+  return (instant) => new Date(instant).toLocaleString('en-US', { timeZone, dateStyle: 'medium', timeStyle: 'short' });
+}
