@@ -254,6 +254,9 @@ interface MethodRowProps {
   readonly onUndo: () => void;
 }
 
+const WEIGHT = { block: 0, care: 1, note: 2 } as const;
+const weightiestFirst = (rs: MethodOption['because']) => [...rs].sort((a, b) => WEIGHT[a.effect] - WEIGHT[b.effect]);
+
 function MethodRow({
   option: o,
   part,
@@ -327,7 +330,7 @@ function MethodRow({
                       : 'A guess: usual rates, from memory, no trial behind them.'}
               </Words>
             )}
-            <Reasons because={o.because} />
+            <Reasons because={weightiestFirst(o.because)} />
             <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
           </View>
         ) : null}

@@ -69,7 +69,7 @@ function factsOf(m: Method): readonly (readonly [MethodFact, string, string])[] 
       'Reaches, at so much of the speed on flats',
       list(
         PART_KINDS.filter((p) => m.reach[p] !== undefined).map((p) =>
-          m.reach[p] === 1 ? say(p) : `${say(p)} (${Math.round(m.reach[p]! * 100)} % of the speed)`,
+          m.reach[p] === 1 ? say(p) : `${say(p)} ${Math.round(m.reach[p]! * 100)} %`,
         ),
       ),
     ],

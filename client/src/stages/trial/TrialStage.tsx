@@ -99,6 +99,7 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
       ) : null}
       <StartPanel
         plan={plan}
+        first={squares.length === 0}
         onStart={(id, product, coating) =>
           lay(firstSquares(methodById(id), coating, faceC, settings.rates[id]), product, `${say(id)}: squares marked out`)
         }
@@ -228,9 +229,12 @@ function conclusionText(c: Conclusion, at: string): string {
 
 function StartPanel({
   plan,
+  first,
   onStart,
 }: {
   readonly plan: StageProps['plan'];
+  /** Nothing was tried here yet. */
+  readonly first: boolean;
   readonly onStart: (id: MethodId, product: string, coating: string) => void;
 }) {
   const worth = (id: MethodId) => methodById(id).dwellH !== null || methodById(id).trialFirst || methodById(id).infrared;
@@ -254,7 +258,7 @@ function StartPanel({
   const id = picked ?? ids[0];
   if (!id) return null;
   return (
-    <Panel title="Try another" testID="start-trial">
+    <Panel title={first ? 'Try a method' : 'Try another'} testID="start-trial">
       <Select
         label="What to try"
         value={id}
@@ -262,7 +266,7 @@ function StartPanel({
         onChange={setPicked}
         testID="try-method"
       />
-      <View className="flex-row flex-wrap gap-3">
+      <View className="flex-row flex-wrap items-end gap-3">
         <View className="min-w-[10rem] flex-1">
           <TextField label="Product, as on the tin" value={product} onChange={setProduct} onCommit={setProduct} />
         </View>
