@@ -32,6 +32,25 @@ test('prints a readable plan with --format md, and takes the firm’s settings',
   expect(r.stdout).toMatch(/^# One old window/);
 });
 
+test('the whole house: trials with the next square, what is compared with ranges, pieces, rounds, and why a plan stays a draft', () => {
+  const whole = 'examples/quill-point.roughsill.json';
+  const md = plan(whole, '--format', 'md', '--now', '2026-04-16T12:00:00.000Z').stdout;
+  expect(md).toMatch(/\*\*Trial, solvent gel under film on as recorded: works\*\* \(2 squares\)/);
+  expect(md).toMatch(/Trial, soft-grit sweep on as recorded: does not work/);
+  expect(md).toMatch(/next square: 3 h\. Not clean at/);
+  expect(md).toMatch(/Piece by piece:\*\* 2 keep, 1 strip, 1 split at the joint, 2 replace, 1 look again/);
+  expect(md).toMatch(/\| pH-neutral stripper \* \| with care \|.*\| none \| a guess \|/);
+  expect(md).toMatch(/- leave and look again: blocked\. It goes nowhere near the film/);
+  expect(md).toMatch(/- If an hour costs a fifth more: \$[\d,]+ instead of \$[\d,]+/);
+  expect(md).toMatch(/\*\*Rounds, flat: alkaline powder for milk paint\*\*\n- \d+ at once/);
+  const chosen = JSON.parse(readFileSync(path.join(root, whole), 'utf8')) as any;
+  for (const s of chosen.surfaces) if (s.id === 'qp-plinth') for (const p of s.parts) p.methodId = 'masonryStripper';
+  for (const s of chosen.surfaces) if (s.id === 'qp-plinth') s.squares = [];
+  expect(plan(file('draft.json', JSON.stringify(chosen)), '--format', 'md').stdout).toMatch(
+    /\*\*Draft: not to be issued\*\*\n  - No trial square stands behind masonry stripper, two stages on this brick/,
+  );
+});
+
 test.each([
   [
     'a file cut short',

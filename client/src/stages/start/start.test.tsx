@@ -1,5 +1,5 @@
 /** The first screen: a file that is wrong is told line by line before anything is sent; settings write the firm's own rates. */
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { router } from 'expo-router';
 import { writeJobFile } from '@roughsill/core';
@@ -103,7 +103,7 @@ test('a new job: UK rules bring metres; a year in the future stays in its field 
   });
 });
 
-test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', () => {
+test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', async () => {
   const s = show(CatalogueScreen);
   fireEvent.click(screen.getByRole('button', { name: 'infrared, then scrape: facts and rates' }));
   expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/People: two beside each other, both counted/);
@@ -111,11 +111,14 @@ test('the catalogue: facts with their sources; a rate of one’s own is kept in 
   const low = screen.getByTestId('rate-low-infrared');
   fireEvent.change(low, { target: { value: '20' } });
   fireEvent.blur(low);
+  // What is sent in the background has been answered.
+  await act(async () => undefined);
   expect(s.getState().session.settings.rates.infrared!.lowM2PerH).toBeCloseTo(1.858, 3);
   expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/your own · 20 to/);
   fireEvent.change(screen.getByTestId('rate-low-infrared'), { target: { value: '90' } });
   fireEvent.blur(screen.getByTestId('rate-low-infrared'));
   expect(screen.getByText('the slow rate is above the fast one')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Back to the usual numbers for infrared, then scrape' }));
+  await act(async () => undefined);
   expect(s.getState().session.settings.rates).toEqual({});
 });
