@@ -1,6 +1,6 @@
 /** The little of a job's plan that lists and counts need: small enough to cross from a worker at every keystroke. */
 import type { MethodId } from './facts';
-import type { Verdict } from './choose';
+import { beside, type Verdict } from './choose';
 import type { JobPlan, NextAct, SurfacePlan } from './pipeline';
 import type { HazardState, NextTest, TodaySurface } from './probe';
 
@@ -54,8 +54,7 @@ function blockedEverywhere(p: SurfacePlan): MethodId[] {
   if (!first) return [];
   const open = new Set<MethodId>();
   for (const part of [first, ...rest]) for (const o of part.options) if (o.verdict !== 'blocked') open.add(o.methodId);
-  // What never was for this material, or has nothing to take off here, is no news.
-  const beside = (o: (typeof first.options)[number]) => o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake');
+  // What never was for this material is no news.
   return first.options.filter((o) => !open.has(o.methodId) && !beside(o)).map((o) => o.methodId);
 }
 

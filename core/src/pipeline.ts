@@ -175,7 +175,7 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
   const disturbedM2 = s.parts
     .filter((p) => p.removedAt === null)
     .reduce((sum, p) => {
-      const leaves = p.methodId !== null && !methodById(p.methodId).disturbs;
+      const leaves = p.methodId !== null && [p.methodId, ...p.alsoIds].every((id) => !methodById(id).disturbs);
       // Taking a piece out counts the whole piece. 40 CFR 745.83
       if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
       return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);

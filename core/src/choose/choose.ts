@@ -42,6 +42,9 @@ export interface Choice {
   readonly sequence: Sequence;
 }
 
+/** Never was for this material, or has nothing here to take off: no news among what is blocked. */
+export const beside = (o: MethodVerdict): boolean => o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake');
+
 const VERDICT_ORDER: Readonly<Record<Verdict, number>> = { go: 0, care: 1, blocked: 2 };
 
 /** Smaller is better, reckoned on one square metre. Ties fall to cost. */

@@ -1,5 +1,5 @@
 export { RULES, type Rule } from './rules';
-export { choose, picksOf, type Choice, type MethodOption, type OptionMemo, type PartChoice } from './choose';
+export { beside, choose, picksOf, type Choice, type MethodOption, type OptionMemo, type PartChoice } from './choose';
 export { effortOn, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';

@@ -138,7 +138,8 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
   const { rulebook } = ctx;
   const picks: MethodId[] = choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId));
   const methods = [...new Set(picks)].map(methodById).filter((m) => m.disturbs);
-  const disturbedM2 = choice.parts.reduce((sum, p) => sum + (p.selected.value && methodById(p.selected.value).disturbs ? p.areaM2 : 0), 0);
+  const disturbed = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
+  const disturbedM2 = choice.parts.reduce((sum, p) => sum + (disturbed(p) ? p.areaM2 : 0), 0);
   const outside = ctx.place === 'outside';
   const lead = methods.length > 0 && (isPresent(leadPicture.overall.value) || isPresent(ctx.asbestos.overall.value));
   const state = leadPicture.overall.value;

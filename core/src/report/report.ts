@@ -1,7 +1,7 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
 import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { effortOn, type MethodOption, type PartChoice } from '../choose';
+import { beside, effortOn, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan, SurfacePlan } from '../pipeline';
 import { say } from '../reasons';
 import { sentence } from '../words';
@@ -13,13 +13,13 @@ import { NOTICE, reasonReport, reporter } from './reporter';
 import { surveyReport } from './survey';
 
 function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
-  const { reasons } = reporter(units);
+  const { reasons, inShort } = reporter(units);
   const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
   return {
     method: o.methodId,
     name: say(o.methodId),
     verdict: o.verdict,
-    because: reasons(o.because),
+    because: o.methodId === part.selected.value ? reasons(o.because) : inShort(o.because),
     canInsist: o.canInsist,
     coatsReached: o.coatsReached,
     personHours: effort.personHours,
@@ -71,9 +71,11 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
       area: area(part.areaM2),
       selected: stated(part.selected),
       chosenByPerson: part.chosenByPerson,
-      methods: part.options.map((o) => methodReport(o, part, units)),
+      methods: part.options.filter((o) => !beside(o)).map((o) => methodReport(o, part, units)),
+      /** Not for this material, or nothing here that they take off. */
+      notFor: part.options.filter(beside).map((o) => o.methodId),
       also: part.also.map(stated),
-      helpers: part.helpers.map((o) => methodReport(o, part, units)),
+      helpers: part.helpers.filter((o) => !beside(o)).map((o) => methodReport(o, part, units)),
     })),
     protection: {
       needed: stated(p.protection.needed),

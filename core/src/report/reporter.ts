@@ -10,7 +10,8 @@ export interface ReasonReport {
   readonly lifts?: string;
   readonly source: string;
   readonly sourceKind: string;
-  readonly weighed: Reason['weighed'];
+  /** Left out where a method is only compared: thirty of them a part, and the sentence names what counted. */
+  readonly weighed?: Reason['weighed'];
 }
 
 export const NOTICE =
@@ -37,10 +38,21 @@ interface Quantity {
   readonly text: string;
 }
 
+/** Like parts share their reasons by reference, so each is put into words once. */
+const written: Record<UnitSystem, WeakMap<Reason, ReasonReport>> = { ft: new WeakMap(), m: new WeakMap() };
+function once(r: Reason, units: UnitSystem): ReasonReport {
+  const known = written[units].get(r);
+  if (known) return known;
+  const made = reasonReport(r, units);
+  written[units].set(r, made);
+  return made;
+}
+
 /** Writes answers, reasons and quantities for one unit system. */
 export function reporter(units: UnitSystem) {
-  const reasons = (rs: readonly Reason[]) => rs.map((r) => reasonReport(r, units));
+  const reasons = (rs: readonly Reason[]) => rs.map((r) => once(r, units));
   const stated = <T>(a: Answer<T>): Stated<T> => ({ value: a.value, because: reasons(a.because) });
   const quantity = (m: Measure): Quantity => ({ ...m, text: formatMeasure(m, units) });
-  return { reasons, stated, quantity };
+  const inShort = (rs: readonly Reason[]) => reasons(rs).map(({ weighed: _w, ...r }): ReasonReport => r);
+  return { reasons, inShort, stated, quantity };
 }

@@ -4,6 +4,7 @@ import { Pressable, View } from 'react-native';
 import { router, type Href } from 'expo-router';
 import {
   AIMS,
+  beside,
   effortOn,
   formatHours,
   formatMeasure,
@@ -120,9 +121,6 @@ interface PartMethodsProps {
   readonly added: readonly MethodId[];
   readonly onAlso: (ids: MethodId[], what: string) => void;
 }
-
-/** Never was for this material, or has nothing here to take off: no news among what is blocked. */
-const beside = (o: MethodOption): boolean => o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake');
 
 function PartMethods({ part, coats, material, looking, onLook, money, insisted, several, onChoose, added, onAlso }: PartMethodsProps) {
   const units = useUnits();

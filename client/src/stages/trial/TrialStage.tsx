@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import {
+  beside,
   BLANK_SQUARE,
   formatMeasure,
   lastFaceC,
@@ -242,12 +243,7 @@ function StartPanel({
     ...new Set(
       plan.choice.parts.flatMap((p) =>
         [...p.options, ...p.helpers]
-          .filter(
-            (o) =>
-              (o.verdict !== 'blocked' || o.canInsist) &&
-              worth(o.methodId) &&
-              !o.because.some((r) => r.rule === 'fit.material' || r.rule === 'fit.nothingToTake'),
-          )
+          .filter((o) => (o.verdict !== 'blocked' || o.canInsist) && worth(o.methodId) && !beside(o))
           .map((o) => o.methodId),
       ),
     ),
