@@ -238,6 +238,8 @@ describe('the order that is entered is checked and put right', () => {
       parts: [part('turned', 100, 'wetScrapeLoose', ['rustGel', 'moldBleach'])],
     });
     expect(rulesOf(planOf(iron, outside).choice.sequence.apart)).toContain('apart.bleachAcid');
+    const washed = { ...iron, parts: [part('turned', 100, 'wetScrapeLoose', ['washDegrease', 'moldBleach'])] };
+    expect(rulesOf(planOf(washed, outside).choice.sequence.apart)).toContain('apart.bleachAlcohol');
   });
   test('growth is cleaned first, by the firm’s school, whether anybody asked or not', () => {
     const s = aSurface({ element: 'ceiling', conditions: ['moldy'], layers: failing, readings: [clear] });

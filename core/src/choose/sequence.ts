@@ -107,6 +107,9 @@ function apartReasons(strokes: readonly Stroke[]): Reason[] {
   const bleach = ms.find((m) => m.id === 'moldBleach');
   const acid = ms.find((m) => m.acid);
   if (bleach && acid) out.push(why('apart.bleachAcid', 'trade-mold', { first: bleach.id, then: acid.id }, 'care', 'hazard'));
+  // Degreasing ends with alcohol and water.
+  const alcohol = ms.find((m) => m.id === 'washDegrease');
+  if (bleach && alcohol) out.push(why('apart.bleachAlcohol', 'trade-mold', { first: alcohol.id, then: bleach.id }, 'care', 'hazard'));
   const caustic = ms.find((m) => m.caustic);
   if (caustic && acid) out.push(why('apart.causticAcid', 'trade-strip', { first: caustic.id, then: acid.id }, 'care', 'hazard'));
   const wet = ms.find((m) => m.wet && m.laying !== null);

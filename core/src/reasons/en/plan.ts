@@ -82,6 +82,7 @@ export const PLAN = {
   'order.coarseHalf': { says: 'Coarse sanding first; the final sanding comes after the stripper, to take its drips away.' },
   'order.finalHalf': { says: 'The final sanding, after everything that drips, and never on a tacky, half-dissolved film: it clogs.' },
   'apart.bleachAcid': { says: '{first} and {then} never on one day: bleach and acid make chlorine gas. Rinse, dry, check with pH paper between.' },
+  'apart.bleachAlcohol': { says: '{first} ends with alcohol: bleach and alcohol make poison. Rinse and dry fully before {then}, or leave the alcohol out.' },
   'apart.causticAcid': { says: '{first}, then {then}: only after the rinse reads neutral, or they boil and spit.' },
   'apart.mainsWet': { says: '{first} wets it: {then} runs on mains, so only on a dry surface and behind a residual-current breaker.' },
   'also.byPerson': { says: 'You added {method}.' },
