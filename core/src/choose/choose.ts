@@ -75,7 +75,7 @@ export type OptionMemo = Map<string, readonly MethodOption[]>;
 /** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
 function memoKey(s: SurfaceSheet, part: PartKind): string {
   const d = s.depths;
-  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.join('>')}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
+  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
 }
 
 /**

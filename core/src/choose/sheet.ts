@@ -1,10 +1,10 @@
 /** The fact sheet on which the rules are asked: one part of one surface under one method. Small closed values, so that equal sheets share a verdict. */
-import { METAL, TIMBER, type Aim, type Binder, type Material, type PartKind, type Surface, type YesNo } from '../facts';
+import { BINDERS, METAL, TIMBER, type Aim, type Binder, type Material, type PartKind, type Surface, type YesNo } from '../facts';
 import type { SurfaceContext } from '../context';
 import { holdsSilica, isPresent, lastFaceC, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
 import { ELEMENTS, failsByDegree } from '../walk';
 import type { TrialBook } from '../trial';
-import { biteDepth, type Bite, type Method, type Takes } from '../catalogue';
+import { biteDepth, METHODS, type Bite, type Method, type Takes } from '../catalogue';
 
 /** What a surface brings to the rules, whatever the method and part. */
 export interface SurfaceSheet {
@@ -18,8 +18,8 @@ export interface SurfaceSheet {
   readonly depths: LeadDepths;
   readonly leadTrace: boolean;
   readonly casein: boolean;
-  /** Of each coat, from the top down. */
-  readonly binders: readonly Binder[];
+  /** By depth, the binders there that matter to some method; in one order, so that like surfaces have like sheets. */
+  readonly binders: Readonly<Record<Exclude<Bite, 'none'>, readonly Binder[]>>;
   /** What there is to take off. */
   readonly holds: readonly Takes[];
   readonly moldy: boolean;
@@ -153,7 +153,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     depths: leadDepths(lead),
     leadTrace: lead.trace,
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
-    binders: lead.coats.map((c) => c.coat.binder),
+    binders: bindersByDepth(lead),
     holds: holdsOf(s, lead),
     moldy: has('moldy') || (s.moldM2 ?? 0) > 0,
     silica: holdsSilica(s),
@@ -176,11 +176,27 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
   };
 }
 
-/** The first coat in the method's reach on which it is known to do little. */
+/** Binders on which some method fails, or of which nothing is known. */
+const TELLING: readonly Binder[] = BINDERS.filter((b) => b === 'unknown' || METHODS.some((m) => m.failsOn.includes(b)));
+
+function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
+  const all = lead.coats.map((c) => c.coat.binder);
+  const d = leadDepths(lead);
+  const within = (bite: Bite) => {
+    const there = all.slice(0, coatsReached(bite, d));
+    return TELLING.filter((b) => there.includes(b));
+  };
+  return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
+}
+
+const inReach = (s: SurfaceSheet, method: Method): readonly Binder[] =>
+  method.removesPiece ? s.binders.bare : method.bite === 'none' ? [] : s.binders[method.bite];
+
+/** A coat in the method's reach on which it is known to do little. */
 function failsOn(s: SurfaceSheet, method: Method): Binder | 'none' {
   if (method.failsOn.length === 0) return 'none';
-  const reached = s.binders.slice(0, method.removesPiece ? s.binders.length : coatsReached(method.bite, s.depths));
-  return reached.find((b) => method.failsOn.includes(b)) ?? 'none';
+  const reached = inReach(s, method);
+  return method.failsOn.find((b) => reached.includes(b)) ?? 'none';
 }
 
 export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: SurfaceContext): Sheet {
@@ -188,7 +204,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
   return {
     nothingToTake: !method.takes.some((t) => s.holds.includes(t)) && method.id !== 'leave',
     failsOnCoat: refused,
-    binderUnknown: s.binders.slice(0, coatsReached(method.bite, s.depths)).includes('unknown'),
+    binderUnknown: inReach(s, method).includes('unknown'),
     moldy: s.moldy,
     tooCold: method.coldestC !== null && s.faceC !== null && s.faceC < method.coldestC,
     harsh: method.harm >= 2,
