@@ -1,6 +1,7 @@
 /** The thin bar above the ledge, and the plan on paper. */
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
+import { router } from 'expo-router';
 import { examples } from '@roughsill/demo';
 import { commit, remove, set } from '../store/changes';
 import { jobsSlice, noticeSlice, outboxSlice } from '../store/slices';
@@ -65,6 +66,22 @@ test('an act of this job can be taken back here; of another job only outside all
   bar(store);
   fireEvent.click(screen.getByTestId('undo'));
   expect(store.getState().jobs.byId[jobId]!.facts.surfaces.find((s) => s.id === 'qp-plinth')!.removedAt).toBeNull();
+});
+
+test('a trial square that is over says so on every screen of its job, and leads there; one of yesterday does not', () => {
+  const store = open();
+  const begun = (minutesAgo: number) => new Date(Date.now() - minutesAgo * 60_000).toISOString();
+  const start = (minutesAgo: number) =>
+    store.dispatch(commit(jobId, [set('square', 'qp-q3', { startedAt: begun(minutesAgo), dwellMin: 60 }, 'qp-sash-river')], null));
+  start(29 * 60);
+  const first = bar(store, jobId);
+  expect(first.container.textContent).not.toMatch(/Square 3/);
+  first.unmount();
+  start(70);
+  bar(store, jobId);
+  expect(screen.getByTestId('due-square').textContent).toMatch(/Square 3, Sashes, river side: over by 10 min, lift it/);
+  fireEvent.click(screen.getByRole('button', { name: 'Go to square 3 on Sashes, river side' }));
+  expect(jest.mocked(router.navigate)).toHaveBeenCalledWith('/job/quill-point/trial/qp-sash-river');
 });
 
 test('a clash names both values; a refusal names what was wrong', () => {

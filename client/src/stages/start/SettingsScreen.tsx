@@ -133,7 +133,11 @@ export function SettingsScreen() {
             value={s.recognisedKit}
             onChange={(recognisedKit) => put({ recognisedKit })}
           />
-          <Toggle label="Sander with HEPA shroud" value={s.ownsHepaSander} onChange={(ownsHepaSander) => put({ ownsHepaSander })} />
+          <Toggle
+            label="Shroud and HEPA vacuum for sanders and needle guns"
+            value={s.ownsHepaSander}
+            onChange={(ownsHepaSander) => put({ ownsHepaSander })}
+          />
         </Panel>
         <Panel title="Schools" aside="where good people differ">
           <Toggle

@@ -119,7 +119,7 @@ export const CHOOSE = {
 
   // Sanding and blasting
   'sand.glass': { says: 'Grit scratches glass: tape it and stop short.' },
-  'sand.noShroud': { says: 'Your firm has no HEPA-shrouded sander.', lifts: 'Hire one, and say so in the firm’s settings.' },
+  'sand.noShroud': { says: 'Your firm has no shroud and HEPA vacuum for its tools.', lifts: 'Hire one, and say so in the firm’s settings.' },
   'sand.dustCloud': { says: 'No lead in reach, but the dust fills the room: filter mask, sheet and a vacuum at the tool.' },
   'blast.masonry': { says: 'Blasting takes the fired skin of brick and the face of stone for good.', lifts: 'A stripper in two stages, after a trial.' },
   'blast.timberOff': { says: 'Your firm does not blast timber.', lifts: 'The firm’s own setting.' },
