@@ -58,3 +58,59 @@ test('compare and rounds: every figure from the whole plan; a stepper answers at
   await page.getByRole('button', { name: /^Back to/ }).click();
   await page.getByRole('heading', { name: 'Ticket counter' }).waitFor();
 });
+
+test('the order of work is checked, growth is cleaned first, boards are counted', async ({ app, page }) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/job/${jobId}/choose`);
+  await page.getByRole('link', { name: /Landing railing/ }).click();
+  const turned = app.id('part-turned');
+  await turned.getByTestId('helpers-turned').click();
+  await turned.getByRole('button', { name: 'Add wash and degrease' }).click();
+  await expect(app.id('stroke-1')).toContainText('wash and degrease');
+  await app.id('reorder').click();
+  await page
+    .getByRole('button', { name: /earlier$/ })
+    .first()
+    .click();
+  await expect(app.id('moved')).toContainText('grease that is rubbed in is never got out');
+  await expect(app.id('stroke-1')).toContainText('wash and degrease');
+  await page.getByRole('button', { name: 'Back to the work’s own' }).click();
+  await expect(app.id('moved')).toHaveCount(0);
+  await app.open(`/job/${jobId}/choose`);
+  await page.getByRole('link', { name: /Old slipway boards/ }).click();
+  await app.id('add-board').click();
+  await app.pick('board-oil', 'yes');
+  await app.id('save-board').click();
+  await expect(app.id('boards')).toContainText('3 replace');
+  await app.sent();
+  await page.reload();
+  await expect(app.id('boards')).toContainText('3 replace');
+});
+
+test('wrong input is told beside its cause, and what was typed stays', async ({ app, page }) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/job/${jobId}/trial`);
+  await page.getByRole('link', { name: /Sashes, river side/ }).click();
+  await app.id('lift-3').click();
+  await app.pick('lifted', 'down to a coat');
+  await app.type('stayed', '140');
+  await app.id('save-square').click();
+  const card = app.id('square-3');
+  await expect(card.getByTestId('problems')).toContainText('a share over 100 is not plausible');
+  await app.type('stayed', '20');
+  await app.id('save-square').click();
+  await expect(card.getByTestId('problems')).toContainText('say on which coat it stopped');
+  await expect(app.id('stayed')).toHaveValue('20');
+  await card.getByLabel('It stopped on').selectOption({ label: '4  oil paint, stone' });
+  await app.id('save-square').click();
+  await expect(card).toContainText('down to a coat');
+
+  await page.goto(`${app.address}/rounds/${jobId}?surface=`);
+  await expect(page.getByText('Open Rounds from a surface, in Choose.')).toBeVisible();
+  await app.open('/catalogue');
+  await app.button('infrared, then scrape: facts and rates').click();
+  await app.type('rate-low-infrared', '900');
+  await expect(page.getByText('the slow rate is above the fast one')).toBeVisible();
+  await app.type('materials-infrared', '-4');
+  await expect(page.getByText('a price cannot be negative')).toBeVisible();
+});
