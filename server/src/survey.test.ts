@@ -5,6 +5,7 @@ import { guessMapping, previewImport, readTable } from '@roughsill/core/import';
 import { simulatedMoistureMeter, simulatedSwab, simulatedXrf } from './devices/simulated';
 import { simulatedLab } from './devices/lab';
 import { DEFAULT_SETTINGS } from '@roughsill/core';
+import { markedPicture } from './pdf/marked-picture';
 import { NOW, startTestServer, type TestServer } from './testing';
 
 let server: TestServer;
@@ -265,6 +266,21 @@ test('the simulated lab answers after its days, and its CSV goes in by the impor
   const fresh = preview.rows.filter((r) => ['QP-003', 'QP-004', 'QP-005'].includes(r.label));
   expect(fresh.flatMap((r) => r.problems)).toEqual([]);
   expect(fresh.find((r) => r.label === 'QP-004')!.reading!.value).toBeGreaterThan(1);
+});
+
+test('marks are drawn over the picture where they were set, and numbers count by themselves', () => {
+  const at = (kind: 'arrow' | 'circle' | 'number', x: number) => ({ kind, x, y: 0.5, toX: x + 0.1, toY: 0.5 });
+  const svg = markedPicture(
+    { width: 600, height: 400, marks: [at('number', 0.1), at('circle', 0.5), at('number', 0.9)] },
+    'data:image/jpeg;base64,AA',
+    [300, 220],
+  );
+  expect(svg).toMatch(/<svg [^>]*width="300" height="200"/);
+  expect(svg).toMatch(/<circle cx="150" cy="100" r="30" fill="none"/);
+  expect([...svg.matchAll(/<text x="(\d+)"[^>]*>(\d)</g)].map((m) => [m[1], m[2]])).toEqual([
+    ['30', '1'],
+    ['270', '2'],
+  ]);
 });
 
 describe('paper', () => {

@@ -4,6 +4,7 @@ import { formatRange, RULEBOOKS, sampleRegister, say, UNITS, type FirmSettings, 
 import { jobReport, type ReasonReport } from '@roughsill/core/report';
 import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
 import type { PhotoStore } from '../photos/photo-store';
+import { markedPicture } from './marked-picture';
 import { head, INK, makePdf, note, PALE, para, sub, table } from './pdf';
 
 const because = (rs: readonly ReasonReport[]): Content => ({
@@ -159,20 +160,18 @@ export async function surveyPdf(input: PaperInput, photos: PhotoStore, firmId: s
   const pictures = (await Promise.all(v.photographs.map(async (p) => ({ p, file: await photos.get(firmId, p.hash) })))).filter(
     (x) => x.file !== null && x.file.type !== 'image/webp',
   );
-  if (pictures.length > 0) content.push(head('Photographs'));
-  for (const { p, file } of pictures)
-    content.push(
-      { image: `data:${file!.type};base64,${file!.bytes.toString('base64')}`, fit: [300, 220], margin: [0, 4, 0, 2] },
-      note([p.surface, p.caption].filter(Boolean).join(': ')),
-    );
-  content.push(note(`Work estimated at ${formatRange(report.totals.money, money)}, a range of rates with no trial behind it.`));
+  const drawn = pictures.flatMap(({ p, file }): Content[] => [
+    { svg: markedPicture(p, `data:${file!.type};base64,${file!.bytes.toString('base64')}`, [300, 220]), margin: [0, 4, 0, 2] },
+    note([p.surface, p.caption].filter(Boolean).join(': ')),
+  ]);
+  const title = pictures.length > 0 ? [head('Photographs')] : [];
+  const end = note(
+    `Work estimated at ${formatRange(report.totals.money, money)}, a range of rates: a guess where no trial square stands behind it.`,
+  );
   const paper = { title: `Hazard survey: ${facts.job.name}`, about: about(input), units };
   // A picture that cannot be drawn must not cost the survey.
-  return makePdf({ ...paper, content }).catch(() =>
-    makePdf({
-      ...paper,
-      content: [...content.filter((c) => typeof c !== 'object' || !('image' in c)), note('A photograph could not be drawn here.')],
-    }),
+  return makePdf({ ...paper, content: [...content, ...title, ...drawn, end] }).catch(() =>
+    makePdf({ ...paper, content: [...content, ...title, note('A photograph could not be drawn here.'), end] }),
   );
 }
 
