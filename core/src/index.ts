@@ -10,6 +10,7 @@ export * from './protect';
 export * from './coat';
 export * from './work';
 export * from './pipeline';
+export { NEXT_ACTS, type NextAct, type SurfacePlan } from './surface-plan';
 export * from './digest';
 export {
   convert,

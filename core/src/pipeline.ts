@@ -1,69 +1,32 @@
 /**
- * Composes the stages: facts in, everything derived out.
+ * A whole job: facts in, everything derived out (one surface: surface-plan.ts).
  * A deriver remembers each surface by reference and context, so that editing one surface derives one surface.
  */
-import { MASONRY, type Hazard, type InstrumentCheck, type Job, type JobFacts, type Problem, type Space, type Surface } from './facts';
-import { surfaceProblems } from './facts';
+import type { Hazard, InstrumentCheck, Job, JobFacts, Space, Surface } from './facts';
 import type { SurfaceContext } from './context';
 import { methodById } from './catalogue';
-import { choose, picksOf, type Choice, type OptionMemo } from './choose';
-import { coat, type CoatingPlan } from './coat';
+import type { OptionMemo } from './choose';
 import {
   asbestosAreas,
   asbestosPicture,
   instrumentBook,
   isLeadReading,
-  isPresent,
   judgeReading,
-  lastFaceC,
-  leadPicture,
-  moldOn,
   NO_ASBESTOS,
-  stackOf,
   standingReadings,
   suspectsOf,
-  touchToday,
   type AsbestosArea,
   type AsbestosPicture,
   type HazardState,
   type InstrumentBook,
-  type LeadPicture,
   type Suspect,
-  type TouchToday,
 } from './probe';
-import { protect, type Protection } from './protect';
 import { answer, why, type Answer } from './reasons';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from './rulebook';
-import { conclusionsOf, holdOf, NO_TRIALS, trialBook, type Conclusion, type Hold } from './trial';
+import { ACT_RANK, NEXT_ACTS, planSurface, type NextAct, type SurfacePlan } from './surface-plan';
+import { NO_TRIALS } from './trial';
 import { convert, measure } from './units/units';
 import { liveLayers, takeOff, type TakeOff } from './walk';
-import { workPlan, type WorkPlan } from './work';
-
-export interface SurfacePlan {
-  readonly surfaceId: string;
-  readonly spaceId: string;
-  readonly area: TakeOff;
-  readonly lead: LeadPicture;
-  readonly asbestos: AsbestosPicture;
-  readonly mold: Answer<HazardState>;
-  /** What may be touched today, by depth. */
-  readonly touch: readonly TouchToday[];
-  /** What the trial squares say, by method and coating. */
-  readonly trials: readonly Conclusion[];
-  /** Whether the film holds. */
-  readonly hold: Answer<Hold>;
-  /** Whether the plan may go out, or stays a draft. */
-  readonly issue: Answer<boolean>;
-  readonly choice: Choice;
-  readonly protection: Protection;
-  readonly coating: CoatingPlan;
-  readonly work: WorkPlan;
-  readonly money: { readonly low: number; readonly high: number };
-  /** What must be put right before the plan can be trusted. */
-  readonly problems: readonly Problem[];
-  /** The next thing to do on this surface. */
-  readonly next: { readonly act: NextAct; readonly because: Answer<unknown>['because'] };
-}
 
 export interface SpacePlan {
   readonly spaceId: string;
@@ -71,25 +34,6 @@ export interface SpacePlan {
   readonly disturbedM2: number;
   readonly minorWork: Answer<boolean | null>;
 }
-
-/** In the order of work: of several open acts, the earliest comes first. */
-export const NEXT_ACTS = [
-  'addSpace',
-  'addSurface',
-  'fixProblem',
-  'addCoats',
-  'test',
-  'sampleAsbestos',
-  'moldCause',
-  'choose',
-  'trial',
-  'waitForLab',
-  'protect',
-  'work',
-  'nothing',
-] as const;
-export type NextAct = (typeof NEXT_ACTS)[number];
-const ACT_RANK = Object.fromEntries(NEXT_ACTS.map((a, i) => [a, i])) as Readonly<Record<NextAct, number>>;
 
 export interface JobPlan {
   readonly jobId: string;
@@ -330,7 +274,7 @@ export function createDeriver(): Deriver {
     };
   }
 
-  function planSurface(facts: JobFacts, i: number, jc: JobContext, settings: FirmSettings, thisYear: number): SurfacePlan | undefined {
+  function planAt(facts: JobFacts, i: number, jc: JobContext, settings: FirmSettings, thisYear: number): SurfacePlan | undefined {
     const slot = jc.slots[i]!;
     const s = slot.of;
     const at = jc.spaces.get(s.spaceId);
@@ -376,7 +320,7 @@ export function createDeriver(): Deriver {
       space,
       minorWork: at.plan.minorWork.value,
     };
-    const plan = planWith(facts, s, ctx, slot.local.area, optionsUnder(settings), thisYear);
+    const plan = planSurface(facts, s, ctx, slot.local.area, optionsUnder(settings), thisYear);
     slot.remembered = { jobKey: jc.key, spaceKey: at.key, twin, settings, instruments, asbestos, plan };
     return plan;
   }
@@ -386,7 +330,7 @@ export function createDeriver(): Deriver {
       const jc = jobContext(facts, thisYear);
       const surfaces: SurfacePlan[] = [];
       for (let i = 0; i < facts.surfaces.length; i += 1) {
-        const plan = planSurface(facts, i, jc, settings, thisYear);
+        const plan = planAt(facts, i, jc, settings, thisYear);
         if (plan) surfaces.push(plan);
       }
       return summarise(
@@ -398,7 +342,7 @@ export function createDeriver(): Deriver {
     },
     surface(facts, surfaceId, settings, thisYear) {
       const i = facts.surfaces.findIndex((x) => x.id === surfaceId);
-      return i < 0 ? undefined : planSurface(facts, i, jobContext(facts, thisYear), settings, thisYear);
+      return i < 0 ? undefined : planAt(facts, i, jobContext(facts, thisYear), settings, thisYear);
     },
   };
 }
@@ -423,96 +367,6 @@ function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook, assi
   const { is: limit, source } = space.kind === 'room' ? kept.insideRoom : kept.outside;
   const within = disturbedM2 <= convert(limit.value, limit.unit, 'm2') + 1e-9;
   return answer(within, why(within ? 'minor.within' : 'minor.over', source, { disturbed: [measure(disturbedM2, 'm2'), limit] }));
-}
-
-function planWith(facts: JobFacts, s: Surface, bare: SurfaceContext, area: TakeOff, memo: OptionMemo, thisYear: number): SurfacePlan {
-  const stack = stackOf(s);
-  const trials = conclusionsOf(s, faceOf(s), bare.settings.rates);
-  const ctx: SurfaceContext = trials.length === 0 ? bare : { ...bare, trials: trialBook(trials) };
-  const lead = leadPicture(s, stack, ctx);
-  const { asbestos } = ctx;
-  const mold = moldOn(s, ctx.rulebook);
-  const touch = touchToday(lead, asbestos, mold.value, ctx.rulebook);
-  const hold = holdOf(s);
-  const choice = choose(s, ctx, area, lead, hold.value, memo);
-  const protection = protect(s, ctx, choice, lead);
-  const coating = coat(s, ctx, area, choice);
-  const work = workPlan({ s, ctx, choice, protection, coating, lead });
-  const money = moneyOf(choice, protection, work, ctx.settings);
-  const problems = surfaceProblems(facts, s, 'surface', thisYear);
-  const base = {
-    surfaceId: s.id,
-    spaceId: s.spaceId,
-    area,
-    lead,
-    asbestos,
-    mold,
-    touch,
-    trials,
-    hold,
-    issue: issueOf(s, choice, ctx),
-    choice,
-    protection,
-    coating,
-    work,
-    money,
-    problems,
-  };
-  return { ...base, next: nextOnSurface(s, base, ctx) };
-}
-
-/** Labour by hands-on hours; materials, sheet and bags beside it. */
-function moneyOf(choice: Choice, protection: Protection, work: WorkPlan, settings: FirmSettings): SurfacePlan['money'] {
-  const materials = { low: 0, high: 0 };
-  for (const p of choice.parts)
-    for (const { option } of picksOf(p)) {
-      materials.low += option.perM2.materials.low * p.areaM2;
-      materials.high += option.perM2.materials.high * p.areaM2;
-    }
-  const fixed = protection.sheetBoughtM2 * settings.sheetPerM2 + protection.bags.value * settings.bagEach;
-  return {
-    low: work.handsOnH.low * settings.labourPerHour + fixed + materials.low,
-    high: work.handsOnH.high * settings.labourPerHour + fixed + materials.high,
-  };
-}
-
-/** Fabric older than this counts as historic masonry, listed or not. Common practice, no published source. */
-const HISTORIC_BEFORE = 1945;
-
-/** A caustic, or a full plan for historic masonry, is not issued without a square of its own. */
-function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext): Answer<boolean> {
-  if (choice.parts.some((p) => p.selected.value === null)) return answer(false, why('issue.asks', 'job-record', {}, 'block'));
-  const historic = ctx.site.listed === 'yes' || ctx.builtYear === null || ctx.builtYear < HISTORIC_BEFORE;
-  const held = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId))))].flatMap((m) => {
-    const asks = m.disturbs && ((m.caustic && m.trialFirst) || (MASONRY.includes(s.material) && m.trialFirst && historic));
-    const state = ctx.trials[m.id]?.state;
-    if (!asks || state === 'done') return [];
-    const facts = { method: m.id, material: s.material };
-    return [why(state === 'carried' ? 'issue.trialCarried' : 'issue.trialMissing', 'trade-trial', facts, 'block')];
-  });
-  return held.length > 0 ? answer(false, ...held) : answer(true, why('issue.ready', 'job-record'));
-}
-
-/** The last reading of the face, else of the air, C. */
-function faceOf(s: Surface): number | null {
-  if (s.squares.length === 0) return null;
-  return lastFaceC(s);
-}
-
-/** The next thing on one surface, in the order of work. */
-function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>, ctx: SurfaceContext): SurfacePlan['next'] {
-  const test = p.lead.next;
-  if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
-  if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
-  if (test.value === 'notchAllCoats' || test.value === 'labAllCoats') return { act: 'test', because: test.because };
-  const coat = p.asbestos.coat;
-  if (coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value)) return { act: 'sampleAsbestos', because: coat.because };
-  if (p.mold.value === 'found' && ctx.space.moisture === null) return { act: 'moldCause', because: p.mold.because };
-  if (p.choice.parts.some((c) => !c.chosenByPerson)) return { act: 'choose', because: p.choice.required.because };
-  if (!p.issue.value && p.choice.parts.every((c) => c.selected.value !== null)) return { act: 'trial', because: p.issue.because };
-  if (test.value === 'waitForLab' || coat.value === 'waiting') return { act: 'waitForLab', because: test.because };
-  if (p.work.standsAt === 'protect') return { act: 'protect', because: p.protection.needed.because };
-  return { act: p.work.standsAt === null ? 'nothing' : 'work', because: [] };
 }
 
 /** Of all surfaces, the one whose next act comes earliest in the order of work. */

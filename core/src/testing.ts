@@ -1,5 +1,6 @@
 /** Short hand for tests: a job with one room and one surface, and what follows from it. */
-import { createDeriver, type SurfacePlan } from './pipeline';
+import { createDeriver } from './pipeline';
+import type { SurfacePlan } from './surface-plan';
 import {
   BLANK_JOB,
   BLANK_LAYER,

@@ -2,7 +2,8 @@
 import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { beside, effortOn, type MethodOption, type PartChoice } from '../choose';
-import type { JobPlan, SurfacePlan } from '../pipeline';
+import type { JobPlan } from '../pipeline';
+import type { SurfacePlan } from '../surface-plan';
 import { say } from '../reasons';
 import { sentence } from '../words';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';

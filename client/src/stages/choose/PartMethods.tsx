@@ -1,0 +1,306 @@
+/** Every method for one part: allowed, with care, blocked, and why; ranked by what is wanted. */
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import {
+  beside,
+  effortOn,
+  formatHours,
+  formatMeasure,
+  formatRange,
+  formatWork,
+  measure,
+  methodById,
+  say,
+  type Material,
+  type MethodId,
+  type MethodOption,
+  type PartChoice,
+} from '@roughsill/core';
+import { sentence } from '@roughsill/core/words';
+import { Button, Panel, TextField, useUnits, VerdictEdge, Words } from '../../kit';
+import { AnswerRow, Reasons } from '../../kit/Why';
+import { Strip, type SectionCoat } from '../../section';
+import { cap } from '../walk/drafts';
+
+interface PartMethodsProps {
+  readonly coats: readonly SectionCoat[];
+  readonly material: Material;
+  readonly part: PartChoice;
+  readonly looking: MethodId | null;
+  readonly onLook: (m: MethodId | null) => void;
+  readonly money: (n: number) => string;
+  readonly insisted: string | null;
+  readonly several: boolean;
+  readonly onChoose: (m: MethodId | null, insistedWhy: string | null, all: boolean) => void;
+  /** What the person added before or after the main method. */
+  readonly added: readonly MethodId[];
+  readonly onAlso: (ids: MethodId[], what: string) => void;
+}
+
+export function PartMethods({
+  part,
+  coats,
+  material,
+  looking,
+  onLook,
+  money,
+  insisted,
+  several,
+  onChoose,
+  added,
+  onAlso,
+}: PartMethodsProps) {
+  const units = useUnits();
+  const [all, setAll] = useState(false);
+  const [open, setOpen] = useState<MethodId | null>(null);
+  const blocked = part.options.filter((o) => o.verdict === 'blocked' && !beside(o));
+  const others = part.options.filter(beside).length;
+  const allowed = part.options.filter((o) => o.verdict !== 'blocked');
+  const shown = all
+    ? [...allowed, ...blocked]
+    : [...allowed, ...blocked.filter((o) => part.chosenByPerson && o.methodId === part.selected.value)];
+  return (
+    <Panel title={cap(say(part.kind))} aside={formatMeasure(measure(part.areaM2, 'm2'), units)} testID={`part-${part.kind}`}>
+      {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? (
+        <Reasons because={part.selected.because} />
+      ) : null}
+      <View className="gap-2">
+        {shown.map((o) => (
+          <MethodRow
+            key={o.methodId}
+            option={o}
+            part={part}
+            money={money}
+            coats={coats}
+            material={material}
+            open={open === o.methodId}
+            chosen={part.chosenByPerson && part.selected.value === o.methodId}
+            first={!part.chosenByPerson && part.selected.value === o.methodId}
+            insisted={insisted}
+            several={several}
+            onToggle={() => {
+              setOpen(open === o.methodId ? null : o.methodId);
+              onLook(looking === o.methodId ? null : o.methodId);
+            }}
+            onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)}
+            onUndo={() => onChoose(null, null, false)}
+          />
+        ))}
+        {allowed.length === 0 ? (
+          <Words look="row" tone="oxide">
+            Every method is blocked here. Stop and ask.
+          </Words>
+        ) : null}
+      </View>
+      {blocked.length > 0 ? (
+        <Button
+          look="quiet"
+          label={all ? 'Hide what is blocked' : `Show the ${blocked.length} that are blocked, and why`}
+          expanded={all}
+          onPress={() => setAll(!all)}
+          flush
+          testID={`blocked-${part.kind}`}
+        />
+      ) : null}
+      {all && others > 0 ? (
+        <Words look="note">{`${others} more are not for this material, or have nothing here to take off.`}</Words>
+      ) : null}
+      <Helpers part={part} added={added} money={money} onAlso={onAlso} />
+    </Panel>
+  );
+}
+
+/** What goes before or after: washing, mold, rust gel, putty. Only what has something to do here. */
+function Helpers({ part, added, money, onAlso }: Pick<PartMethodsProps, 'part' | 'added' | 'money' | 'onAlso'>) {
+  const [open, setOpen] = useState(false);
+  const useful = part.helpers.filter((o) => !beside(o) && o.verdict !== 'blocked' && methodById(o.methodId).reach[part.kind] !== undefined);
+  const on = part.also;
+  if (useful.length === 0 && on.length === 0) return null;
+  return (
+    <View className="gap-2">
+      {on.map((a) => (
+        <AnswerRow key={a.value} label={`Also: ${say(a.value)}`} of={`${say(a.value)} in the plan`} because={a.because} />
+      ))}
+      <Button
+        look="quiet"
+        flush
+        label={open ? 'Close' : 'Wash, mold, rust, putty'}
+        expanded={open}
+        onPress={() => setOpen(!open)}
+        testID={`helpers-${part.kind}`}
+      />
+      {open
+        ? useful.map((o) => {
+            const has = added.includes(o.methodId);
+            const cost = effortOn(part.areaM2, o.perM2, methodById(o.methodId)).total;
+            return (
+              <View key={o.methodId} className="gap-1 bg-panel">
+                <AnswerRow
+                  label={cap(say(o.methodId))}
+                  value={formatRange(cost, money)}
+                  note={say(o.verdict)}
+                  of={say(o.methodId)}
+                  because={o.because}
+                />
+                <View className="px-3 pb-2">
+                  <Button
+                    label={has ? 'Take it out' : 'Add it'}
+                    says={`${has ? 'Take out' : 'Add'} ${say(o.methodId)}`}
+                    testID={`also-${o.methodId}`}
+                    onPress={() =>
+                      onAlso(
+                        has ? added.filter((x) => x !== o.methodId) : [...added, o.methodId],
+                        has ? `${say(o.methodId)} taken out` : `${say(o.methodId)} added`,
+                      )
+                    }
+                  />
+                </View>
+              </View>
+            );
+          })
+        : null}
+    </View>
+  );
+}
+
+interface MethodRowProps {
+  readonly coats: readonly SectionCoat[];
+  readonly material: Material;
+  readonly option: MethodOption;
+  readonly part: PartChoice;
+  readonly money: (n: number) => string;
+  readonly open: boolean;
+  readonly chosen: boolean;
+  readonly first: boolean;
+  readonly insisted: string | null;
+  readonly several: boolean;
+  readonly onToggle: () => void;
+  readonly onChoose: (insistedWhy: string | null, all: boolean) => void;
+  readonly onUndo: () => void;
+}
+
+const WEIGHT = { block: 0, care: 1, note: 2 } as const;
+const weightiestFirst = (rs: MethodOption['because']) => [...rs].sort((a, b) => WEIGHT[a.effect] - WEIGHT[b.effect]);
+
+function MethodRow({
+  option: o,
+  part,
+  money,
+  coats,
+  material,
+  open,
+  chosen,
+  first,
+  insisted,
+  several,
+  onToggle,
+  onChoose,
+  onUndo,
+}: MethodRowProps) {
+  const units = useUnits();
+  const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
+  const weighty = o.because.filter((r) => r.effect === (o.verdict === 'blocked' ? 'block' : 'care'));
+  const headline = weighty[0] ?? o.because[0];
+  const more = weighty.length - 1;
+  return (
+    <View testID={`method-${o.methodId}`} className={`flex-row bg-panel ${chosen ? 'border-2 border-soot' : 'border-2 border-panel'}`}>
+      <VerdictEdge verdict={o.verdict} />
+      <View className="min-w-0 flex-1">
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`${say(o.methodId)}, ${say(o.verdict)}: why and details`}
+          onPress={onToggle}
+          {...({ dataSet: { why: 'yes' } } as object)}
+          className="min-h-touch gap-0.5 px-3 py-2"
+        >
+          <View className="flex-row items-baseline justify-between gap-3">
+            <Words look="row" className="min-w-0 flex-1">
+              {cap(say(o.methodId))}
+            </Words>
+            {o.verdict === 'blocked' ? (
+              <Words look="note">why</Words>
+            ) : (
+              <Words look="row">{formatRange(effort.personHours, formatWork)}</Words>
+            )}
+          </View>
+          <View className="flex-row items-start justify-between gap-3">
+            <Words
+              look="note"
+              className="min-w-0 flex-1"
+              lines={open ? undefined : 2}
+            >{`${chosen ? 'chosen · ' : first ? 'ranks first · ' : ''}${say(o.verdict)}${headline && o.verdict !== 'go' ? `: ${sentence(headline, units)}` : ''}${more > 0 ? ` (+${more})` : ''}`}</Words>
+            {o.verdict === 'blocked' ? null : <Words look="strong">{formatRange(effort.total, money)}</Words>}
+          </View>
+        </Pressable>
+        {open ? (
+          <View className="gap-3 px-3 pb-3">
+            <View className="flex-row items-center gap-3">
+              <Strip coats={coats} material={material} bite={o.coatsReached} scale={1.6} />
+              <Words look="note" className="min-w-0 flex-1">
+                {`Goes ${say(o.bite)}${o.coatsReached > 0 ? `: through ${o.coatsReached} of ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}` : ''}.`}
+              </Words>
+            </View>
+            {effort.dwellHours ? (
+              <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words>
+            ) : null}
+            {o.verdict === 'blocked' ? null : (
+              <Words look="note">
+                {o.perM2.proof === 'trial'
+                  ? 'Hours from trial squares on this surface.'
+                  : o.perM2.proof === 'carried'
+                    ? 'Hours from a trial carried over from another surface.'
+                    : o.perM2.ownRate
+                      ? 'Hours from your own rates; no trial behind them.'
+                      : 'A guess: usual rates, from memory, no trial behind them.'}
+              </Words>
+            )}
+            <Reasons because={weightiestFirst(o.because)} />
+            <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
+          </View>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+function Act({
+  option: o,
+  chosen,
+  insisted,
+  several,
+  onChoose,
+  onUndo,
+}: Omit<MethodRowProps, 'part' | 'money' | 'coats' | 'material' | 'open' | 'first' | 'onToggle'>) {
+  const [why, setWhy] = useState(insisted ?? '');
+  const [problem, setProblem] = useState<string>();
+  if (chosen) return <Button label="Take the choice back" onPress={onUndo} />;
+  if (o.verdict !== 'blocked') {
+    return (
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          look="main"
+          label="Choose"
+          says={`Choose ${say(o.methodId)} for this part`}
+          testID={`choose-${o.methodId}`}
+          onPress={() => onChoose(null, false)}
+        />
+        {several ? (
+          <Button label="For every part it may go on" onPress={() => onChoose(null, true)} testID={`choose-all-${o.methodId}`} />
+        ) : null}
+      </View>
+    );
+  }
+  if (!o.canInsist) return <Words look="strong">The law or the hazard forbids it outright. It cannot be chosen.</Words>;
+  return (
+    <View className="gap-2">
+      <Words look="note">Practice blocks it, not the law. You may keep it; your reason goes on record with your name.</Words>
+      <TextField label="Why you keep it all the same" value={why} onChange={setWhy} onCommit={setWhy} problem={problem} />
+      <Button
+        look="stop"
+        label="Keep it against practice"
+        onPress={() => (why.trim() === '' ? setProblem('Say why: it goes on record.') : onChoose(why.trim(), false))}
+      />
+    </View>
+  );
+}
