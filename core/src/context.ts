@@ -1,9 +1,9 @@
 /** What a surface stage needs from the rest of the job. Built once per derivation (pipeline.ts); plain values only. */
 import type { Service, YesNo } from './facts';
-import type { AsbestosPicture } from './probe';
+import type { AsbestosPicture } from './probe/asbestos';
 import type { InstrumentBook } from './probe/xrf';
 import type { FirmSettings, Rulebook } from './rulebook';
-import type { TrialBook } from './trial';
+import type { TrialBook } from './trial/book';
 
 export interface SurfaceContext {
   readonly rulebook: Rulebook;

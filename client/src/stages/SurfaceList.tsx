@@ -1,8 +1,9 @@
 /** The job's spaces and surfaces, as one stage sees them. */
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { formatMeasure, measure, RULEBOOKS, say, UNITS, type JobDigest, type JobFacts, type Space } from '@roughsill/core';
+import { formatMeasure, measure, say, type JobDigest, type JobFacts, type Space } from '@roughsill/core';
 import { Button, Empty, Panel, Row, StateMark, Words } from '../kit';
+import { moneyFor } from './money';
 import { Why } from './on-demand';
 import { Strip } from '../section';
 import { commit, remove, set, useAppDispatch } from '../store';
@@ -50,11 +51,6 @@ export function SurfaceList({ facts, digest, stage, surfaceId, filter, by }: Sur
     </View>
   );
 }
-
-export const moneyFor = (facts: JobFacts) => {
-  const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
-  return (n: number) => `${sign}${Math.round(n).toLocaleString('en-US')}`;
-};
 
 interface SpaceBlockProps {
   readonly facts: JobFacts;

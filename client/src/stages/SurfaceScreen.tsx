@@ -14,12 +14,6 @@ import { TrialStage } from './trial/TrialStage';
 import { WalkStage } from './walk/WalkStage';
 import { WorkStage } from './work/WorkStage';
 
-export interface StageProps {
-  readonly facts: JobFacts;
-  readonly surface: Surface;
-  readonly plan: SurfacePlan;
-}
-
 interface SurfaceScreenProps {
   readonly facts: JobFacts;
   readonly surface: Surface;

@@ -11,7 +11,7 @@ import { makeStore, useAppSelector, type Store } from '../store/store';
 import { ChooseStage } from './choose/ChooseStage';
 import { CompareScreen } from './choose/CompareScreen';
 import { RoundsScreen } from './choose/RoundsScreen';
-import type { StageProps } from './SurfaceScreen';
+import type { StageProps } from './props';
 import { TrialStage } from './trial/TrialStage';
 import type { ToCompareWorker } from '../workers/compare-protocol';
 

@@ -12,7 +12,7 @@ import { useSettings, useSurfacePlan } from '../../store';
 import type { FromCompareWorker, ToCompareWorker } from '../../workers/compare-protocol';
 import { spawnCompareWorker } from '../../workers/spawn';
 import { JobPage } from '../JobPage';
-import { moneyFor } from '../SurfaceList';
+import { moneyFor } from '../money';
 import { cap } from '../walk/drafts';
 import { CostHarmChart } from './CostHarmChart';
 

@@ -20,7 +20,7 @@ import { Empty, Figure, NumberField, Panel, Select, Toggle, useUnits, Words } fr
 import { AnswerRow } from '../../kit/Why';
 import { useSettings, useSurfacePlan } from '../../store';
 import { JobPage } from '../JobPage';
-import { moneyFor } from '../SurfaceList';
+import { moneyFor } from '../money';
 import { cap } from '../walk/drafts';
 import { Lanes } from './Lanes';
 

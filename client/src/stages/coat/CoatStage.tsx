@@ -16,7 +16,7 @@ import {
 import { Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
-import type { StageProps } from '../SurfaceScreen';
+import type { StageProps } from '../props';
 
 const USE_WORDS = { knots: 'Knots', primer: 'Primer', topcoat: 'Topcoat' } as const;
 

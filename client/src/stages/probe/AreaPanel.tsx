@@ -19,7 +19,7 @@ import { areaPlan, assessArea, samplePoints } from '@roughsill/core/survey';
 import { Button, Panel, Problems, StateMark, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
-import { moneyFor } from '../SurfaceList';
+import { moneyFor } from '../money';
 import { AreaPlanView } from './AreaPlanView';
 import { percent } from './DecisionPanel';
 import { planArea } from './samples';

@@ -6,7 +6,7 @@ import { assessGroup, leadGroups } from '@roughsill/core/survey';
 import { Figure, Panel, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { useSettings } from '../../store';
-import { moneyFor } from '../SurfaceList';
+import { moneyFor } from '../money';
 
 export const percent = (x: number): string => `${Math.round(x * 100)} %`;
 

@@ -18,7 +18,7 @@ import {
 import { Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
-import type { StageProps } from '../SurfaceScreen';
+import type { StageProps } from '../props';
 import { cap } from '../walk/drafts';
 import { AreaPanel } from './AreaPanel';
 import { AreaPlanView } from './AreaPlanView';

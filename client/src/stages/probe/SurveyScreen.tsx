@@ -9,7 +9,7 @@ import { Button, Empty, Panel, StateMark, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
-import { moneyFor } from '../SurfaceList';
+import { moneyFor } from '../money';
 import { AreaCard } from './AreaPanel';
 import { percent } from './DecisionPanel';
 import { planChips } from './samples';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { formatMeasure, measure, say } from '@roughsill/core';
 import { Panel, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
-import type { StageProps } from '../SurfaceScreen';
+import type { StageProps } from '../props';
 
 const OPENINGS = { closeAndSeal: 'close and seal the room', closeNear: 'close those nearby', none: 'as usual' } as const;
 

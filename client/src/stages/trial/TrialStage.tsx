@@ -20,7 +20,7 @@ import { carriedSquare, carryable, firstSquares, type Carried } from '@roughsill
 import { Button, Empty, NextBar, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { add, commit, loadOtherJobs, useAppDispatch, useAppSelector, useSettings } from '../../store';
-import type { StageProps } from '../SurfaceScreen';
+import type { StageProps } from '../props';
 import { cap } from '../walk/drafts';
 import { Bracket } from './Bracket';
 import { FilmPanel } from './FilmPanel';

@@ -22,7 +22,7 @@ import {
 import { Button, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
 import { add, commit, remove, set, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
-import type { StageProps } from '../SurfaceScreen';
+import type { StageProps } from '../props';
 import type { StageId } from '../stages';
 import { against } from './against';
 import { Degrees } from './Degrees';

@@ -7,7 +7,7 @@ import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
 import { Section, sectionCoats } from '../../section';
-import { moneyFor } from '../SurfaceList';
+import { moneyFor } from '../money';
 
 const noprint = { dataSet: { noprint: 'yes' } } as object;
 const keep = { dataSet: { keep: 'yes' } } as object;

@@ -18,8 +18,8 @@ import { Button, Panel, useUnits, useWhen, Words } from '../../kit';
 import { Why } from '../../kit/Why';
 import { add, commit, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
-import { moneyFor } from '../SurfaceList';
-import type { StageProps } from '../SurfaceScreen';
+import { moneyFor } from '../money';
+import type { StageProps } from '../props';
 
 export function WorkStage({ facts, surface, plan }: StageProps) {
   const { work, money } = plan;
