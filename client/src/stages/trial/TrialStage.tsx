@@ -17,7 +17,7 @@ import {
   type Square,
 } from '@roughsill/core';
 import { carriedSquare, carryable, firstSquares, type Carried } from '@roughsill/core/trial';
-import { Button, Empty, NextBar, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
+import { Button, Empty, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { add, commit, loadOtherJobs, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../props';
@@ -63,8 +63,6 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
         ),
       ),
     );
-  const next = plan.trials.flatMap((t) => t.next)[0];
-  const running = squares.filter((q) => q.startedAt !== null && q.lifted === null);
   return (
     <>
       {!plan.issue.value ? (
@@ -73,13 +71,6 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
             <Reasons because={plan.issue.because} />
           </Panel>
         </View>
-      ) : null}
-      {running.length === 0 && next ? (
-        <NextBar
-          says={`Next square: ${say(next.methodId)}${next.dwellMin === null ? '' : `, ${minutesText(next.dwellMin)}`}${next.coating ? `, on ${next.coating}` : ''}.`}
-          act="Mark it out"
-          onPress={() => lay([next], productOf(squares, next), 'square marked out')}
-        />
       ) : null}
       <Problems problems={problems} />
       <FilmPanel jobId={jobId} surface={surface} hold={plan.hold} />
