@@ -82,6 +82,9 @@ export function quillPoint(): JobFacts {
         lifted: 'toCoat',
         stoppedOnLayerId: 'qp-sash-river-coat4',
         stayedPct: 5,
+        sizeCm2: 400,
+        usedMl: 44,
+        workMin: 9,
         ease: 4,
       }),
       square('qp-q3', 'solventGel', 75, '2026-04-15T13:40:00.000Z', {

@@ -104,8 +104,13 @@ describe('trial squares', () => {
     expect(screen.getByText('say on which coat it stopped')).toBeTruthy();
     expect(surfaceOf(facts(), 'qp-sash-river').squares[2]!.lifted).toBeNull();
     fireEvent.change(screen.getByLabelText('It stopped on'), { target: { value: 'qp-sash-river-coat5' } });
+    const size = screen.getByTestId('square-size');
+    fireEvent.change(size, { target: { value: '62' } });
+    fireEvent.blur(size);
     fireEvent.click(screen.getByTestId('save-square'));
     expect(surfaceOf(facts(), 'qp-sash-river').squares[2]!.stoppedOnLayerId).toBe('qp-sash-river-coat5');
+    // 62 square inches are kept as 400 square centimetres.
+    expect(surfaceOf(facts(), 'qp-sash-river').squares[2]!.sizeCm2).toBeCloseTo(400, 0);
   });
   test('a cross-cut decides how deep, and says so', () => {
     const { store } = open();

@@ -21,6 +21,8 @@ export interface UnitEffort {
   /** Labour and materials in the firm's money, per m2. */
   readonly total: Range;
   readonly passes: Range;
+  /** The product as squares took it, L per m2 in all passes. Null: as usual. */
+  readonly coverageLPerM2: Range | null;
   /** A rate, dwell or price is the firm's own, not the catalogue's. */
   readonly ownRate: boolean;
   /** What stands behind the numbers: a trial here, one carried over, or none, which makes the price a guess. */
@@ -78,15 +80,9 @@ export function unitEffort(method: Method, part: PartKind, settings: FirmSetting
   const passes = learned?.passes ?? method.passes;
   const height = heightFactor(at.accessM) * method.people;
   const usual = { low: (passes.low * height) / (fast * speed), high: (passes.high * height) / (slow * speed) };
-  // With a trial the hours are the usual middle, made easier or harder by what was seen, no longer the whole width of the trade.
-  const personHours = learned?.state === 'done' || learned?.state === 'carried' ? tried(usual, learned.ease) : usual;
-  const each = method.consumables.reduce((sum, c) => sum + (c.everyPass ? c.pricePerM2 : 0), 0);
-  const flat = method.consumables.reduce((sum, c) => sum + (c.everyPass ? 0 : c.pricePerM2), 0);
-  const price = own?.materialsPerM2 ?? null;
-  const materials = {
-    low: price === null ? flat + each * passes.low : price * passes.low,
-    high: price === null ? flat + each * passes.high : price * passes.high,
-  };
+  const personHours = hoursWith(learned, usual, passes, height / speed);
+  const coverage = learned?.coverageLPerM2 ?? null;
+  const materials = materialsOf(method, passes, own?.materialsPerM2 ?? null, coverage);
   const labour = times(personHours, settings.labourPerHour);
   return {
     personHours,
@@ -94,14 +90,37 @@ export function unitEffort(method: Method, part: PartKind, settings: FirmSetting
     materials,
     total: { low: labour.low + materials.low, high: labour.high + materials.high },
     passes,
+    coverageLPerM2: coverage,
     ownRate: own !== undefined && (own.lowM2PerH !== null || own.dwellLowH !== null || own.materialsPerM2 !== null),
     proof: learned?.state === 'done' ? 'trial' : learned?.state === 'carried' ? 'carried' : 'none',
   };
 }
 
-function tried(usual: Range, ease: Range): Range {
+/**
+ * With a trial the hours are those that were timed on its squares; else the usual middle, made easier or harder by what was seen.
+ * Either way no longer the whole width of the trade.
+ */
+function hoursWith(learned: Learned | undefined, usual: Range, passes: Range, slower: number): Range {
+  if (learned === undefined || learned.state === 'failed') return usual;
+  const timed = learned.workHPerM2;
+  if (timed) return { low: timed.low * slower, high: (timed.high * slower * passes.high) / passes.low };
   const middle = Math.sqrt(usual.low * usual.high);
-  return { low: middle * ease.low, high: middle * ease.high };
+  return { low: middle * learned.ease.low, high: middle * learned.ease.high };
+}
+
+/** What is laid, lifted and paid for: the first that is measured in litres. */
+const productOf = (method: Method): Consumable | undefined =>
+  method.laying ? method.consumables.find((c) => c.perM2.unit === 'L') : undefined;
+
+/** Money per m2. A coverage from squares counts all passes; the firm's own price stands before it. */
+function materialsOf(method: Method, passes: Range, ownPrice: number | null, coverage: Range | null): Range {
+  if (ownPrice !== null) return times(passes, ownPrice);
+  const product = coverage === null ? undefined : productOf(method);
+  const rest = method.consumables.filter((c) => c !== product);
+  const each = rest.reduce((sum, c) => sum + (c.everyPass ? c.pricePerM2 : 0), 0);
+  const flat = rest.reduce((sum, c) => sum + (c.everyPass ? 0 : c.pricePerM2), 0);
+  const perLitre = product && coverage ? times(coverage, product.pricePerM2 / product.perM2.value) : { low: 0, high: 0 };
+  return { low: flat + each * passes.low + perLitre.low, high: flat + each * passes.high + perLitre.high };
 }
 
 /** The effort on an area, m2, with what it uses up: the materials of the longer case, so that nobody runs out. */
@@ -111,9 +130,10 @@ export function effortOn(areaM2: number, unit: UnitEffort, method: Method): Effo
     dwellHours: unit.dwellHours,
     materials: times(unit.materials, areaM2),
     total: times(unit.total, areaM2),
-    consumables: method.consumables.map((c) => ({
-      id: c.id,
-      amount: { value: c.perM2.value * areaM2 * (c.everyPass ? unit.passes.high : 1), unit: c.perM2.unit },
-    })),
+    consumables: method.consumables.map((c) => {
+      const perM2 =
+        unit.coverageLPerM2 && c === productOf(method) ? unit.coverageLPerM2.high : c.perM2.value * (c.everyPass ? unit.passes.high : 1);
+      return { id: c.id, amount: { value: perM2 * areaM2, unit: c.perM2.unit } };
+    }),
   };
 }

@@ -303,6 +303,10 @@ export const SquareFields = z.strictObject({
   stayedPct: between(0, 100, 'a share').nullable(),
   leftBehind: list(LEFT_BEHIND, 'what was left'),
   harms: list(HARMS, 'a harm'),
+  /** Its size, what was laid on it in all passes, and how long one person worked on it: from these come coverage and pace. */
+  sizeCm2: between(1, 50_000, 'the square').nullable().default(null),
+  usedMl: between(0.1, 20_000, 'the product used').nullable().default(null),
+  workMin: between(0.1, 600, 'the work on it').nullable().default(null),
   /** 1 hard work, 5 falls off. */
   ease: z.number().int('from 1 to 5').min(1, 'from 1 to 5').max(5, 'from 1 to 5').nullable(),
   /** Where the result comes from when it was not tried here; empty: tried here. */

@@ -23,6 +23,8 @@ export function trialReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
       squares: t.squares,
       state: stated(t.state),
       dwellHoursAt20C: t.dwellH,
+      litresPerM2: t.coverageLPerM2,
+      workHoursPerM2: t.workHPerM2,
       couldStillFailShare: t.couldStillFail,
       carried: t.carried,
       next: t.next.map((n) => ({ dwellMinutes: n.dwellMin, covered: n.covered, because: reasons(n.because) })),

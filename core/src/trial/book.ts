@@ -11,6 +11,9 @@ export interface Learned {
   readonly passes: { readonly low: number; readonly high: number } | null;
   /** Multiplies hands-on hours, from how easily it came off. */
   readonly ease: { readonly low: number; readonly high: number };
+  /** L per m2 of the product in all passes, and h per m2 of one person's work, where they were measured. */
+  readonly coverageLPerM2: { readonly low: number; readonly high: number } | null;
+  readonly workHPerM2: { readonly low: number; readonly high: number } | null;
   readonly squares: number;
   readonly because: readonly Reason[];
 }
@@ -21,6 +24,11 @@ const widest = (rs: readonly { low: number; high: number }[]) => ({
   low: Math.min(...rs.map((r) => r.low)),
   high: Math.max(...rs.map((r) => r.high)),
 });
+
+const among = (rs: readonly ({ low: number; high: number } | null)[]) => {
+  const known = rs.filter((r): r is { low: number; high: number } => r !== null);
+  return known.length === 0 ? null : widest(known);
+};
 
 /**
  * One entry for each method that has an answer. Where coatings answered differently, the plan is made for those that it lifts, and says
@@ -40,6 +48,8 @@ export function trialBook(conclusions: readonly Conclusion[]): TrialBook {
         dwellH: null,
         passes: null,
         ease: { low: 1, high: 1 },
+        coverageLPerM2: null,
+        workHPerM2: null,
         squares,
         because: all.flatMap((c) => c.state.because),
       };
@@ -54,6 +64,8 @@ export function trialBook(conclusions: readonly Conclusion[]): TrialBook {
       dwellH: dwells.length > 0 ? widest(dwells) : null,
       passes: widest(works.flatMap((c) => (c.passes ? [c.passes] : []))),
       ease: widest(works.map((c) => c.ease)),
+      coverageLPerM2: among(works.map((c) => c.coverageLPerM2)),
+      workHPerM2: among(works.map((c) => c.workHPerM2)),
       squares,
       because: [...differs, ...works.flatMap((c) => c.state.because)],
     };

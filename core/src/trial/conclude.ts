@@ -29,6 +29,10 @@ export interface Conclusion {
   readonly dwellH: { readonly low: number; readonly high: number } | null;
   readonly passes: { readonly low: number; readonly high: number } | null;
   readonly ease: { readonly low: number; readonly high: number };
+  /** What the clean squares took, L per m2 in all passes. Null: nobody measured. */
+  readonly coverageLPerM2: { readonly low: number; readonly high: number } | null;
+  /** One person's work on them, h per m2. Null: nobody timed it. */
+  readonly workHPerM2: { readonly low: number; readonly high: number } | null;
   /** With so few squares, as much as this share of the face could still ask for more. 95 % bound. */
   readonly couldStillFail: number | null;
   readonly carried: boolean;
@@ -151,7 +155,15 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
     clean.map((t) => t.q.ease).filter((x): x is number => x !== null),
     clean.length,
   );
-  const none = { dwellH: null, passes: null, ease, couldStillFail: null };
+  const coverageLPerM2 = perM2(
+    clean.map((t) => t.q),
+    (q) => (q.usedMl === null ? null : q.usedMl / 1000),
+  );
+  const workHPerM2 = perM2(
+    clean.map((t) => t.q),
+    (q) => (q.workMin === null ? null : q.workMin / 60),
+  );
+  const none = { dwellH: null, passes: null, ease, coverageLPerM2, workHPerM2, couldStillFail: null };
   const say = (value: 'works' | 'open' | 'failed', ...r: Reason[]): Answer<typeof value> => answer(value, ...r, ...because);
 
   if (harmed) return { ...common, ...none, state: say('failed', why('trial.harmed', 'job-record', {}, 'care')), next: [] };
@@ -195,6 +207,8 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
       dwellH: null,
       passes,
       ease,
+      coverageLPerM2,
+      workHPerM2,
       couldStillFail,
       state: say('works', why('trial.worksDry', 'job-record', {}), spread),
       next: proposals,
@@ -206,6 +220,8 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
     dwellH: { low: cleanMin / 60, high: (cleanMin * margin) / 60 },
     passes,
     ease,
+    coverageLPerM2,
+    workHPerM2,
     couldStillFail,
     state: say(
       'works',
@@ -215,6 +231,17 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
     ),
     next: proposals,
   };
+}
+
+/** An amount spread over the squares that have a size; wider where few were measured, as a small square is not a wall. */
+function perM2(squares: readonly Square[], amount: (q: Square) => number | null): { low: number; high: number } | null {
+  const each = squares.flatMap((q) => {
+    const a = amount(q);
+    return a === null || q.sizeCm2 === null ? [] : [a / (q.sizeCm2 / 10_000)];
+  });
+  if (each.length === 0) return null;
+  const open = 0.3 / Math.sqrt(each.length);
+  return { low: Math.min(...each) * (1 - open / 2), high: Math.max(...each) * (1 + open) };
 }
 
 function easeOf(grades: readonly number[], n: number): { low: number; high: number } {

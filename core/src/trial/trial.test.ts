@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { aFacts, aLayer, aReading, aSquare, aSurface, planOf, rulesOf } from '../testing';
 import { methodById } from '../catalogue';
 import type { Square, Surface } from '../facts';
+import { AS_CATALOGUED } from '../rulebook';
 import { carriedSquare, carryable } from './carry';
 import { conclusionsOf, upperBoundOfNone, type Conclusion } from './conclude';
 import { firstSquares } from './first';
@@ -166,6 +167,29 @@ describe('from trial to plan', () => {
     expect(after.proof).toBe('trial');
     expect(after.dwellHours!.low).toBeCloseTo(2, 9);
     expect(after.personHours.high / after.personHours.low).toBeLessThan(before.personHours.high / before.personHours.low);
+  });
+  // By hand: 44 mL on 20 x 20 cm are 1.1 L for a square metre; 9 minutes on it are 3.75 hours. One square leaves 15 % below and 30 % above open.
+  test('a measured square gives coverage and pace: materials, litres to buy and hours follow it, not the catalogue', () => {
+    const measuredSquare = gel(60, 'bare', { sizeCm2: 400, usedMl: 44, workMin: 9 });
+    const c = only(on([measuredSquare]));
+    expect(c.coverageLPerM2).toEqual({ low: expect.closeTo(1.1 * 0.85, 9), high: expect.closeTo(1.1 * 1.3, 9) });
+    expect(c.workHPerM2).toEqual({ low: expect.closeTo(3.75 * 0.85, 9), high: expect.closeTo(3.75 * 1.3, 9) });
+    const s = on([measuredSquare], {
+      parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'solventGel', insistedWhy: null, alsoIds: [], removedAt: null }],
+    });
+    const { perM2 } = planOf(s).choice.parts[0]!.options.find((o) => o.methodId === 'solventGel')!;
+    expect(perM2.personHours.low).toBeCloseTo(3.75 * 0.85, 9);
+    // The gel costs 14 for 0.9 L; film and white spirit beside it 1.3.
+    expect(perM2.materials.high).toBeCloseTo((14 / 0.9) * 1.1 * 1.3 + 1.3, 9);
+    const bought = planOf(s)
+      .work.steps.find((st) => st.id === 'remove.flat')!
+      .amounts.find((a) => a.what === 'stripperGel')!;
+    expect(bought.amount.value).toBeCloseTo(1.1 * 1.3 * planOf(s).area.totalM2, 9);
+    // The firm's own price stands before what a square used.
+    const own = planOf(s, { settings: { rates: { solventGel: { ...AS_CATALOGUED, materialsPerM2: 5 } } } }).choice.parts[0]!.options.find(
+      (o) => o.methodId === 'solventGel',
+    )!;
+    expect(own.perM2.materials).toEqual({ low: 5, high: 5 });
   });
   test('what failed here is blocked by practice: a person may still insist', () => {
     const o = planOf(on([gel(400, 'nothing')])).choice.parts[0]!.options.find((x) => x.methodId === 'solventGel')!;

@@ -142,13 +142,17 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
   const [left, setLeft] = useState([...q.leftBehind]);
   const [harms, setHarms] = useState([...q.harms]);
   const [ease, setEase] = useState(q.ease);
+  const [sizeCm2, setSize] = useState(q.sizeCm2);
+  const [usedMl, setUsed] = useState(q.usedMl);
+  const [workMin, setWork] = useState(q.workMin);
   const [covered, setCovered] = useState(q.covered);
   const [faceC, setFaceC] = useState(q.surfaceC);
   const [dwell, setDwell] = useState(q.dwellMin);
   const [place, setPlace] = useState(q.place);
   const [note, setNote] = useState(q.note);
   const coats = liveLayers(surface);
-  const degrees = units === 'ft' ? '°F' : '°C';
+  const feet = units === 'ft';
+  const degrees = feet ? '°F' : '°C';
   const shown = faceC === null ? null : units === 'ft' ? convert(faceC, 'C', 'F') : faceC;
   return (
     <View className="gap-3" testID="lift-form">
@@ -217,6 +221,25 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
           </View>
         ) : null}
       </View>
+      <View className="flex-row flex-wrap gap-3">
+        <Amount
+          label="Its size"
+          unit={feet ? 'in²' : 'cm²'}
+          factor={feet ? CM2_PER_IN2 : 1}
+          value={sizeCm2}
+          onCommit={setSize}
+          testID="square-size"
+        />
+        <Amount
+          label="Product used, all passes"
+          unit={feet ? 'fl oz' : 'mL'}
+          factor={feet ? ML_PER_FLOZ : 1}
+          value={usedMl}
+          onCommit={setUsed}
+          testID="square-used"
+        />
+        <Amount label="Hands-on work" unit="min" factor={1} value={workMin} onCommit={setWork} testID="square-work" />
+      </View>
       <Toggle label="Covered with film" value={covered} onChange={setCovered} />
       <TextField label="Where it is" value={place} onChange={setPlace} onCommit={setPlace} placeholder="bottom rail, behind the door" />
       <TextField label="Note" value={note} onChange={setNote} onCommit={setNote} />
@@ -234,6 +257,9 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
               leftBehind: left,
               harms,
               ease,
+              sizeCm2,
+              usedMl,
+              workMin,
               covered,
               surfaceC: faceC,
               dwellMin: dwell,
@@ -244,6 +270,36 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
         />
         <Button label="Leave it" onPress={onLeave} />
       </View>
+    </View>
+  );
+}
+
+const CM2_PER_IN2 = convert(1, 'in', 'm') ** 2 * 1e4;
+const ML_PER_FLOZ = convert(1, 'floz', 'mL');
+
+interface AmountProps {
+  readonly label: string;
+  readonly unit: string;
+  /** From the unit shown to the one that is kept. */
+  readonly factor: number;
+  readonly value: number | null;
+  readonly onCommit: (v: number | null) => void;
+  readonly testID: string;
+}
+
+/** Optional: what makes a square tell coverage and pace. */
+function Amount({ label, unit, factor, value, onCommit, testID }: AmountProps) {
+  return (
+    <View className="min-w-[8rem] flex-1">
+      <NumberField
+        label={label}
+        unit={unit}
+        value={value === null ? null : value / factor}
+        optional
+        decimals={1}
+        onCommit={(v) => onCommit(v === null ? null : v * factor)}
+        testID={testID}
+      />
     </View>
   );
 }

@@ -4,7 +4,10 @@ import { View } from 'react-native';
 import {
   beside,
   BLANK_SQUARE,
+  convert,
   formatMeasure,
+  formatRange,
+  formatWork,
   lastFaceC,
   measure,
   methodById,
@@ -15,6 +18,7 @@ import {
   type Problem,
   type Proposal,
   type Square,
+  type UnitSystem,
 } from '@roughsill/core';
 import { carriedSquare, carryable, firstSquares, type Carried } from '@roughsill/core/trial';
 import { Button, Empty, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
@@ -189,6 +193,7 @@ function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) 
         of={`the trial of ${say(group.methodId)}`}
         because={group.state.because}
       />
+      {measured(group, units) ? <Words look="note">{measured(group, units)}</Words> : null}
       <Bracket group={group} squares={squares} aim={surface.aim} />
       {squares.map((q) => (
         <SquareCard key={q.id} facts={facts} surface={surface} square={q} number={all.indexOf(q) + 1} />
@@ -206,6 +211,21 @@ function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) 
       ))}
     </Panel>
   );
+}
+
+/** What the clean squares took and how long they took, where that was measured. */
+function measured(c: Conclusion, units: UnitSystem): string {
+  const area = (perM2: number, unit: 'L' | 'h') => {
+    const each = units === 'ft' ? convert(100, 'ft2', 'm2') : 1;
+    return unit === 'L' ? formatMeasure(measure(perM2 * each, 'L'), units) : formatWork(perM2 * each);
+  };
+  const per = units === 'ft' ? '100 ft²' : 'm²';
+  return [
+    c.coverageLPerM2 ? `${formatRange(c.coverageLPerM2, (v) => area(v, 'L'))} of product for ${per}` : '',
+    c.workHPerM2 ? `${formatRange(c.workHPerM2, (v) => area(v, 'h'))} of work for ${per}` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }
 
 const STATE_WORDS = { works: 'works', open: 'not yet', failed: 'does not work' } as const;
