@@ -14,6 +14,11 @@ function trialLines(s: SurfaceReport): string[] {
   if (s.film.value !== 'untested') out.push('', `**The film: ${say(s.film.value)}**`, because(s.film.because));
   for (const t of s.trials) {
     out.push('', `**Trial, ${t.name} on ${t.coating}: ${say(t.state.value)}** (${t.squares} squares)`, because(t.state.because));
+    const took = [
+      t.litresPerM2 ? `${formatRange(t.litresPerM2, (v) => v.toFixed(2))} L of product` : '',
+      t.workHoursPerM2 ? `${formatRange(t.workHoursPerM2, formatWork)} of one person’s work` : '',
+    ].filter(Boolean);
+    if (took.length > 0) out.push(`  - For a square metre: ${took.join(', ')}.`);
     for (const n of t.next)
       out.push(
         `  - next square: ${n.dwellMinutes === null ? 'one patch' : formatHours(n.dwellMinutes / 60)}. ${n.because.map((r) => r.says).join(' ')}`,
