@@ -86,13 +86,14 @@ export function SquareCard({ facts, surface, square: q, number }: SquareCardProp
           {q.lifted === null ? (
             <Button label={q.startedAt ? 'Lift it' : 'Record it'} testID={`lift-${number}`} onPress={() => setLifting(true)} />
           ) : (
-            <Button look="quiet" label="Put it right" says={`Put square ${number} right`} onPress={() => setLifting(true)} />
+            <Button look="quiet" flush label="Put it right" says={`Put square ${number} right`} onPress={() => setLifting(true)} />
           )}
           {pictures ? null : (
-            <Button look="quiet" label="Photograph" says={`Photograph square ${number}`} onPress={() => setPictures(true)} />
+            <Button look="quiet" flush label="Photograph" says={`Photograph square ${number}`} onPress={() => setPictures(true)} />
           )}
           <Button
             look="quiet"
+            flush
             label="Remove"
             says={`Remove square ${number}`}
             onPress={() => setProblems(dispatch(commit(jobId, [remove('square', q.id, surface.id)], `square ${number} removed`)))}
@@ -221,7 +222,7 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
           </View>
         ) : null}
       </View>
-      <View className="flex-row flex-wrap gap-3">
+      <View className="flex-row flex-wrap items-end gap-3">
         <Amount
           label="Its size"
           unit={feet ? 'in²' : 'cm²'}
