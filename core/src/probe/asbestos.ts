@@ -91,12 +91,15 @@ function neededFor(of: AsbestosClass, totalM2: number, runM: number | null, sour
   const size = measure(totalM2, 'm2');
   if (of === 'surfacing') {
     const n = ft2 <= 1000 + 1e-6 ? 3 : ft2 <= 5000 + 1e-6 ? 5 : 7;
-    return answer(n, why('asbestos.surfacingCount', source, { area: size, count: n }));
+    return answer(
+      n,
+      why(source === 'cfr40-763.86' ? 'asbestos.surfacingCount' : 'asbestos.surfacingCountUk', source, { area: size, count: n }),
+    );
   }
   if (of === 'lagging') {
     const patch = runM !== null && convert(runM, 'm', 'ft') < 6;
     return patch
-      ? answer(1, why('asbestos.patchCount', source, { run: measure(runM, 'm') }))
+      ? answer(1, why(source === 'cfr40-763.86' ? 'asbestos.patchCount' : 'asbestos.patchCountUk', source, { run: measure(runM, 'm') }))
       : answer(3, why('asbestos.laggingCount', source, { run: measure(runM ?? 0, 'm') }));
   }
   return answer(2, why('asbestos.otherCount', 'trade-sample', {}));

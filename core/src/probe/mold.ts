@@ -18,7 +18,7 @@ export interface MoldPicture {
   readonly size: Answer<MoldSize>;
   readonly condition: Answer<MoldCondition>;
   readonly containment: Answer<'none' | 'limited' | 'full'>;
-  readonly equipment: Answer<'n95' | 'n95Suit' | 'fullFace'>;
+  readonly equipment: Answer<'n95' | 'n95Suit' | 'fullFace' | 'ffp3' | 'ffp3Suit' | 'fullP3'>;
   readonly moisture: readonly { readonly surfaceId: string; readonly readingId: string; readonly verdict: Answer<MoistureVerdict> }[];
   /** What is known of the cause: a leak comes before all arithmetic. */
   readonly cause: Answer<'notAsked' | 'leak' | 'rising' | 'condensation' | 'open'>;
@@ -67,8 +67,11 @@ function causeOf(space: Space, growth: boolean): MoldPicture['cause'] {
   return answer('condensation', why('mold.causeCondensation', 'iso13788', {}));
 }
 
+/** The same protection by the names under which it is sold there. */
+const UK_WORDS = { n95: 'ffp3', n95Suit: 'ffp3Suit', fullFace: 'fullP3' } as const;
+
 /** One room's mold, summed over its surfaces. */
-export function moldPicture(space: Space, surfaces: readonly Surface[], { sources: { mold: source } }: Rulebook): MoldPicture {
+export function moldPicture(space: Space, surfaces: readonly Surface[], { id, sources: { mold: source } }: Rulebook): MoldPicture {
   const moldy = surfaces.filter((s) => s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0);
   const extentM2 = moldy.reduce((a, s) => a + (s.moldM2 ?? 0), 0);
   const unmeasured = moldy.filter((s) => s.moldM2 === null).length;
@@ -86,7 +89,7 @@ export function moldPicture(space: Space, surfaces: readonly Surface[], { source
       ? answer<MoldCondition>(3, why('mold.condition3', 's520', {}))
       : answer<MoldCondition>(1, why('mold.condition1', 's520', {})),
     containment: { value: by.containment, because: reasons },
-    equipment: { value: by.equipment, because: reasons },
+    equipment: { value: id === 'uk' ? UK_WORDS[by.equipment] : by.equipment, because: reasons },
     moisture: surfaces.flatMap((s) =>
       standingReadings(s.readings)
         .filter((r) => r.kind === 'moisture')

@@ -367,6 +367,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   limited: 'one sheet, flap, HEPA fan',
   full: 'two sheets, air lock, exhaust outdoors',
   n95: 'N95, gloves, goggles',
+  ffp3Suit: 'FFP3 or half mask P3, gloves, goggles, coverall',
   n95Suit: 'N95 or half mask, gloves, goggles, coverall',
   leak: 'Does water come in from outside?',
   rising: 'Does damp rise in the wall or stand in the floor?',
