@@ -1,6 +1,6 @@
 /** Order of work, what is added, piece by piece, and what it costs beside its neighbours. */
 import fc from 'fast-check';
-import { aFacts, aLayer, aReading, aSurface, COATS, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
+import { aFacts, aLayer, aReading, aSquare, aSurface, COATS, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
 import { FAMILIES, methodById, METHODS } from '../catalogue';
 import { compareMethods, compareStrippers, sensitivity } from '../compare';
 import {
@@ -311,6 +311,27 @@ describe('compared', () => {
       expect(c.moneyThen).toBeGreaterThanOrEqual(c.money - 1e-9);
       expect(c.daysThen).toBeGreaterThanOrEqual(c.days - 1e-9);
     }
+  });
+  test('what if, on a surface with a measured square: a quarter more for materials is a quarter more, and no rate is asked about', () => {
+    const square = aSquare({
+      id: 'sq-1',
+      methodId: 'solventGel',
+      dwellMin: 60,
+      lifted: 'bare',
+      surfaceC: 20,
+      sizeCm2: 400,
+      usedMl: 60,
+      workMin: 6,
+    });
+    const tried = { ...s, squares: [square], parts: s.parts.map((p) => ({ ...p, methodId: 'solventGel' as const })) };
+    const cases = sensitivity(aFacts(tried, outside), s.id, 'solventGel', DEFAULT_SETTINGS, THIS_YEAR);
+    expect(cases.map((c) => c.what)).toEqual(['materials', 'labour']);
+    const parts = planOf(tried, outside).choice.parts;
+    const materials = parts.reduce((sum, p) => {
+      const m = p.options.find((o) => o.methodId === 'solventGel')!.perM2.materials;
+      return sum + ((m.low + m.high) / 2) * p.areaM2;
+    }, 0);
+    expect(cases[0]!.moneyThen - cases[0]!.money).toBeCloseTo(materials * 0.25, 6);
   });
   // Common practice: ready-made caustic costs about fifteen times the firm's own mix; infrared needs no rinse and counts both people.
   test('own caustic, ready-made, infrared on one area', () => {

@@ -24,16 +24,16 @@ const CASES: readonly (readonly [WhatIf['what'], number])[] = [
   ['dwell', 1.5],
 ];
 
-function changed(settings: FirmSettings, id: MethodId, what: WhatIf['what'], times: number): FirmSettings {
+/** @param perPass what one pass uses up now, per m2, as the plan has it: a measured coverage is in it */
+function changed(settings: FirmSettings, id: MethodId, what: WhatIf['what'], times: number, perPass: number): FirmSettings {
   const m = methodById(id);
   const own: MethodOwn = settings.rates[id] ?? AS_CATALOGUED;
   const put = (over: Partial<MethodOwn>): FirmSettings => ({ ...settings, rates: { ...settings.rates, [id]: { ...own, ...over } } });
-  const perPass = m.consumables.reduce((a, c) => a + (c.everyPass ? c.pricePerM2 : c.pricePerM2 / midpoint(m.passes)), 0);
   switch (what) {
     case 'rate':
       return put({ lowM2PerH: (own.lowM2PerH ?? m.rate.lowM2PerH) * times, highM2PerH: (own.highM2PerH ?? m.rate.highM2PerH) * times });
     case 'materials':
-      return put({ materialsPerM2: (own.materialsPerM2 ?? perPass) * times });
+      return put({ materialsPerM2: perPass * times });
     case 'labour':
       return { ...settings, labourPerHour: settings.labourPerHour * times };
     case 'dwell':
@@ -57,11 +57,15 @@ export function sensitivity(facts: JobFacts, surfaceId: string, methodId: Method
   const planUnder = (with_: FirmSettings) => createDeriver().surface(chosen, surfaceId, with_, thisYear);
   const now = planUnder(settings);
   if (!now) return [];
-  const proof = now.choice.parts.flatMap((p) => p.options.filter((o) => o.methodId === methodId))[0]?.perM2.proof;
+  const perM2 = now.choice.parts.flatMap((p) => p.options.filter((o) => o.methodId === methodId))[0]?.perM2;
+  if (!perM2) return [];
+  const perPass = midpoint(perM2.materials) / midpoint(perM2.passes);
   const days = (p: NonNullable<typeof now>) => midpoint(daysOf(p.work.handsOnH, p.work.waitH, settings));
   return CASES.flatMap(([what, times]): WhatIf[] => {
-    if (what === 'dwell' && (m.dwellH === null || proof !== 'none')) return [];
-    const then = planUnder(changed(settings, methodId, what, times));
+    // What was timed on squares no longer hangs on a rate.
+    if (what === 'rate' && now.trials.some((t) => t.methodId === methodId && t.workHPerM2 !== null)) return [];
+    if (what === 'dwell' && (m.dwellH === null || perM2.proof !== 'none')) return [];
+    const then = planUnder(changed(settings, methodId, what, times, perPass));
     if (!then) return [];
     return [{ what, times, money: midpoint(now.money), moneyThen: midpoint(then.money), days: days(now), daysThen: days(then) }];
   });

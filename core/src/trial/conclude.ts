@@ -142,6 +142,7 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
   const because: Reason[] = [];
   if (carried) because.push(why('trial.carried', 'job-record', { from: answered[0]!.q.carriedFrom }, 'care'));
   if (uneven) because.push(why('trial.uneven', 'job-record', {}, 'care'));
+  else if (usual === null && clean.length > 0 && clean.length < answered.length) because.push(why('trial.mixed', 'job-record', {}, 'care'));
   for (const h of new Set(answered.flatMap((t) => t.q.harms))) because.push(why('trial.harm', 'job-record', { harm: h }, 'care'));
 
   const common = {
@@ -180,7 +181,8 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
     step && dwellMin !== null && waiting === 0
       ? [{ methodId: method.id, coating, dwellMin, covered: answered.at(-1)!.q.covered, because: [step.reason] }]
       : [];
-  if (clean.length === 0) {
+  // Clean only below a dwell that failed is not proved: the stricter holds until a longer one is clean.
+  if (clean.length === 0 || (usual !== null && cleanMin === null)) {
     if (usual === null || step === null)
       return {
         ...common,
@@ -200,7 +202,8 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
     squares: measure(above.length || 1, 'pieces'),
     share: measure(Math.round(couldStillFail * 100), '%'),
   });
-  const passes = clean.some((t) => t.q.lifted === 'toCoat') ? { low: 1, high: 2 } : { low: 1, high: 1 };
+  // A method of two stages stays one of two stages: a square that came bare spares the further passes, never the usual ones.
+  const passes = { low: method.passes.low, high: clean.some((t) => t.q.lifted === 'toCoat') ? method.passes.high : method.passes.low };
   if (usual === null || cleanMin === null)
     return {
       ...common,

@@ -108,6 +108,20 @@ describe('what may be concluded', () => {
     expect(c.bracketMin).toEqual({ notClean: 60, clean: 90 });
     expect(rulesOf(c.state.because)).toContain('trial.uneven');
   });
+  test('clean only below a dwell that failed proves nothing: the stricter holds, and a longer square is asked for', () => {
+    const c = only(on([gel(45, 'bare'), gel(90, 'some')]));
+    expect([c.state.value, c.dwellH, c.next[0]!.dwellMin]).toEqual(['open', null, 180]);
+    expect(rulesOf(c.state.because)).toContain('trial.uneven');
+  });
+  test('a method of two stages stays one: a bare square spares the further passes, not the usual two', () => {
+    const brick = aSquare({ id: 'sq-brick', methodId: 'masonryStripper', dwellMin: 60, lifted: 'bare', surfaceC: 20 });
+    expect(only(on([brick], { element: 'plinth', material: 'brick' })).passes).toEqual({ low: 2, high: 2 });
+    expect(only(on([gel(60, 'bare')])).passes).toEqual({ low: 1, high: 1 });
+  });
+  test('patches that disagree, where nothing soaks, say so', () => {
+    const heat = (id: string, lifted: Square['lifted']) => aSquare({ id, methodId: 'infrared', lifted, surfaceC: 20 });
+    expect(rulesOf(only(on([heat('sq-h1', 'bare'), heat('sq-h2', 'some')])).state.because)).toContain('trial.mixed');
+  });
   test('etching ends it at any aim; a dark stain ends it where the wood is to be seen', () => {
     expect(only(on([gel(60, 'bare', { harms: ['etched'] })], { aim: 'keepSound' })).state.value).toBe('failed');
     expect(only(on([gel(60, 'bare', { harms: ['darkened'] })])).state.value).toBe('failed');
