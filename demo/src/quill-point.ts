@@ -525,7 +525,6 @@ export function quillPoint(): JobFacts {
           place: 'behind the water butt',
           atX: 0.6,
           atY: 0.4,
-          dwellMin: 5,
           surfaceC: 15,
           lifted: 'bare',
           harms: ['etched'],

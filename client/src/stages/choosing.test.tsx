@@ -112,6 +112,19 @@ describe('trial squares', () => {
     // 62 square inches are kept as 400 square centimetres.
     expect(surfaceOf(facts(), 'qp-sash-river').squares[2]!.sizeCm2).toBeCloseTo(400, 0);
   });
+  test('a patch of what does not soak is recorded without minutes', () => {
+    const { store, facts } = open();
+    trial(store, 'qp-railing');
+    fireEvent.change(screen.getByTestId('try-method'), { target: { value: 'infrared' } });
+    fireEvent.click(screen.getByTestId('start-squares'));
+    fireEvent.click(screen.getByTestId('lift-1'));
+    expect(screen.queryByTestId('square-stood')).toBeNull();
+    fireEvent.click(within(screen.getByTestId('lifted')).getByRole('radio', { name: 'all, to bare' }));
+    fireEvent.click(screen.getByTestId('save-square'));
+    const [patch] = surfaceOf(facts(), 'qp-railing').squares;
+    expect([patch!.lifted, patch!.dwellMin]).toEqual(['bare', null]);
+    expect(screen.getByTestId('trial-infrared').textContent).toMatch(/works/);
+  });
   test('a cross-cut decides how deep, and says so', () => {
     const { store } = open();
     trial(store, 'qp-keeper-base');

@@ -8,6 +8,7 @@ import {
   MASONRY,
   METAL,
   METHOD_IDS,
+  SOAKS,
   PART_KINDS,
   PLASTER,
   TIMBER,
@@ -51,6 +52,11 @@ describe('the catalogue', () => {
       if (m.laying && m.dwellH) expect(m.laying.coveredLifeH).toBeGreaterThan(m.dwellH.high);
     }
     expect(FAMILIES.strip.every((m) => m.dwellH !== null)).toBe(true);
+    expect(
+      METHODS.filter((m) => m.dwellH !== null)
+        .map((m) => m.id)
+        .sort(),
+    ).toEqual([...SOAKS].sort());
   });
   // NPS Preservation Brief 10: a heat plate at 500 to 800 F, a heat gun at 500 to 750 F; below 1100 F is the legal ceiling (40 CFR 745.85).
   test('heat stays where the brief and the rule have it', () => {

@@ -1,6 +1,6 @@
 /** Checks that need more than one field: shares, units beside values, what a record points at, the clock. */
 import type { JobFacts, Reading, Sample, Square, Surface } from './schema';
-import { LAB_UNITS, MOISTURE_UNITS, type ReadingKind, type ReadingUnit } from './vocabulary';
+import { LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
 import type { Problem } from './problems';
 
 /** Shares are entered to a whole percent; a thousandth forgives floating addition. */
@@ -157,7 +157,8 @@ function squareProblems(q: Square, surface: Surface, path: string): Problem[] {
   if (q.stoppedAt !== null && q.startedAt === null) add('stoppedAt', 'the clock was stopped but never started');
   if (q.startedAt !== null && q.stoppedAt !== null && Date.parse(q.stoppedAt) < Date.parse(q.startedAt))
     add('stoppedAt', 'the clock was stopped before it was started');
-  if (q.lifted !== null && q.startedAt === null && q.dwellMin === null) add('dwellMin', 'how long did it stand');
+  if (SOAKS.includes(q.methodId) && q.lifted !== null && q.startedAt === null && q.dwellMin === null)
+    add('dwellMin', 'how long did it stand');
   if (q.lifted === 'bare' && q.stayedPct === 100) add('stayedPct', 'all of it stayed, and all of it came off: check');
   return out;
 }

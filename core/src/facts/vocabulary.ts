@@ -111,6 +111,21 @@ export const MEASURES = [
 ] as const;
 export type MeasureId = (typeof MEASURES)[number];
 
+/** Methods that are left to work by themselves: a trial of them has a dwell. The catalogue is held to this list by a test. */
+export const SOAKS: readonly MethodId[] = [
+  'solventGel',
+  'neutralStripper',
+  'causticPoultice',
+  'causticReady',
+  'causticBath',
+  'milkPowder',
+  'masonryStripper',
+  'textureSoak',
+  'moldBiocide',
+  'moldBleach',
+  'rustGel',
+];
+
 /** How far a trial square came off. */
 export const LIFTED = ['nothing', 'some', 'toCoat', 'bare'] as const;
 export type Lifted = (typeof LIFTED)[number];

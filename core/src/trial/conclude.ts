@@ -187,7 +187,12 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
       return {
         ...common,
         ...none,
-        state: say('failed', why('trial.nothingWorks', 'job-record', { longest: measure(round(failedAt), 'min') }, 'care')),
+        state: say(
+          'failed',
+          usual === null
+            ? why('trial.patchFailed', 'job-record', {}, 'care')
+            : why('trial.nothingWorks', 'job-record', { longest: measure(round(failedAt), 'min') }, 'care'),
+        ),
         next: [],
       };
     return {

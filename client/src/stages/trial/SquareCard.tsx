@@ -10,6 +10,7 @@ import {
   minutesLeft,
   outcomeOf,
   say,
+  SOAKS,
   stoodMin,
   type JobFacts,
   type Problem,
@@ -216,7 +217,7 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
             testID="square-face"
           />
         </View>
-        {q.startedAt === null ? (
+        {q.startedAt === null && SOAKS.includes(q.methodId) ? (
           <View className="min-w-[9rem] flex-1">
             <NumberField label="It stood" unit="min" value={dwell} optional decimals={0} onCommit={setDwell} testID="square-stood" />
           </View>

@@ -26,6 +26,7 @@ export const TRIAL = {
   'trial.fewSquares': { says: 'From so few clean squares ({squares}), as much as {share} of the face may still ask for more (95 % bound).' },
   'trial.noTemperature': { says: 'The face was not read on every square: taken as 20 °C. The rate doubles for each 10 °C.' },
   'trial.carried': { says: 'Carried over from {from}, not tried here.' },
+  'trial.patchFailed': { says: 'It did not bring the coat off.' },
   'trial.mixed': { says: 'Some patches came off and some did not: expect both on the face.' },
   'trial.uneven': { says: 'A shorter square came clean while a longer one did not: the face is uneven, and the longer is planned with.' },
   'trial.differs': { says: 'On {coating} it does not work: that part needs another method.' },
