@@ -1,20 +1,25 @@
 import fc from 'fast-check';
 import { aFacts, aLayer, aReading, aSurface, AT, COATS, THIS_YEAR } from '../testing';
-import { applyChange, applyChanges, changesFor, clashes, inverse, type JobChange } from './change';
+import { applyChange, applyChanges, changesFor, clashes, inverse } from './change';
+import { scopeParent, type JobChange } from './envelope';
 import { canonical, readJobFile, withNewIds, writeJobFile } from './job-file';
-import type { JobFacts } from './schema';
+import type { JobFacts } from './registry';
 
 let n = 0;
+const ON_SURFACE = { kind: 'surface', id: 'surface-1' } as const;
 const change = (over: Partial<JobChange>): JobChange => ({
+  v: 2,
   id: `change-${(n += 1)}`,
   jobId: 'job-1',
   entity: 'surface',
   entityId: 'surface-1',
-  surfaceId: null,
+  parent: scopeParent(over.entity ?? 'surface', 'job-1'),
   op: 'set',
   fields: {},
   at: AT,
   by: 'Tester',
+  device: null,
+  act: null,
   ...over,
 });
 const facts = aFacts(aSurface({ readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true })] }));
@@ -25,7 +30,7 @@ const refused = (...changes: JobChange[]) => {
 
 describe('a change', () => {
   test('leaves every record that it does not touch as the same object', () => {
-    const r = applyChange(facts, change({ entity: 'layer', entityId: 'coat-1', surfaceId: 'surface-1', fields: { colour: 'green' } }));
+    const r = applyChange(facts, change({ entity: 'layer', entityId: 'coat-1', parent: ON_SURFACE, fields: { colour: 'green' } }));
     if (!r.ok) throw new Error('refused');
     expect(r.value.spaces).toBe(facts.spaces);
     expect(r.value.surfaces[0]!.parts).toBe(facts.surfaces[0]!.parts);
@@ -39,12 +44,12 @@ describe('a change', () => {
     ['a surface that is not there', { entityId: 'surface-9' }, 'changes[0].entityId: this surface is not on the job'],
     [
       'an edit of a reading',
-      { entity: 'reading', entityId: 'reading-spot', surfaceId: 'surface-1' },
+      { entity: 'reading', entityId: 'reading-spot', parent: ON_SURFACE },
       'changes[0].op: a reading is never edited or removed: add one that replaces it and says why',
     ],
     [
       'an unknown method',
-      { entity: 'part', entityId: 'part-flat', surfaceId: 'surface-1', fields: { methodId: 'chisel' } },
+      { entity: 'part', entityId: 'part-flat', parent: ON_SURFACE, fields: { methodId: 'chisel' } },
       'changes[0].fields.methodId: no such method',
     ],
     [
@@ -54,7 +59,7 @@ describe('a change', () => {
     ],
     [
       'shares that do not add up',
-      { entity: 'part', entityId: 'part-flat', surfaceId: 'surface-1', fields: { sharePct: 50 } },
+      { entity: 'part', entityId: 'part-flat', parent: ON_SURFACE, fields: { sharePct: 50 } },
       'surfaces[0].parts: the shares add to 90 %, not 100 %',
     ],
   ] as const)('refuses %s and says where', (_what, over, message) => {
@@ -66,7 +71,7 @@ describe('a change', () => {
         change({
           entity: 'reading',
           entityId: 'new-reading',
-          surfaceId: 'surface-1',
+          parent: ON_SURFACE,
           op: 'add',
           fields: (({ id: _i, by: _b, ...f }) => f)({ ...aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true }), ...over }),
         }),
@@ -95,7 +100,7 @@ describe('a change', () => {
       change({
         entity: 'layer',
         entityId: 'coat-7',
-        surfaceId: 'surface-1',
+        parent: ON_SURFACE,
         op: 'add',
         fields: (({ id: _i, removedAt: _r, ...f }) => f)(aLayer(7)),
       }),
@@ -107,7 +112,7 @@ describe('a change', () => {
         JSON.stringify({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, layers: s.layers.filter((l) => l.removedAt === null) })) });
       expect(restored && restored.ok && live(restored.value)).toBe(live(facts));
     }
-    expect(inverse(facts, change({ entity: 'reading', op: 'add', surfaceId: 'surface-1' }))).toBeNull();
+    expect(inverse(facts, change({ entity: 'reading', op: 'add', parent: ON_SURFACE }))).toBeNull();
   });
 });
 

@@ -1,18 +1,54 @@
 export * from './vocabulary';
 export * from './schema';
-export * from './blank';
+export {
+  asParent,
+  childrenOf,
+  eachRecord,
+  ENTITIES,
+  isAppendOnly,
+  JobFacts,
+  recordSchema,
+  REGISTRY,
+  specOf,
+  type Board,
+  type Check,
+  type Entity,
+  type EntitySpec,
+  type FirmFacts,
+  type InstrumentCheck,
+  type Job,
+  type Layer,
+  type ParentKind,
+  type Part,
+  type Person,
+  type Photo,
+  type Reading,
+  type RecordOf,
+  type Row,
+  type Sample,
+  type Space,
+  type Square,
+  type Surface,
+} from './registry';
 export {
   Change,
-  applyChange,
-  applyChanges,
-  changesFor,
-  clashes,
-  inverse,
+  CHANGE_VERSION,
+  ChangeV1,
+  FIRM_ID,
+  FIRM_SETTINGS,
   isJobChange,
-  type Clash,
+  isNewer,
+  readChange,
+  saysTheSame,
+  scopeParent,
+  toV1,
   type JobChange,
-  type Undo,
-} from './change';
+  type LoggedChange,
+} from './envelope';
+export { takeIn, takeInAll, type Intake, type Refusal } from './intake';
+export { same } from './same';
+export * from './blank';
+export { applyChange, applyChanges, applyFirmChange, changesFor, clashes, inverse, recordOf, type Clash, type Undo } from './change';
 export { JOB_FILE_FORMAT, JOB_FILE_VERSION, JobFile, canonical, parseJobFile, readJobFile, withNewIds, writeJobFile } from './job-file';
 export { fromZod, ok, pathText, wrong, type Outcome, type Problem } from './problems';
 export { jobProblems, readingProblems, surfaceProblems } from './validate';

@@ -1,7 +1,6 @@
 /** The open job file, `*.roughsill.json`. Documented in docs/job-file.md; its JSON Schema is made from this Zod schema. */
 import { z } from 'zod';
-import { JobFacts } from './schema';
-import { MEASURES, PART_KINDS } from './vocabulary';
+import { JOB_FACTS_SHAPE, mapRecords, specOf, asParent, childrenOf, type JobFacts, type Row } from './registry';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { duplicateIds, jobProblems } from './validate';
 
@@ -15,43 +14,29 @@ export const JOB_FILE_VERSION = 3;
 export const JobFile = z.strictObject({
   format: z.literal(JOB_FILE_FORMAT),
   version: z.union([z.literal(1), z.literal(2), z.literal(JOB_FILE_VERSION)]),
-  ...JobFacts.shape,
+  ...JOB_FACTS_SHAPE,
 });
-export type JobFile = z.infer<typeof JobFile>;
+export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 } & JobFacts;
 
-const byPosition = <T extends { position: number; id: string }>(a: T, b: T) => a.position - b.position || (a.id < b.id ? -1 : 1);
-const byId = <T extends { id: string }>(a: T, b: T) => (a.id < b.id ? -1 : 1);
-const byTime = <T extends { takenAt: string; id: string }>(a: T, b: T) =>
-  a.takenAt === b.takenAt ? (a.id < b.id ? -1 : 1) : a.takenAt < b.takenAt ? -1 : 1;
-
-/** One order for everything, so that the same facts are always the same bytes. */
+/** One order for everything, so that the same facts are always the same bytes. Surfaces stand in the order of their rooms. */
 export function canonical(facts: JobFacts): JobFacts {
-  const spaces = [...facts.spaces].sort(byPosition);
-  const place = new Map(spaces.map((s, i) => [s.id, i]));
-  const surfaces = [...facts.surfaces]
-    .sort((a, b) => (place.get(a.spaceId) ?? 0) - (place.get(b.spaceId) ?? 0) || byPosition(a, b))
-    .map((s) => ({
-      ...s,
-      measures: Object.fromEntries(MEASURES.flatMap((m) => (s.measures[m] === undefined ? [] : [[m, s.measures[m]]]))),
-      parts: [...s.parts].sort((a, b) => PART_KINDS.indexOf(a.kind) - PART_KINDS.indexOf(b.kind) || (a.id < b.id ? -1 : 1)),
-      layers: [...s.layers].sort(byPosition),
-      readings: s.readings
-        .map((r) => ({ ...r, changedLayerIds: r.reachedLayerIds.filter((id) => r.changedLayerIds.includes(id)) }))
-        .sort(byTime),
-      checks: [...s.checks].sort(byTime),
-      samples: [...s.samples].sort((a, b) => (a.number === b.number ? (a.id < b.id ? -1 : 1) : a.number < b.number ? -1 : 1)),
-      squares: [...s.squares].sort((a, b) =>
-        (a.startedAt ?? '9') < (b.startedAt ?? '9') ? -1 : a.startedAt === b.startedAt ? byId(a, b) : 1,
+  const sorted = <T extends object>(holder: T, kind: 'job' | 'surface'): T =>
+    ({
+      ...holder,
+      ...Object.fromEntries(
+        childrenOf(kind).map((e) => {
+          const { list, order } = specOf(e);
+          return [list!, [...(holder as Record<string, Row[]>)[list!]!].sort(order)];
+        }),
       ),
-      boards: [...s.boards].sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }) || byId(a, b)),
-    }));
-  return {
-    job: facts.job,
-    spaces,
-    surfaces,
-    photos: [...facts.photos].sort(byTime),
-    instrumentChecks: [...facts.instrumentChecks].sort(byTime),
-  };
+    }) as T;
+  const settled = mapRecords(facts, (row, entity) => {
+    const made = specOf(entity).settle?.(row) ?? row;
+    return asParent(entity) === 'surface' ? (sorted(made, 'surface') as Row) : made;
+  });
+  const whole = sorted(settled, 'job');
+  const place = new Map(whole.spaces.map((s, i) => [s.id, i]));
+  return { ...whole, surfaces: [...whole.surfaces].sort((a, b) => (place.get(a.spaceId) ?? 0) - (place.get(b.spaceId) ?? 0)) };
 }
 
 /** Writes the job file; reading it back and writing it again gives the same text. */
@@ -93,7 +78,7 @@ export function parseJobFile(raw: unknown, thisYear: number): Outcome<JobFacts> 
   if (header) return wrong(header);
   const parsed = JobFile.safeParse(raw);
   if (!parsed.success) return wrong(...fromZod(parsed.error, raw));
-  const { format: _f, version: _v, ...facts } = parsed.data;
+  const { format: _f, version: _v, ...facts } = parsed.data as JobFile;
   const problems = [...duplicateIds(facts), ...jobProblems(facts, thisYear)];
   return problems.length > 0 ? wrong(...problems) : ok(facts);
 }
@@ -108,43 +93,14 @@ export function withNewIds(facts: JobFacts, makeId: () => string): JobFacts {
     map.set(id, made);
     return made;
   };
-  const maybe = (id: string | null) => (id === null ? null : fresh(id));
-  return {
-    job: { ...facts.job, id: fresh(facts.job.id) },
-    spaces: facts.spaces.map((s) => ({ ...s, id: fresh(s.id) })),
-    surfaces: facts.surfaces.map((s) => ({
-      ...s,
-      id: fresh(s.id),
-      spaceId: fresh(s.spaceId),
-      parts: s.parts.map((p) => ({ ...p, id: fresh(p.id) })),
-      layers: s.layers.map((l) => ({ ...l, id: fresh(l.id) })),
-      readings: s.readings.map((r) => ({
-        ...r,
-        id: fresh(r.id),
-        reachedLayerIds: r.reachedLayerIds.map(fresh),
-        changedLayerIds: r.changedLayerIds.map(fresh),
-        supersedesId: maybe(r.supersedesId),
-        sampleId: maybe(r.sampleId),
-      })),
-      samples: s.samples.map((x) => ({
-        ...x,
-        id: fresh(x.id),
-        reachedLayerIds: x.reachedLayerIds.map(fresh),
-        repeatsId: maybe(x.repeatsId),
-      })),
-      checks: s.checks.map((c) => ({ ...c, id: fresh(c.id), supersedesId: maybe(c.supersedesId) })),
-      squares: s.squares.map((q) => ({ ...q, id: fresh(q.id), partId: maybe(q.partId), stoppedOnLayerId: maybe(q.stoppedOnLayerId) })),
-      boards: s.boards.map((b) => ({ ...b, id: fresh(b.id) })),
-      workOrder: s.workOrder.map((x) => x.replace(/^[^/]+/, fresh)),
-    })),
-    photos: facts.photos.map((p) => ({
-      ...p,
-      id: fresh(p.id),
-      ofSurfaceId: maybe(p.ofSurfaceId),
-      ofSampleId: maybe(p.ofSampleId),
-      ofCheckId: maybe(p.ofCheckId),
-      ofSquareId: maybe(p.ofSquareId),
-    })),
-    instrumentChecks: facts.instrumentChecks.map((k) => ({ ...k, id: fresh(k.id) })),
-  };
+  return mapRecords(facts, (row, entity) => {
+    const renewed: Record<string, unknown> = { ...row, id: fresh(row.id) };
+    for (const { field, prefix } of specOf(entity).refs) {
+      const renew = (id: string) => (prefix ? id.replace(/^[^/]+/, fresh) : fresh(id));
+      const value = row[field];
+      if (Array.isArray(value)) renewed[field] = (value as string[]).map(renew);
+      else if (typeof value === 'string') renewed[field] = renew(value);
+    }
+    return renewed as Row;
+  });
 }

@@ -1,6 +1,6 @@
 /**
- * What is recorded on a job: facts only. Everything else is derived (pipeline.ts).
- * The same schemas check a tap, an API call, an imported file and the demo seed.
+ * The fields of what is recorded: facts only. Everything else is derived (pipeline.ts).
+ * The same schemas check a tap, an API call, an imported file and the demo seed. How the entities hang together: registry.ts.
  */
 import { z } from 'zod';
 import {
@@ -36,15 +36,23 @@ export const Id = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9-]{2,63}$/, 'an id is 
 
 // Control characters cannot be stored or printed; emoji, accents and right-to-left text can.
 const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/;
-const text = (max: number) =>
+// Half of a two-part letter: no file and no database can hold it.
+const LONE = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/;
+export const text = (max: number) =>
   z
     .string()
     .max(max, `at most ${max} characters`)
-    .refine((s) => !CONTROL.test(s), 'holds a control character: type it again');
-const name = (what: string) => text(120).refine((s) => s.trim().length > 0, `${what} needs a name`);
+    .refine((s) => !CONTROL.test(s), 'holds a control character: type it again')
+    .refine((s) => !LONE.test(s), 'holds half a letter: type it again');
+export const name = (what: string) => text(120).refine((s) => s.trim().length > 0, `${what} needs a name`);
 
+/** The trade's records begin after this; a clock that was never set stands before it. */
+const FIRST_INSTANT_YEAR = 1900;
+const LAST_INSTANT_YEAR = 2199;
 /** UTC instant. The job's zone stands beside it, on the job. */
-export const Instant = z.iso.datetime({ precision: 3, error: 'a time is written in UTC as 2026-05-04T13:20:00.000Z' });
+export const Instant = z.iso
+  .datetime({ precision: 3, error: 'a time is written in UTC as 2026-05-04T13:20:00.000Z' })
+  .refine((s) => Number(s.slice(0, 4)) >= FIRST_INSTANT_YEAR && Number(s.slice(0, 4)) <= LAST_INSTANT_YEAR, 'check the year of the time');
 
 const size = (what: string, max: number) =>
   z
@@ -366,6 +374,9 @@ export const InstrumentCheckFields = z.strictObject({
   note: text(300),
 });
 
+/** Somebody of the firm. Certificates, fit tests and training follow with the stages that weigh them. */
+export const PersonFields = z.strictObject({ name: name('the person') });
+
 export const CheckFields = z.strictObject({
   gate: z.string().regex(/^[a-zA-Z0-9.-]{2,60}$/),
   outcome: z.enum(['pass', 'fail']),
@@ -374,87 +385,3 @@ export const CheckFields = z.strictObject({
   supersedesId: Id.nullable(),
   supersedesWhy: text(300).nullable(),
 });
-
-const ids = { id: Id };
-const life = { removedAt: Instant.nullable() };
-const author = { by: name('the person') };
-
-export const Part = z.strictObject({ ...ids, ...PartFields.shape, ...life });
-export const Layer = z.strictObject({ ...ids, ...LayerFields.shape, ...life });
-export const Reading = z.strictObject({ ...ids, ...ReadingFields.shape, ...author });
-export const Check = z.strictObject({ ...ids, ...CheckFields.shape, ...author });
-export const Sample = z.strictObject({ ...ids, ...SampleFields.shape, ...life });
-export const Square = z.strictObject({ ...ids, ...SquareFields.shape, ...life });
-export const Board = z.strictObject({ ...ids, ...BoardFields.shape, ...life });
-export const Photo = z.strictObject({ ...ids, ...PhotoFields.shape, ...life });
-export const InstrumentCheck = z.strictObject({ ...ids, ...InstrumentCheckFields.shape, ...author });
-export const Job = z.strictObject({ ...ids, ...JobFields.shape, createdAt: Instant, ...life });
-export const Space = z.strictObject({ ...ids, ...SpaceFields.shape, ...life });
-export const Surface = z.strictObject({
-  ...ids,
-  ...SurfaceFields.shape,
-  ...life,
-  parts: z.array(Part).max(20),
-  layers: z.array(Layer).max(60),
-  readings: z.array(Reading).max(500),
-  checks: z.array(Check).max(2000),
-  samples: z.array(Sample).max(200).default([]),
-  squares: z.array(Square).max(200).default([]),
-  boards: z.array(Board).max(500).default([]),
-});
-
-/** One job, whole: the shape in the store, in the job file and in every derivation. */
-export const JobFacts = z.strictObject({
-  job: Job,
-  spaces: z.array(Space).max(500),
-  surfaces: z.array(Surface).max(5000),
-  photos: z.array(Photo).max(5000).default([]),
-  instrumentChecks: z.array(InstrumentCheck).max(2000).default([]),
-});
-
-export type Job = z.infer<typeof Job>;
-export type Space = z.infer<typeof Space>;
-export type Surface = z.infer<typeof Surface>;
-export type Part = z.infer<typeof Part>;
-export type Layer = z.infer<typeof Layer>;
-export type Reading = z.infer<typeof Reading>;
-export type Check = z.infer<typeof Check>;
-export type Sample = z.infer<typeof Sample>;
-export type Square = z.infer<typeof Square>;
-export type Board = z.infer<typeof Board>;
-export type Photo = z.infer<typeof Photo>;
-export type InstrumentCheck = z.infer<typeof InstrumentCheck>;
-export type JobFacts = z.infer<typeof JobFacts>;
-
-/** Child entities hang under a surface; the others under the job. */
-export const ENTITY_FIELDS = {
-  job: JobFields,
-  space: SpaceFields,
-  surface: SurfaceFields,
-  part: PartFields,
-  layer: LayerFields,
-  reading: ReadingFields,
-  check: CheckFields,
-  sample: SampleFields,
-  square: SquareFields,
-  board: BoardFields,
-  photo: PhotoFields,
-  instrumentCheck: InstrumentCheckFields,
-} as const;
-export type Entity = keyof typeof ENTITY_FIELDS;
-export const CHILD_LIST = {
-  part: 'parts',
-  layer: 'layers',
-  reading: 'readings',
-  check: 'checks',
-  sample: 'samples',
-  square: 'squares',
-  board: 'boards',
-} as const;
-export type ChildEntity = keyof typeof CHILD_LIST;
-/** The others, by their list on the job. */
-export const JOB_LIST = { space: 'spaces', surface: 'surfaces', photo: 'photos', instrumentCheck: 'instrumentChecks' } as const;
-export type JobListEntity = keyof typeof JOB_LIST;
-export const isChild = (e: Entity): e is ChildEntity => e in CHILD_LIST;
-/** Records of what was observed: added, superseded, never edited or removed. */
-export const APPEND_ONLY: readonly Entity[] = ['reading', 'check', 'instrumentCheck'];

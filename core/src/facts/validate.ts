@@ -1,7 +1,47 @@
 /** Checks that need more than one field: shares, units beside values, what a record points at, the clock. */
-import type { JobFacts, Reading, Sample, Square, Surface } from './schema';
+import type { JobChange } from './envelope';
+import { childrenOf, eachRecord, specOf, type Entity, type JobFacts, type Reading, type Row, type Sample, type Square, type Surface } from './registry';
 import { LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
 import type { Problem } from './problems';
+
+/** What a batch wrote to. Only that, and what points at it, is looked at again. */
+export class Touched {
+  readonly ids = new Set<string>();
+  readonly surfaces = new Set<string>();
+
+  add(c: Pick<JobChange, 'entity' | 'entityId' | 'parent'>): void {
+    this.ids.add(c.entityId);
+    if (c.entity === 'surface') this.surfaces.add(c.entityId);
+    if (c.parent.kind === 'surface') this.surfaces.add(c.parent.id);
+  }
+}
+
+type Lists = Readonly<Record<string, readonly Row[]>>;
+
+/** Ids that a field names: none, one, or several. */
+function namedBy(row: Row, field: string): readonly string[] {
+  const value = row[field];
+  return Array.isArray(value) ? (value as string[]) : typeof value === 'string' ? [value] : [];
+}
+
+const pointsAt = (entity: Entity, row: Row, ids: ReadonlySet<string>): boolean =>
+  specOf(entity).refs.some((r) => !r.prefix && namedBy(row, r.field).some((id) => ids.has(id)));
+
+/** What a record names has to be there, in the place where the registry says. A record does not name itself. */
+function referenceProblems(facts: JobFacts, parent: object, entity: Entity, row: Row, path: string): Problem[] {
+  return specOf(entity).refs.flatMap((ref) => {
+    if (ref.prefix) return [];
+    const named = namedBy(row, ref.field);
+    if (named.length === 0) return [];
+    const { where } = ref;
+    const holder: object | undefined =
+      where === 'beside' ? parent : where === 'job' ? facts : facts.surfaces.find((s) => s.id === row[where.under]);
+    const list = (holder as Lists | undefined)?.[specOf(ref.to as Entity).list!] ?? [];
+    return named
+      .filter((id) => id === row.id || !list.some((r) => r.id === id))
+      .map((id) => ({ path: `${path}.${ref.at ?? ref.field}`, message: ref.says(row, id) }));
+  });
+}
 
 /** Shares are entered to a whole percent; a thousandth forgives floating addition. */
 const SHARE_TOLERANCE_PCT = 0.001;
@@ -44,7 +84,6 @@ const NEEDS_VALUE: readonly ReadingKind[] = ['moisture', 'surfaceTemp', 'air', '
 export function readingProblems(r: Reading, surface: Surface, path: string): Problem[] {
   const out: Problem[] = [];
   const add = (field: string, message: string) => out.push({ path: `${path}.${field}`, message });
-  const layers = new Set(surface.layers.map((l) => l.id));
   if (r.kind === 'spot' && r.spot === null) add('spot', 'say what the swab did: changed, unchanged or unclear');
   if (r.kind !== 'spot' && r.spot !== null) add('spot', 'only a spot test has a swab result');
   if (r.value !== null && r.unit === null) add('unit', 'state the unit: %, ppm or mg/cm2');
@@ -73,7 +112,6 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
   if (r.kind === 'bulk' && r.sampleId === null) add('sampleId', 'an asbestos result belongs to a sample');
   if (r.kind === 'bulk' && r.value === null && !r.trace) add('value', 'the result needs its %, or "trace"');
   const sample = surface.samples.find((x) => x.id === r.sampleId);
-  if (r.sampleId !== null && !sample) add('sampleId', 'names a sample that is not on this surface');
   if (sample && sample.takenAt !== null && Date.parse(r.takenAt) < Date.parse(sample.takenAt))
     add('takenAt', `is dated before sample ${sample.number} was taken`);
   if (sample && r.kind !== 'withdrawn' && (sample.hazard === 'asbestos') !== (r.kind === 'bulk'))
@@ -86,73 +124,29 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
   if ((r.kind === 'spot' || (r.kind === 'lab' && r.sampleId === null)) && r.reachedLayerIds.length === 0 && !r.toSubstrate) {
     add('reachedLayerIds', 'say how deep it went: the face, or through all coats');
   }
-  for (const id of [...r.reachedLayerIds, ...r.changedLayerIds]) {
-    if (!layers.has(id)) add('reachedLayerIds', `names a coat that is not on this surface: ${id}`);
-  }
   if (new Set(r.reachedLayerIds).size !== r.reachedLayerIds.length) add('reachedLayerIds', 'names a coat twice');
   if (r.changedLayerIds.some((id) => !r.reachedLayerIds.includes(id))) add('changedLayerIds', 'a coat changed that the test did not reach');
   if (r.changedLayerIds.length > 0 && r.spot !== 'changed') add('changedLayerIds', 'coats are named as changed, but the swab is not');
   if (r.kind === 'withdrawn' && r.supersedesId === null) add('supersedesId', 'a withdrawal names the reading it withdraws');
-  if (r.supersedesId !== null) {
-    if (r.supersedesId === r.id || !surface.readings.some((o) => o.id === r.supersedesId))
-      add('supersedesId', 'the reading it replaces is not on this surface');
-    if (!r.supersedesWhy?.trim()) add('supersedesWhy', 'say why it replaces the earlier reading');
-  }
+  if (r.supersedesId !== null && !r.supersedesWhy?.trim()) add('supersedesWhy', 'say why it replaces the earlier reading');
   return out;
 }
 
-function sampleProblems(x: Sample, surface: Surface, path: string): Problem[] {
+function sampleProblems(x: Sample, path: string): Problem[] {
   const out: Problem[] = [];
   const add = (field: string, message: string) => out.push({ path: `${path}.${field}`, message });
-  if (x.reachedLayerIds.some((id) => !surface.layers.some((l) => l.id === id)))
-    add('reachedLayerIds', `sample ${x.number} names a coat that is not on this surface`);
   if ((x.hazard === 'asbestos') !== (x.suspect !== null))
     add('suspect', `sample ${x.number}: an asbestos sample says what it was cut from, others do not`);
   if (x.sentAt !== null && x.takenAt === null) add('sentAt', `sample ${x.number} is sent but was not taken`);
   if (x.sentAt !== null && x.takenAt !== null && Date.parse(x.sentAt) < Date.parse(x.takenAt))
     add('sentAt', `sample ${x.number} is sent before it was taken`);
-  if (x.repeatsId !== null && (x.repeatsId === x.id || !surface.samples.some((o) => o.id === x.repeatsId)))
-    add('repeatsId', `the sample that ${x.number} repeats is not on this surface`);
   return out;
 }
 
-/** @param path where the surface stands, for messages */
-export function surfaceProblems(facts: JobFacts, surface: Surface, path: string, thisYear: number): Problem[] {
-  const out: Problem[] = [];
-  if (!facts.spaces.some((s) => s.id === surface.spaceId))
-    out.push({ path: `${path}.spaceId`, message: 'the room or elevation it stands in is not on this job' });
-  const parts = surface.parts.filter((p) => p.removedAt === null);
-  const sum = parts.reduce((a, p) => a + p.sharePct, 0);
-  if (parts.length > 0 && Math.abs(sum - 100) > SHARE_TOLERANCE_PCT) {
-    out.push({ path: `${path}.parts`, message: `the shares add to ${Number(sum.toFixed(2))} %, not 100 %` });
-  }
-  const kinds = parts.map((p) => p.kind);
-  if (new Set(kinds).size !== kinds.length)
-    out.push({ path: `${path}.parts`, message: 'a kind of part is listed twice: add the shares together' });
-  out.push(...yearProblems(surface.yearMade, `${path}.yearMade`, thisYear));
-  surface.layers.forEach((l, i) => out.push(...yearProblems(l.yearApplied, `${path}.layers[${i}].yearApplied`, thisYear)));
-  surface.readings.forEach((r, i) => out.push(...readingProblems(r, surface, `${path}.readings[${i}]`)));
-  surface.samples.forEach((x, i) => out.push(...sampleProblems(x, surface, `${path}.samples[${i}]`)));
-  surface.squares.forEach((q, i) => out.push(...squareProblems(q, surface, `${path}.squares[${i}]`)));
-  surface.boards.forEach((b, i) => {
-    if (b.coats !== null && b.soundCoats !== null && b.soundCoats > b.coats)
-      out.push({ path: `${path}.boards[${i}].soundCoats`, message: `piece ${b.label}: more sound coats than coats` });
-  });
-  surface.checks.forEach((c, i) => {
-    if (c.supersedesId !== null && (c.supersedesId === c.id || !surface.checks.some((o) => o.id === c.supersedesId))) {
-      out.push({ path: `${path}.checks[${i}].supersedesId`, message: 'the check it replaces is not on this surface' });
-    }
-  });
-  return out;
-}
-
-/** A square must be of this surface, and its clock run forwards. */
-function squareProblems(q: Square, surface: Surface, path: string): Problem[] {
+/** A square's clock runs forwards. */
+function squareProblems(q: Square, path: string): Problem[] {
   const out: Problem[] = [];
   const add = (field: string, message: string) => out.push({ path: `${path}.${field}`, message });
-  if (q.partId !== null && !surface.parts.some((p) => p.id === q.partId)) add('partId', 'names a part that is not on this surface');
-  if (q.stoppedOnLayerId !== null && !surface.layers.some((l) => l.id === q.stoppedOnLayerId))
-    add('stoppedOnLayerId', 'names a coat that is not on this surface');
   if (q.lifted === 'toCoat' && q.stoppedOnLayerId === null) add('stoppedOnLayerId', 'say on which coat it stopped');
   if (q.stoppedAt !== null && q.startedAt === null) add('stoppedAt', 'the clock was stopped but never started');
   if (q.startedAt !== null && q.stoppedAt !== null && Date.parse(q.stoppedAt) < Date.parse(q.startedAt))
@@ -163,26 +157,79 @@ function squareProblems(q: Square, surface: Surface, path: string): Problem[] {
   return out;
 }
 
-/** @param touched only these surfaces are looked at; undefined: all */
-export function jobProblems(facts: JobFacts, thisYear: number, touched?: ReadonlySet<string>): Problem[] {
-  const out: Problem[] = [...yearProblems(facts.job.yearBuilt, 'job.yearBuilt', thisYear)];
-  facts.spaces.forEach((s, i) => out.push(...yearProblems(s.yearBuilt, `spaces[${i}].yearBuilt`, thisYear)));
+/** What the fields of one record of a surface do not say together. */
+function ownProblems(entity: Entity, row: Row, surface: Surface, path: string, thisYear: number): Problem[] {
+  switch (entity) {
+    case 'layer':
+      return yearProblems(row['yearApplied'] as number | null, `${path}.yearApplied`, thisYear);
+    case 'reading':
+      return readingProblems(row as unknown as Reading, surface, path);
+    case 'sample':
+      return sampleProblems(row as unknown as Sample, path);
+    case 'square':
+      return squareProblems(row as unknown as Square, path);
+    case 'board': {
+      const [coats, sound] = [row['coats'], row['soundCoats']] as (number | null)[];
+      const over = coats !== null && sound !== null && sound! > coats!;
+      return over ? [{ path: `${path}.soundCoats`, message: `piece ${row['label']}: more sound coats than coats` }] : [];
+    }
+    default:
+      return [];
+  }
+}
+
+/**
+ * @param path where the surface stands, for messages
+ * @param touched only these records, and what points at them, are looked at; undefined: all
+ */
+export function surfaceProblems(
+  facts: JobFacts,
+  surface: Surface,
+  path: string,
+  thisYear: number,
+  touched?: ReadonlySet<string>,
+): Problem[] {
+  const out: Problem[] = [];
+  if (touched === undefined || touched.has(surface.id)) {
+    out.push(...referenceProblems(facts, facts, 'surface', surface as unknown as Row, path));
+    out.push(...yearProblems(surface.yearMade, `${path}.yearMade`, thisYear));
+  }
+  const parts = surface.parts.filter((p) => p.removedAt === null);
+  const sum = parts.reduce((a, p) => a + p.sharePct, 0);
+  if (parts.length > 0 && Math.abs(sum - 100) > SHARE_TOLERANCE_PCT) {
+    out.push({ path: `${path}.parts`, message: `the shares add to ${Number(sum.toFixed(2))} %, not 100 %` });
+  }
+  const kinds = parts.map((p) => p.kind);
+  if (new Set(kinds).size !== kinds.length)
+    out.push({ path: `${path}.parts`, message: 'a kind of part is listed twice: add the shares together' });
+  for (const entity of childrenOf('surface')) {
+    const list = specOf(entity).list!;
+    (surface as unknown as Lists)[list]!.forEach((row, i) => {
+      if (touched !== undefined && !touched.has(row.id) && !pointsAt(entity, row, touched)) return;
+      const at = `${path}.${list}[${i}]`;
+      out.push(...referenceProblems(facts, surface, entity, row, at), ...ownProblems(entity, row, surface, at, thisYear));
+    });
+  }
+  return out;
+}
+
+/** @param touched only what a batch wrote to, and what points at it, is looked at; undefined: all */
+export function jobProblems(facts: JobFacts, thisYear: number, touched?: Touched): Problem[] {
+  const out: Problem[] = [];
+  const wanted = (id: string) => touched === undefined || touched.ids.has(id);
+  if (wanted(facts.job.id)) out.push(...yearProblems(facts.job.yearBuilt, 'job.yearBuilt', thisYear));
+  facts.spaces.forEach((s, i) => {
+    if (wanted(s.id)) out.push(...yearProblems(s.yearBuilt, `spaces[${i}].yearBuilt`, thisYear));
+  });
   facts.surfaces.forEach((s, i) => {
-    if (touched === undefined || touched.has(s.id)) out.push(...surfaceProblems(facts, s, `surfaces[${i}]`, thisYear));
+    if (touched === undefined || touched.surfaces.has(s.id))
+      out.push(...surfaceProblems(facts, s, `surfaces[${i}]`, thisYear, touched?.ids));
   });
   facts.photos.forEach((p, i) => {
-    const surface = facts.surfaces.find((s) => s.id === p.ofSurfaceId);
-    if (p.ofSurfaceId !== null && !surface)
-      out.push({ path: `photos[${i}].ofSurfaceId`, message: 'the surface it shows is not on this job' });
-    if (p.ofSampleId !== null && !surface?.samples.some((x) => x.id === p.ofSampleId))
-      out.push({ path: `photos[${i}].ofSampleId`, message: 'the sample it shows is not on that surface' });
-    if (p.ofCheckId !== null && !surface?.checks.some((x) => x.id === p.ofCheckId))
-      out.push({ path: `photos[${i}].ofCheckId`, message: 'the check it shows is not on that surface' });
-    if (p.ofSquareId !== null && !surface?.squares.some((x) => x.id === p.ofSquareId))
-      out.push({ path: `photos[${i}].ofSquareId`, message: 'the trial square it shows is not on that surface' });
+    if (wanted(p.id)) out.push(...referenceProblems(facts, facts, 'photo', p as unknown as Row, `photos[${i}]`));
   });
   facts.instrumentChecks.forEach((k, i) => {
-    if ((k.what === 'substrate') !== (k.material !== null))
+    if (wanted(k.id) && (k.what === 'substrate') !== (k.material !== null))
       out.push({
         path: `instrumentChecks[${i}].material`,
         message: 'a substrate check names its bare material; a calibration check does not',
@@ -195,20 +242,10 @@ export function jobProblems(facts: JobFacts, thisYear: number, touched?: Readonl
 export function duplicateIds(facts: JobFacts): Problem[] {
   const seen = new Map<string, string>();
   const out: Problem[] = [];
-  const see = (id: string, path: string) => {
-    const first = seen.get(id);
-    if (first === undefined) seen.set(id, path);
+  eachRecord(facts, (row, { path }) => {
+    const first = seen.get(row.id);
+    if (first === undefined) seen.set(row.id, path);
     else out.push({ path: `${path}.id`, message: `is the same id as ${first}` });
-  };
-  see(facts.job.id, 'job');
-  facts.spaces.forEach((s, i) => see(s.id, `spaces[${i}]`));
-  facts.surfaces.forEach((s, i) => {
-    see(s.id, `surfaces[${i}]`);
-    for (const list of ['parts', 'layers', 'readings', 'checks', 'samples', 'squares', 'boards'] as const) {
-      s[list].forEach((c, j) => see(c.id, `surfaces[${i}].${list}[${j}]`));
-    }
   });
-  facts.photos.forEach((p, i) => see(p.id, `photos[${i}]`));
-  facts.instrumentChecks.forEach((k, i) => see(k.id, `instrumentChecks[${i}]`));
   return out;
 }

@@ -1,0 +1,402 @@
+/**
+ * The one list of what can be recorded: each entity's fields, where it hangs, how many there may be, whether it is append-only, what it
+ * points at and in which order it is written. The change schema, the reducer, the checks of references, the job file, the database's
+ * loading, the renewal of ids and the generators of the tests all follow from it. A new entity is an entry here, its fields, its
+ * table and its screen.
+ */
+import { z } from 'zod';
+import {
+  BoardFields,
+  CheckFields,
+  Id,
+  Instant,
+  InstrumentCheckFields,
+  JobFields,
+  LayerFields,
+  name,
+  PartFields,
+  PersonFields,
+  PhotoFields,
+  ReadingFields,
+  SampleFields,
+  SpaceFields,
+  SquareFields,
+  SurfaceFields,
+} from './schema';
+import { MEASURES, PART_KINDS } from './vocabulary';
+
+/** What something can hang under. The firm and the job are also the two scopes in which changes are ordered. */
+export type ParentKind = 'firm' | 'job' | 'surface';
+
+/** A field that names another record, or several. */
+export interface Reference {
+  readonly field: string;
+  readonly to: string;
+  /** Where that record has to be: beside this one under the same parent, anywhere on the job, or under the one that another field names. */
+  readonly where: 'beside' | 'job' | { readonly under: string };
+  /** The id stands before a slash: `partId/methodId`. Such a list is a wish, not a fact: what it names may be gone. */
+  readonly prefix?: true;
+  /** What is told when it is not there. */
+  readonly says: (row: Row, missing: string) => string;
+  /** Path at which it is told, when not the field itself. */
+  readonly at?: string;
+}
+
+/** A record as data: its id and its fields. */
+export type Row = { readonly id: string } & Readonly<Record<string, unknown>>;
+
+export interface EntitySpec {
+  readonly scope: 'job' | 'firm';
+  readonly fields: z.ZodObject;
+  readonly parents: readonly ParentKind[];
+  /** Its list on the parent. Null: there is one, the scope itself. */
+  readonly list: string | null;
+  /** How many a parent may hold, removed ones included. */
+  readonly most: number;
+  /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
+  readonly appendOnly: boolean;
+  /** The version of the job file since which the list exists; older ones do without. */
+  readonly since: 1 | 2 | 3;
+  /** The field that says when it was observed. */
+  readonly time?: string;
+  readonly refs: readonly Reference[];
+  /** One order for everything, so that the same facts are always the same bytes. */
+  readonly order: (a: Row, b: Row) => number;
+  /** Brings what has no order of its own (keys, sets) into one. */
+  readonly settle?: (row: Row) => Row;
+}
+
+const byId = (a: Row, b: Row): number => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+const by =
+  (key: (row: Row) => number | string) =>
+  (a: Row, b: Row): number => {
+    const [x, y] = [key(a), key(b)];
+    return x < y ? -1 : x > y ? 1 : byId(a, b);
+  };
+const byPosition = by((r) => r['position'] as number);
+const byTime = by((r) => r['takenAt'] as string);
+const LABELS = new Intl.Collator('en', { numeric: true });
+
+const spec = <const S extends EntitySpec>(s: S): S => s;
+const says = (message: string) => () => message;
+const coat = (field: string, message: Reference['says']): Reference => ({ field, to: 'layer', where: 'beside', says: message });
+
+/** In the order in which they are loaded and written: parents first, and what is pointed at before what points. */
+export const REGISTRY = {
+  person: spec({
+    scope: 'firm',
+    fields: PersonFields,
+    parents: ['firm'],
+    list: 'people',
+    most: 500,
+    appendOnly: false,
+    since: 3,
+    refs: [],
+    order: byId,
+  }),
+  job: spec({
+    scope: 'job',
+    fields: JobFields,
+    parents: ['firm'],
+    list: null,
+    most: 1,
+    appendOnly: false,
+    since: 1,
+    refs: [],
+    order: byId,
+  }),
+  space: spec({
+    scope: 'job',
+    fields: SpaceFields,
+    parents: ['job'],
+    list: 'spaces',
+    most: 500,
+    appendOnly: false,
+    since: 1,
+    refs: [],
+    order: byPosition,
+  }),
+  surface: spec({
+    scope: 'job',
+    fields: SurfaceFields,
+    parents: ['job'],
+    list: 'surfaces',
+    most: 5000,
+    appendOnly: false,
+    since: 1,
+    refs: [
+      { field: 'spaceId', to: 'space', where: 'job', says: says('the room or elevation it stands in is not on this job') },
+      { field: 'workOrder', to: 'part', where: 'job', prefix: true, says: says('') },
+    ],
+    order: byPosition,
+    settle: (s) => {
+      const measures = s['measures'] as Record<string, number>;
+      return { ...s, measures: Object.fromEntries(MEASURES.flatMap((m) => (measures[m] === undefined ? [] : [[m, measures[m]]]))) };
+    },
+  }),
+  part: spec({
+    scope: 'job',
+    fields: PartFields,
+    parents: ['surface'],
+    list: 'parts',
+    most: 20,
+    appendOnly: false,
+    since: 1,
+    refs: [],
+    order: by((p) => PART_KINDS.indexOf(p['kind'] as never)),
+  }),
+  layer: spec({
+    scope: 'job',
+    fields: LayerFields,
+    parents: ['surface'],
+    list: 'layers',
+    most: 60,
+    appendOnly: false,
+    since: 1,
+    refs: [],
+    order: byPosition,
+  }),
+  sample: spec({
+    scope: 'job',
+    fields: SampleFields,
+    parents: ['surface'],
+    list: 'samples',
+    most: 200,
+    appendOnly: false,
+    since: 2,
+    refs: [
+      coat('reachedLayerIds', (x) => `sample ${x['number']} names a coat that is not on this surface`),
+      {
+        field: 'repeatsId',
+        to: 'sample',
+        where: 'beside',
+        says: (x) => `the sample that ${x['number']} repeats is not on this surface`,
+      },
+    ],
+    order: by((x) => x['number'] as string),
+  }),
+  reading: spec({
+    scope: 'job',
+    fields: ReadingFields,
+    parents: ['surface'],
+    list: 'readings',
+    most: 500,
+    appendOnly: true,
+    since: 1,
+    time: 'takenAt',
+    refs: [
+      coat('reachedLayerIds', (_r, id) => `names a coat that is not on this surface: ${id}`),
+      { ...coat('changedLayerIds', (_r, id) => `names a coat that is not on this surface: ${id}`), at: 'reachedLayerIds' },
+      { field: 'supersedesId', to: 'reading', where: 'beside', says: says('the reading it replaces is not on this surface') },
+      { field: 'sampleId', to: 'sample', where: 'beside', says: says('names a sample that is not on this surface') },
+    ],
+    order: byTime,
+    settle: (r) => {
+      const changed = r['changedLayerIds'] as string[];
+      return { ...r, changedLayerIds: (r['reachedLayerIds'] as string[]).filter((id) => changed.includes(id)) };
+    },
+  }),
+  check: spec({
+    scope: 'job',
+    fields: CheckFields,
+    parents: ['surface'],
+    list: 'checks',
+    most: 2000,
+    appendOnly: true,
+    since: 1,
+    time: 'takenAt',
+    refs: [{ field: 'supersedesId', to: 'check', where: 'beside', says: says('the check it replaces is not on this surface') }],
+    order: byTime,
+  }),
+  square: spec({
+    scope: 'job',
+    fields: SquareFields,
+    parents: ['surface'],
+    list: 'squares',
+    most: 200,
+    appendOnly: false,
+    since: 3,
+    refs: [
+      { field: 'partId', to: 'part', where: 'beside', says: says('names a part that is not on this surface') },
+      coat('stoppedOnLayerId', says('names a coat that is not on this surface')),
+    ],
+    order: by((q) => (q['startedAt'] as string | null) ?? '9'),
+  }),
+  board: spec({
+    scope: 'job',
+    fields: BoardFields,
+    parents: ['surface'],
+    list: 'boards',
+    most: 500,
+    appendOnly: false,
+    since: 3,
+    refs: [],
+    order: (a, b) => LABELS.compare(a['label'] as string, b['label'] as string) || byId(a, b),
+  }),
+  photo: spec({
+    scope: 'job',
+    fields: PhotoFields,
+    parents: ['job'],
+    list: 'photos',
+    most: 5000,
+    appendOnly: false,
+    since: 2,
+    time: 'takenAt',
+    refs: [
+      { field: 'ofSurfaceId', to: 'surface', where: 'job', says: says('the surface it shows is not on this job') },
+      { field: 'ofSampleId', to: 'sample', where: { under: 'ofSurfaceId' }, says: says('the sample it shows is not on that surface') },
+      { field: 'ofCheckId', to: 'check', where: { under: 'ofSurfaceId' }, says: says('the check it shows is not on that surface') },
+      {
+        field: 'ofSquareId',
+        to: 'square',
+        where: { under: 'ofSurfaceId' },
+        says: says('the trial square it shows is not on that surface'),
+      },
+    ],
+    order: byTime,
+  }),
+  instrumentCheck: spec({
+    scope: 'job',
+    fields: InstrumentCheckFields,
+    parents: ['job'],
+    list: 'instrumentChecks',
+    most: 2000,
+    appendOnly: true,
+    since: 2,
+    time: 'takenAt',
+    refs: [],
+    order: byTime,
+  }),
+};
+
+type Registry = typeof REGISTRY;
+export type Entity = keyof Registry;
+export const ENTITIES = Object.keys(REGISTRY) as [Entity, ...Entity[]];
+export const specOf = (entity: Entity): EntitySpec => REGISTRY[entity];
+export const isAppendOnly = (entity: Entity): boolean => specOf(entity).appendOnly;
+
+type FieldsOf<E extends Entity> = z.infer<Registry[E]['fields']>;
+/** Observations carry their author; things that can be taken away carry when. */
+type LifeOf<E extends Entity> = Registry[E]['appendOnly'] extends true ? { by: string } : { removedAt: string | null };
+type Made<E extends Entity> = E extends 'job' ? { createdAt: string } : unknown;
+type ChildrenOf<P extends ParentKind, S extends 'job' | 'firm'> = {
+  [E in Entity as Registry[E]['scope'] extends S
+    ? P extends Registry[E]['parents'][number]
+      ? Registry[E]['list'] extends string
+        ? Registry[E]['list']
+        : never
+      : never
+    : never]: RecordOf<E>[];
+};
+/** An entity as it stands in the facts: its id, its fields, its author or its removal, and the lists that hang under it. */
+export type RecordOf<E extends Entity> = { id: string } & FieldsOf<E> &
+  LifeOf<E> &
+  Made<E> &
+  (E extends 'surface' ? ChildrenOf<E, 'job'> : unknown);
+
+/** One job, whole: the shape in the store, in the job file and in every derivation. */
+export type JobFacts = { job: RecordOf<'job'> } & ChildrenOf<'job', 'job'>;
+/** What belongs to the firm rather than to a job, its settings apart. */
+export type FirmFacts = ChildrenOf<'firm', 'firm'>;
+
+export type Job = RecordOf<'job'>;
+export type Space = RecordOf<'space'>;
+export type Surface = RecordOf<'surface'>;
+export type Part = RecordOf<'part'>;
+export type Layer = RecordOf<'layer'>;
+export type Reading = RecordOf<'reading'>;
+export type Check = RecordOf<'check'>;
+export type Sample = RecordOf<'sample'>;
+export type Square = RecordOf<'square'>;
+export type Board = RecordOf<'board'>;
+export type Photo = RecordOf<'photo'>;
+export type InstrumentCheck = RecordOf<'instrumentCheck'>;
+export type Person = RecordOf<'person'>;
+
+/** The entities that hang under a kind of parent, in the registry's order. */
+export const childrenOf = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Entity[] =>
+  ENTITIES.filter((e) => specOf(e).list !== null && specOf(e).scope === scope && specOf(e).parents.includes(parent));
+
+/** Which kind of parent an entity is, when it is one. */
+export const asParent = (entity: Entity): ParentKind | null => (entity === 'surface' || entity === 'job' ? entity : null);
+
+/** Empty lists for what hangs under it: what a new record begins with beside its fields. */
+export const emptyLists = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Record<string, never[]> =>
+  Object.fromEntries(childrenOf(parent, scope).map((e) => [specOf(e).list!, []]));
+
+function listShape(parent: ParentKind): z.ZodRawShape {
+  // Lists that came later stand later in the file, as they always did.
+  const entities = childrenOf(parent).sort((a, b) => specOf(a).since - specOf(b).since);
+  return Object.fromEntries(
+    entities.map((e) => {
+      const list = z.array(recordSchema(e)).max(specOf(e).most);
+      return [specOf(e).list!, specOf(e).since > 1 ? list.default([]) : list];
+    }),
+  );
+}
+
+/** The schema of an entity as it stands in the facts and in the job file. */
+export function recordSchema(entity: Entity): z.ZodType {
+  const s = specOf(entity);
+  const parent = asParent(entity);
+  return z.strictObject({
+    id: Id,
+    ...s.fields.shape,
+    ...(entity === 'job' ? { createdAt: Instant } : {}),
+    ...(s.appendOnly ? { by: name('the person') } : { removedAt: Instant.nullable() }),
+    ...(parent === null || parent === 'job' ? {} : listShape(parent)),
+  });
+}
+
+/** What the job file holds beside its header. */
+export const JOB_FACTS_SHAPE: z.ZodRawShape = { job: recordSchema('job'), ...listShape('job') };
+export const JobFacts = z.strictObject(JOB_FACTS_SHAPE) as unknown as z.ZodType<JobFacts>;
+
+/** Where a record stands. */
+export interface Place {
+  readonly entity: Entity;
+  readonly parent: { readonly kind: ParentKind; readonly id: string };
+  /** As problems name it: `surfaces[2].layers[0]`. */
+  readonly path: string;
+}
+
+type Lists = Readonly<Record<string, readonly Row[]>>;
+
+/** Every record of a job, parents before their children. */
+export function eachRecord(facts: JobFacts, visit: (row: Row, place: Place) => void): void {
+  const below = (holder: Lists, kind: ParentKind, id: string, prefix: string) => {
+    for (const entity of childrenOf(kind)) {
+      const list = specOf(entity).list!;
+      holder[list]!.forEach((row, i) => {
+        const path = `${prefix}${list}[${i}]`;
+        visit(row, { entity, parent: { kind, id }, path });
+        const parent = asParent(entity);
+        if (parent) below(row as unknown as Lists, parent, row.id, `${path}.`);
+      });
+    }
+  };
+  visit(facts.job as unknown as Row, { entity: 'job', parent: { kind: 'firm', id: 'firm' }, path: 'job' });
+  below(facts as unknown as Lists, 'job', facts.job.id, '');
+}
+
+/** Builds a job anew, record by record; a record that comes back the same object keeps its place in memory. */
+export function mapRecords(facts: JobFacts, f: (row: Row, entity: Entity) => Row): JobFacts {
+  const below = (holder: Lists, kind: ParentKind): Record<string, Row[]> =>
+    Object.fromEntries(
+      childrenOf(kind).map((entity) => {
+        const parent = asParent(entity);
+        const list = specOf(entity).list!;
+        return [
+          list,
+          holder[list]!.map((row) => {
+            const made = f(row, entity);
+            return parent ? { ...made, ...below(made as unknown as Lists, parent) } : made;
+          }),
+        ];
+      }),
+    );
+  return {
+    job: f(facts.job as unknown as Row, 'job'),
+    ...below(facts as unknown as Lists, 'job'),
+  } as unknown as JobFacts;
+}
