@@ -12,7 +12,7 @@ export default async function setup(): Promise<() => Promise<void>> {
   const port = await freePort(8300);
   const server = await startServer({
     main: need('E2E_SERVER'),
-    url: need('E2E_DATABASE_URL'),
+    database: { url: need('E2E_DATABASE_URL'), ownerUrl: need('E2E_OWNER_DATABASE_URL') },
     port,
     webDir: need('E2E_WEB_DIR'),
     sample: false,

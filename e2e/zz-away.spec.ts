@@ -1,5 +1,6 @@
 /** The database stops, the server stops, the signal goes: nothing that was typed is lost. */
 import { spawn } from 'node:child_process';
+import path from 'node:path';
 import { startPostgres } from '../scripts/lib/postgres.mjs';
 import { example, expect, test } from './app';
 
@@ -63,6 +64,8 @@ test('a server that is told to stop lets the write under way finish, and a new o
   const env = {
     ...process.env,
     DATABASE_URL: database.url,
+    OWNER_DATABASE_URL: database.ownerUrl,
+    WORKER_FILE: path.join(path.dirname(process.env['E2E_SERVER']!), 'worker.mjs'),
     PORT: String(port),
     MIGRATIONS_DIR: 'server/migrations',
     PHOTOS_DIR: process.env['E2E_PHOTOS_DIR'],

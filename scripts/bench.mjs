@@ -151,7 +151,7 @@ async function editToVerdict(webDir) {
   const database = await startPostgres('bench-postgres', { port: 55732, throwaway: true });
   const server = await startServer({
     main: await buildServer(),
-    url: database.url,
+    database,
     port: await freePort(8400),
     webDir,
     sample: true,
@@ -395,7 +395,7 @@ async function overHttp() {
   const database = await startPostgres('bench-postgres', { port: 55732, throwaway: true });
   const server = await startServer({
     main: await buildServer(),
-    url: database.url,
+    database,
     port: await freePort(8400),
     sample: false,
     photosDir: path.join(DATA, 'bench-photos'),
@@ -404,7 +404,7 @@ async function overHttp() {
   writeFileSync(file, BARE);
   const barePort = await freePort(8450);
   const bare = spawn(process.execPath, [file], {
-    env: { ...process.env, DATABASE_URL: database.url, PORT: String(barePort), NODE_ENV: 'production' },
+    env: { ...process.env, DATABASE_URL: database.ownerUrl, PORT: String(barePort), NODE_ENV: 'production' },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });
   await new Promise((resolve) => bare.once('message', resolve));
@@ -416,7 +416,7 @@ async function overHttp() {
     });
     const body = await (await fetch(`${server.address}/api/jobs/large-400`)).text();
     const pg = (await import('pg')).default;
-    const client = new pg.Client({ connectionString: database.url });
+    const client = new pg.Client({ connectionString: database.ownerUrl });
     await client.connect();
     await client.query('create table bench_bare (id text primary key, body text)');
     await client.query('insert into bench_bare values ($1, $2)', ['large-400', body]);

@@ -12,7 +12,7 @@ try {
   const port = await freePort(Number(process.env.PORT ?? 8100));
   const server = await startServer({
     main,
-    url: database.url,
+    database,
     port,
     webDir,
     sample: true,

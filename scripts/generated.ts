@@ -28,7 +28,9 @@ export function generated(): Record<string, string> {
     'docs/sources.md': sourcesMarkdown(),
     'docs/job-file.schema.json': json({ title: 'Rough Sill job file, version 1', ...z.toJSONSchema(JobFile, { io: 'input' }) }),
     // The description needs the routes' schemas only; no query is made.
-    'docs/openapi.json': json(openApi(apiRoutes({ db: undefined as never, clock: () => new Date(0), photosDir: '' }))),
+    'docs/openapi.json': json(
+      openApi(apiRoutes({ store: undefined as never, crew: undefined as never, media: undefined as never, clock: () => new Date(0) })),
+    ),
     ...Object.fromEntries(Object.entries(examples()).map(([name, facts]) => [`examples/${name}.roughsill.json`, writeJobFile(facts)])),
   };
 }

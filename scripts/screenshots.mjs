@@ -43,7 +43,7 @@ const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
 const database = await startPostgres('screenshots-postgres', { port: 55832, throwaway: true });
 const server = await startServer({
   main,
-  url: database.url,
+  database,
   port: await freePort(8500),
   webDir,
   sample: true,

@@ -44,14 +44,15 @@ async function jest(project, env = {}) {
   }
 }
 
-async function playwright(url) {
+async function playwright(database) {
   const out = path.join(results, 'e2e.json');
   const [webDir, main] = await built;
   try {
     await runBeside('tests: e2e', nodeBin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
       env: {
         ...process.env,
-        E2E_DATABASE_URL: url,
+        E2E_DATABASE_URL: database.url,
+        E2E_OWNER_DATABASE_URL: database.ownerUrl,
         E2E_WEB_DIR: webDir,
         E2E_SERVER: main,
         E2E_PHOTOS_DIR: path.join(DATA, 'e2e-photos'),
@@ -85,11 +86,14 @@ try {
     await runBeside('format', 'npm', ['run', '-s', 'format:check']);
   });
   await part('core', () => jest('core'));
-  await part('server', () => jest('server', { TEST_DATABASE_URL: database.url }));
+  await part('server', async () => {
+    const worker = path.join(path.dirname(await buildServer()), 'worker.mjs');
+    await jest('server', { TEST_DATABASE_URL: database.url, TEST_OWNER_DATABASE_URL: database.ownerUrl, WORKER_FILE: worker });
+  });
   await part('client', () => jest('client'));
   await part('e2e', async () => {
     const e2e = await startPostgres('e2e-postgres', { port: 55632, throwaway: true });
-    await playwright(e2e.url);
+    await playwright(e2e);
   });
 } finally {
   stopPostgres('test-postgres');

@@ -89,7 +89,9 @@ export function arbitraryOf(s: Schema, most = 4): fc.Arbitrary<unknown> {
         const value = typeof s.additionalProperties === 'object' ? arbitraryOf(s.additionalProperties, most) : fc.constant(1);
         return fc.dictionary(keys as fc.Arbitrary<string>, value, { maxKeys: most });
       }
-      const fields = Object.fromEntries(Object.entries(s.properties).map(([k, v]) => [k, KNOWN[k] ? fc.constantFrom(...KNOWN[k]) : arbitraryOf(v, most)]));
+      const fields = Object.fromEntries(
+        Object.entries(s.properties).map(([k, v]) => [k, KNOWN[k] ? fc.constantFrom(...KNOWN[k]) : arbitraryOf(v, most)]),
+      );
       const required = s.required ?? [];
       return fc.record(fields, { requiredKeys: required as never[] });
     }

@@ -72,8 +72,9 @@ export async function buildServer() {
     const { build } = await import('esbuild');
     mkdirSync(out, { recursive: true });
     await build({
-      entryPoints: [path.join(ROOT, 'server/src/main.ts')],
-      outfile: path.join(out, 'main.mjs'),
+      entryPoints: { main: path.join(ROOT, 'server/src/main.ts'), worker: path.join(ROOT, 'server/src/beside/worker.ts') },
+      outdir: out,
+      outExtension: { '.js': '.mjs' },
       bundle: true,
       platform: 'node',
       format: 'esm',

@@ -1,6 +1,6 @@
 // Running programs, and making sure that what the project needs is on the machine. Plain Node: used before anything is installed.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -83,8 +83,10 @@ export function ensureChromium() {
   if (!existsSync(CHROMIUM)) aptInstall(['chromium']);
 }
 
+/** The data folder can be passed through, by PostgreSQL's user, and not looked into; what lies in it is private by itself. */
 export function ensureData() {
   mkdirSync(DATA, { recursive: true });
+  chmodSync(DATA, 0o711);
 }
 
 export const nodeBin = (name) => path.join(ROOT, 'node_modules/.bin', name);

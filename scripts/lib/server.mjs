@@ -1,19 +1,22 @@
 // Starts the bundled server as a child process and waits until it listens.
 import { spawn } from 'node:child_process';
-import { openSync } from 'node:fs';
+import { chmodSync, mkdirSync, openSync } from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './run.mjs';
 
 /**
+ * @param database its address for the server, and for the owner of the tables
  * @param photosDir where pictures are kept
  * @param labDaySeconds how long a day of the simulated lab takes
  * @param logFile where the request log goes; without it only warnings are told, on this process's output
  */
-export function startServer({ main, url, port, webDir = '', sample, logFile = '', photosDir, labDaySeconds = 86_400 }) {
+export function startServer({ main, database, port, webDir = '', sample, logFile = '', photosDir, labDaySeconds = 86_400 }) {
   const env = {
     ...process.env,
     NODE_ENV: 'production',
-    DATABASE_URL: url,
+    DATABASE_URL: database.url,
+    OWNER_DATABASE_URL: database.ownerUrl,
+    WORKER_FILE: path.join(path.dirname(main), 'worker.mjs'),
     PORT: String(port),
     WEB_DIR: webDir,
     PHOTOS_DIR: photosDir,
@@ -23,7 +26,11 @@ export function startServer({ main, url, port, webDir = '', sample, logFile = ''
     MIGRATIONS_DIR: path.join(ROOT, 'server/migrations'),
     LOG_LEVEL: logFile ? 'info' : 'warn',
   };
-  const out = logFile ? openSync(logFile, 'a') : 'inherit';
+  mkdirSync(photosDir, { recursive: true, mode: 0o700 });
+  chmodSync(photosDir, 0o700);
+  // The log tells who asked for what and when: for its owner's eyes.
+  const out = logFile ? openSync(logFile, 'a', 0o600) : 'inherit';
+  if (logFile) chmodSync(logFile, 0o600);
   const child = spawn(process.execPath, ['--enable-source-maps', main], { cwd: ROOT, env, stdio: ['ignore', out, out, 'ipc'] });
   const stop = () =>
     new Promise((resolve) => {

@@ -5,57 +5,69 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import type { Db } from './db/client';
-import { FirmStore } from './db/firm-store';
+import type { Crew } from './beside/crew';
+import type { FirmStore } from './db/firm-store';
 import { DEMO_FIRM } from './db/seed';
+import { ownHostOnly } from './door';
 import { notFound, problemHandler } from './problem';
 import { simulatedLab } from './devices/lab';
 import { simulatedInstruments } from './devices/simulated';
-import { PhotoStore } from './photos/photo-store';
+import type { MediaStore } from './media/media-store';
 import { deviceRoutes } from './routes/devices';
 import { firmRoutes } from './routes/firm';
 import { jobRoutes } from './routes/jobs';
 import { openApi } from './routes/openapi';
 import { paperRoutes } from './routes/papers';
 import { photoRoutes } from './routes/photos';
+import { taskRoutes } from './routes/tasks';
 import type { Route } from './routes/route';
 
 export interface AppOptions {
-  readonly db: Db;
+  readonly store: FirmStore;
+  readonly crew: Crew;
+  readonly media: MediaStore;
   readonly log: Logger;
   readonly clock: () => Date;
   /** The exported web app; none: the API alone. */
   readonly webDir?: string;
-  /** Where pictures are kept. */
-  readonly photosDir: string;
+  /** Names by which this server is called beside those of this machine itself. */
+  readonly hosts?: readonly string[];
   /** How long a day of the simulated lab takes; 86,400 is true time. */
   readonly labDaySeconds?: number;
   /** What the simulated instruments draw their errors from. */
   readonly chance?: () => number;
 }
 
-type RouteOptions = Pick<AppOptions, 'db' | 'clock' | 'photosDir' | 'labDaySeconds' | 'chance'>;
+type RouteOptions = Pick<AppOptions, 'store' | 'crew' | 'media' | 'clock' | 'labDaySeconds' | 'chance'>;
 
 const DAY_SECONDS = 86_400;
 
-export function apiRoutes({ db, clock, photosDir, labDaySeconds = DAY_SECONDS, chance = Math.random }: RouteOptions): Route[] {
-  const store = new FirmStore(db, DEMO_FIRM.firmId);
-  const photos = new PhotoStore(photosDir);
+export function apiRoutes({ store, crew, media, clock, labDaySeconds = DAY_SECONDS, chance = Math.random }: RouteOptions): Route[] {
   return [
-    ...jobRoutes(store, clock, DEMO_FIRM.person),
-    ...firmRoutes(store, db, DEMO_FIRM.person),
-    ...photoRoutes(store, photos),
-    ...paperRoutes(store, photos, clock),
+    ...jobRoutes(store, crew, clock),
+    ...firmRoutes(store, DEMO_FIRM.person),
+    ...photoRoutes(store, media, crew),
+    ...paperRoutes(crew, clock),
+    ...taskRoutes(crew),
     ...deviceRoutes(store, simulatedInstruments(chance), simulatedLab(labDaySeconds), clock),
   ];
 }
+
+/** Address and answer, nothing of the headers: no cookie, token or name reaches the log. */
+const serializers = {
+  req: (r: { id: unknown; method: string; url: string }) => ({ id: r.id, method: r.method, url: r.url.split('?')[0] }),
+  res: (r: { statusCode: number }) => ({ statusCode: r.statusCode }),
+};
 
 export function createApp(options: AppOptions): Express {
   const { log, webDir } = options;
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req) => !req.url?.startsWith('/api/') || req.url === '/api/health' } }));
+  app.use(
+    pinoHttp({ logger: log, serializers, autoLogging: { ignore: (req) => !req.url?.startsWith('/api/') || req.url === '/api/health' } }),
+  );
+  app.use(ownHostOnly(options.hosts ?? []));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -75,6 +87,11 @@ export function createApp(options: AppOptions): Express {
       strictTransportSecurity: false,
     }),
   );
+  // Records stay in this firm's hands: what may be kept by a browser says so itself.
+  app.use('/api', (_req, res, next) => {
+    res.setHeader('cache-control', 'no-store');
+    next();
+  });
   app.use(compression());
 
   const routes = apiRoutes(options);

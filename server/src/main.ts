@@ -1,10 +1,15 @@
 /** Starts the server: connects, migrates, makes sure of the firm, listens, and leaves in good order. */
 import type { Socket } from 'node:net';
+import path from 'node:path';
 import pino from 'pino';
 import { createApp } from './app';
-import { connect, migrateTo } from './db/client';
-import { PhotoStore } from './photos/photo-store';
-import { seed } from './db/seed';
+import { Crew } from './beside/crew';
+import { connect, migrateTo, WORKING } from './db/client';
+import { Epoch } from './db/epoch';
+import { FirmStore } from './db/firm-store';
+import { grantRights } from './db/rights';
+import { DEMO_FIRM, seed } from './db/seed';
+import { MediaStore } from './media/media-store';
 
 const need = (key: string): string => {
   const value = process.env[key];
@@ -12,27 +17,56 @@ const need = (key: string): string => {
   return value;
 };
 
+const SWEEP_EVERY_MS = 6 * 3600 * 1000;
+/** What is under way may finish for so long; then everything is let go, whatever it waits for. */
+const FINISH_MS = 8_000;
+const LEAVE_MS = 10_500;
+
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
-const { db, pool } = connect(need('DATABASE_URL'), log);
-await migrateTo(db, need('MIGRATIONS_DIR'));
+const url = need('DATABASE_URL');
 const photosDir = need('PHOTOS_DIR');
-await seed(db, process.env['SEED_SAMPLE'] === 'yes', { from: need('SAMPLE_PHOTOS_DIR'), to: new PhotoStore(photosDir) });
+const markFile = path.join(photosDir, 'log-mark.json');
+
+// The owner of the tables makes them and gives the serving role its rights; then its connection is closed.
+const owner = connect(need('OWNER_DATABASE_URL'), log, WORKING);
+await migrateTo(owner.db, need('MIGRATIONS_DIR'));
+await grantRights(owner.db, decodeURIComponent(new URL(url).username));
+await owner.close();
+
+const database = connect(url, log);
+const epoch = new Epoch(database, markFile);
+const store = new FirmStore(database, DEMO_FIRM.firmId, epoch);
+const media = new MediaStore(photosDir);
+await epoch.now();
+await seed(store, process.env['SEED_SAMPLE'] === 'yes', { from: need('SAMPLE_PHOTOS_DIR'), to: media });
+const crew = new Crew(need('WORKER_FILE'), { databaseUrl: url, photosDir, markFile, firmId: DEMO_FIRM.firmId, person: DEMO_FIRM.person });
+
+const sweep = () =>
+  store
+    .photoHashes()
+    .then((named) => media.sweep(DEMO_FIRM.firmId, named, Date.now()))
+    .then((gone) => gone > 0 && log.info(`${gone} files that no record names were cleared away`))
+    .catch((err: unknown) => log.warn({ err }, 'the picture folder was not swept'));
+void sweep();
+setInterval(sweep, SWEEP_EVERY_MS).unref();
 
 const port = Number(process.env['PORT'] ?? 8100);
 const server = createApp({
-  db,
+  store,
+  crew,
+  media,
   log,
   clock: () => new Date(),
   webDir: process.env['WEB_DIR'],
-  photosDir,
+  hosts: (process.env['ALLOWED_HOSTS'] ?? '').split(',').filter(Boolean),
   labDaySeconds: Number(process.env['LAB_DAY_SECONDS'] ?? 86_400),
 }).listen(port, '127.0.0.1', () => {
   log.info(`listening on http://127.0.0.1:${port}`);
   process.send?.('ready');
 });
 server.requestTimeout = 60_000;
+server.headersTimeout = 15_000;
 
-/** Idle connections are closed at once; a request under way may finish, for up to ten seconds. */
 const sockets = new Set<Socket>();
 server.on('connection', (s: Socket) => {
   sockets.add(s);
@@ -43,11 +77,16 @@ function leave(signal: string): void {
   if (leaving) return;
   leaving = true;
   log.info(`${signal}: finishing what is under way`);
-  const give = setTimeout(() => sockets.forEach((s) => s.destroy()), 10_000);
-  server.close(() => {
-    clearTimeout(give);
-    void pool.end().then(() => process.exit(0));
-  });
+  const end = () => {
+    epoch.writeMark();
+    process.exit(0);
+  };
+  setTimeout(() => sockets.forEach((s) => s.destroy()), FINISH_MS).unref();
+  setTimeout(() => {
+    database.abandon();
+    end();
+  }, LEAVE_MS).unref();
+  server.close(() => void Promise.all([crew.close(), database.close()]).then(end, end));
   server.closeIdleConnections();
 }
 process.on('SIGTERM', () => leave('SIGTERM'));

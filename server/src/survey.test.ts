@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { quillPoint } from '@roughsill/demo';
 import { BLANK_READING, BLANK_SAMPLE, writeJobFile, type JobFacts } from '@roughsill/core';
 import { guessMapping, previewImport, readTable } from '@roughsill/core/import';
@@ -114,66 +113,6 @@ describe('samples and their answers', () => {
     const res = await send(change('instrumentCheck', 'qp-k1', { note: 'x' }, null, 'set'));
     expect(res.status).toBe(422);
     await expect(server.db.execute(`update instrument_checks set note = 'x'`)).rejects.toThrow();
-  });
-});
-
-describe('pictures', () => {
-  // Eight by eight dots of one brown.
-  const PLAIN = Buffer.from(
-    '/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAA0JCgsKCA0LCgsODg0PEyAVExISEyccHhcgLikxMC4pLSwzOko+MzZGNywtQFdBRkxOUlNSMj5aYVpQYEpRUk//2wBDAQ4ODhMREyYVFSZPNS01T09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT09PT0//wAARCAAIAAgDASIAAhEBAxEB/8QAFQABAQAAAAAAAAAAAAAAAAAAAAP/xAAUEAEAAAAAAAAAAAAAAAAAAAAA/8QAFAEBAAAAAAAAAAAAAAAAAAAABf/EABQRAQAAAAAAAAAAAAAAAAAAAAD/2gAMAwEAAhEDEQA/ALADSD//2Q==',
-    'base64',
-  );
-  /** The same picture with a segment of its own after the start. */
-  const jpeg = (marker: number, text = 'x') => {
-    const body = Buffer.from(text);
-    return Buffer.concat([PLAIN.subarray(0, 2), Buffer.from([0xff, marker, 0, body.length + 2]), body, PLAIN.subarray(2)]);
-  };
-  const hashOf = (b: Buffer) => createHash('sha256').update(b).digest('hex');
-  const put = (hash: string, body: Buffer, type = 'image/jpeg') =>
-    fetch(`${server.address}/api/photos/${hash}`, { method: 'PUT', body: new Uint8Array(body), headers: { 'content-type': type } });
-
-  test('a picture is kept under its hash, and served once it is on a job of the firm', async () => {
-    const picture = jpeg(0xfe);
-    const hash = hashOf(picture);
-    expect((await put(hash, picture)).status).toBe(200);
-    expect((await put(hash, picture)).status).toBe(200);
-    expect((await fetch(`${server.address}/api/photos/${hash}`)).status).toBe(404);
-    const fields = {
-      hash,
-      width: 10,
-      height: 10,
-      ofSurfaceId: 'qp-wainscot',
-      ofSampleId: null,
-      ofCheckId: null,
-      caption: 'Blisters',
-      marks: [{ kind: 'arrow', x: 0.1, y: 0.1, toX: 0.4, toY: 0.5 }],
-      takenAt: NOW.toISOString(),
-    };
-    expect((await send(change('photo', 'photo-1', fields))).status).toBe(200);
-    const got = await fetch(`${server.address}/api/photos/${hash}`);
-    expect([got.status, got.headers.get('content-type'), got.headers.get('cache-control')]).toEqual([
-      200,
-      'image/jpeg',
-      expect.stringContaining('private'),
-    ]);
-    expect(Buffer.from(await got.arrayBuffer()).equals(picture)).toBe(true);
-  });
-  test.each([
-    ['no picture at all', Buffer.from('hello'), /broken, or no JPEG/],
-    ['broken off', jpeg(0xfe).subarray(0, 60), /broken/],
-    ['a start and an end with nothing between', Buffer.from([0xff, 0xd8, 0xff, 0xd9]), /broken/],
-    ['with camera data', jpeg(0xe1, 'Exif\0\0GPS'), /camera data/],
-  ])('%s is refused with its reason', async (_what, bytes, message) => {
-    const res = await put(hashOf(bytes), bytes);
-    expect(res.status).toBe(422);
-    expect(((await res.json()) as { detail: string }).detail).toMatch(message);
-  });
-  test('a hash that does not fit, a huge file, another type, a path for a name', async () => {
-    const picture = jpeg(0xfe, 'other');
-    expect((await put('0'.repeat(64), picture)).status).toBe(422);
-    expect((await put('0'.repeat(64), Buffer.alloc(5 * 1024 * 1024))).status).toBe(413);
-    expect((await put(hashOf(picture), picture, 'text/plain')).status).toBe(415);
-    expect((await fetch(`${server.address}/api/photos/..%2f..%2fetc`)).status).toBe(400);
   });
 });
 

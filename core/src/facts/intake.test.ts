@@ -89,15 +89,18 @@ describe('a batch with something wrong in it', () => {
   });
   test('taking in says the same as applying one by one, when all of it fits', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.constantFrom('name', 'count', 'species'), fc.integer({ min: 1, max: 99 })), { maxLength: 8 }), (edits) => {
-        const batch = edits.map(([f, v]) => change({ fields: { [f]: f === 'count' ? v : `x${v}` } }));
-        const one = batch.reduce<JobFacts>((f, c) => {
-          const next = applyChange(f, c);
-          return next.ok ? next.value : f;
-        }, facts);
-        const all = takeInAll(facts, batch, THIS_YEAR);
-        expect([all.refused, all.facts]).toEqual([[], one]);
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom('name', 'count', 'species'), fc.integer({ min: 1, max: 99 })), { maxLength: 8 }),
+        (edits) => {
+          const batch = edits.map(([f, v]) => change({ fields: { [f]: f === 'count' ? v : `x${v}` } }));
+          const one = batch.reduce<JobFacts>((f, c) => {
+            const next = applyChange(f, c);
+            return next.ok ? next.value : f;
+          }, facts);
+          const all = takeInAll(facts, batch, THIS_YEAR);
+          expect([all.refused, all.facts]).toEqual([[], one]);
+        },
+      ),
       { numRuns: 40 },
     );
   });

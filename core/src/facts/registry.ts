@@ -280,13 +280,15 @@ type FieldsOf<E extends Entity> = z.infer<Registry[E]['fields']>;
 type LifeOf<E extends Entity> = Registry[E]['appendOnly'] extends true ? { by: string } : { removedAt: string | null };
 type Made<E extends Entity> = E extends 'job' ? { createdAt: string } : unknown;
 type ChildrenOf<P extends ParentKind, S extends 'job' | 'firm'> = {
-  [E in Entity as Registry[E]['scope'] extends S
-    ? P extends Registry[E]['parents'][number]
-      ? Registry[E]['list'] extends string
-        ? Registry[E]['list']
+  [
+    E in Entity as Registry[E]['scope'] extends S
+      ? P extends Registry[E]['parents'][number]
+        ? Registry[E]['list'] extends string
+          ? Registry[E]['list']
+          : never
         : never
       : never
-    : never]: RecordOf<E>[];
+  ]: RecordOf<E>[];
 };
 /** An entity as it stands in the facts: its id, its fields, its author or its removal, and the lists that hang under it. */
 export type RecordOf<E extends Entity> = { id: string } & FieldsOf<E> &

@@ -1,6 +1,17 @@
 /** Checks that need more than one field: shares, units beside values, what a record points at, the clock. */
 import type { JobChange } from './envelope';
-import { childrenOf, eachRecord, specOf, type Entity, type JobFacts, type Reading, type Row, type Sample, type Square, type Surface } from './registry';
+import {
+  childrenOf,
+  eachRecord,
+  specOf,
+  type Entity,
+  type JobFacts,
+  type Reading,
+  type Row,
+  type Sample,
+  type Square,
+  type Surface,
+} from './registry';
 import { LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
 import type { Problem } from './problems';
 

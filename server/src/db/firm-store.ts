@@ -1,30 +1,51 @@
 /** The only door to the tables: every query goes through a firm. */
-import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import {
-  APPEND_ONLY,
+  applyFirmChange,
   applyChanges,
-  canonical,
-  clashes,
+  changesFor,
   DEFAULT_SETTINGS,
-  ENTITY_FIELDS,
+  FIRM_SETTINGS,
   FirmSettings,
-  fromZod,
   isJobChange,
+  saysTheSame,
+  takeIn,
   type Change,
   type Clash,
-  type Entity,
+  type FirmFacts,
+  type Intake,
   type JobChange,
   type JobFacts,
+  type LoggedChange,
+  type Refusal,
 } from '@roughsill/core';
 import { HttpProblem } from '../problem';
-import type { Db, Query } from './client';
+import type { Database, Query } from './client';
+import type { Epoch } from './epoch';
+import { breather, FoldedJobs, type Folded } from './folded';
+import { loadJob, LOG_PAGE, logAfter } from './load';
 import * as t from './schema';
+import { groupBy, without } from './tables';
+import { Turns } from './turns';
+import { inLog, lock, takenElsewhere, takenProblem, writeFirmRecord, writeJob, writeLog, writeSettings, type Rows } from './write';
 
-export interface Accepted {
+/** A change that was not taken, and why. */
+export interface Refused {
+  readonly id: string;
+  readonly code: 'does-not-fit' | 'change-id-reused';
+  readonly problems: Refusal['problems'];
+}
+
+export interface Taken {
+  readonly epoch: string;
   /** Ids of all changes that stand in the log now, sent before or just now. */
   readonly accepted: readonly string[];
+  readonly refused: readonly Refused[];
+  /** Neither taken nor refused: their job is held up just now, and they are to be sent again. */
+  readonly later: readonly string[];
   readonly clashes: readonly Clash[];
-  /** Place in the log after this batch, by job. */
+  /** Place in the log before and after this batch, by job. */
+  readonly before: Readonly<Record<string, number>>;
   readonly cursors: Readonly<Record<string, number>>;
 }
 
@@ -40,83 +61,74 @@ export interface JobLine {
   readonly cursor: number;
 }
 
-const TABLES = {
-  space: t.spaces,
-  surface: t.surfaces,
-  part: t.parts,
-  layer: t.layers,
-  sample: t.samples,
-  reading: t.readings,
-  check: t.checks,
-  square: t.squares,
-  board: t.boards,
-  photo: t.photos,
-  instrumentCheck: t.instrumentChecks,
-} as const;
-type Table = (typeof TABLES)[keyof typeof TABLES];
-/** Parents before children, so that foreign keys hold while a whole job goes in. */
-const ORDER: readonly Entity[] = [
-  'job',
-  'space',
-  'surface',
-  'part',
-  'layer',
-  'sample',
-  'reading',
-  'check',
-  'square',
-  'board',
-  'photo',
-  'instrumentCheck',
-];
-/** Rows in one INSERT: PostgreSQL takes 65,535 parameters, and no table has more than 40 columns. */
-const CHUNK = 1000;
+export interface LogPage {
+  readonly epoch: string;
+  /** Place of the last change of this page; the place now, when there is none. */
+  readonly cursor: number;
+  readonly changes: readonly LoggedChange[];
+  /** There is another page after this one. */
+  readonly more: boolean;
+}
 
-const without = <T extends object, K extends keyof T>(row: T, ...keys: K[]): Omit<T, K> => {
-  const out = { ...row };
-  for (const k of keys) delete out[k];
-  return out;
+interface Outcome {
+  readonly accepted: readonly Change[];
+  readonly refused: readonly Refused[];
+  readonly clashes: readonly Clash[];
+  readonly before: number;
+  readonly cursor: number;
+}
+
+const WRITERS = 6;
+const TURN_MS = 8_000;
+const TRIES = 3;
+/** serialization_failure, deadlock_detected, unique_violation (another took the same id meanwhile): tried again, the second sees the first. */
+const AGAIN = new Set(['40001', '40P01', '23505']);
+
+const codeOf = (e: unknown): string | undefined => {
+  for (let x = e as { code?: string; cause?: unknown } | undefined, i = 0; x && i < 4; x = x.cause as typeof x, i += 1)
+    if (typeof x.code === 'string') return x.code;
+  return undefined;
 };
 
-/** A row as the core's record: its id and its fields. */
-type Row = { readonly id: string } & Record<string, unknown>;
-
-function groupBy<T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> {
-  const out = new Map<K, T[]>();
-  for (const row of rows) {
-    const list = out.get(key(row));
-    if (list) list.push(row);
-    else out.set(key(row), [row]);
-  }
-  return out;
-}
-
-/** Whole jobs as JSON, kept while their cursor stands. The cursor moves in the transaction of every write, so a kept copy is never stale. */
-interface Snapshot {
-  readonly cursor: number;
-  readonly body: Buffer;
-}
-
 export class FirmStore {
-  private readonly snapshots = new Map<string, Snapshot>();
+  private readonly folded = new FoldedJobs();
+  private readonly turns = new Turns(WRITERS, TURN_MS);
+  private foldedEpoch: string | undefined;
 
   constructor(
-    private readonly db: Db,
+    readonly database: Database,
     readonly firmId: string,
+    private readonly life: Epoch,
   ) {}
 
-  async settings(q: Query = this.db): Promise<FirmSettings> {
+  /** @throws when the database is away */
+  async epoch(): Promise<string> {
+    const epoch = await this.life.now();
+    // What was folded in another life of the database says nothing about this one.
+    if (this.foldedEpoch !== epoch) this.folded.clear();
+    this.foldedEpoch = epoch;
+    return epoch;
+  }
+
+  async settings(q: Query = this.database.db): Promise<FirmSettings> {
     const [firm] = await q.select().from(t.firms).where(eq(t.firms.id, this.firmId));
     if (!firm) return DEFAULT_SETTINGS;
     const rates = await q.select().from(t.firmRates).where(eq(t.firmRates.firmId, this.firmId)).orderBy(asc(t.firmRates.methodId));
     return FirmSettings.parse({
-      ...without(firm, 'id'),
+      ...without(firm, 'id', 'cursor'),
       rates: Object.fromEntries(rates.map((r) => [r.methodId, without(r, 'firmId', 'methodId')])),
     });
   }
 
+  /** The firm's own records, and their place in the log. */
+  async firm(q: Query = this.database.db): Promise<{ cursor: number; facts: FirmFacts }> {
+    const [firm] = await q.select({ cursor: t.firms.cursor }).from(t.firms).where(eq(t.firms.id, this.firmId));
+    const people = await q.select().from(t.people).where(eq(t.people.firmId, this.firmId)).orderBy(asc(t.people.id));
+    return { cursor: firm?.cursor ?? 0, facts: { people: people.map((p) => without(p, 'firmId')) } };
+  }
+
   async list(): Promise<JobLine[]> {
-    const rows = await this.db
+    return this.database.db
       .select({
         id: t.jobs.id,
         name: t.jobs.name,
@@ -126,17 +138,15 @@ export class FirmStore {
         sample: t.jobs.sample,
         createdAt: t.jobs.createdAt,
         cursor: t.jobs.cursor,
-        surfaces: sql<number>`count(${t.surfaces.id})::int`,
+        surfaces: sql<number>`(select count(*)::int from ${t.surfaces} where ${t.surfaces.firmId} = ${t.jobs.firmId}
+          and ${t.surfaces.jobId} = ${t.jobs.id} and ${t.surfaces.removedAt} is null)`,
       })
       .from(t.jobs)
-      .leftJoin(t.surfaces, and(eq(t.surfaces.firmId, t.jobs.firmId), eq(t.surfaces.jobId, t.jobs.id), isNull(t.surfaces.removedAt)))
       .where(and(eq(t.jobs.firmId, this.firmId), isNull(t.jobs.removedAt)))
-      .groupBy(t.jobs.firmId, t.jobs.id)
       .orderBy(asc(t.jobs.sample), asc(t.jobs.createdAt));
-    return rows;
   }
 
-  async cursor(jobId: string, q: Query = this.db): Promise<number | undefined> {
+  async cursor(jobId: string, q: Query = this.database.db): Promise<number | undefined> {
     const [row] = await q
       .select({ cursor: t.jobs.cursor })
       .from(t.jobs)
@@ -144,89 +154,32 @@ export class FirmStore {
     return row?.cursor;
   }
 
-  /** `{cursor, facts}` as JSON bytes. */
-  async body(jobId: string): Promise<Snapshot | undefined> {
+  /** The job as it stands: from memory while its cursor has not moved, else from the tables. */
+  async job(jobId: string): Promise<Folded | null> {
+    await this.epoch();
     const cursor = await this.cursor(jobId);
-    if (cursor === undefined) return undefined;
-    const kept = this.snapshots.get(jobId);
-    if (kept?.cursor === cursor) return kept;
+    if (cursor === undefined) return null;
+    const kept = this.folded.get(jobId, cursor);
+    if (kept) return kept;
     // A consistent picture: cursor and rows from one moment.
-    const made = await this.db.transaction(
-      async (tx) => {
-        const at = await this.cursor(jobId, tx);
-        const facts = await this.load(jobId, tx);
-        return at === undefined || facts === null ? undefined : { cursor: at, body: Buffer.from(JSON.stringify({ cursor: at, facts })) };
-      },
-      { isolationLevel: 'repeatable read', accessMode: 'read only' },
-    );
-    if (made) {
-      if (this.snapshots.size > 20) this.snapshots.clear();
-      this.snapshots.set(jobId, made);
-    }
-    return made;
+    const made = await this.database.transaction((tx) => loadJob(tx, this.firmId, jobId), 'read');
+    return made && this.folded.put(jobId, made);
   }
 
-  async load(jobId: string, q: Query = this.db): Promise<JobFacts | null> {
-    const [job] = await q
-      .select()
-      .from(t.jobs)
-      .where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
-    if (!job) return null;
-    const rows = async (table: Table): Promise<Row[]> => {
-      const found = await q
-        .select()
-        .from(table as typeof t.spaces)
-        .where(and(eq(table.firmId, this.firmId), eq(table.jobId, jobId)));
-      return found.map((r) => without(r, 'firmId', 'jobId') as unknown as Row);
-    };
-    const bySurface = async (table: Table) => {
-      const groups = groupBy(await rows(table), (r) => r['surfaceId'] as string);
-      return (surfaceId: string): Row[] => (groups.get(surfaceId) ?? []).map((r) => without(r, 'surfaceId') as Row);
-    };
-    const reached = groupBy(
-      await q
-        .select()
-        .from(t.readingLayers)
-        .where(and(eq(t.readingLayers.firmId, this.firmId), eq(t.readingLayers.jobId, jobId)))
-        .orderBy(asc(t.readingLayers.place)),
-      (r) => r.readingId,
-    );
-    const parts = await bySurface(t.parts);
-    const layers = await bySurface(t.layers);
-    const samples = await bySurface(t.samples);
-    const readings = await bySurface(t.readings);
-    const checks = await bySurface(t.checks);
-    const squares = await bySurface(t.squares);
-    const boards = await bySurface(t.boards);
-    // The rows were checked by the core's schemas on their way in, and the column keys are the schemas' field names.
-    return canonical({
-      job: without(job, 'firmId', 'cursor'),
-      spaces: await rows(t.spaces),
-      surfaces: (await rows(t.surfaces)).map((s) => ({
-        ...s,
-        parts: parts(s.id),
-        layers: layers(s.id),
-        samples: samples(s.id),
-        readings: readings(s.id).map((r) => {
-          const coats = reached.get(r.id) ?? [];
-          return {
-            ...r,
-            reachedLayerIds: coats.map((c) => c.layerId),
-            changedLayerIds: coats.filter((c) => c.changed).map((c) => c.layerId),
-          };
-        }),
-        checks: checks(s.id),
-        squares: squares(s.id),
-        boards: boards(s.id),
-      })),
-      photos: await rows(t.photos),
-      instrumentChecks: await rows(t.instrumentChecks),
-    } as unknown as JobFacts);
+  async load(jobId: string): Promise<JobFacts | null> {
+    return (await this.job(jobId))?.facts ?? null;
+  }
+
+  /** `{epoch, cursor, facts}` as JSON bytes. */
+  async body(jobId: string): Promise<{ epoch: string; cursor: number; bytes: Buffer } | undefined> {
+    const epoch = await this.epoch();
+    const job = await this.job(jobId);
+    return job ? { epoch, cursor: job.cursor, bytes: await this.folded.body(jobId, epoch, job) } : undefined;
   }
 
   /** Whether a picture of this hash is on one of the firm's jobs. */
   async hasPhoto(hash: string): Promise<boolean> {
-    const [row] = await this.db
+    const [row] = await this.database.db
       .select({ id: t.photos.id })
       .from(t.photos)
       .where(and(eq(t.photos.firmId, this.firmId), eq(t.photos.hash, hash)))
@@ -234,186 +187,195 @@ export class FirmStore {
     return row !== undefined;
   }
 
-  /** Changes after a place in the log, and the place now. */
-  async since(jobId: string, cursor: number): Promise<{ cursor: number; changes: Change[] } | undefined> {
-    const now = await this.cursor(jobId);
+  /** Hashes of all pictures that any job names. */
+  async photoHashes(): Promise<Set<string>> {
+    const rows = await this.database.db.selectDistinct({ hash: t.photos.hash }).from(t.photos).where(eq(t.photos.firmId, this.firmId));
+    return new Set(rows.map((r) => r.hash));
+  }
+
+  /** One page of the changes after a place in the log. */
+  async since(jobId: string | null, seq: number): Promise<LogPage | undefined> {
+    const epoch = await this.epoch();
+    const now = jobId === null ? (await this.firm()).cursor : await this.cursor(jobId);
     if (now === undefined) return undefined;
-    const rows = await this.db
-      .select()
-      .from(t.changeLog)
-      .where(and(eq(t.changeLog.firmId, this.firmId), eq(t.changeLog.jobId, jobId), gt(t.changeLog.seq, cursor)))
-      .orderBy(asc(t.changeLog.seq));
-    return {
-      cursor: rows.at(-1)?.seq ?? now,
-      changes: rows.map((r) => ({
-        id: r.changeId,
-        jobId: r.jobId,
-        entity: r.entity,
-        entityId: r.entityId,
-        surfaceId: r.surfaceId,
-        op: r.op,
-        fields: r.fields,
-        at: r.at,
-        by: r.by,
-      })) as Change[],
-    };
+    const changes = now > seq ? await logAfter(this.database.db, this.firmId, jobId, seq) : [];
+    const more = changes.length === LOG_PAGE;
+    return { epoch, cursor: more ? changes.at(-1)!.seq : Math.max(now, changes.at(-1)?.seq ?? 0), changes, more };
   }
 
   /**
-   * Takes a batch in one transaction: all of it or nothing. Changes that are already in the log are passed over.
-   * @throws HttpProblem when one does not fit
+   * Takes a batch, each job in a transaction of its own. What does not fit is refused and takes nothing else with it; what is in the
+   * log already is passed over; a job that is held up is told as `later` and holds up no other.
+   * @throws when nothing at all could be taken because the database is away or held up
    */
-  async apply(changes: readonly Change[], now: Date): Promise<Accepted> {
-    return this.db.transaction(async (tx) => {
-      const fresh = await this.unseen(tx, changes);
-      const found: Clash[] = [];
-      const cursors: Record<string, number> = {};
-      for (const [jobId, batch] of groupBy(fresh.filter(isJobChange), (c) => c.jobId)) {
-        const result = await this.applyToJob(tx, jobId, batch, now);
-        found.push(...result.clashes);
-        cursors[jobId] = result.cursor;
+  async apply(changes: readonly Change[], now: Date): Promise<Taken> {
+    const epoch = await this.epoch();
+    const accepted: string[] = [];
+    const refused: Refused[] = [];
+    const later: string[] = [];
+    const met: Clash[] = [];
+    const before: Record<string, number> = {};
+    const cursors: Record<string, number> = {};
+    let held: unknown;
+    let reached = 0;
+    for (const [scope, batch] of groupBy(changes, (c) => (c.jobId === null ? null : c.jobId))) {
+      try {
+        const done = scope === null ? await this.applyToFirm(batch, now) : await this.applyToJob(scope, batch.filter(isJobChange), now);
+        accepted.push(...done.accepted.map((c) => c.id));
+        refused.push(...done.refused);
+        met.push(...done.clashes);
+        reached = Math.max(reached, done.cursor);
+        if (scope !== null && done.accepted.length > 0) {
+          before[scope] = done.before;
+          cursors[scope] = done.cursor;
+        }
+      } catch (e) {
+        held = e;
+        later.push(...batch.map((c) => c.id));
       }
-      for (const c of fresh.filter((x) => !isJobChange(x))) await this.applyToFirm(tx, c, now);
-      return { accepted: changes.map((c) => c.id), clashes: found, cursors };
-    });
-  }
-
-  private async unseen(tx: Query, changes: readonly Change[]): Promise<Change[]> {
-    const ids = changes.map((c) => c.id);
-    const known = new Map<string, { entityId: string; op: string; fields: Record<string, unknown> }>();
-    for (let i = 0; i < ids.length; i += CHUNK) {
-      const rows = await tx
-        .select({ id: t.changeLog.changeId, entityId: t.changeLog.entityId, op: t.changeLog.op, fields: t.changeLog.fields })
-        .from(t.changeLog)
-        .where(and(eq(t.changeLog.firmId, this.firmId), inArray(t.changeLog.changeId, ids.slice(i, i + CHUNK))));
-      rows.forEach((r) => known.set(r.id, r));
     }
-    const fresh = new Map<string, Change>();
-    changes.forEach((c, i) => {
-      const before = known.get(c.id) ?? fresh.get(c.id);
-      if (before === undefined) fresh.set(c.id, c);
-      else if (before.entityId !== c.entityId || before.op !== c.op) {
-        throw new HttpProblem('change-id-reused', 'A change id may be sent again only with the same change.', [
-          { path: `changes[${i}].id`, message: 'was used for another change' },
-        ]);
-      }
-    });
-    return [...fresh.values()];
+    if (held !== undefined && later.length === changes.length) throw held;
+    if (reached > 0) this.life.reached(reached);
+    return { epoch, accepted, refused, later, clashes: met, before, cursors };
   }
 
-  private async applyToJob(
-    tx: Query,
-    jobId: string,
-    batch: readonly JobChange[],
-    now: Date,
-  ): Promise<{ clashes: Clash[]; cursor: number }> {
-    // One writer per job at a time: the second waits here and then sees what the first wrote.
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${`${this.firmId}/${jobId}`}, 0))`);
-    const before = await this.load(jobId, tx);
-    const applied = applyChanges(before, batch, now.getUTCFullYear());
-    if (!applied.ok)
-      throw new HttpProblem('does-not-fit', 'Nothing was written. Put right what is named and send it again.', applied.problems);
-    const met = before === null ? [] : batch.flatMap((c) => clashes(before, c));
-    await this.write(tx, jobId, batch);
-    const cursor = await this.log(tx, batch, now);
-    await tx
+  /** Brings in a whole job that was checked already: all of it or nothing. @throws HttpProblem when it is here */
+  async bring(facts: JobFacts, makeId: () => string, by: string, now: Date): Promise<{ cursor: number }> {
+    const batch = changesFor(facts, makeId, by);
+    return this.turns.take(facts.job.id, async () => {
+      const cursor = await this.database.transaction(async (tx) => {
+        const rows = { tx, firmId: this.firmId };
+        await lock(rows, facts.job.id);
+        if ((await this.cursor(facts.job.id, tx)) !== undefined)
+          throw new HttpProblem('already-here', 'A job with this id is here already. Bring the file in as a copy instead.');
+        const whole = applyChanges(null, batch, now.getUTCFullYear());
+        if (!whole.ok) throw new HttpProblem('does-not-fit', 'Nothing was brought in.', whole.problems);
+        return this.commit(rows, facts.job.id, batch, now);
+      });
+      this.life.reached(cursor);
+      return { cursor };
+    });
+  }
+
+  private async commit(rows: Rows, jobId: string, batch: readonly JobChange[], now: Date): Promise<number> {
+    await writeJob(rows, jobId, batch);
+    const cursor = await writeLog(rows, batch, now);
+    await rows.tx
       .update(t.jobs)
       .set({ cursor })
       .where(and(eq(t.jobs.firmId, this.firmId), eq(t.jobs.id, jobId)));
-    return { clashes: met, cursor };
+    return cursor;
   }
 
-  /** Adds go in by the thousand, parents first; the rest follows in its own order. The reducer has proved that this comes to the same. */
-  private async write(tx: Query, jobId: string, batch: readonly JobChange[]): Promise<void> {
-    const adds = groupBy(
-      batch.filter((c) => c.op === 'add'),
-      (c) => c.entity,
+  private async again<T>(work: () => Promise<T>): Promise<T> {
+    for (let i = 1; ; i += 1) {
+      try {
+        return await work();
+      } catch (e) {
+        if (i === TRIES || !AGAIN.has(codeOf(e) ?? '')) throw e;
+      }
+    }
+  }
+
+  /** Parts a batch: what is new, what is in the log already, what uses an id for something else. */
+  private async sorted<C extends Change>(rows: Rows, batch: readonly C[]): Promise<{ fresh: C[]; known: C[]; refused: Refused[] }> {
+    const stands: Map<string, Change> = await inLog(rows, batch);
+    const fresh: C[] = [];
+    const known: C[] = [];
+    const refused: Refused[] = [];
+    for (const c of batch) {
+      const there = stands.get(c.id);
+      if (!there) fresh.push(c);
+      else if (saysTheSame(there, c)) known.push(c);
+      else refused.push({ id: c.id, code: 'change-id-reused', problems: [{ path: 'id', message: 'was used for another change' }] });
+      if (!there) stands.set(c.id, c);
+    }
+    return { fresh, known, refused };
+  }
+
+  private applyToJob(jobId: string, batch: readonly JobChange[], now: Date): Promise<Outcome> {
+    return this.again(() => this.turns.take(jobId, () => this.applyOnce(jobId, batch, now)));
+  }
+
+  private async applyOnce(jobId: string, batch: readonly JobChange[], now: Date): Promise<Outcome> {
+    const pause = breather();
+    let stands: Folded | undefined;
+    try {
+      const outcome = await this.database.transaction(async (tx): Promise<Outcome> => {
+        const rows = { tx, firmId: this.firmId };
+        await lock(rows, jobId);
+        // Looked up under the lock: of two that were sent at once, the second finds the first.
+        const { fresh, known, refused } = await this.sorted(rows, batch);
+        const cursor = await this.cursor(jobId, tx);
+        const kept = cursor === undefined ? undefined : this.folded.get(jobId, cursor);
+        const before = kept ?? (await loadJob(tx, this.firmId, jobId));
+        const taken = await takenElsewhere(rows, jobId, fresh);
+        refused.push(
+          ...fresh
+            .filter((c) => c.op === 'add' && taken.has(c.entityId))
+            .map((c): Refused => ({ id: c.id, code: 'does-not-fit', problems: [takenProblem] })),
+        );
+        const steps = takeIn(
+          before?.facts ?? null,
+          fresh.filter((c) => !(c.op === 'add' && taken.has(c.entityId))),
+          now.getUTCFullYear(),
+        );
+        let intake: Intake | undefined;
+        while (intake === undefined) {
+          const step = steps.next();
+          if (step.done) intake = step.value;
+          await pause();
+        }
+        refused.push(...intake.refused.map((r): Refused => ({ id: r.change.id, code: 'does-not-fit', problems: r.problems })));
+        const at = before?.cursor ?? 0;
+        if (intake.accepted.length === 0) return { accepted: known, refused, clashes: [], before: at, cursor: at };
+        const next = await this.commit(rows, jobId, intake.accepted, now);
+        stands = { cursor: next, facts: intake.facts! };
+        return { accepted: [...known, ...intake.accepted], refused, clashes: intake.clashes, before: at, cursor: next };
+      });
+      if (stands) this.folded.put(jobId, stands);
+      return outcome;
+    } catch (e) {
+      // Whether it was written is not known when the connection died: the tables are asked next time.
+      this.folded.drop(jobId);
+      throw e;
+    }
+  }
+
+  private applyToFirm(batch: readonly Change[], now: Date): Promise<Outcome> {
+    return this.again(() =>
+      this.turns.take('', () =>
+        this.database.transaction(async (tx): Promise<Outcome> => {
+          const rows = { tx, firmId: this.firmId };
+          await lock(rows, '');
+          const { fresh, known, refused } = await this.sorted(rows, batch);
+          const start = await this.firm(tx);
+          let { facts } = start;
+          const accepted: Change[] = [];
+          for (const c of fresh) {
+            if (c.entity === FIRM_SETTINGS) {
+              const no = await writeSettings(rows, c);
+              if (no) {
+                refused.push({ id: c.id, code: 'does-not-fit', problems: no.problems });
+                continue;
+              }
+            } else {
+              const next = applyFirmChange(facts, c);
+              if (!next.ok) {
+                refused.push({ id: c.id, code: 'does-not-fit', problems: next.problems });
+                continue;
+              }
+              facts = next.value;
+              await writeFirmRecord(rows, c as Change & { entity: 'person' });
+            }
+            accepted.push(c);
+          }
+          if (accepted.length === 0) return { accepted: known, refused, clashes: [], before: start.cursor, cursor: start.cursor };
+          const cursor = await writeLog(rows, accepted, now);
+          await tx.update(t.firms).set({ cursor }).where(eq(t.firms.id, this.firmId));
+          return { accepted: [...known, ...accepted], refused, clashes: [], before: start.cursor, cursor };
+        }),
+      ),
     );
-    for (const entity of ORDER) {
-      const list = adds.get(entity) ?? [];
-      for (let i = 0; i < list.length; i += CHUNK) await this.insert(tx, jobId, entity, list.slice(i, i + CHUNK));
-    }
-    for (const c of batch) if (c.op !== 'add') await this.amend(tx, c);
-  }
-
-  private async insert(tx: Query, jobId: string, entity: Entity, list: readonly JobChange[]): Promise<void> {
-    const { firmId } = this;
-    if (entity === 'job') {
-      await tx
-        .insert(t.jobs)
-        .values(list.map((c) => ({ firmId, id: c.entityId, createdAt: c.at, ...ENTITY_FIELDS.job.parse(c.fields) })) as never);
-      return;
-    }
-    const author = APPEND_ONLY.includes(entity);
-    // Parsed again for its defaults: a phone that has not been updated yet does not send the newer fields.
-    const whole = (c: JobChange) => ENTITY_FIELDS[entity].parse(c.fields) as Record<string, unknown>;
-    const row = (c: JobChange) => ({ firmId, jobId, id: c.entityId, surfaceId: c.surfaceId, ...(author ? { by: c.by } : {}), ...whole(c) });
-    await tx.insert(TABLES[entity]).values(list.map(row) as never);
-    if (entity !== 'reading') return;
-    const coats = list.flatMap((c) => {
-      const { reachedLayerIds, changedLayerIds } = c.fields as { reachedLayerIds: string[]; changedLayerIds: string[] };
-      return reachedLayerIds.map((layerId, place) => ({
-        firmId,
-        jobId,
-        readingId: c.entityId,
-        layerId,
-        place,
-        changed: changedLayerIds.includes(layerId),
-      }));
-    });
-    for (let i = 0; i < coats.length; i += CHUNK) await tx.insert(t.readingLayers).values(coats.slice(i, i + CHUNK));
-  }
-
-  private async amend(tx: Query, c: JobChange): Promise<void> {
-    const values = c.op === 'set' ? c.fields : { removedAt: c.op === 'remove' ? c.at : null };
-    if (Object.keys(values).length === 0) return;
-    const table = (c.entity === 'job' ? t.jobs : TABLES[c.entity]) as typeof t.spaces;
-    await tx
-      .update(table)
-      .set(values as never)
-      .where(and(eq(table.firmId, this.firmId), eq(table.id, c.entityId)));
-  }
-
-  private async applyToFirm(tx: Query, c: Change, now: Date): Promise<void> {
-    const parsed = FirmSettings.partial().safeParse(c.fields);
-    if (c.op !== 'set' || !parsed.success) {
-      throw new HttpProblem(
-        'does-not-fit',
-        'The setting was not changed.',
-        parsed.success ? [{ path: 'op', message: 'settings are only set' }] : fromZod(parsed.error, c.fields, ['fields']),
-      );
-    }
-    // Only what was sent: a default never overwrites a setting that was left alone.
-    const { rates, ...columns } = Object.fromEntries(Object.entries(parsed.data).filter(([k]) => k in c.fields)) as Partial<FirmSettings>;
-    if (Object.keys(columns).length > 0) await tx.update(t.firms).set(columns).where(eq(t.firms.id, this.firmId));
-    if (rates) {
-      await tx.delete(t.firmRates).where(eq(t.firmRates.firmId, this.firmId));
-      const rows = Object.entries(rates).map(([methodId, r]) => ({ firmId: this.firmId, methodId, ...r }));
-      if (rows.length > 0) await tx.insert(t.firmRates).values(rows);
-    }
-    await this.log(tx, [c], now);
-  }
-
-  private async log(tx: Query, batch: readonly Change[], now: Date): Promise<number> {
-    let last = 0;
-    for (let i = 0; i < batch.length; i += CHUNK) {
-      const rows = batch.slice(i, i + CHUNK).map((c) => ({
-        firmId: this.firmId,
-        changeId: c.id,
-        jobId: c.jobId,
-        entity: c.entity,
-        entityId: c.entityId,
-        surfaceId: c.surfaceId,
-        op: c.op,
-        fields: c.fields,
-        saw: c.saw ?? null,
-        at: c.at,
-        by: c.by,
-        receivedAt: now.toISOString(),
-      }));
-      const written = await tx.insert(t.changeLog).values(rows).returning({ seq: t.changeLog.seq });
-      last = Math.max(last, ...written.map((w) => w.seq));
-    }
-    return last;
   }
 }

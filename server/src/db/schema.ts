@@ -58,6 +58,8 @@ export const firms = pgTable('firms', {
   primeAlways: boolean('prime_always').notNull().default(false),
   crew: integer().notNull().default(2),
   hoursPerDay: doublePrecision('hours_per_day').notNull().default(7.5),
+  /** Place in the change log up to which the firm's own records are written. */
+  cursor: bigint({ mode: 'number' }).notNull().default(0),
 });
 
 export const firmRates = pgTable(
@@ -88,9 +90,13 @@ export const people = pgTable(
       .references(() => firms.id),
     id: text().notNull(),
     name: text().notNull(),
+    removedAt: instant('removed_at'),
   },
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
 );
+
+/** What the database says of itself: its epoch, and which sample job was brought in. */
+export const serverState = pgTable('server_state', { key: text().primaryKey(), value: text().notNull() });
 
 export const jobs = pgTable(
   'jobs',
@@ -462,7 +468,7 @@ export const instrumentChecks = pgTable(
   ],
 );
 
-/** Every write that was ever accepted, in order. Append-only by trigger (migration 0001). */
+/** Every write that was ever accepted, in the server's order. Append-only by trigger (migrations 0001, 0006). */
 export const changeLog = pgTable(
   'change_log',
   {
@@ -474,7 +480,14 @@ export const changeLog = pgTable(
     jobId: text('job_id'),
     entity: text().notNull(),
     entityId: text('entity_id').notNull(),
+    /** Form 1 only: those rows stand as they were written. */
     surfaceId: text('surface_id'),
+    /** The envelope's form. */
+    v: integer().notNull().default(1),
+    parentKind: text('parent_kind'),
+    parentId: text('parent_id'),
+    device: text(),
+    act: text(),
     op: text().notNull(),
     fields: jsonb().notNull().$type<Record<string, unknown>>(),
     saw: jsonb().$type<Record<string, unknown>>(),
@@ -482,5 +495,9 @@ export const changeLog = pgTable(
     by: text().notNull(),
     receivedAt: instant('received_at').notNull(),
   },
-  (t) => [unique('change_log_once').on(t.firmId, t.changeId), index('change_log_job').on(t.firmId, t.jobId, t.seq)],
+  (t) => [
+    unique('change_log_once').on(t.firmId, t.changeId),
+    index('change_log_job').on(t.firmId, t.jobId, t.seq),
+    check('change_log_parent', sql`v = 1 or (parent_kind is not null and parent_id is not null)`),
+  ],
 );

@@ -2,21 +2,29 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { changesFor, DEFAULT_SETTINGS } from '@roughsill/core';
+import { and, eq, sql } from 'drizzle-orm';
+import { changesFor, CHANGE_VERSION, DEFAULT_SETTINGS, scopeParent, withNewIds, type JobFacts } from '@roughsill/core';
 import { quillPoint, shiftedTo } from '@roughsill/demo';
-import { FirmStore } from './firm-store';
-import type { PhotoStore } from '../photos/photo-store';
-import type { Db } from './client';
-import { firms, people } from './schema';
+import type { MediaStore } from '../media/media-store';
+import { readState, writeState } from './epoch';
+import type { FirmStore } from './firm-store';
+import { changeLog, firms, jobs, people } from './schema';
 
 /** Until signing in exists, every request is made by this person of this firm. */
 export const DEMO_FIRM = { firmId: 'demo-firm', personId: 'ines-marlow', person: 'Ines Marlow' } as const;
+const SAMPLE_STATE = 'sample-job';
 
 /**
- * Makes the firm if it is missing; the sample job too, when wanted. Running it again changes nothing.
+ * Makes the firm if it is missing; the sample job too, when wanted. Running it again changes nothing. A sample job of an older Rough
+ * Sill that nobody wrote to gives its place to today's; one that somebody wrote to stays as it is.
  * @param pictures where the sample job's photographs come from, and where they go
  */
-export async function seed(db: Db, withSample: boolean, pictures?: { readonly from: string; readonly to: PhotoStore }): Promise<void> {
+export async function seed(
+  store: FirmStore,
+  withSample: boolean,
+  pictures?: { readonly from: string; readonly to: MediaStore },
+): Promise<void> {
+  const { db } = store.database;
   const { rates: _none, ...columns } = { ...DEFAULT_SETTINGS, firmName: 'Marlow & Tarn, painters' };
   await db
     .insert(firms)
@@ -26,10 +34,62 @@ export async function seed(db: Db, withSample: boolean, pictures?: { readonly fr
   if (!withSample) return;
   for (const name of pictures ? await readdir(pictures.from) : []) {
     const bytes = await readFile(path.join(pictures!.from, name));
-    await pictures!.to.put(DEMO_FIRM.firmId, createHash('sha256').update(bytes).digest('hex'), bytes);
+    await pictures!.to.put(DEMO_FIRM.firmId, createHash('sha256').update(bytes).digest('hex'), bytes, (b) => b);
   }
-  const now = new Date();
-  const facts = shiftedTo(quillPoint(), now);
-  const store = new FirmStore(db, DEMO_FIRM.firmId);
-  if ((await store.cursor(facts.job.id)) === undefined) await store.apply(changesFor(facts, randomUUID, DEMO_FIRM.person), now);
+  await bringSample(store, quillPoint(), new Date());
 }
+
+/** @param sample today's sample job, undated */
+export async function bringSample(store: FirmStore, sample: JobFacts, now: Date): Promise<void> {
+  const { db } = store.database;
+  const fingerprint = createHash('sha256').update(JSON.stringify(sample)).digest('hex').slice(0, 16);
+  if ((await readState(db, SAMPLE_STATE)) === fingerprint) return;
+  const facts = shiftedTo(sample, now);
+  const older = await db
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(and(eq(jobs.firmId, store.firmId), eq(jobs.sample, true), sql`${jobs.removedAt} is null`));
+  let kept = false;
+  for (const { id } of older) {
+    if (await isUntouched(store, id)) await putAway(store, id, now);
+    else kept = true;
+  }
+  if (!kept) {
+    const taken = (await store.cursor(facts.job.id)) !== undefined;
+    // The first keeps its plain name; its successor is a copy, for the ids of the first stay in the log.
+    const fresh = taken ? withNewIds(facts, randomUUID) : facts;
+    const job = taken ? { ...fresh.job, id: `${facts.job.id}-${fingerprint.slice(0, 8)}` } : fresh.job;
+    await store.apply(changesFor({ ...fresh, job }, randomUUID, DEMO_FIRM.person), now);
+  }
+  await writeState(db, SAMPLE_STATE, fingerprint);
+}
+
+/** Brought in at one moment, and nothing written since. */
+async function isUntouched(store: FirmStore, jobId: string): Promise<boolean> {
+  const [row] = await store.database.db
+    .select({ times: sql<number>`count(distinct ${changeLog.receivedAt})::int` })
+    .from(changeLog)
+    .where(and(eq(changeLog.firmId, store.firmId), eq(changeLog.jobId, jobId)));
+  return row !== undefined && row.times <= 1;
+}
+
+const putAway = (store: FirmStore, jobId: string, now: Date) =>
+  store.apply(
+    [
+      {
+        v: CHANGE_VERSION,
+        id: randomUUID(),
+        jobId,
+        entity: 'job',
+        entityId: jobId,
+        parent: scopeParent('job', jobId),
+        op: 'remove',
+        fields: {},
+        at: now.toISOString(),
+        by: DEMO_FIRM.person,
+        device: null,
+        act: null,
+      },
+    ],
+    now,
+  );

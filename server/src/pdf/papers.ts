@@ -3,7 +3,8 @@ import type { Content } from 'pdfmake/interfaces';
 import { formatRange, RULEBOOKS, sampleRegister, say, UNITS, type FirmSettings, type JobFacts, type JobPlan } from '@roughsill/core';
 import { jobReport, type ReasonReport } from '@roughsill/core/report';
 import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
-import type { PhotoStore } from '../photos/photo-store';
+import type { MediaStore } from '../media/media-store';
+import { forPaper } from '../media/picture';
 import { markedPicture } from './marked-picture';
 import { head, INK, makePdf, note, PALE, para, sub, table } from './pdf';
 
@@ -50,7 +51,7 @@ const about = ({ facts, settings, now }: PaperInput): string =>
     .filter(Boolean)
     .join(' · ');
 
-export async function surveyPdf(input: PaperInput, photos: PhotoStore, firmId: string): Promise<Buffer> {
+export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: string): Promise<Buffer> {
   const { facts, plan, settings, now } = input;
   const { units } = facts.job;
   const report = jobReport(facts, plan, settings, now.toISOString());
@@ -157,22 +158,25 @@ export async function surveyPdf(input: PaperInput, photos: PhotoStore, firmId: s
         `${k.device}, ${k.what}${k.material ? ` (${say(k.material)})` : ''}: mean ${k.mean.toFixed(2)} mg/cm² on a film of ${k.film}, ${k.at.slice(0, 16).replace('T', ' ')} UTC.`,
       ),
     );
-  const pictures = (await Promise.all(v.photographs.map(async (p) => ({ p, file: await photos.get(firmId, p.hash) })))).filter(
-    (x) => x.file !== null && x.file.type !== 'image/webp',
-  );
-  const drawn = pictures.flatMap(({ p, file }): Content[] => [
-    { svg: markedPicture(p, `data:${file!.type};base64,${file!.bytes.toString('base64')}`, [300, 220]), margin: [0, 4, 0, 2] },
-    note([p.surface, p.caption].filter(Boolean).join(': ')),
-  ]);
-  const title = pictures.length > 0 ? [head('Photographs')] : [];
+  const drawn: Content[] = [];
+  for (const p of v.photographs) {
+    const file = await media.get(firmId, p.hash);
+    const picture = file && (await forPaper(file.bytes));
+    const says = [p.surface, p.caption].filter(Boolean).join(': ');
+    if (picture) {
+      const svg = markedPicture(p, `data:image/jpeg;base64,${picture.toString('base64')}`, [300, 220]);
+      drawn.push({ svg, margin: [0, 4, 0, 2] }, note(says));
+    } else
+      drawn.push(
+        note(`${says}: ${file ? 'this photograph is damaged and cannot be drawn' : 'this photograph has not reached the server yet'}.`),
+      );
+  }
+  const title = drawn.length > 0 ? [head('Photographs')] : [];
   const end = note(
     `Work estimated at ${formatRange(report.totals.money, money)}, a range of rates: a guess where no trial square stands behind it.`,
   );
   const paper = { title: `Hazard survey: ${facts.job.name}`, about: about(input), units };
-  // A picture that cannot be drawn must not cost the survey.
-  return makePdf({ ...paper, content: [...content, ...title, ...drawn, end] }).catch(() =>
-    makePdf({ ...paper, content: [...content, ...title, note('A photograph could not be drawn here.'), end] }),
-  );
+  return makePdf({ ...paper, content: [...content, ...title, ...drawn, end] });
 }
 
 /** What goes with the bags: one line a sample, and room for every hand that they pass through. */

@@ -1,13 +1,18 @@
-import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import { Change, changesFor, createDeriver, Id, Instant, JobFacts, JobFile, parseJobFile, withNewIds, writeJobFile } from '@roughsill/core';
-import { jobReport, type JobReport } from '@roughsill/core/report';
-import type { FirmStore } from '../db/firm-store';
+import { Change, ChangeV1, CHANGE_VERSION, Id, Instant, JobFacts, JobFile, readChange } from '@roughsill/core';
+import type { Crew } from '../beside/crew';
+import type { FirmStore, Refused } from '../db/firm-store';
+import { breather } from '../db/folded';
 import { HttpProblem } from '../problem';
 import { route, type Route } from './route';
+import { runOf, runWhole, TaskQuery } from './tasks';
 
 const JobId = z.strictObject({ jobId: Id });
-const Cursor = z.coerce.number().int().min(0);
+/** A place in the log. */
+export const Since = z
+  .string()
+  .regex(/^\d{1,15}$/, 'is a whole number, as an answer gave it')
+  .transform(Number);
 const JobLine = z.object({
   id: Id,
   name: z.string(),
@@ -24,15 +29,22 @@ const Plan = z
   .object({ notice: z.string(), job: z.object({ id: Id }).loose() })
   .loose()
   .describe('Everything derived for every surface: JobReport in core/src/report/report.ts');
+const Logged = Change.extend({ seq: z.number(), receivedAt: Instant });
+const FILE_TYPES = ['application/json'];
+const MOST_CHANGES = 20_000;
 
 const noJob = (id: string) => new HttpProblem('not-found', `There is no job ${id}.`);
 
-export function jobRoutes(store: FirmStore, clock: () => Date, person: string): Route[] {
-  const planOf = async (facts: JobFacts): Promise<JobReport> => {
-    const settings = await store.settings();
-    const now = clock();
-    return jobReport(facts, createDeriver().derive(facts, settings, now.getUTCFullYear()), settings, now.toISOString());
-  };
+/** What was refused, told for every change; what was taken stands all the same. */
+function refusal(refused: readonly Refused[], order: ReadonlyMap<string, number>, rest: object): HttpProblem {
+  const errors = refused.flatMap((r) => r.problems.map((p) => ({ ...p, path: `changes[${order.get(r.id) ?? '?'}].${p.path}` })));
+  const code = refused.every((r) => r.code === 'change-id-reused') ? 'change-id-reused' : 'does-not-fit';
+  const says = `${refused.length} of ${order.size} ${order.size === 1 ? 'change was' : 'changes were'} not written; the others were.`;
+  return new HttpProblem(code, says, errors, rest as Record<string, unknown>);
+}
+
+export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Route[] {
+  const now = () => clock().toISOString();
   return [
     route(
       {
@@ -49,10 +61,13 @@ export function jobRoutes(store: FirmStore, clock: () => Date, person: string): 
       {
         method: 'get',
         path: '/api/jobs/{jobId}',
-        summary: 'One job whole, or with `since` only the changes after that place in the log',
+        summary: 'One job whole, or with `since` a page of the changes after that place in the log; `more` tells of another page',
         params: JobId,
-        query: z.object({ since: Cursor.optional() }),
-        reply: z.union([z.object({ cursor: z.number(), facts: JobFacts }), z.object({ cursor: z.number(), changes: z.array(Change) })]),
+        query: z.strictObject({ since: Since.optional() }),
+        reply: z.union([
+          z.object({ epoch: z.string(), cursor: z.number(), facts: JobFacts }),
+          z.object({ epoch: z.string(), cursor: z.number(), changes: z.array(Logged), more: z.boolean() }),
+        ]),
         problems: ['bad-request', 'not-found', 'database-away'],
       },
       async ({ params, query, req, res }) => {
@@ -63,9 +78,9 @@ export function jobRoutes(store: FirmStore, clock: () => Date, person: string): 
         }
         const whole = await store.body(params.jobId);
         if (!whole) throw noJob(params.jobId);
-        res.setHeader('etag', `"${whole.cursor}"`).setHeader('cache-control', 'private, no-cache').type('json');
+        res.setHeader('etag', `"${whole.epoch}.${whole.cursor}"`).setHeader('cache-control', 'private, no-cache').type('json');
         if (req.fresh) res.status(304).end();
-        else res.send(whole.body);
+        else res.send(whole.bytes);
       },
     ),
 
@@ -76,15 +91,12 @@ export function jobRoutes(store: FirmStore, clock: () => Date, person: string): 
         summary: 'The open job file',
         params: JobId,
         reply: JobFile,
-        problems: ['not-found', 'database-away'],
+        problems: ['bad-request', 'not-found', 'database-away'],
       },
       async ({ params, res }) => {
-        const facts = await store.load(params.jobId);
-        if (!facts) throw noJob(params.jobId);
-        res
-          .setHeader('content-disposition', `attachment; filename="${params.jobId}.roughsill.json"`)
-          .type('json')
-          .send(writeJobFile(facts));
+        const done = await runOf(crew, res, undefined, { kind: 'file', jobId: params.jobId });
+        if (!done) return;
+        res.setHeader('content-disposition', `attachment; filename="${params.jobId}.roughsill.json"`).type('json').send(done);
       },
     ),
 
@@ -94,13 +106,13 @@ export function jobRoutes(store: FirmStore, clock: () => Date, person: string): 
         path: '/api/jobs/{jobId}/plan',
         summary: 'Everything derived for a stored job',
         params: JobId,
+        query: TaskQuery,
         reply: Plan,
-        problems: ['not-found', 'database-away'],
+        problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
       },
-      async ({ params }) => {
-        const facts = await store.load(params.jobId);
-        if (!facts) throw noJob(params.jobId);
-        return planOf(facts);
+      async ({ params, query, res }) => {
+        const done = await runOf(crew, res, query.task, { kind: 'plan', jobId: params.jobId, now: now() });
+        if (done) res.type('json').send(done);
       },
     ),
 
@@ -109,15 +121,16 @@ export function jobRoutes(store: FirmStore, clock: () => Date, person: string): 
         method: 'post',
         path: '/api/plan',
         summary: 'Everything derived for a job file, which is not stored',
-        body: z.unknown().describe('a job file, version 1'),
+        query: TaskQuery,
+        bodySays: JobFile,
+        takes: FILE_TYPES,
         reply: Plan,
         limit: '8mb',
-        problems: ['bad-json', 'too-large', 'does-not-fit'],
+        problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'too-heavy', 'stopped'],
       },
-      async ({ body }) => {
-        const parsed = parseJobFile(body, clock().getUTCFullYear());
-        if (!parsed.ok) throw new HttpProblem('does-not-fit', 'The job file was not read.', parsed.problems);
-        return planOf(parsed.value);
+      async ({ query, req, res }) => {
+        const done = await runOf(crew, res, query.task, { kind: 'planFile', file: req.body as Buffer, now: now() });
+        if (done) res.type('json').send(done);
       },
     ),
 
@@ -125,23 +138,19 @@ export function jobRoutes(store: FirmStore, clock: () => Date, person: string): 
       {
         method: 'post',
         path: '/api/jobs/import',
-        summary: 'Bring in a job file; with `copy` under new ids',
-        query: z.object({ copy: z.enum(['true', 'false']).optional() }),
-        body: z.unknown().describe('a job file, version 1'),
-        reply: z.object({ jobId: Id, cursor: z.number() }),
+        summary: 'Bring in a job file, all of it or nothing; with `copy` under new ids',
+        query: TaskQuery.extend({ copy: z.enum(['true', 'false']).optional() }),
+        bodySays: JobFile,
+        takes: FILE_TYPES,
+        reply: z.object({ jobId: Id, cursor: z.number(), epoch: z.string() }),
         status: 201,
         limit: '8mb',
-        problems: ['bad-json', 'too-large', 'does-not-fit', 'already-here', 'database-away'],
+        problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'already-here', 'too-heavy', 'stopped', 'database-away'],
       },
-      async ({ body, query }) => {
-        const parsed = parseJobFile(body, clock().getUTCFullYear());
-        if (!parsed.ok)
-          throw new HttpProblem('does-not-fit', 'Nothing was brought in. The file has to be put right first.', parsed.problems);
-        const facts = query.copy === 'true' ? withNewIds(parsed.value, randomUUID) : parsed.value;
-        if ((await store.cursor(facts.job.id)) !== undefined)
-          throw new HttpProblem('already-here', 'A job with this id is here already. Bring the file in as a copy instead.');
-        const done = await store.apply(changesFor(facts, randomUUID, person), clock());
-        return { jobId: facts.job.id, cursor: done.cursors[facts.job.id] };
+      async ({ query, req, res }) => {
+        const task = { kind: 'import', file: req.body as Buffer, copy: query.copy === 'true', now: now() } as const;
+        const done = await runWhole(crew, res, query.task, task);
+        return done && 'jobId' in done ? { jobId: done.jobId, cursor: done.cursor, epoch: done.epoch } : undefined;
       },
     ),
 
@@ -149,18 +158,48 @@ export function jobRoutes(store: FirmStore, clock: () => Date, person: string): 
       {
         method: 'post',
         path: '/api/changes',
-        summary: 'The one way in for every write: a batch of changes, all or nothing; sent twice, it changes nothing',
-        body: z.strictObject({ changes: z.array(Change).min(1, 'send at least one change').max(20_000) }),
+        summary:
+          'The one way in for every write. Each change is taken or refused by itself; sent twice, it changes nothing. When some are refused the answer is a problem that lists them, and the others stand',
+        body: z.strictObject({ changes: z.array(z.unknown()).min(1, 'send at least one change').max(MOST_CHANGES) }),
+        bodySays: z.strictObject({
+          changes: z
+            .array(z.union([Change, ChangeV1]))
+            .min(1)
+            .max(MOST_CHANGES),
+        }),
         reply: z.object({
+          epoch: z.string(),
+          form: z.number(),
           accepted: z.array(Id),
+          refused: z.array(z.unknown()),
+          later: z.array(Id),
           clashes: z.array(
             z.object({ changeId: Id, entity: z.string(), entityId: Id, field: z.string(), theirs: z.unknown(), yours: z.unknown() }),
           ),
+          before: z.record(z.string(), z.number()),
           cursors: z.record(z.string(), z.number()),
         }),
-        problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'change-id-reused', 'database-away'],
+        problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'change-id-reused', 'busy', 'database-away'],
       },
-      async ({ body }) => store.apply(body.changes, clock()),
+      async ({ body }) => {
+        const order = new Map<string, number>();
+        const readable: Change[] = [];
+        const refused: Refused[] = [];
+        const pause = breather();
+        for (const [i, raw] of body.changes.entries()) {
+          await pause();
+          const read = readChange(raw);
+          const id = read.ok ? read.value.id : (raw as { id?: unknown } | null)?.id;
+          const name = typeof id === 'string' && Id.safeParse(id).success ? id : `#${i}`;
+          if (!order.has(name)) order.set(name, i);
+          if (read.ok) readable.push(read.value);
+          else refused.push({ id: name, code: 'does-not-fit', problems: read.problems });
+        }
+        const taken = await store.apply(readable, clock());
+        const whole = { ...taken, form: CHANGE_VERSION, refused: [...refused, ...taken.refused] };
+        if (whole.refused.length > 0) throw refusal(whole.refused, order, whole);
+        return whole;
+      },
     ),
   ];
 }

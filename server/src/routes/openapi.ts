@@ -44,8 +44,17 @@ export function openApi(routes: readonly Route[]): object {
       [r.method]: {
         summary: r.summary,
         parameters: parameters(r),
-        ...(r.body ? { requestBody: { required: true, content: { 'application/json': { schema: schemaOf(r.body, 'input') } } } } : {}),
-        ...(r.takes ? { requestBody: { required: true, content: Object.fromEntries(r.takes.map((type) => [type, {}])) } } : {}),
+        ...(r.body
+          ? { requestBody: { required: true, content: { 'application/json': { schema: schemaOf(r.bodySays ?? r.body, 'input') } } } }
+          : {}),
+        ...(r.takes
+          ? {
+              requestBody: {
+                required: true,
+                content: Object.fromEntries(r.takes.map((type) => [type, r.bodySays ? { schema: schemaOf(r.bodySays, 'input') } : {}])),
+              },
+            }
+          : {}),
         responses: replies(r),
       },
     };

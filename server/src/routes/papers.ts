@@ -1,42 +1,38 @@
 import { z } from 'zod';
-import { createDeriver, Id, sampleRegister } from '@roughsill/core';
-import { registerCsv } from '@roughsill/core/import';
-import type { FirmStore } from '../db/firm-store';
-import { custodyPdf, labelsPdf, surveyPdf, type PaperInput } from '../pdf/papers';
-import type { PhotoStore } from '../photos/photo-store';
-import { HttpProblem } from '../problem';
+import { Id } from '@roughsill/core';
+import type { Crew } from '../beside/crew';
+import { PAPERS, type Paper } from '../beside/tasks';
 import { route, type Route } from './route';
+import { runOf, TaskQuery } from './tasks';
 
 const JobId = z.strictObject({ jobId: Id });
+const SUMMARY: Readonly<Record<Paper, string>> = {
+  survey: 'The hazard survey',
+  custody: 'The chain-of-custody sheet of samples that are taken and not answered',
+  labels: 'Labels for sample bags',
+};
 
-export function paperRoutes(store: FirmStore, photos: PhotoStore, clock: () => Date): Route[] {
-  const input = async (jobId: string): Promise<PaperInput> => {
-    const facts = await store.load(jobId);
-    if (!facts) throw new HttpProblem('not-found', `There is no job ${jobId}.`);
-    const settings = await store.settings();
-    const now = clock();
-    return { facts, settings, now, plan: createDeriver().derive(facts, settings, now.getUTCFullYear()) };
-  };
-  const pdf = (name: string, summary: string, make: (i: PaperInput) => Promise<Buffer>): Route =>
-    route(
-      {
-        method: 'get',
-        path: `/api/jobs/{jobId}/${name}.pdf`,
-        summary,
-        params: JobId,
-        reply: z.unknown(),
-        produces: 'application/pdf',
-        problems: ['not-found', 'database-away'],
-      },
-      async ({ params, res }) => {
-        const bytes = await make(await input(params.jobId));
-        res.setHeader('content-disposition', `inline; filename="${params.jobId}-${name}.pdf"`).type('application/pdf').send(bytes);
-      },
-    );
+export function paperRoutes(crew: Crew, clock: () => Date): Route[] {
   return [
-    pdf('survey', 'The hazard survey', (i) => surveyPdf(i, photos, store.firmId)),
-    pdf('custody', 'The chain-of-custody sheet of samples that are taken and not answered', custodyPdf),
-    pdf('labels', 'Labels for sample bags', labelsPdf),
+    ...PAPERS.map((paper) =>
+      route(
+        {
+          method: 'get',
+          path: `/api/jobs/{jobId}/${paper}.pdf`,
+          summary: SUMMARY[paper],
+          params: JobId,
+          query: TaskQuery,
+          reply: z.unknown(),
+          produces: 'application/pdf',
+          problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
+        },
+        async ({ params, query, res }) => {
+          const done = await runOf(crew, res, query.task, { kind: 'paper', paper, jobId: params.jobId, now: clock().toISOString() });
+          if (!done) return;
+          res.setHeader('content-disposition', `inline; filename="${params.jobId}-${paper}.pdf"`).type('application/pdf').send(done);
+        },
+      ),
+    ),
     route(
       {
         method: 'get',
@@ -45,14 +41,11 @@ export function paperRoutes(store: FirmStore, photos: PhotoStore, clock: () => D
         params: JobId,
         reply: z.unknown(),
         produces: 'text/csv',
-        problems: ['not-found', 'database-away'],
+        problems: ['bad-request', 'not-found', 'database-away'],
       },
       async ({ params, res }) => {
-        const { facts, settings, now } = await input(params.jobId);
-        res
-          .setHeader('content-disposition', `attachment; filename="${params.jobId}-samples.csv"`)
-          .type('text/csv')
-          .send(registerCsv(sampleRegister(facts, settings, now.toISOString())));
+        const done = await runOf(crew, res, undefined, { kind: 'register', jobId: params.jobId, now: clock().toISOString() });
+        if (done) res.setHeader('content-disposition', `attachment; filename="${params.jobId}-samples.csv"`).type('text/csv').send(done);
       },
     ),
   ];

@@ -1,26 +1,55 @@
 import { z } from 'zod';
 import { PhotoFields } from '@roughsill/core';
+import type { Crew } from '../beside/crew';
 import type { FirmStore } from '../db/firm-store';
-import { PHOTO_TYPES, type PhotoStore } from '../photos/photo-store';
+import { isPicture, PICTURE_TYPES, SOUND_TYPES } from '../media/kinds';
+import type { MediaStore } from '../media/media-store';
+import { plainSound } from '../media/sound';
 import { HttpProblem } from '../problem';
 import { route, type Route } from './route';
 
 const Named = z.strictObject({ hash: PhotoFields.shape.hash });
+/** Other kinds are taken in far enough to be told what they are. */
+const ANY_PICTURE = [...PICTURE_TYPES, 'image/*', 'application/octet-stream'];
+const ANY_SOUND = [...SOUND_TYPES, 'audio/*', 'application/octet-stream'];
+/** As a phone's camera makes them; the phone itself sends smaller ones. */
+const LIMIT = '16mb';
 
-export function photoRoutes(store: FirmStore, photos: PhotoStore): Route[] {
+export function photoRoutes(store: FirmStore, media: MediaStore, crew: Crew): Route[] {
+  const redraw = async (bytes: Buffer): Promise<Buffer> => {
+    const done = await crew.run({ kind: 'picture', bytes });
+    return Buffer.from((done as { bytes: Uint8Array }).bytes);
+  };
   return [
     route(
       {
         method: 'put',
         path: '/api/photos/{hash}',
-        summary: 'Keeps a picture under the hash of its bytes; sent twice, it changes nothing',
+        summary: 'Keeps a picture under the hash of its bytes, drawn anew without camera data; sent twice, it changes nothing',
         params: Named,
-        takes: PHOTO_TYPES,
+        takes: ANY_PICTURE,
         reply: z.object({ hash: z.string() }),
-        problems: ['too-large', 'wrong-type', 'not-a-picture'],
+        limit: LIMIT,
+        problems: ['bad-request', 'too-large', 'wrong-type', 'not-a-picture', 'store-full', 'busy'],
       },
       async ({ params, req }) => {
-        await photos.put(store.firmId, params.hash, req.body as Buffer);
+        await media.put(store.firmId, params.hash, req.body as Buffer, redraw);
+        return { hash: params.hash };
+      },
+    ),
+    route(
+      {
+        method: 'put',
+        path: '/api/sounds/{hash}',
+        summary: 'Keeps a recording under the hash of its bytes, without titles and places; sent twice, it changes nothing',
+        params: Named,
+        takes: ANY_SOUND,
+        reply: z.object({ hash: z.string() }),
+        limit: LIMIT,
+        problems: ['bad-request', 'too-large', 'wrong-type', 'not-a-picture', 'store-full'],
+      },
+      async ({ params, req }) => {
+        await media.put(store.firmId, params.hash, req.body as Buffer, plainSound);
         return { hash: params.hash };
       },
     ),
@@ -32,13 +61,13 @@ export function photoRoutes(store: FirmStore, photos: PhotoStore): Route[] {
         params: Named,
         reply: z.unknown(),
         produces: 'image/*',
-        problems: ['not-found', 'database-away'],
+        problems: ['bad-request', 'not-found', 'database-away'],
       },
       async ({ params, res }) => {
         const known = await store.hasPhoto(params.hash);
-        const picture = known ? await photos.get(store.firmId, params.hash) : null;
-        if (!picture) throw new HttpProblem('not-found', 'There is no such picture on this firm’s jobs.');
-        // The name is the content: it never changes. Private, for it is the firm's own.
+        const picture = known ? await media.get(store.firmId, params.hash) : null;
+        if (!picture || !isPicture(picture.type)) throw new HttpProblem('not-found', 'There is no such picture on this firm’s jobs.');
+        // The name stays with the picture: it never changes. Private, for it is the firm's own.
         res.setHeader('cache-control', 'private, max-age=31536000, immutable').type(picture.type).send(picture.bytes);
       },
     ),

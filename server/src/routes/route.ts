@@ -2,6 +2,7 @@
 import express, { type Request, type Response, type Router } from 'express';
 import type { z } from 'zod';
 import { fromZod, type Problem } from '@roughsill/core';
+import { poisonIn, readJson } from '../door';
 import { HttpProblem, type ProblemCode } from '../problem';
 
 export interface Call<P, Q, B> {
@@ -13,17 +14,19 @@ export interface Call<P, Q, B> {
 }
 
 export interface RouteSpec {
-  readonly method: 'get' | 'post' | 'put';
+  readonly method: 'get' | 'post' | 'put' | 'delete';
   /** In OpenAPI's form: /api/jobs/{jobId} */
   readonly path: string;
   readonly summary: string;
   readonly params?: z.ZodType;
   readonly query?: z.ZodType;
   readonly body?: z.ZodType;
+  /** What the description says of the body, when the handler reads it piece by piece. */
+  readonly bodySays?: z.ZodType;
   readonly reply: z.ZodType;
   /** What is sent, when it is not JSON. */
   readonly produces?: string;
-  /** Content types of a body that is not JSON; the handler finds its bytes in `req.body`. */
+  /** Content types of a body that the handler reads itself: it finds its bytes in `req.body`. */
   readonly takes?: readonly string[];
   readonly status?: number;
   readonly problems: readonly ProblemCode[];
@@ -43,25 +46,34 @@ function check<T>(schema: z.ZodType<T> | undefined, value: unknown, part: string
   return undefined as T;
 }
 
+/** JSON is UTF-8 (RFC 8259); another charset is told, not guessed. */
+function bodyOf(spec: RouteSpec, req: Request): unknown {
+  if (!Buffer.isBuffer(req.body))
+    throw new HttpProblem('wrong-type', `Send the body as ${spec.takes?.join(' or ') ?? 'application/json'}.`);
+  if (spec.takes) return undefined;
+  const charset = /charset\s*=\s*"?([^";\s]+)/i.exec(req.headers['content-type'] ?? '')?.[1];
+  if (charset !== undefined && !/^utf-?8$/i.test(charset)) throw new HttpProblem('wrong-type', 'Send UTF-8 JSON.');
+  return readJson(req.body);
+}
+
 /** Declares a route. All of params, query and body are checked, and all that is wrong is told at once. */
 export function route<P = undefined, Q = undefined, B = undefined>(
   spec: RouteSpec & { readonly params?: z.ZodType<P>; readonly query?: z.ZodType<Q>; readonly body?: z.ZodType<B> },
   handle: (call: Call<P, Q, B>) => Promise<unknown> | unknown,
 ): Route {
   const mount = (router: Router) => {
-    const limit = spec.limit ?? '4mb';
-    const parse = spec.takes ? [express.raw({ type: [...spec.takes], limit })] : spec.body ? [express.json({ limit, strict: false })] : [];
+    const reads = spec.takes ?? (spec.body ? ['application/json'] : null);
+    const parse = reads ? [express.raw({ type: [...reads], limit: spec.limit ?? '4mb' })] : [];
     router[spec.method](spec.path.replace(/\{(\w+)\}/g, ':$1'), ...parse, async (req, res) => {
-      if (spec.takes && !Buffer.isBuffer(req.body)) throw new HttpProblem('wrong-type', `Send the body as ${spec.takes.join(' or ')}.`);
-      if (spec.body && req.body === undefined) throw new HttpProblem('wrong-type', 'Send the body as application/json.');
-      const problems: Problem[] = [];
+      const sent = reads ? bodyOf(spec, req) : undefined;
+      const problems: Problem[] = poisonIn({ params: { ...req.params }, query: { ...req.query } });
       const params = check(spec.params, req.params, 'params', problems);
       const query = check(spec.query, req.query, 'query', problems);
-      const body = check(spec.body, req.body, 'body', problems);
+      const body = check(spec.body, sent, 'body', problems);
       if (problems.length > 0)
         throw new HttpProblem('bad-request', 'Nothing was changed. Put right what is named and send it again.', problems);
       const reply = await handle({ params, query, body, req, res });
-      if (!res.headersSent && reply !== undefined) res.status(spec.status ?? 200).json(reply);
+      if (!res.headersSent && !res.destroyed && reply !== undefined) res.status(spec.status ?? 200).json(reply);
     });
   };
   return { ...spec, mount };

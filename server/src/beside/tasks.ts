@@ -1,0 +1,29 @@
+/** Heavy work beside the requests: what can be asked of a worker thread, and what it answers. */
+import type { ProblemCode } from '../problem';
+import type { Problem } from '@roughsill/core';
+
+export const PAPERS = ['survey', 'custody', 'labels'] as const;
+export type Paper = (typeof PAPERS)[number];
+
+export type Task =
+  | { readonly kind: 'plan'; readonly jobId: string; readonly now: string }
+  | { readonly kind: 'planFile'; readonly file: Uint8Array; readonly now: string }
+  | { readonly kind: 'paper'; readonly paper: Paper; readonly jobId: string; readonly now: string }
+  | { readonly kind: 'register'; readonly jobId: string; readonly now: string }
+  | { readonly kind: 'file'; readonly jobId: string }
+  | { readonly kind: 'import'; readonly file: Uint8Array; readonly copy: boolean; readonly now: string }
+  | { readonly kind: 'picture'; readonly bytes: Uint8Array };
+
+/** Where a worker thread finds what it needs. */
+export interface WorkerPlace {
+  readonly databaseUrl: string;
+  readonly photosDir: string;
+  readonly markFile: string;
+  readonly firmId: string;
+  readonly person: string;
+}
+
+export type Answer =
+  | { readonly ok: true; readonly bytes: Uint8Array }
+  | { readonly ok: true; readonly jobId: string; readonly cursor: number; readonly epoch: string }
+  | { readonly ok: false; readonly code: ProblemCode; readonly detail: string; readonly errors: readonly Problem[] };

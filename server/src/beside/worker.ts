@@ -1,0 +1,130 @@
+/** A worker thread: has its own connection and its own memory, and answers one task at a time. */
+import { randomUUID } from 'node:crypto';
+import type { MessagePort } from 'node:worker_threads';
+import { move, transferableSymbol, valueSymbol, workerData } from 'piscina';
+import pino from 'pino';
+import {
+  createDeriver,
+  parseJobFile,
+  sampleRegister,
+  withNewIds,
+  writeJobFile,
+  type FirmSettings,
+  type JobFacts,
+  type JobPlan,
+} from '@roughsill/core';
+import { registerCsv } from '@roughsill/core/import';
+import { jobReport } from '@roughsill/core/report';
+import { connect, WORKING } from '../db/client';
+import { Epoch } from '../db/epoch';
+import { FirmStore } from '../db/firm-store';
+import { readJson } from '../door';
+import { MediaStore } from '../media/media-store';
+import { redrawn } from '../media/picture';
+import { custodyPdf, labelsPdf, surveyPdf } from '../pdf/papers';
+import { asProblem, HttpProblem } from '../problem';
+import type { Answer, Paper, Task, WorkerPlace } from './tasks';
+
+const place = workerData as WorkerPlace;
+const log = pino({ level: 'silent' });
+let opened: FirmStore | undefined;
+const store = (): FirmStore => {
+  if (!opened) {
+    const database = connect(place.databaseUrl, log, WORKING);
+    opened = new FirmStore(database, place.firmId, new Epoch(database, place.markFile));
+  }
+  return opened;
+};
+
+type Told = (share: number) => void;
+
+async function factsOf(jobId: string): Promise<JobFacts> {
+  const facts = await store().load(jobId);
+  if (!facts) throw new HttpProblem('not-found', `There is no job ${jobId}.`);
+  return facts;
+}
+
+/** Derives surface by surface, so that it can be told how far it is; the whole then finds them remembered. */
+function planned(facts: JobFacts, settings: FirmSettings, now: string, told: Told): JobPlan {
+  const deriver = createDeriver();
+  const year = new Date(now).getUTCFullYear();
+  facts.surfaces.forEach((s, i) => {
+    deriver.surface(facts, s.id, settings, year);
+    if (i % 20 === 0) told((i / facts.surfaces.length) * 0.6);
+  });
+  return deriver.derive(facts, settings, year);
+}
+
+const report = (facts: JobFacts, settings: FirmSettings, now: string, told: Told): Uint8Array => {
+  const plan = planned(facts, settings, now, told);
+  told(0.7);
+  return Buffer.from(JSON.stringify(jobReport(facts, plan, settings, now)));
+};
+
+function fileFacts(file: Uint8Array, now: string, refusal: string): JobFacts {
+  const parsed = parseJobFile(readJson(file), new Date(now).getUTCFullYear());
+  if (!parsed.ok) throw new HttpProblem('does-not-fit', refusal, parsed.problems);
+  return parsed.value;
+}
+
+const MAKERS: Readonly<Record<Paper, typeof surveyPdf>> = { survey: surveyPdf, custody: custodyPdf, labels: labelsPdf };
+
+async function work(task: Task, told: Told): Promise<Answer> {
+  switch (task.kind) {
+    case 'plan': {
+      const facts = await factsOf(task.jobId);
+      return { ok: true, bytes: report(facts, await store().settings(), task.now, told) };
+    }
+    case 'planFile': {
+      const facts = fileFacts(task.file, task.now, 'The job file was not read.');
+      return { ok: true, bytes: report(facts, await store().settings(), task.now, told) };
+    }
+    case 'paper': {
+      const facts = await factsOf(task.jobId);
+      const settings = await store().settings();
+      const plan = planned(facts, settings, task.now, told);
+      told(0.7);
+      const bytes = await MAKERS[task.paper](
+        { facts, plan, settings, now: new Date(task.now) },
+        new MediaStore(place.photosDir),
+        place.firmId,
+      );
+      return { ok: true, bytes };
+    }
+    case 'register': {
+      const facts = await factsOf(task.jobId);
+      return { ok: true, bytes: Buffer.from(registerCsv(sampleRegister(facts, await store().settings(), task.now))) };
+    }
+    case 'file':
+      return { ok: true, bytes: Buffer.from(writeJobFile(await factsOf(task.jobId))) };
+    case 'import': {
+      told(0.1);
+      const read = fileFacts(task.file, task.now, 'Nothing was brought in. The file has to be put right first.');
+      const facts = task.copy ? withNewIds(read, randomUUID) : read;
+      told(0.5);
+      const { cursor } = await store().bring(facts, randomUUID, place.person, new Date(task.now));
+      return { ok: true, jobId: facts.job.id, cursor, epoch: await store().epoch() };
+    }
+    case 'picture':
+      return { ok: true, bytes: await redrawn(Buffer.from(task.bytes)) };
+  }
+}
+
+export default async function ({ task, port }: { task: Task; port: MessagePort }): Promise<Answer> {
+  try {
+    const answer = await work(task, (share) => port.postMessage(share));
+    if (answer.ok && 'bytes' in answer) {
+      // Handed over, not copied; a view on a larger buffer is cut out first.
+      const { bytes } = answer;
+      const own = bytes.byteLength === bytes.buffer.byteLength ? bytes : Uint8Array.prototype.slice.call(bytes);
+      return move({ [transferableSymbol]: own.buffer, [valueSymbol]: { ok: true, bytes: own } } as never) as never;
+    }
+    return answer;
+  } catch (e) {
+    const p = asProblem(e);
+    if (p.code === 'our-fault') throw e;
+    return { ok: false, code: p.code, detail: p.detail, errors: p.errors };
+  } finally {
+    port.close();
+  }
+}
