@@ -5,3 +5,8 @@ require('react-native-css-interop/dist/runtime/components');
 jest.mock('./src/workers/spawn', () => ({
   spawnDeriveWorker: () => ({ addEventListener: () => undefined, postMessage: () => undefined }),
 }));
+
+// A store in memory, as browsers have one; each test file begins with an empty one.
+globalThis.structuredClone ??= ((value: unknown) =>
+  value === undefined ? undefined : JSON.parse(JSON.stringify(value))) as typeof structuredClone;
+require('fake-indexeddb/auto');

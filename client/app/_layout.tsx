@@ -33,11 +33,30 @@ function Pigments() {
   return null;
 }
 
+/** The frame that the page drew before any script stands behind the app until its first heading is there. */
+function useFrameGone(): void {
+  useEffect(() => {
+    const frame = document.getElementById('frame');
+    const root = document.getElementById('root');
+    if (!frame || !root) return undefined;
+    const look = () => {
+      if (!root.querySelector('h1, [role=heading]')) return;
+      frame.remove();
+      seen.disconnect();
+    };
+    const seen = new MutationObserver(look);
+    seen.observe(root, { childList: true, subtree: true });
+    look();
+    return () => seen.disconnect();
+  }, []);
+}
+
 export default function Layout() {
   const [store] = useState(boot);
   // Screens do not wait for the fonts: a system face stands in until they are here.
   useFonts({ Besley: besley, Hyperlegible: read, HyperlegibleBold: readBold });
   useOffline();
+  useFrameGone();
   return (
     <Provider store={store}>
       <Pigments />

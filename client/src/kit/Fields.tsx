@@ -1,6 +1,7 @@
 /** Fields: a label above, the unit beside, steppers where a thumb helps, the problem underneath. What was typed is never thrown away. */
 import { createElement, useId, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
+import { useDraft } from './drafts';
 import { Words } from './Words';
 
 export function FieldFrame({
@@ -33,16 +34,8 @@ export function FieldFrame({
 const inputLook = (bad: boolean) =>
   `min-h-touch border-2 bg-panel px-3 font-read text-row text-soot ${bad ? 'border-oxide' : 'border-line'}`;
 
-/** What is being typed; starts again when the recorded value changes under it. */
-function useDraft(recorded: string): [string, (text: string) => void] {
-  const [draft, setDraft] = useState(recorded);
-  const [seen, setSeen] = useState(recorded);
-  if (seen !== recorded) {
-    setSeen(recorded);
-    setDraft(recorded);
-  }
-  return [draft, setDraft];
-}
+/** Under a field that holds what was typed before the page went away. */
+const FOUND = 'Typed before, not entered yet: leave the field to enter it.';
 
 interface TextFieldProps {
   readonly label: string;
@@ -59,23 +52,25 @@ interface TextFieldProps {
 /** Commits on leaving the field or on Enter. */
 export function TextField({ label, value, onCommit, onChange, problem, hint, placeholder, testID, multiline }: TextFieldProps) {
   const id = useId();
-  const [draft, setDraft] = useDraft(value);
+  const draft = useDraft(value, testID ?? label, onChange);
   const commit = () => {
-    if (draft !== value) onCommit(draft);
+    draft.done();
+    if (draft.text !== value) onCommit(draft.text);
   };
   return (
-    <FieldFrame label={label} problem={problem} hint={hint} id={id}>
+    <FieldFrame label={label} problem={problem} hint={draft.found ? FOUND : hint} id={id}>
       <TextInput
+        ref={draft.ref}
         nativeID={id}
         testID={testID}
-        value={draft}
+        value={draft.text}
         placeholder={placeholder}
         multiline={multiline}
         {...({ dir: 'auto' } as object)}
         aria-invalid={problem !== undefined}
         aria-describedby={problem ? `${id}-problem` : undefined}
         onChangeText={(t) => {
-          setDraft(t);
+          draft.type(t);
           onChange?.(t);
         }}
         onBlur={commit}
@@ -120,7 +115,7 @@ export function NumberField({
 }: NumberFieldProps) {
   const id = useId();
   const shown = value === null ? '' : String(Number(value.toFixed(decimals)));
-  const [draft, setDraft] = useDraft(shown);
+  const draft = useDraft(shown, testID ?? label);
   const [refused, setRefused] = useState<string>();
   const offer = (n: number) => {
     const no = check?.(n);
@@ -128,24 +123,26 @@ export function NumberField({
     if (no === undefined) onCommit(n);
   };
   const commit = () => {
-    const text = draft.trim().replace(',', '.');
+    draft.done();
+    const text = draft.text.trim().replace(',', '.');
     if (text === shown) return setRefused(undefined);
     if (text === '') {
       if (optional) onCommit(null);
       return setRefused(optional ? undefined : 'A number is needed here.');
     }
     const n = Number(text);
-    if (!Number.isFinite(n)) return setRefused(`“${draft}” is not a number.`);
+    if (!Number.isFinite(n)) return setRefused(`“${draft.text}” is not a number.`);
     offer(n);
   };
   const move = (by: number) => {
     const next = Number(((value ?? 0) + by).toFixed(6));
-    setDraft(String(Number(next.toFixed(decimals))));
+    draft.done();
+    draft.show(String(Number(next.toFixed(decimals))));
     offer(next);
   };
   const said = refused ?? problem;
   return (
-    <FieldFrame label={unit ? `${label} (${unit})` : label} problem={said} hint={hint} id={id}>
+    <FieldFrame label={unit ? `${label} (${unit})` : label} problem={said} hint={draft.found ? FOUND : hint} id={id}>
       <View className="flex-row gap-1">
         {step ? (
           <Pressable role="button" aria-label={`${label}: less`} onPress={() => move(-step)} className={STEPPER}>
@@ -153,13 +150,14 @@ export function NumberField({
           </Pressable>
         ) : null}
         <TextInput
+          ref={draft.ref}
           nativeID={id}
           testID={testID}
-          value={draft}
+          value={draft.text}
           inputMode="decimal"
           aria-invalid={said !== undefined}
           aria-describedby={said ? `${id}-problem` : undefined}
-          onChangeText={setDraft}
+          onChangeText={draft.type}
           onBlur={commit}
           onSubmitEditing={commit}
           className={`${inputLook(said !== undefined)} min-w-0 flex-1 [font-variant-numeric:tabular-nums]`}

@@ -1,10 +1,11 @@
 /** One thin bar above the ledge: what is not sent yet, what was refused, what clashed, and the way to take the last act back. */
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { router, type Href } from 'expo-router';
 import { dueSquares, valueText, type DueSquare, type Value } from '@roughsill/core';
 import { Button, Words } from '../kit';
-import { flush, noticeSlice, undo, useAppDispatch, useAppSelector } from '../store';
+import { flush, keepAgain, noticeSlice, outboxSlice, undo, useAppDispatch, useAppSelector } from '../store';
+import { saveFile } from './save-file';
 
 /** A recorded value as it was entered: a year has no thousands comma. */
 const shown = (v: unknown): string => (v === null ? 'nothing' : typeof v === 'number' ? String(v) : valueText(v as Value, 'ft'));
@@ -27,27 +28,102 @@ function useDueSquare(jobId: string | undefined): DueSquare | undefined {
 
 const minutes = (min: number): string => (min < 90 ? `${Math.max(1, Math.round(min))} min` : `${Math.round(min / 60)} h`);
 
+const entries = (n: number): string => `${n} ${n === 1 ? 'entry' : 'entries'}`;
+
+/** One line of the bar: what is so, and what can be done about it. */
+function Line({
+  says,
+  alert,
+  testID,
+  children,
+}: {
+  readonly says: string;
+  readonly alert?: boolean;
+  readonly testID: string;
+  readonly children?: ReactNode;
+}) {
+  return (
+    <View role={alert ? 'alert' : 'status'} testID={testID} className="flex-row flex-wrap items-center justify-between gap-2">
+      <Words look="strong" tone={alert ? 'oxide' : undefined} className="min-w-[12rem] flex-1">
+        {says}
+      </Words>
+      <View className="flex-row flex-wrap gap-2">{children}</View>
+    </View>
+  );
+}
+
+/** What stands between this phone and the server. "Kept" is only said of what is. */
+function Sending() {
+  const dispatch = useAppDispatch();
+  const { waiting, aside, status, says, unkept, newer, restored } = useAppSelector((s) => s.outbox);
+  const n = waiting.length;
+  return (
+    <>
+      {unkept !== null && n > 0 ? (
+        <Line
+          testID="unkept"
+          alert
+          says={`This phone could not keep ${entries(n)}: ${unkept}. ${n === 1 ? 'It stands' : 'They stand'} on this page only until sent. Do not close it.`}
+        >
+          <Button label="Try again" onPress={() => void dispatch(keepAgain())} />
+          <Button label="Save a copy" onPress={() => saveFile('rough-sill-entries.json', JSON.stringify(waiting, null, 1))} />
+        </Line>
+      ) : null}
+      {status === 'away' && n > 0 && unkept === null ? (
+        <Line testID="away" says={`${says ?? 'No signal.'} ${entries(n)} ${n === 1 ? 'is' : 'are'} kept on this phone and will be sent.`}>
+          <Button label="Try now" onPress={() => void dispatch(flush())} />
+        </Line>
+      ) : null}
+      {status === 'held' && n > 0 ? (
+        <Line
+          testID="held"
+          says={`The server is older than this app and would not understand it. ${entries(n)} ${n === 1 ? 'waits' : 'wait'} on this phone until it is updated.`}
+        />
+      ) : null}
+      {aside.length > 0 ? (
+        <Line
+          testID="aside"
+          alert
+          says={`The server could not take ${entries(aside.length)}. ${aside.length === 1 ? 'It is' : 'They are'} set aside here.`}
+        >
+          <Button label="Look at it" says="Look at what was set aside" onPress={() => router.navigate('/aside')} />
+        </Line>
+      ) : null}
+      {restored !== null ? (
+        <Line
+          testID="restored"
+          says={`The server was put back to an earlier day. What this phone had sent was sent again: ${restored === 0 ? 'nothing was missing there' : `${entries(restored)} ${restored === 1 ? 'was' : 'were'} missing there`}.`}
+        >
+          <Button label="Seen" onPress={() => dispatch(outboxSlice.actions.restored(null))} />
+        </Line>
+      ) : null}
+      {newer ? (
+        <Line testID="newer" says="A newer version of this app is ready.">
+          <Button label="Load it" onPress={() => location.reload()} />
+        </Line>
+      ) : null}
+    </>
+  );
+}
+
 export function Notices({ jobId }: { readonly jobId?: string }) {
   const dispatch = useAppDispatch();
   const { undo: step, clashes, refused } = useAppSelector((s) => s.notice);
-  const { waiting, status, says } = useAppSelector((s) => s.outbox);
-  const away = status === 'away' && waiting.length > 0;
+  const quiet = useAppSelector(
+    ({ outbox: o }) =>
+      (o.waiting.length === 0 || (o.status !== 'away' && o.status !== 'held' && o.unkept === null)) &&
+      o.aside.length === 0 &&
+      o.restored === null &&
+      !o.newer,
+  );
   // Outside a job the last act can be taken back as well: it may have removed the job itself.
   const canUndo = step !== null && (jobId === undefined || step.jobId === jobId);
   const clash = clashes[0];
   const due = useDueSquare(jobId);
-  if (!away && !canUndo && !clash && !refused && !due) return null;
+  if (quiet && !canUndo && !clash && !refused && !due) return null;
   return (
     <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4 py-2">
-      {away ? (
-        <View role="status" testID="away" className="flex-row flex-wrap items-center justify-between gap-2">
-          <Words
-            look="strong"
-            className="min-w-[12rem] flex-1"
-          >{`${says ?? 'No signal.'} ${waiting.length} ${waiting.length === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent.`}</Words>
-          <Button label="Try now" onPress={() => void dispatch(flush())} />
-        </View>
-      ) : null}
+      <Sending />
       {due ? (
         <View role="status" testID="due-square" className="flex-row flex-wrap items-center justify-between gap-2">
           <Words look="strong" className="min-w-[12rem] flex-1">

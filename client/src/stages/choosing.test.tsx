@@ -15,12 +15,6 @@ import type { StageProps } from './props';
 import { TrialStage } from './trial/TrialStage';
 import type { ToCompareWorker } from '../workers/compare-protocol';
 
-jest.mock('idb-keyval', () => ({
-  get: async () => undefined,
-  set: async () => undefined,
-  createStore: () => undefined,
-  keys: async () => [],
-}));
 const mockParams: Record<string, string> = { jobId: 'quill-point' };
 jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
@@ -49,7 +43,7 @@ function open(): { store: Store; facts: () => JobFacts } {
   }) as never;
   (globalThis as { AbortSignal: unknown }).AbortSignal = { timeout: () => undefined };
   const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
-  store.dispatch(jobsSlice.actions.jobLoaded({ facts: examples()['quill-point']!, cursor: 1 }));
+  store.dispatch(jobsSlice.actions.jobLoaded({ jobId: 'quill-point', base: examples()['quill-point']!, cursor: 1, waiting: [] }));
   return { store, facts: () => store.getState().jobs.byId['quill-point']!.facts };
 }
 const surfaceOf = (facts: JobFacts, id: string) => facts.surfaces.find((s) => s.id === id)!;
@@ -145,7 +139,14 @@ test('what another job learned on the same coating is carried over, marked, and 
   const { store, facts } = open();
   let n = 0;
   const other = withNewIds(examples()['quill-point']!, () => `other-${(n += 1)}`);
-  store.dispatch(jobsSlice.actions.jobLoaded({ facts: { ...other, job: { ...other.job, name: 'The boathouse' } }, cursor: 1 }));
+  store.dispatch(
+    jobsSlice.actions.jobLoaded({
+      jobId: other.job.id,
+      base: { ...other, job: { ...other.job, name: 'The boathouse' } },
+      cursor: 1,
+      waiting: [],
+    }),
+  );
   const sash = surfaceOf(facts(), 'qp-sash-river');
   for (const q of sash.squares) store.dispatch(commit('quill-point', [remove('square', q.id, sash.id)], 'square removed'));
   trial(store, 'qp-sash-river');

@@ -10,7 +10,6 @@ import { Notices } from './Notices';
 import { PrintScreen } from './work/PrintScreen';
 
 const mockParams = { jobId: 'quill-point', surface: undefined as string | undefined };
-jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
 jest.mock('expo-router', () => ({
   router: { navigate: jest.fn() },
   Link: ({ children }: { children: unknown }) => children,
@@ -24,7 +23,7 @@ function open(): Store {
   (globalThis as any).AbortSignal = { timeout: () => undefined };
   globalThis.fetch = jest.fn(() => new Promise(() => undefined)) as any;
   const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
-  store.dispatch(jobsSlice.actions.jobLoaded({ facts, cursor: 1 }));
+  store.dispatch(jobsSlice.actions.jobLoaded({ jobId: facts.job.id, base: facts, cursor: 1, waiting: [] }));
   return store;
 }
 const bar = (store: Store, at?: string) =>

@@ -18,6 +18,7 @@ export const Why = onDemand((r) => r.Why);
 export const SurfaceScreen = onDemand((r) => r.SurfaceScreen);
 export const NewJobScreen = onDemand((r) => r.NewJobScreen);
 export const JobFactsScreen = onDemand((r) => r.JobFactsScreen);
+export const AsideScreen = onDemand((r) => r.AsideScreen);
 export const SettingsScreen = onDemand((r) => r.SettingsScreen);
 export const PrintScreen = onDemand((r) => r.PrintScreen);
 export const AddScreen = onDemand((r) => r.AddScreen);

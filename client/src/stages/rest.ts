@@ -6,6 +6,7 @@ export { Why } from '../kit/Why';
 export { PrintScreen } from './work/PrintScreen';
 export { SurfaceScreen } from './SurfaceScreen';
 export { JobFactsScreen, NewJobScreen } from './start/JobForm';
+export { AsideScreen } from './start/AsideScreen';
 export { SettingsScreen } from './start/SettingsScreen';
 export { ImportScreen } from './probe/ImportScreen';
 export { InstrumentsScreen } from './probe/InstrumentsScreen';

@@ -17,7 +17,6 @@ import { WorkStage } from './work/WorkStage';
 import { SurfaceList } from './SurfaceList';
 import { digestOf, createDeriver } from '@roughsill/core';
 
-jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, Link: ({ children }: { children: unknown }) => children }));
 
 const STAGES = {
@@ -49,7 +48,7 @@ function show(
   (globalThis as any).AbortSignal = { timeout: () => undefined };
   const facts = edit(examples()[example]!);
   const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
-  store.dispatch(jobsSlice.actions.jobLoaded({ facts, cursor: 1 }));
+  store.dispatch(jobsSlice.actions.jobLoaded({ jobId: facts.job.id, base: facts, cursor: 1, waiting: [] }));
   const surfaceId = facts.surfaces[0]!.id;
   render(
     <Provider store={store}>

@@ -19,12 +19,6 @@ import { kitDrafts } from './walk/kits';
 import { TakeOffPanel } from './walk/TakeOffPanel';
 import { Trials } from './walk/Trials';
 
-jest.mock('idb-keyval', () => ({
-  get: async () => undefined,
-  set: async () => undefined,
-  createStore: () => undefined,
-  keys: async () => [],
-}));
 const mockParams: Record<string, string> = { jobId: 'quill-point' };
 jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
@@ -41,7 +35,7 @@ function open(example = 'quill-point', edit: (f: JobFacts) => JobFacts = (f) => 
   (globalThis as { AbortSignal: unknown }).AbortSignal = { timeout: () => undefined };
   const facts = edit(examples()[example]!);
   const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
-  store.dispatch(jobsSlice.actions.jobLoaded({ facts, cursor: 1 }));
+  store.dispatch(jobsSlice.actions.jobLoaded({ jobId: facts.job.id, base: facts, cursor: 1, waiting: [] }));
   return { store, facts: () => store.getState().jobs.byId[facts.job.id]!.facts };
 }
 const inside = (store: Store, children: React.ReactNode) =>

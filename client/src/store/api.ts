@@ -1,5 +1,5 @@
 /** Talks to the server. Every failure comes back as one of three: no signal, refused with problems, or gone. */
-import type { Change, Clash, FirmSettings, JobFacts, Material, Problem, ReadingDraft } from '@roughsill/core';
+import type { Change, Clash, FirmSettings, JobFacts, LoggedChange, Material, Problem, ReadingDraft } from '@roughsill/core';
 
 export interface JobLine {
   readonly id: string;
@@ -20,20 +20,42 @@ export interface InstrumentLine {
   readonly checks: boolean;
 }
 
+/** What the server said to a batch: what it took, what it refused and why, what is to be sent again later. */
+export interface Sent {
+  readonly epoch: string;
+  readonly form: number;
+  readonly accepted: readonly string[];
+  /** Of those, the ones that it had already. */
+  readonly known: readonly string[];
+  readonly refused: readonly { readonly id: string; readonly problems: readonly Problem[] }[];
+  readonly later: readonly string[];
+  readonly clashes: readonly Clash[];
+  readonly before: Readonly<Record<string, number>>;
+  readonly cursors: Readonly<Record<string, number>>;
+}
+
 export type ApiError =
   | { readonly kind: 'away'; readonly says: string }
   | { readonly kind: 'refused'; readonly status: number; readonly says: string; readonly problems: readonly Problem[] };
 export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: ApiError };
 
+const ANSWER_MS = 20_000;
+const IMPORT_MS = 130_000;
+
 const away = (says: string): { ok: false; error: ApiError } => ({ ok: false, error: { kind: 'away', says } });
 
-async function call<T>(path: string, init?: RequestInit): Promise<Result<T>> {
+/** @param isAnswer tells a refusal that is an answer all the same */
+async function call<T>(
+  path: string,
+  init?: RequestInit & { readonly ms?: number },
+  isAnswer: (body: unknown) => boolean = () => false,
+): Promise<Result<T>> {
   let res: Response;
   try {
     res = await fetch(path, {
       ...init,
       headers: init?.body ? { 'content-type': 'application/json' } : undefined,
-      signal: AbortSignal.timeout(20_000),
+      signal: AbortSignal.timeout(init?.ms ?? ANSWER_MS),
     });
   } catch {
     return away('No signal to the server.');
@@ -43,7 +65,7 @@ async function call<T>(path: string, init?: RequestInit): Promise<Result<T>> {
     return away(body?.title ? `${body.title}.` : 'The server does not answer.');
   }
   const body = (await res.json().catch(() => null)) as unknown;
-  if (res.ok && body !== null) return { ok: true, value: body as T };
+  if ((res.ok && body !== null) || isAnswer(body)) return { ok: true, value: body as T };
   const p = (body ?? {}) as { title?: string; detail?: string; errors?: Problem[] };
   return {
     ok: false,
@@ -57,15 +79,15 @@ async function call<T>(path: string, init?: RequestInit): Promise<Result<T>> {
 }
 
 export const api = {
-  session: () => call<{ person: string; settings: FirmSettings }>('/api/session'),
+  session: () => call<{ person: string; settings: FirmSettings; form?: number; epoch?: string }>('/api/session'),
   jobs: () => call<{ jobs: JobLine[] }>('/api/jobs'),
-  job: (id: string) => call<{ cursor: number; facts: JobFacts }>(`/api/jobs/${encodeURIComponent(id)}`),
-  since: (id: string, cursor: number) => call<{ cursor: number; changes: Change[] }>(`/api/jobs/${encodeURIComponent(id)}?since=${cursor}`),
+  job: (id: string) => call<{ epoch: string; cursor: number; facts: JobFacts }>(`/api/jobs/${encodeURIComponent(id)}`),
+  since: (id: string, cursor: number) =>
+    call<{ epoch: string; cursor: number; changes: LoggedChange[]; more: boolean }>(`/api/jobs/${encodeURIComponent(id)}?since=${cursor}`),
   send: (changes: readonly Change[]) =>
-    call<{ accepted: string[]; clashes: Clash[]; cursors: Record<string, number> }>('/api/changes', {
-      method: 'POST',
-      body: JSON.stringify({ changes }),
-    }),
+    call<Sent>('/api/changes', { method: 'POST', body: JSON.stringify({ changes }) }, (b) =>
+      Array.isArray((b as { accepted?: unknown } | null)?.accepted),
+    ),
   instruments: () => call<{ instruments: InstrumentLine[]; lab: { name: string; simulated: boolean } }>('/api/instruments'),
   readInstrument: (id: string, use: { jobId: string; surfaceId: string; depth: 'face' | 'all'; seconds: number; setTo: string }) =>
     call<{ reading: Omit<ReadingDraft, 'takenAt'>; says: string; simulated: boolean }>(`/api/instruments/${encodeURIComponent(id)}/read`, {
@@ -81,6 +103,27 @@ export const api = {
     call<{ csv: string; ready: number; waiting: number; lab: string; simulated: boolean }>(
       `/api/jobs/${encodeURIComponent(jobId)}/lab-answers`,
     ),
-  importFile: (text: string, copy: boolean) =>
-    call<{ jobId: string; cursor: number }>(`/api/jobs/import${copy ? '?copy=true' : ''}`, { method: 'POST', body: text }),
+  importFile: (text: string, copy: boolean, task?: string) => {
+    const query = new URLSearchParams({ ...(copy ? { copy: 'true' } : {}), ...(task ? { task } : {}) }).toString();
+    return call<{ jobId: string; cursor: number }>(`/api/jobs/import${query ? `?${query}` : ''}`, {
+      method: 'POST',
+      body: text,
+      ms: IMPORT_MS,
+    });
+  },
+  /** How far work beside the requests is; refused when it is over. */
+  task: (id: string) => call<{ state: 'waiting' | 'running'; share: number }>(`/api/tasks/${id}`),
+  stopTask: (id: string) => call<{ stopped: true }>(`/api/tasks/${id}`, { method: 'DELETE' }),
+  /** A paper as a file, made beside the requests. */
+  async paper(path: string, task: string, stop: AbortSignal): Promise<Result<Blob>> {
+    try {
+      const res = await fetch(`${path}?task=${task}`, { signal: stop });
+      if (res.ok) return { ok: true, value: await res.blob() };
+      const p = (await res.json().catch(() => ({}))) as { title?: string; detail?: string };
+      const says = [p.title, p.detail].filter(Boolean).join('. ') || 'The server does not answer.';
+      return { ok: false, error: { kind: 'refused', status: res.status, says, problems: [] } };
+    } catch {
+      return away(stop.aborted ? 'Stopped.' : 'No signal to the server.');
+    }
+  },
 };

@@ -1,42 +1,77 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
-import { applyChange, type JobFacts } from '@roughsill/core';
-import { loadOutbox, loadPreferences, loadSnapshot, saveOutbox, savePreferences, saveSnapshot } from './persist';
-import { jobsSlice, outboxSlice, sessionSlice } from './slices';
-import { makeStore, type Store } from './store';
+import { FirmSettings, readChange } from '@roughsill/core';
+import type { JobLine } from './api';
+import { bringOver, sorted } from './legacy';
+import { loadPreferences, savePreferences } from './persist';
 import { sendPictures } from './pictures';
-import { flush, loadSession, pull, withWaiting } from './sync';
+import { asideRows, dropAside, jobIds, loadFact, loadKeptJob, saveFact, saveJob, setAside, trimSent, waitingRows } from './shelf';
+import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, withChanges, type OpenJob } from './slices';
+import { makeStore, type Store, type Thunk } from './store';
+import { flush, loadSession, pull, settled } from './sync';
+import { hearTabs, tellTabs } from './tabs';
 
 const SNAPSHOT_DELAY_MS = 400;
 const PULL_MS = 15_000;
 
-async function restore(store: Store): Promise<void> {
-  const waiting = loadOutbox();
-  if (waiting.length > 0) store.dispatch(outboxSlice.actions.queued(waiting));
-  const kept = await loadSnapshot();
-  if (kept?.list && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded([...kept.list]));
-  if (kept?.settings) store.dispatch(sessionSlice.actions.restored({ settings: kept.settings }));
-  for (const [jobId, job] of Object.entries(kept?.jobs ?? {})) {
-    if (!store.getState().jobs.byId[jobId]) store.dispatch(jobsSlice.actions.jobLoaded({ ...job, facts: withWaiting(job.facts, waiting) }));
-  }
-  // A job that was begun without signal and never snapshotted is all in the outbox.
+async function restoreOutbox(store: Store): Promise<void> {
+  const at = new Date().toISOString();
+  await bringOver(at).catch(() => undefined);
+  const { changes, aside } = sorted(
+    (await waitingRows()).map((r) => r.change),
+    at,
+  );
+  if (aside.length > 0) await setAside(aside);
+  store.dispatch(outboxSlice.actions.queued(changes));
+  store.dispatch(outboxSlice.actions.asideFound(await asideRows()));
+  const epoch = await loadFact('epoch');
+  if (typeof epoch === 'string') store.dispatch(outboxSlice.actions.epochKnown(epoch));
+}
+
+async function restoreJob(store: Store, jobId: string): Promise<void> {
+  if (store.getState().jobs.byId[jobId]) return;
+  const kept = await loadKeptJob(jobId);
+  if (kept && !store.getState().jobs.byId[jobId])
+    store.dispatch(jobsSlice.actions.jobLoaded({ jobId, ...kept, waiting: store.getState().outbox.waiting }));
+}
+
+/** A job that was begun without signal and that the server never had is all in the outbox. */
+function restoreBegun(store: Store): void {
+  const { waiting } = store.getState().outbox;
   for (const c of waiting) {
     if (c.entity !== 'job' || c.op !== 'add' || c.jobId === null || store.getState().jobs.byId[c.jobId]) continue;
-    const begun = waiting
-      .filter((x) => x.jobId === c.jobId)
-      .reduce<JobFacts | null>((f, x) => {
-        const next = applyChange(f, x);
-        return next.ok ? next.value : f;
-      }, null);
-    if (begun) store.dispatch(jobsSlice.actions.jobLoaded({ facts: begun, cursor: 0 }));
+    store.dispatch(jobsSlice.actions.jobLoaded({ jobId: c.jobId, base: null, cursor: 0, waiting }));
   }
 }
 
-function keep(store: Store): void {
+async function restore(store: Store): Promise<void> {
+  await restoreOutbox(store);
+  const [list, settings, ids] = await Promise.all([loadFact('list'), loadFact('settings'), jobIds()]);
+  // The job that this address opens comes first.
+  const shown = ids.filter((id) => location.pathname.split('/').includes(id));
+  for (const id of shown) await restoreJob(store, id);
+  restoreBegun(store);
+  if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list as JobLine[]));
+  const known = FirmSettings.safeParse(settings);
+  if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
+  for (const id of ids) await restoreJob(store, id);
+}
+
+function keepWritten(store: Store): void {
   let before = store.getState();
   let timer: ReturnType<typeof setTimeout> | undefined;
+  const kept = new Map<string, OpenJob['base']>(Object.entries(before.jobs.byId).map(([id, j]) => [id, j.base]));
+  const save = async () => {
+    const { jobs, session } = store.getState();
+    for (const [id, job] of Object.entries(jobs.byId)) {
+      if (job.base === null || kept.get(id) === job.base) continue;
+      kept.set(id, job.base);
+      await saveJob(id, { base: job.base, cursor: job.cursor });
+    }
+    if (jobs.list) await saveFact('list', jobs.list);
+    await saveFact('settings', session.settings);
+  };
   store.subscribe(() => {
     const state = store.getState();
-    if (state.outbox.waiting !== before.outbox.waiting) saveOutbox(state.outbox.waiting);
     if (state.session !== before.session) savePreferences({ dim: state.session.dim, recent: state.session.recent });
     if (
       state.jobs.byId !== before.jobs.byId ||
@@ -44,25 +79,53 @@ function keep(store: Store): void {
       state.session.settings !== before.session.settings
     ) {
       clearTimeout(timer);
-      timer = setTimeout(() => {
-        const { jobs, session } = store.getState();
-        void saveSnapshot({ list: jobs.list, jobs: jobs.byId, settings: session.settings });
-      }, SNAPSHOT_DELAY_MS);
+      // A copy of what the server has: failing to keep it loses nothing that was entered.
+      timer = setTimeout(() => void save().catch(() => undefined), SNAPSHOT_DELAY_MS);
     }
     before = state;
   });
 }
 
+/** What another tab of this phone wrote or heard. */
+function follow(store: Store): void {
+  hearTabs((word) => {
+    if (word.kind === 'queued') {
+      const fresh = word.changes.filter((c) => readChange(c).ok && !store.getState().outbox.waiting.some((w) => w.id === c.id));
+      store.dispatch(outboxSlice.actions.queued(fresh));
+      for (const jobId of new Set(fresh.map((c) => c.jobId))) {
+        const job = jobId === null ? undefined : store.getState().jobs.byId[jobId];
+        const facts = job && withChanges(job.facts, jobId!, fresh);
+        if (facts) store.dispatch(jobsSlice.actions.factsChanged({ facts, changes: fresh.filter((c) => c.jobId === jobId) }));
+      }
+      void store.dispatch(flush());
+    } else if (word.kind === 'settled') store.dispatch(settled(word.act));
+    else if (word.kind === 'aside') store.dispatch(outboxSlice.actions.asideFound(word.list));
+    else store.dispatch(outboxSlice.actions.asideGone(word.id));
+  });
+}
+
+/** A refused change is let go of: mended and sent anew, or not wanted. */
+export const letGo =
+  (id: string): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    await dropAside(id);
+    dispatch(outboxSlice.actions.asideGone(id));
+    tellTabs({ kind: 'mended', id });
+  };
+
 /** @returns the store, already filling */
 export function boot(): Store {
   const store = makeStore();
   store.dispatch(sessionSlice.actions.restored(loadPreferences()));
-  void restore(store).then(() => {
-    keep(store);
-    void store.dispatch(loadSession());
-    void store.dispatch(flush());
-    void sendPictures();
-  });
+  follow(store);
+  void restore(store)
+    .catch(() => store.dispatch(outboxSlice.actions.unkept('its store does not answer')))
+    .then(() => {
+      keepWritten(store);
+      void store.dispatch(loadSession()).then(() => store.dispatch(flush()));
+      void sendPictures((says) => store.dispatch(noticeSlice.actions.refused({ says, problems: [] })));
+      void trimSent(Date.now()).catch(() => undefined);
+    });
   const look = () => {
     if (document.visibilityState !== 'visible') return;
     void store.dispatch(flush());

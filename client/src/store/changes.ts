@@ -1,25 +1,30 @@
-/** Every tap that writes goes through `commit`: checked by the core, shown at once, queued for the server. */
+/** Every tap that writes goes through `commit`: checked by the core, shown at once, kept, queued for the server. */
 import {
   applyChange,
   applyChanges,
-  CHILD_LIST,
+  CHANGE_VERSION,
+  FIRM_ID,
+  FIRM_SETTINGS,
   inverse,
-  isChild,
   isJobChange,
-  JOB_LIST,
+  recordOf,
+  scopeParent,
   type Change,
   type Entity,
   type FirmSettings,
+  type JobChange,
   type JobFacts,
   type Outcome,
   type Problem,
 } from '@roughsill/core';
+import { newId } from './ids';
+import { deviceId } from './persist';
+import { keep, keepMissing } from './shelf';
 import { flush } from './sync';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';
 import type { Thunk } from './store';
+import { tellTabs } from './tabs';
 
-/** 128 random bits. Not crypto.randomUUID: a phone that reaches the office machine over plain http does not have it. */
-export const newId = (): string => Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join('');
 const now = (): string => new Date().toISOString();
 
 /** A change without its stamp. */
@@ -47,29 +52,33 @@ export const set = (entity: Entity, entityId: string, fields: object, surfaceId?
 });
 export const remove = (entity: Entity, entityId: string, surfaceId?: string): Draft => ({ entity, entityId, surfaceId, op: 'remove' });
 
-function seen(facts: JobFacts | null, d: Draft): Record<string, unknown> | undefined {
+const parentOf = (jobId: string, d: Draft): Change['parent'] =>
+  d.surfaceId === undefined ? scopeParent(d.entity, jobId) : { kind: 'surface', id: d.surfaceId };
+
+function seen(facts: JobFacts | null, d: Draft, parent: Change['parent']): Record<string, unknown> | undefined {
   if (!facts || d.op !== 'set') return undefined;
-  const row: object | undefined =
-    d.entity === 'job'
-      ? facts.job
-      : isChild(d.entity)
-        ? facts.surfaces.find((s) => s.id === d.surfaceId)?.[CHILD_LIST[d.entity]].find((r) => r.id === d.entityId)
-        : facts[JOB_LIST[d.entity]].find((r) => r.id === d.entityId);
-  return row && Object.fromEntries(Object.keys(d.fields ?? {}).map((k) => [k, (row as Record<string, unknown>)[k]]));
+  const row = recordOf(facts, { entity: d.entity, entityId: d.entityId, parent });
+  return row && Object.fromEntries(Object.keys(d.fields ?? {}).map((k) => [k, row[k]]));
 }
 
-const stamp = (jobId: string, d: Draft, by: string, facts: JobFacts | null): Change => ({
-  id: newId(),
-  jobId,
-  entity: d.entity,
-  entityId: d.entityId,
-  surfaceId: d.surfaceId ?? null,
-  op: d.op,
-  fields: d.fields ?? {},
-  saw: seen(facts, d),
-  at: now(),
-  by,
-});
+function stamp(jobId: string, d: Draft, by: string, act: string, facts: JobFacts | null): Change {
+  const parent = parentOf(jobId, d);
+  return {
+    v: CHANGE_VERSION,
+    id: newId(),
+    jobId,
+    entity: d.entity,
+    entityId: d.entityId,
+    parent,
+    op: d.op,
+    fields: d.fields ?? {},
+    saw: seen(facts, d, parent),
+    at: now(),
+    by,
+    device: deviceId(),
+    act,
+  };
+}
 
 function undoOf(before: JobFacts | null, changes: readonly Change[]): Omit<UndoStep, 'label' | 'jobId'> | null {
   const back: Change[] = [];
@@ -85,6 +94,31 @@ function undoOf(before: JobFacts | null, changes: readonly Change[]): Omit<UndoS
   return { changes: back };
 }
 
+const why = (e: unknown): string =>
+  e instanceof Error && e.name === 'QuotaExceededError' ? 'its store is full' : 'its store does not answer';
+
+/** Shown and queued at once; kept right after, and told when it cannot be. Other tabs hear of it once it is kept. */
+const queue =
+  (changes: readonly Change[]): Thunk =>
+  (dispatch) => {
+    dispatch(outboxSlice.actions.queued(changes));
+    void keep(changes)
+      .catch((e: unknown) => dispatch(outboxSlice.actions.unkept(why(e))))
+      .then(() => {
+        tellTabs({ kind: 'queued', changes });
+        return dispatch(flush());
+      });
+  };
+
+/** Tries again to keep what this phone could not. */
+export const keepAgain = (): Thunk<Promise<void>> => async (dispatch, getState) => {
+  await keepMissing(getState().outbox.waiting).then(
+    () => dispatch(outboxSlice.actions.unkept(null)),
+    (e: unknown) => dispatch(outboxSlice.actions.unkept(why(e))),
+  );
+  await dispatch(flush());
+};
+
 /**
  * Writes a batch to a job.
  * @param label what it did, for the undo button; null: not to be taken back by a button
@@ -95,40 +129,64 @@ export const commit =
   (dispatch, getState) => {
     const state = getState();
     const before = state.jobs.byId[jobId]?.facts ?? null;
-    const changes = drafts.map((d) => stamp(jobId, d, state.session.person, before));
+    const act = newId();
+    const changes = drafts.map((d) => stamp(jobId, d, state.session.person, act, before));
     const after: Outcome<JobFacts> = applyChanges(before, changes, new Date().getUTCFullYear());
     if (!after.ok) return after.problems.map((p) => ({ ...p, path: p.path.replace(/^changes\[\d+\]\.(fields\.)?/, '') }));
     dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
-    dispatch(outboxSlice.actions.queued(changes));
     const back = label === null ? null : undoOf(before, changes);
     dispatch(noticeSlice.actions.canUndo(back && label ? { ...back, label, jobId } : null));
-    void dispatch(flush());
+    dispatch(queue(changes));
     return [];
   };
 
 export const undo = (): Thunk => (dispatch, getState) => {
   const step = getState().notice.undo;
   if (!step) return;
-  const changes = step.changes.map((c) => ({ ...c, at: now() }));
+  const act = newId();
+  const changes = step.changes.map((c) => ({ ...c, at: now(), act }));
   const before = getState().jobs.byId[step.jobId]?.facts ?? null;
   const after = applyChanges(before, changes, new Date().getUTCFullYear());
   if (!after.ok) return void dispatch(noticeSlice.actions.refused({ says: 'It cannot be taken back any more.', problems: after.problems }));
   dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
-  dispatch(outboxSlice.actions.queued(changes));
   dispatch(noticeSlice.actions.canUndo(null));
-  void dispatch(flush());
+  dispatch(queue(changes));
 };
 
 /** A setting of the firm, by the same road. */
 export const changeSettings =
   (fields: Partial<FirmSettings>): Thunk =>
   (dispatch, getState) => {
-    const { person } = getState().session;
     dispatch(sessionSlice.actions.settingsChanged(fields));
-    dispatch(
-      outboxSlice.actions.queued([
-        { id: newId(), jobId: null, entity: 'firm', entityId: 'firm', surfaceId: null, op: 'set', fields, at: now(), by: person },
-      ]),
-    );
-    void dispatch(flush());
+    const change: Change = {
+      v: CHANGE_VERSION,
+      id: newId(),
+      jobId: null,
+      entity: FIRM_SETTINGS,
+      entityId: FIRM_SETTINGS,
+      parent: { kind: 'firm', id: FIRM_ID },
+      op: 'set',
+      fields,
+      at: now(),
+      by: getState().session.person,
+      device: deviceId(),
+      act: null,
+    };
+    dispatch(queue([change]));
+  };
+
+/**
+ * A change that was refused goes out again, mended: as a new one, for an id may not come again with other content.
+ * @returns what is still wrong with it here, with nothing sent
+ */
+export const sendMended =
+  (refused: JobChange, fields: Record<string, unknown>): Thunk<readonly Problem[]> =>
+  (dispatch, getState) => {
+    const change: JobChange = { ...refused, id: newId(), fields, saw: undefined, at: now(), act: null };
+    const before = getState().jobs.byId[change.jobId]?.facts ?? null;
+    const after = applyChanges(before, [change], new Date().getUTCFullYear());
+    if (!after.ok) return after.problems.map((p) => ({ ...p, path: p.path.replace(/^changes\[0\]\.(fields\.)?/, '') }));
+    dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes: [change] }));
+    dispatch(queue([change]));
+    return [];
   };

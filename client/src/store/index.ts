@@ -1,9 +1,11 @@
-export { boot } from './boot';
+export { boot, letGo } from './boot';
 export { api, type InstrumentLine, type JobLine } from './api';
-export { add, changeSettings, commit, newId, remove, set, undo, type Draft } from './changes';
+export { add, changeSettings, commit, keepAgain, remove, sendMended, set, undo, type Draft } from './changes';
+export { newId } from './ids';
 export { findSurface, useDigest, useJob, useSettings, useSurfacePlan } from './hooks';
 export { keepPicture, sendPictures, waitingPicture } from './pictures';
 export { LARGE } from './large';
-export { noticeSlice, sessionSlice, type UndoStep } from './slices';
+export type { Aside } from './shelf';
+export { noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';
 export { makeStore, useAppDispatch, useAppSelector, type Store } from './store';
 export { flush, loadList, loadOtherJobs } from './sync';

@@ -20,7 +20,7 @@ const workerLost = createAction<string>('worker/lost');
 export const largeJobs =
   (spawn: () => Worker): Middleware<object, Slices> =>
   (store) => {
-    const { jobLoaded, factsChanged, digested } = jobsSlice.actions;
+    const { jobLoaded, factsChanged, settled, pulled, digested } = jobsSlice.actions;
     const held = new Set<string>();
     let worker: Worker | undefined;
 
@@ -41,11 +41,22 @@ export const largeJobs =
       post({ kind: 'facts', facts, settings: store.getState().session.settings, thisYear: new Date().getUTCFullYear() });
     };
 
+    const shown = (jobId: string) => store.getState().jobs.byId[jobId]?.facts;
+
     return (next) => (action) => {
+      const before = store.getState().jobs.byId;
       const result = next(action);
       if (factsChanged.match(action)) tell(action.payload.facts, action.payload.changes);
-      else if (jobLoaded.match(action)) tell(action.payload.facts);
-      else if (workerLost.match(action)) tell(store.getState().jobs.byId[action.payload]?.facts);
+      else if (jobLoaded.match(action)) tell(shown(action.payload.jobId));
+      else if (pulled.match(action)) {
+        const { jobId, changes, others } = action.payload;
+        const job = before[jobId];
+        const alone = job?.acked.length === 0 && !action.payload.waiting.some((c) => c.jobId === jobId);
+        if (others) tell(shown(jobId), alone ? changes : undefined);
+      } else if (settled.match(action)) {
+        // Facts move only when something was refused: what it did is taken off again.
+        for (const jobId of held) if (shown(jobId) !== before[jobId]?.facts) tell(shown(jobId));
+      } else if (workerLost.match(action)) tell(store.getState().jobs.byId[action.payload]?.facts);
       else if (sessionSlice.actions.known.match(action) || sessionSlice.actions.settingsChanged.match(action)) {
         for (const jobId of held) tell(store.getState().jobs.byId[jobId]?.facts);
       }

@@ -1,37 +1,16 @@
-/** What survives a reload without signal: opened jobs in IndexedDB, and what has not been sent yet in localStorage, written at once. */
-import { get, set } from 'idb-keyval';
-import { Change, FirmSettings, JobFacts } from '@roughsill/core';
-import type { JobLine } from './api';
-import type { OpenJob } from './slices';
+/** Small things of this browser: how it looks, what was used last, and its own name. */
+import { newId } from './ids';
 
-const OUTBOX = 'rough-sill.outbox';
 const PREFERENCES = 'rough-sill.preferences';
-const SNAPSHOT = 'rough-sill.snapshot';
+const DEVICE = 'rough-sill.device';
 
-export interface Snapshot {
-  readonly list: readonly JobLine[] | null;
-  readonly jobs: Readonly<Record<string, OpenJob>>;
-  readonly settings: FirmSettings;
-}
-
-/** Storage may be full, or shut off: the app goes on without it. */
+/** Storage may be shut off: the app goes on without it. */
 function quietly<T>(f: () => T, otherwise: T): T {
   try {
     return f();
   } catch {
     return otherwise;
   }
-}
-
-export function saveOutbox(waiting: readonly Change[]): void {
-  quietly(() => localStorage.setItem(OUTBOX, JSON.stringify(waiting)), undefined);
-}
-
-export function loadOutbox(): Change[] {
-  return quietly(() => {
-    const parsed = Change.array().safeParse(JSON.parse(localStorage.getItem(OUTBOX) ?? '[]'));
-    return parsed.success ? parsed.data : [];
-  }, []);
 }
 
 export function savePreferences(p: { dim: boolean; recent: readonly string[] }): void {
@@ -45,18 +24,13 @@ export function loadPreferences(): { dim?: boolean; recent?: string[] } {
   }, {});
 }
 
-export const saveSnapshot = (s: Snapshot): Promise<void> => set(SNAPSHOT, s).catch(() => undefined);
-
-/** Only what still fits today's schemas comes back, with its gaps filled: an older app may have written it. */
-export async function loadSnapshot(): Promise<Snapshot | null> {
-  const raw = (await get(SNAPSHOT).catch(() => null)) as Snapshot | null | undefined;
-  if (!raw || typeof raw !== 'object') return null;
-  const settings = FirmSettings.safeParse(raw.settings);
-  const jobs = Object.fromEntries(
-    Object.entries(raw.jobs ?? {}).flatMap(([id, j]) => {
-      const facts = JobFacts.safeParse(j.facts);
-      return facts.success ? [[id, { ...j, facts: facts.data }]] : [];
-    }),
-  );
-  return { list: raw.list ?? null, jobs, ...(settings.success ? { settings: settings.data } : {}) } as Snapshot;
-}
+let device: string | undefined;
+/** Which browser wrote a change: made once, told to nobody but the firm's own log. */
+export const deviceId = (): string =>
+  (device ??= quietly(() => {
+    const known = localStorage.getItem(DEVICE);
+    if (known !== null && known !== '') return known;
+    const made = newId();
+    localStorage.setItem(DEVICE, made);
+    return made;
+  }, newId()));

@@ -1,13 +1,33 @@
 /** What the app holds: facts and what is on its way, never anything derived from them. */
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { DEFAULT_SETTINGS, type Change, type Clash, type FirmSettings, type JobDigest, type JobFacts, type Problem } from '@roughsill/core';
+import {
+  applyChange,
+  DEFAULT_SETTINGS,
+  type Change,
+  type Clash,
+  type FirmSettings,
+  type JobDigest,
+  type JobFacts,
+  type Problem,
+} from '@roughsill/core';
 import type { JobLine } from './api';
+import type { Aside } from './shelf';
 
 export type LoadStatus = 'none' | 'loading' | 'ready' | 'away' | 'missing';
 
-export interface OpenJob {
-  readonly facts: JobFacts;
+/** Taken by the server, and not yet seen in its log among what others wrote. */
+interface Acked {
+  readonly change: Change;
   readonly cursor: number;
+}
+
+export interface OpenJob {
+  /** As the server told it at `cursor`; null while it was never there. */
+  readonly base: JobFacts | null;
+  readonly cursor: number;
+  readonly acked: readonly Acked[];
+  /** What is shown: the base, with what the server took and what still waits on top. */
+  readonly facts: JobFacts;
 }
 
 export interface JobsState {
@@ -21,6 +41,44 @@ export interface JobsState {
 
 const jobsStart: JobsState = { list: null, listStatus: 'none', byId: {}, status: {}, digests: {} };
 
+/** Puts changes on top of facts, in their order. One that is in there already, or does not fit, is passed over. */
+export function withChanges(facts: JobFacts | null, jobId: string, changes: readonly Change[]): JobFacts | null {
+  return changes.reduce<JobFacts | null>((f, c) => {
+    if (c.jobId !== jobId) return f;
+    const next = applyChange(f, c);
+    return next.ok ? next.value : f;
+  }, facts);
+}
+
+/** What the server said to a batch. */
+export interface SettledAct {
+  readonly accepted: readonly Change[];
+  readonly refused: readonly Aside[];
+  readonly before: Readonly<Record<string, number>>;
+  readonly cursors: Readonly<Record<string, number>>;
+  /** What waits after it. */
+  readonly waiting: readonly Change[];
+}
+
+function settledJob(job: OpenJob, jobId: string, act: SettledAct): OpenJob {
+  const own = act.accepted.filter((c) => c.jobId === jobId);
+  const cursor = act.cursors[jobId];
+  const unrefused = act.refused.every((a) => (a.raw as Change).jobId !== jobId);
+  const waits = act.waiting.some((c) => c.jobId === jobId);
+  let { base, acked } = job;
+  let at = job.cursor;
+  // The cursor moves only over what was received: when others wrote in between, their changes are still to come.
+  if (cursor !== undefined && act.before[jobId] === job.cursor && acked.length === 0) {
+    base = unrefused && !waits ? job.facts : withChanges(base, jobId, own);
+    at = cursor;
+  } else if (own.length > 0) acked = [...acked, ...own.map((change) => ({ change, cursor: cursor ?? job.cursor }))];
+  const facts = unrefused ? job.facts : restacked(base, jobId, acked, act.waiting);
+  return facts === null ? { ...job, base, acked, cursor: at } : { base, acked, cursor: at, facts };
+}
+
+const restacked = (base: JobFacts | null, jobId: string, acked: readonly Acked[], waiting: readonly Change[]): JobFacts | null =>
+  withChanges(base, jobId, [...acked.map((a) => a.change), ...waiting]);
+
 export const jobsSlice = createSlice({
   name: 'jobs',
   initialState: jobsStart,
@@ -29,26 +87,51 @@ export const jobsSlice = createSlice({
     listLoaded: (s, a: PayloadAction<JobLine[]>) => ({ ...s, list: a.payload, listStatus: 'ready' }),
     listAway: (s) => ({ ...s, listStatus: s.list ? 'ready' : 'away' }),
     jobLoading: (s, a: PayloadAction<string>) => ({ ...s, status: { ...s.status, [a.payload]: s.byId[a.payload] ? 'ready' : 'loading' } }),
-    jobLoaded: (s, a: PayloadAction<OpenJob>) => {
-      const { id } = a.payload.facts.job;
-      return { ...s, byId: { ...s.byId, [id]: a.payload }, status: { ...s.status, [id]: 'ready' } };
+    /** The whole job as the server has it, or as it was kept; or one begun here, which the server does not know yet. */
+    jobLoaded: (s, a: PayloadAction<{ base: JobFacts | null; cursor: number; jobId: string; waiting: readonly Change[] }>) => {
+      const { base, cursor, jobId, waiting } = a.payload;
+      const acked = (s.byId[jobId]?.acked ?? []).filter((x) => x.cursor > cursor);
+      const facts = restacked(base, jobId, acked, waiting);
+      if (facts === null) return s;
+      return { ...s, byId: { ...s.byId, [jobId]: { base, cursor, acked, facts } }, status: { ...s.status, [jobId]: 'ready' } };
     },
     jobFailed: (s, a: PayloadAction<{ jobId: string; status: 'away' | 'missing' }>) => ({
       ...s,
       status: { ...s.status, [a.payload.jobId]: s.byId[a.payload.jobId] ? 'ready' : a.payload.status },
     }),
-    /** Facts after changes that this phone made, or that came from another. */
+    /** Facts after changes that were made on this phone. */
     factsChanged: (s, a: PayloadAction<{ facts: JobFacts; changes: readonly Change[] }>) => {
       const { id } = a.payload.facts.job;
-      return {
-        ...s,
-        byId: { ...s.byId, [id]: { facts: a.payload.facts, cursor: s.byId[id]?.cursor ?? 0 } },
-        status: { ...s.status, [id]: 'ready' },
-      };
+      const job = s.byId[id] ?? { base: null, cursor: 0, acked: [], facts: a.payload.facts };
+      return { ...s, byId: { ...s.byId, [id]: { ...job, facts: a.payload.facts } }, status: { ...s.status, [id]: 'ready' } };
     },
-    cursorMoved: (s, a: PayloadAction<{ jobId: string; cursor: number }>) => {
-      const job = s.byId[a.payload.jobId];
-      return job ? { ...s, byId: { ...s.byId, [a.payload.jobId]: { ...job, cursor: a.payload.cursor } } } : s;
+    settled: (s, a: PayloadAction<SettledAct>) => {
+      const ids = new Set([...a.payload.accepted, ...a.payload.refused.map((r) => r.raw as Change)].map((c) => c.jobId));
+      const changed = [...ids].flatMap((id) => {
+        const job = id === null ? undefined : s.byId[id];
+        return job ? [[id!, settledJob(job, id!, a.payload)] as const] : [];
+      });
+      return { ...s, byId: { ...s.byId, ...Object.fromEntries(changed) } };
+    },
+    /** A page of the log: what others wrote, and what this phone wrote among it, in the server's order. */
+    pulled: (
+      s,
+      a: PayloadAction<{
+        jobId: string;
+        base: JobFacts;
+        cursor: number;
+        changes: readonly Change[];
+        waiting: readonly Change[];
+        others: boolean;
+      }>,
+    ) => {
+      const { jobId, base, cursor, waiting, others } = a.payload;
+      const job = s.byId[jobId];
+      if (!job) return s;
+      const acked = job.acked.filter((x) => x.cursor > cursor);
+      const still = acked.length === 0 && !waiting.some((c) => c.jobId === jobId);
+      const facts = still ? base : others ? (restacked(base, jobId, acked, waiting) ?? job.facts) : job.facts;
+      return { ...s, byId: { ...s.byId, [jobId]: { base, cursor, acked, facts } } };
     },
     digested: (s, a: PayloadAction<JobDigest>) => ({ ...s, digests: { ...s.digests, [a.payload.jobId]: a.payload } }),
   },
@@ -56,22 +139,67 @@ export const jobsSlice = createSlice({
 
 export interface OutboxState {
   readonly waiting: readonly Change[];
-  readonly status: 'idle' | 'sending' | 'away';
+  readonly aside: readonly Aside[];
+  /** held: the server is older than this app, and would not understand. */
+  readonly status: 'idle' | 'sending' | 'away' | 'held';
   readonly says: string | null;
+  /** Why this phone could not keep what was entered. Null: all of it is kept. */
+  readonly unkept: string | null;
+  readonly epoch: string | null;
+  /** The server writes a newer form: a newer app is there. */
+  readonly newer: boolean;
+  /** After the server was put back to an earlier state: how many of this phone's entries it had lost. Null: it was not. */
+  readonly restored: number | null;
 }
-const outboxStart: OutboxState = { waiting: [], status: 'idle', says: null };
+const outboxStart: OutboxState = {
+  waiting: [],
+  aside: [],
+  status: 'idle',
+  says: null,
+  unkept: null,
+  epoch: null,
+  newer: false,
+  restored: null,
+};
+
+const added = (waiting: readonly Change[], more: readonly Change[]): readonly Change[] => {
+  const there = new Set(waiting.map((c) => c.id));
+  const fresh = more.filter((c) => !there.has(c.id));
+  return fresh.length === 0 ? waiting : [...waiting, ...fresh];
+};
 
 export const outboxSlice = createSlice({
   name: 'outbox',
   initialState: outboxStart,
   reducers: {
-    queued: (s, a: PayloadAction<readonly Change[]>) => ({ ...s, waiting: [...s.waiting, ...a.payload] }),
+    queued: (s, a: PayloadAction<readonly Change[]>) => ({ ...s, waiting: added(s.waiting, a.payload) }),
+    /** In front of all others: they were written first. */
+    requeued: (s, a: PayloadAction<readonly Change[]>) => ({ ...s, waiting: added(a.payload, s.waiting) }),
     sending: (s) => ({ ...s, status: 'sending' }),
-    sent: (s, a: PayloadAction<readonly string[]>) => {
-      const done = new Set(a.payload);
-      return { waiting: s.waiting.filter((c) => !done.has(c.id)), status: 'idle', says: null };
+    settled: (s, a: PayloadAction<SettledAct>) => {
+      const done = new Set([...a.payload.accepted.map((c) => c.id), ...a.payload.refused.map((r) => r.id)]);
+      const waiting = s.waiting.filter((c) => !done.has(c.id));
+      const unkept = waiting.length === 0 ? null : s.unkept;
+      return {
+        ...s,
+        waiting,
+        aside: [...s.aside.filter((x) => !done.has(x.id)), ...a.payload.refused],
+        status: 'idle',
+        says: null,
+        unkept,
+      };
     },
+    asideFound: (s, a: PayloadAction<readonly Aside[]>) => {
+      const ids = new Set(a.payload.map((x) => x.id));
+      return { ...s, aside: [...s.aside.filter((x) => !ids.has(x.id)), ...a.payload] };
+    },
+    asideGone: (s, a: PayloadAction<string>) => ({ ...s, aside: s.aside.filter((x) => x.id !== a.payload) }),
     away: (s, a: PayloadAction<string>) => ({ ...s, status: 'away', says: a.payload }),
+    held: (s) => ({ ...s, status: 'held', says: null }),
+    unkept: (s, a: PayloadAction<string | null>) => ({ ...s, unkept: a.payload }),
+    epochKnown: (s, a: PayloadAction<string>) => ({ ...s, epoch: a.payload }),
+    newerSeen: (s) => ({ ...s, newer: true }),
+    restored: (s, a: PayloadAction<number | null>) => ({ ...s, restored: a.payload }),
   },
 });
 

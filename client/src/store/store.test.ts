@@ -1,138 +1,308 @@
-/** The way of a tap: shown at once, kept, sent, taken back; and what happens when the server is away or refuses. */
-import { applyChanges, changesFor, type Change, type JobFacts } from '@roughsill/core';
+/** The way of a tap: shown at once, kept, sent, taken back; and what happens when the server is away, refuses, is older, or was restored. */
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
+import { applyChanges, changesFor, readChange, type Change, type JobChange, type JobFacts } from '@roughsill/core';
 import { examples, largeJob } from '@roughsill/demo';
 import type { FromWorker, ToWorker } from '../workers/protocol';
-import { add, commit, set, undo } from './changes';
-import { loadOutbox, saveOutbox } from './persist';
-import { jobsSlice } from './slices';
-import { makeStore, type Store } from './store';
-import { flush, loadJob, pull, withWaiting } from './sync';
 
-jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
+import { EPOCH, nothingNew, settle, testServer, took, type TestServer } from './testing';
 
 const facts = examples()['one-window']!;
 const jobId = facts.job.id;
 const sash = facts.surfaces[0]!;
-const nameIn = (store: Store) => store.getState().jobs.byId[jobId]!.facts.surfaces[0]!.name;
-const rename = (name: string) => commit(jobId, [set('surface', sash.id, { name })], 'renamed');
 
-type Reply = { status: number; body: unknown } | 'no signal';
-let replies: (url: string, changes: Change[]) => Reply;
-const sent: Change[][] = [];
+let server: TestServer;
+/** A page of its own: modules keep what they know of the server and the store between two of them. */
+function page() {
+  jest.resetModules();
+  const { makeStore } = require('./store') as typeof import('./store');
+  const { jobsSlice } = require('./slices') as typeof import('./slices');
+  const sync = require('./sync') as typeof import('./sync');
+  const changes = require('./changes') as typeof import('./changes');
+  const shelf = require('./shelf') as typeof import('./shelf');
+  const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
+  store.dispatch(jobsSlice.actions.jobLoaded({ jobId, base: facts, cursor: 1, waiting: [] }));
+  const job = () => store.getState().jobs.byId[jobId]!;
+  const rename = (name: string) => changes.commit(jobId, [changes.set('surface', sash.id, { name })], 'renamed');
+  return { store, job, rename, name: () => job().facts.surfaces[0]!.name, ...sync, ...changes, shelf, jobsSlice, makeStore };
+}
 beforeEach(() => {
-  sent.length = 0;
-  replies = (_url, changes) => ({ status: 200, body: { accepted: changes.map((c) => c.id), clashes: [], cursors: { [jobId]: 9 } } });
-  (globalThis as any).AbortSignal = { timeout: () => undefined };
-  globalThis.fetch = jest.fn(async (url: string, init?: { body?: string }) => {
-    const changes = init?.body ? (JSON.parse(init.body) as { changes: Change[] }).changes : [];
-    if (changes.length > 0) sent.push(changes);
-    const r = replies(url, changes);
-    if (r === 'no signal') throw new TypeError('failed to fetch');
-    return { ok: r.status < 400, status: r.status, json: async () => r.body };
-  }) as any;
+  globalThis.indexedDB = new IDBFactory();
+  server = testServer();
 });
 
-function open(): Store {
-  const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
-  store.dispatch(jobsSlice.actions.jobLoaded({ facts, cursor: 1 }));
-  return store;
-}
-const settle = () => new Promise((r) => setTimeout(r, 20));
-
 test('a tap is seen at once, goes out once, and can be taken back', async () => {
-  const store = open();
-  expect(store.dispatch(rename('Upper sash'))).toEqual([]);
-  expect(nameIn(store)).toBe('Upper sash');
+  const p = page();
+  expect(p.store.dispatch(p.rename('Upper sash'))).toEqual([]);
+  expect(p.name()).toBe('Upper sash');
   await settle();
-  expect(sent.flat().map((c) => [c.op, c.fields, c.saw])).toEqual([['set', { name: 'Upper sash' }, { name: 'Lower sash' }]]);
-  expect(store.getState().outbox.waiting).toEqual([]);
-  store.dispatch(undo());
-  expect(nameIn(store)).toBe('Lower sash');
+  expect(server.sent.flat().map((c) => [c.v, c.op, c.fields, c.saw, c.parent])).toEqual([
+    [2, 'set', { name: 'Upper sash' }, { name: 'Lower sash' }, { kind: 'job', id: jobId }],
+  ]);
+  expect(server.sent.flat()[0]!.device).toMatch(/^[0-9a-f]{32}$/);
+  expect(p.store.getState().outbox.waiting).toEqual([]);
+  p.store.dispatch(p.undo());
+  expect(p.name()).toBe('Lower sash');
+  await settle();
 });
 
 test('what does not fit is told beside its field, and nothing is written or sent', async () => {
-  const store = open();
-  expect(store.dispatch(commit(jobId, [set('surface', sash.id, { lengthM: -1 })], 'x'))).toEqual([
+  const p = page();
+  expect(p.store.dispatch(p.commit(jobId, [p.set('surface', sash.id, { lengthM: -1 })], 'x'))).toEqual([
     { path: 'lengthM', message: 'length must be more than 0' },
   ]);
   await settle();
-  expect([store.getState().jobs.byId[jobId]!.facts, sent]).toEqual([facts, []]);
+  expect([p.job().facts, server.sent, await p.shelf.waitingRows()]).toEqual([facts, [], []]);
 });
 
-test('without signal the change waits, is kept over a restart, and goes on top of the server’s facts', async () => {
-  replies = () => 'no signal';
-  const store = open();
-  store.dispatch(rename('In the cellar'));
+test('without signal every change has a row of its own, which goes when the server has taken it', async () => {
+  server.taking = null;
+  server.reply = () => 'no signal';
+  const p = page();
+  p.store.dispatch(p.rename('In the cellar'));
+  p.store.dispatch(p.rename('In the cellar, left'));
   await settle();
-  expect(store.getState().outbox).toMatchObject({ status: 'away', says: 'No signal to the server.' });
-  saveOutbox(store.getState().outbox.waiting);
-  const kept = loadOutbox();
-  expect(withWaiting(facts, kept).surfaces[0]!.name).toBe('In the cellar');
-  replies = (_u, changes) => ({ status: 200, body: { accepted: changes.map((c) => c.id), clashes: [], cursors: {} } });
-  await store.dispatch(flush());
-  expect(store.getState().outbox).toMatchObject({ status: 'idle', waiting: [] });
+  expect(p.store.getState().outbox).toMatchObject({ status: 'away', says: 'No signal to the server.', unkept: null });
+  expect((await p.shelf.waitingRows()).map((r) => (r.change as Change).fields['name'])).toEqual(['In the cellar', 'In the cellar, left']);
+  server.reply = nothingNew;
+  server.taking = (changes) => took(changes);
+  await p.store.dispatch(p.flush());
+  expect(p.store.getState().outbox).toMatchObject({ status: 'idle', waiting: [] });
+  expect([await p.shelf.waitingRows(), (await p.shelf.sentChanges()).length]).toEqual([[], 2]);
+});
+
+test('a store that fails is told at once, nothing is said to be kept, and it can be tried again', async () => {
+  server.taking = null;
+  server.reply = () => 'no signal';
+  const p = page();
+  const full = Object.assign(new Error('full'), { name: 'QuotaExceededError' });
+  const open = jest.spyOn(globalThis.indexedDB, 'open').mockImplementation(() => {
+    throw full;
+  });
+  p.store.dispatch(p.rename('No room'));
+  await settle();
+  expect([p.name(), p.store.getState().outbox.unkept]).toEqual(['No room', 'its store is full']);
+  open.mockRestore();
+  await p.store.dispatch(p.keepAgain());
+  expect([p.store.getState().outbox.unkept, (await p.shelf.waitingRows()).length]).toEqual([null, 1]);
 });
 
 test('a database that is away is not a refusal', async () => {
-  replies = () => ({ status: 503, body: { title: 'The records cannot be reached just now' } });
-  const store = open();
-  store.dispatch(rename('x1'));
+  server.taking = () => ({ status: 503, body: { title: 'The records cannot be reached just now' } });
+  const p = page();
+  p.store.dispatch(p.rename('x1'));
   await settle();
-  expect(store.getState().outbox).toMatchObject({ status: 'away', says: 'The records cannot be reached just now.' });
-  expect(store.getState().outbox.waiting).toHaveLength(1);
+  expect(p.store.getState().outbox).toMatchObject({ status: 'away', says: 'The records cannot be reached just now.' });
+  expect(p.store.getState().outbox.waiting).toHaveLength(1);
 });
 
-test('what the server refuses is told, and the job is shown as the server has it', async () => {
-  replies = (url) =>
-    url === '/api/changes'
-      ? {
-          status: 422,
-          body: {
-            title: 'Something in it needs putting right',
-            errors: [{ path: 'changes[0]', message: 'this surface is not on the job' }],
-          },
-        }
-      : { status: 200, body: { cursor: 5, facts } };
-  const store = open();
-  store.dispatch(rename('Refused'));
-  await settle();
-  expect(store.getState().notice.refused?.problems[0]?.message).toBe('this surface is not on the job');
-  expect(nameIn(store)).toBe('Lower sash');
+describe('a refused change', () => {
+  const refusing = (name: string) => (changes: Change[]) => {
+    const bad = changes.filter((c) => c.fields['name'] === name);
+    const problems = [{ path: 'fields.name', message: 'is not wanted here' }];
+    const body = took(
+      changes.filter((c) => !bad.includes(c)),
+      { refused: bad.map((c) => ({ id: c.id, problems })) },
+    ) as { body: object };
+    return { status: bad.length > 0 ? 422 : 200, body: { ...body.body, title: 'Something in it needs putting right' } };
+  };
+
+  test('is set aside and kept; the rest goes, and it is taken off what is shown', async () => {
+    server.taking = null;
+    server.reply = () => 'no signal';
+    const p = page();
+    p.store.dispatch(p.commit(jobId, [p.set('surface', sash.id, { count: 2 })], null));
+    p.store.dispatch(p.rename('Refused'));
+    p.store.dispatch(p.commit(jobId, [p.set('surface', sash.id, { species: 'pine' })], null));
+    await settle();
+    server.reply = nothingNew;
+    server.taking = refusing('Refused');
+    await p.store.dispatch(p.flush());
+    expect(p.job().facts.surfaces[0]).toMatchObject({ name: 'Lower sash', count: 2, species: 'pine' });
+    const { aside, waiting } = p.store.getState().outbox;
+    expect([aside.length, waiting, await p.shelf.waitingRows()]).toEqual([1, [], []]);
+    expect(await p.shelf.asideRows()).toEqual(aside);
+    expect(aside[0]).toMatchObject({ problems: [{ message: 'is not wanted here' }], raw: { fields: { name: 'Refused' } } });
+    // Mended, it goes out as a new one.
+    const read = readChange(aside[0]!.raw);
+    expect(p.store.dispatch(p.sendMended((read as unknown as { value: JobChange }).value, { name: 'Wanted' }))).toEqual([]);
+    await settle();
+    expect(p.name()).toBe('Wanted');
+    expect(server.sent.at(-1)![0]!.id).not.toBe(aside[0]!.id);
+  });
+  test('that makes the server refuse the whole is found by halves', async () => {
+    server.taking = null;
+    server.reply = () => 'no signal';
+    const p = page();
+    for (const name of ['a', 'b', 'poison', 'c', 'd']) p.store.dispatch(p.rename(name));
+    await settle();
+    server.reply = nothingNew;
+    server.taking = (changes) =>
+      changes.some((c) => c.fields['name'] === 'poison')
+        ? { status: 400, body: { title: 'The request does not fit', errors: [{ path: 'x', message: 'cannot be kept' }] } }
+        : took(changes);
+    await p.store.dispatch(p.flush());
+    expect(p.store.getState().outbox.aside.map((a) => (a.raw as Change).fields['name'])).toEqual(['poison']);
+    expect(p.store.getState().outbox.waiting).toEqual([]);
+  });
+  test('of a job that is held up waits, while another job’s goes', async () => {
+    server.taking = (changes) => took([], { later: changes.map((c) => c.id) });
+    const p = page();
+    p.store.dispatch(p.rename('Held'));
+    await settle();
+    expect(p.store.getState().outbox).toMatchObject({ status: 'away', aside: [] });
+    expect(p.store.getState().outbox.waiting).toHaveLength(1);
+  });
 });
 
-test('others’ changes come in; one’s own do not come back', async () => {
-  const store = open();
-  store.dispatch(rename('Mine'));
-  await settle();
-  const theirs = { ...sent[0]![0]!, id: 'their-change', fields: { count: 3 }, saw: undefined };
-  replies = () => ({ status: 200, body: { cursor: 12, changes: [sent[0]![0], theirs] } });
-  await store.dispatch(pull(jobId));
-  expect(store.getState().jobs.byId[jobId]).toMatchObject({ cursor: 12 });
-  expect(store.getState().jobs.byId[jobId]!.facts.surfaces[0]).toMatchObject({ name: 'Mine', count: 3 });
+test('halves of one act are not torn apart between two batches', () => {
+  const { nextBatch } = page();
+  const c = (act: string, n: number) => Array.from({ length: n }, () => ({ act }) as Change);
+  expect(nextBatch([...c('a', 299), ...c('b', 5), ...c('c', 3)])).toHaveLength(304);
+  expect(nextBatch([...c('a', 300), ...c('b', 5)])).toHaveLength(300);
 });
 
-test('an answer that was on its way while a change was taken in does not cover it', async () => {
-  let release: () => void = () => undefined;
-  const late = new Promise<void>((r) => (release = r));
-  const quick = globalThis.fetch;
-  const store = open();
-  globalThis.fetch = jest.fn(async (url: string, init?: { body?: string }) => {
-    if (init?.body) return quick(url, init as RequestInit);
-    if (url.includes('since')) return { ok: true, status: 200, json: async () => ({ cursor: 9, changes: [] }) };
-    await late;
-    return { ok: true, status: 200, json: async () => ({ cursor: 1, facts }) };
-  }) as any;
-  const loading = store.dispatch(loadJob(jobId));
-  store.dispatch(rename('Taken in meanwhile'));
-  await settle();
-  expect(store.getState().outbox.waiting).toEqual([]);
-  release();
-  await loading;
-  expect(nameIn(store)).toBe('Taken in meanwhile');
+describe('the cursor', () => {
+  const theirs = (fields: object, seq: number, over: object = {}) => ({
+    v: 2,
+    id: `their-${seq}`,
+    jobId,
+    entity: 'surface',
+    entityId: sash.id,
+    parent: { kind: 'job', id: jobId },
+    op: 'set',
+    fields,
+    at: '2026-05-04T13:20:00.000Z',
+    by: 'Another',
+    device: null,
+    act: null,
+    seq,
+    receivedAt: '2026-05-04T13:20:00.000Z',
+    ...over,
+  });
+
+  test('moves with what was sent when nobody wrote in between', async () => {
+    server.taking = (changes) => took(changes, { before: { [jobId]: 1 }, cursors: { [jobId]: 2 } });
+    const p = page();
+    p.store.dispatch(p.rename('Mine'));
+    const shown = p.job().facts;
+    await settle();
+    expect(p.job()).toMatchObject({ cursor: 2, acked: [] });
+    expect([p.job().facts, p.job().base]).toEqual([shown, shown]);
+  });
+  test('stays where others wrote in between, until their changes are here, in the server’s order', async () => {
+    let own: Change | undefined;
+    server.taking = (changes) => {
+      [own] = changes;
+      return took(changes, { before: { [jobId]: 5 }, cursors: { [jobId]: 6 } });
+    };
+    server.reply = (url) =>
+      url.includes('since=1')
+        ? { status: 200, body: { epoch: EPOCH, cursor: 5, more: true, changes: [theirs({ name: 'Theirs', count: 3 }, 5)] } }
+        : { status: 200, body: { epoch: EPOCH, cursor: 6, more: false, changes: own ? [{ ...own, seq: 6 }] : [] } };
+    const p = page();
+    p.store.dispatch(p.rename('Mine'));
+    await settle();
+    // Theirs came first there, so mine stands; their other field is here as well.
+    expect(p.job()).toMatchObject({ cursor: 6, acked: [] });
+    expect(p.job().facts.surfaces[0]).toMatchObject({ name: 'Mine', count: 3 });
+    expect(p.job().facts).toEqual(p.job().base);
+  });
+  test('what waits stays on top of what others wrote', async () => {
+    server.taking = () => ({ status: 503, body: {} });
+    server.reply = () => ({
+      status: 200,
+      body: { epoch: EPOCH, cursor: 7, more: false, changes: [theirs({ name: 'Theirs', count: 4 }, 7)] },
+    });
+    const p = page();
+    p.store.dispatch(p.rename('Waiting'));
+    await settle();
+    await p.store.dispatch(p.pull(jobId));
+    expect(p.job().facts.surfaces[0]).toMatchObject({ name: 'Waiting', count: 4 });
+    expect(p.job().base!.surfaces[0]).toMatchObject({ name: 'Theirs' });
+  });
+  test('an answer that was on its way while a change was taken in does not cover it', async () => {
+    let release: () => void = () => undefined;
+    const late = new Promise<void>((r) => (release = r));
+    server.taking = (changes) => took(changes, { before: { [jobId]: 0 }, cursors: { [jobId]: 9 } });
+    server.reply = async (url) => {
+      if (url.includes('since')) return { status: 200, body: { epoch: EPOCH, cursor: 9, changes: [], more: false } };
+      await late;
+      return { status: 200, body: { epoch: EPOCH, cursor: 1, facts } };
+    };
+    const p = page();
+    p.store.dispatch(p.jobsSlice.actions.jobLoaded({ jobId, base: facts, cursor: 0, waiting: [] }));
+    const loading = p.store.dispatch(p.loadJob(jobId));
+    p.store.dispatch(p.rename('Taken in meanwhile'));
+    await settle();
+    release();
+    await loading;
+    expect(p.name()).toBe('Taken in meanwhile');
+  });
+});
+
+describe('another server than before', () => {
+  test('an older one gets nothing that it would not understand: it waits and says so', async () => {
+    server.form = undefined;
+    const p = page();
+    p.store.dispatch(p.rename('For later'));
+    await settle();
+    expect([server.sent, p.store.getState().outbox.status]).toEqual([[], 'held']);
+    server.form = 2;
+    await p.store.dispatch(p.flush());
+    expect(p.store.getState().outbox).toMatchObject({ status: 'idle', waiting: [] });
+  });
+  test('a newer one takes this page’s changes, and the page says that there is a newer app', async () => {
+    server.form = 3;
+    const p = page();
+    p.store.dispatch(p.rename('Old page'));
+    await settle();
+    expect([server.sent.length, p.store.getState().outbox.newer]).toEqual([1, true]);
+  });
+  test('one that was restored is asked anew, gets again what it lost, and the phone says how much that was', async () => {
+    const p = page();
+    p.store.dispatch(p.rename('Sent before the restore'));
+    p.store.dispatch(p.commit(jobId, [p.set('surface', sash.id, { count: 5 })], null));
+    await settle();
+    const before = server.sent.flat();
+    expect(before).toHaveLength(2);
+    server.sent.length = 0;
+    server.epoch = 'epoch-2';
+    server.reply = (url) => ({ status: 200, body: { epoch: 'epoch-2', cursor: 4, facts, changes: [], more: false, url } });
+    // It still has the first, and lost the second.
+    server.taking = (changes) =>
+      took(changes, { epoch: 'epoch-2', known: [before[0]!.id], before: { [jobId]: 4 }, cursors: { [jobId]: 5 } });
+    await p.store.dispatch(p.loadSession());
+    await settle();
+    expect(server.sent.flat().map((c) => c.id)).toEqual(before.map((c) => c.id));
+    expect(p.store.getState().outbox).toMatchObject({ epoch: 'epoch-2', restored: 1, waiting: [] });
+    expect(p.job().facts.surfaces[0]).toMatchObject({ name: 'Sent before the restore', count: 5 });
+  });
+  test('a job that is gone there and whole here is brought back', async () => {
+    const p = page();
+    p.store.dispatch(p.rename('Kept here'));
+    await settle();
+    server.epoch = 'epoch-2';
+    const brought: string[] = [];
+    server.reply = (url, init) => {
+      if (init?.method === 'POST') {
+        brought.push(init.body!);
+        return { status: 201, body: { jobId, cursor: 3 } };
+      }
+      return brought.length === 0
+        ? { status: 404, body: { title: 'There is nothing here' } }
+        : { status: 200, body: { epoch: 'epoch-2', cursor: 3, facts: p.job().facts } };
+    };
+    await p.store.dispatch(p.loadSession());
+    await settle();
+    expect(brought).toHaveLength(1);
+    expect(brought[0]).toContain('"format": "roughsill.job"');
+    expect(p.store.getState().outbox).toMatchObject({ restored: 1, aside: [] });
+  });
 });
 
 test('a reading has no undo button: a correction is a new record', () => {
-  const store = open();
+  const p = page();
   const fields = {
     kind: 'spot',
     takenAt: '2026-05-04T13:20:00.000Z',
@@ -149,19 +319,20 @@ test('a reading has no undo button: a correction is a new record', () => {
     supersedesId: null,
     supersedesWhy: null,
   };
-  expect(store.dispatch(commit(jobId, [add('reading', fields, sash.id)], 'swab'))).toEqual([]);
-  expect(store.getState().notice.undo).toBeNull();
+  expect(p.store.dispatch(p.commit(jobId, [p.add('reading', fields, sash.id)], 'swab'))).toEqual([]);
+  expect(p.store.getState().notice.undo).toBeNull();
 });
 
 test('a large job goes to the worker whole once, then change by change; a lost worker asks for it again', async () => {
   const posted: ToWorker[] = [];
   let answer: (m: { data: FromWorker }) => void = () => undefined;
-  const store = makeStore(
+  const p = page();
+  const store = p.makeStore(
     () => ({ addEventListener: (_: string, f: typeof answer) => (answer = f), postMessage: (m: ToWorker) => posted.push(m) }) as never,
   );
   const large: JobFacts = largeJob(80);
-  store.dispatch(jobsSlice.actions.jobLoaded({ facts: large, cursor: 1 }));
-  store.dispatch(commit(large.job.id, [set('surface', large.surfaces[3]!.id, { count: 9 })], 'count'));
+  store.dispatch(p.jobsSlice.actions.jobLoaded({ jobId: large.job.id, base: large, cursor: 1, waiting: [] }));
+  store.dispatch(p.commit(large.job.id, [p.set('surface', large.surfaces[3]!.id, { count: 9 })], 'count'));
   expect(posted.map((m) => m.kind)).toEqual(['facts', 'changes']);
   answer({ data: { kind: 'lost', jobId: large.job.id } });
   expect(posted.map((m) => m.kind)).toEqual(['facts', 'changes', 'facts']);

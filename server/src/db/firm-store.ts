@@ -40,6 +40,8 @@ export interface Taken {
   readonly epoch: string;
   /** Ids of all changes that stand in the log now, sent before or just now. */
   readonly accepted: readonly string[];
+  /** Of those, the ones that stood there before. */
+  readonly known: readonly string[];
   readonly refused: readonly Refused[];
   /** Neither taken nor refused: their job is held up just now, and they are to be sent again. */
   readonly later: readonly string[];
@@ -72,6 +74,7 @@ export interface LogPage {
 
 interface Outcome {
   readonly accepted: readonly Change[];
+  readonly known: readonly Change[];
   readonly refused: readonly Refused[];
   readonly clashes: readonly Clash[];
   readonly before: number;
@@ -211,6 +214,7 @@ export class FirmStore {
   async apply(changes: readonly Change[], now: Date): Promise<Taken> {
     const epoch = await this.epoch();
     const accepted: string[] = [];
+    const known: string[] = [];
     const refused: Refused[] = [];
     const later: string[] = [];
     const met: Clash[] = [];
@@ -221,7 +225,8 @@ export class FirmStore {
     for (const [scope, batch] of groupBy(changes, (c) => (c.jobId === null ? null : c.jobId))) {
       try {
         const done = scope === null ? await this.applyToFirm(batch, now) : await this.applyToJob(scope, batch.filter(isJobChange), now);
-        accepted.push(...done.accepted.map((c) => c.id));
+        accepted.push(...done.known.map((c) => c.id), ...done.accepted.map((c) => c.id));
+        known.push(...done.known.map((c) => c.id));
         refused.push(...done.refused);
         met.push(...done.clashes);
         reached = Math.max(reached, done.cursor);
@@ -236,7 +241,7 @@ export class FirmStore {
     }
     if (held !== undefined && later.length === changes.length) throw held;
     if (reached > 0) this.life.reached(reached);
-    return { epoch, accepted, refused, later, clashes: met, before, cursors };
+    return { epoch, accepted, known, refused, later, clashes: met, before, cursors };
   }
 
   /** Brings in a whole job that was checked already: all of it or nothing. @throws HttpProblem when it is here */
@@ -328,10 +333,10 @@ export class FirmStore {
         }
         refused.push(...intake.refused.map((r): Refused => ({ id: r.change.id, code: 'does-not-fit', problems: r.problems })));
         const at = before?.cursor ?? 0;
-        if (intake.accepted.length === 0) return { accepted: known, refused, clashes: [], before: at, cursor: at };
+        if (intake.accepted.length === 0) return { accepted: [], known, refused, clashes: [], before: at, cursor: at };
         const next = await this.commit(rows, jobId, intake.accepted, now);
         stands = { cursor: next, facts: intake.facts! };
-        return { accepted: [...known, ...intake.accepted], refused, clashes: intake.clashes, before: at, cursor: next };
+        return { accepted: intake.accepted, known, refused, clashes: intake.clashes, before: at, cursor: next };
       });
       if (stands) this.folded.put(jobId, stands);
       return outcome;
@@ -370,10 +375,10 @@ export class FirmStore {
             }
             accepted.push(c);
           }
-          if (accepted.length === 0) return { accepted: known, refused, clashes: [], before: start.cursor, cursor: start.cursor };
+          if (accepted.length === 0) return { accepted: [], known, refused, clashes: [], before: start.cursor, cursor: start.cursor };
           const cursor = await writeLog(rows, accepted, now);
           await tx.update(t.firms).set({ cursor }).where(eq(t.firms.id, this.firmId));
-          return { accepted: [...known, ...accepted], refused, clashes: [], before: start.cursor, cursor };
+          return { accepted, known, refused, clashes: [], before: start.cursor, cursor };
         }),
       ),
     );

@@ -171,6 +171,7 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
           epoch: z.string(),
           form: z.number(),
           accepted: z.array(Id),
+          known: z.array(Id),
           refused: z.array(z.unknown()),
           later: z.array(Id),
           clashes: z.array(

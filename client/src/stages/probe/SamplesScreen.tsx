@@ -6,6 +6,7 @@ import { registerAct, RULEBOOKS, sampleRegister, say, UNITS, type JobFacts, type
 import { Button, Empty, Figure, NextBar, Panel, Pick, Words } from '../../kit';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
+import { PaperButton } from '../PaperButton';
 import { SampleCard, SIMULATED_LAB } from './SampleCard';
 import { blankFor, sent } from './samples';
 
@@ -37,9 +38,6 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
       ),
     );
   const lines = register.lines.filter((l) => shown === 'all' || l.state === shown);
-  const paper = (name: string, label: string) => (
-    <Button label={label} onPress={() => window.open(`/api/jobs/${jobId}/${name}`, '_blank')} />
-  );
   const out = register.counts.sent + register.counts.due;
   return (
     <>
@@ -78,9 +76,9 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
       <Panel title="In and out">
         <View className="flex-row flex-wrap gap-2">
           <Button look="main" label="Bring in a table" testID="open-import" onPress={() => router.navigate(`/import/${jobId}`)} />
-          {paper('labels.pdf', 'Labels, PDF')}
-          {paper('custody.pdf', 'Chain of custody, PDF')}
-          {paper('samples.csv', 'Register, CSV')}
+          <PaperButton label="Labels, PDF" path={`/api/jobs/${jobId}/labels.pdf`} />
+          <PaperButton label="Chain of custody, PDF" path={`/api/jobs/${jobId}/custody.pdf`} />
+          <Button label="Register, CSV" onPress={() => window.open(`/api/jobs/${jobId}/samples.csv`, '_blank')} />
         </View>
         {ready.length > 0 ? (
           <Button

@@ -9,6 +9,7 @@ import { Button, Empty, Panel, StateMark, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
+import { PaperButton } from '../PaperButton';
 import { moneyFor } from '../money';
 import { AreaCard } from './AreaPanel';
 import { percent } from './DecisionPanel';
@@ -25,12 +26,7 @@ function Survey({ facts }: { readonly facts: JobFacts }) {
   return (
     <>
       <View className="flex-row flex-wrap gap-2">
-        <Button
-          look="main"
-          label="Hazard survey, PDF"
-          onPress={() => window.open(`/api/jobs/${job.id}/survey.pdf`, '_blank')}
-          testID="survey-pdf"
-        />
+        <PaperButton main label="Hazard survey, PDF" path={`/api/jobs/${job.id}/survey.pdf`} testID="survey-pdf" />
         <Button label="Samples" onPress={() => router.navigate(`/samples/${job.id}`)} />
         <Button label="Instruments" onPress={() => router.navigate(`/instruments/${job.id}`)} />
       </View>

@@ -5,7 +5,8 @@ import { router } from 'expo-router';
 import { readJobFile, type Problem } from '@roughsill/core';
 import { Button, Empty, Panel, Row, Words } from '../../kit';
 import { Section } from '../../section';
-import { api, loadList, useAppDispatch, useAppSelector } from '../../store';
+import { api, loadList, newId, useAppDispatch, useAppSelector } from '../../store';
+import { Making, useTaskShare } from '../PaperButton';
 import { useKeys } from '../keys';
 import { Notices } from '../Notices';
 
@@ -102,18 +103,20 @@ interface Refused {
 function ImportButton() {
   const dispatch = useAppDispatch();
   const [refused, setRefused] = useState<Refused | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [task, setTask] = useState<string | null>(null);
+  const share = useTaskShare(task);
 
   const bring = async (text: string, copy: boolean) => {
-    setBusy(true);
-    const r = await api.importFile(text, copy);
-    setBusy(false);
+    const id = newId();
+    setTask(id);
+    const r = await api.importFile(text, copy, id);
+    setTask(null);
     if (r.ok) {
       setRefused(null);
       await dispatch(loadList());
       return router.navigate(`/job/${r.value.jobId}/walk`);
     }
-    const again = r.error.kind === 'refused' && r.error.status === 409;
+    const again = r.error.kind === 'refused' && r.error.says.startsWith('It is already here');
     setRefused({ says: r.error.says, problems: r.error.kind === 'refused' ? r.error.problems : [], copy: again ? text : undefined });
   };
   const read = async (file: File | undefined) => {
@@ -125,6 +128,7 @@ function ImportButton() {
     if (!facts.ok) return setRefused({ says: 'Nothing was brought in. The file has to be put right first.', problems: facts.problems });
     await bring(text, false);
   };
+  if (task !== null) return <Making what="Bringing it in" share={share} onStop={() => void api.stopTask(task)} />;
   return (
     <>
       {createElement(
@@ -139,7 +143,7 @@ function ImportButton() {
             void read(e.target.files?.[0]).finally(() => (e.target.value = ''));
           },
         }),
-        busy ? 'Bringing it in …' : 'Bring in a job file',
+        'Bring in a job file',
       )}
       {refused ? (
         <View role="alert" testID="import-problems" className="w-full gap-1 border-2 border-oxide bg-panel p-3">

@@ -9,7 +9,6 @@ import { NewJobScreen } from './JobForm';
 import { CatalogueScreen } from './CatalogueScreen';
 import { StartScreen } from './StartScreen';
 
-jest.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }));
 jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
   Link: ({ children }: { children: unknown }) => children,

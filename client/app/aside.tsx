@@ -1,0 +1,1 @@
+export { AsideScreen as default } from '../src/stages/on-demand';

@@ -1,0 +1,73 @@
+/** A paper is made beside the requests: how far it is, a way to stop it, and then the file. */
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { Button, Words } from '../kit';
+import { api, newId } from '../store';
+
+const ASK_MS = 400;
+
+/** Asks after work on the server while it runs. @returns how much is done, 0 to 1 */
+export function useTaskShare(task: string | null): number {
+  const [share, setShare] = useState(0);
+  useEffect(() => {
+    setShare(0);
+    if (task === null) return undefined;
+    const timer = setInterval(() => void api.task(task).then((r) => r.ok && setShare(r.value.share)), ASK_MS);
+    return () => clearInterval(timer);
+  }, [task]);
+  return share;
+}
+
+export function Making({ what, share, onStop }: { readonly what: string; readonly share: number; readonly onStop: () => void }) {
+  const pct = Math.round(share * 100);
+  return (
+    <View className="min-h-touch flex-row flex-wrap items-center gap-3 border-2 border-line bg-panel px-3">
+      <Words look="strong" alert>{`${what} … ${pct > 0 ? `${pct} %` : ''}`}</Words>
+      <View aria-hidden className="h-2 w-24 bg-shelf">
+        <View className="h-2 bg-verdigris" style={{ width: `${Math.max(4, pct)}%` }} />
+      </View>
+      <Button look="quiet" label="Stop" says={`Stop: ${what}`} onPress={onStop} />
+    </View>
+  );
+}
+
+interface PaperButtonProps {
+  readonly path: string;
+  readonly label: string;
+  readonly main?: boolean;
+  readonly testID?: string;
+}
+
+export function PaperButton({ path, label, main, testID }: PaperButtonProps) {
+  const [task, setTask] = useState<string | null>(null);
+  const [says, setSays] = useState<string | null>(null);
+  const stop = useRef<AbortController>(null);
+  const share = useTaskShare(task);
+  useEffect(() => () => stop.current?.abort(), []);
+  const make = async () => {
+    const id = newId();
+    stop.current = new AbortController();
+    setSays(null);
+    setTask(id);
+    // Opened by the press itself: a window that opens later by itself is held back by browsers.
+    const page = window.open('', '_blank');
+    const r = await api.paper(path, id, stop.current.signal);
+    setTask(null);
+    if (r.ok && page) page.location.href = URL.createObjectURL(r.value);
+    else {
+      page?.close();
+      setSays(r.ok ? 'The browser held the new window back. Allow it, and press again.' : r.error.says);
+    }
+  };
+  if (task !== null) return <Making what={label} share={share} onStop={() => stop.current?.abort()} />;
+  return (
+    <View className="gap-1">
+      <Button look={main ? 'main' : undefined} label={label} onPress={() => void make()} testID={testID} />
+      {says ? (
+        <Words alert tone="oxide">
+          {says}
+        </Words>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,65 @@
+/** What a page of before November 2026 left on this phone: its outbox in localStorage, its jobs in one snapshot. Brought over once. */
+import { createStore, del, get } from 'idb-keyval';
+import { FirmSettings, readChange, type Change } from '@roughsill/core';
+import { newId } from './ids';
+import { keepMissing, readKeptJob, saveFact, saveJob, setAside, type Aside } from './shelf';
+
+const OUTBOX = 'rough-sill.outbox';
+const SNAPSHOT = 'rough-sill.snapshot';
+
+interface OldSnapshot {
+  readonly list?: unknown;
+  readonly jobs?: Readonly<Record<string, { readonly facts: unknown; readonly cursor: number }>>;
+  readonly settings?: unknown;
+}
+
+/** Reads changes one by one: an entry that cannot be read is set aside and spoils no other. */
+export function sorted(raws: readonly unknown[], at: string): { changes: Change[]; aside: Aside[] } {
+  const changes: Change[] = [];
+  const aside: Aside[] = [];
+  for (const raw of raws) {
+    const read = readChange(raw);
+    if (read.ok) changes.push(read.value);
+    else {
+      const id = (raw as { id?: unknown } | null)?.id;
+      aside.push({ id: typeof id === 'string' && id !== '' ? id : newId(), raw, problems: read.problems, at });
+    }
+  }
+  return { changes, aside };
+}
+
+async function bringOutbox(at: string): Promise<void> {
+  const text = localStorage.getItem(OUTBOX);
+  if (text === null) return;
+  let raws: unknown;
+  try {
+    raws = JSON.parse(text);
+  } catch {
+    raws = [text];
+  }
+  const { changes, aside } = sorted(Array.isArray(raws) ? raws : [raws], at);
+  await keepMissing(changes);
+  if (aside.length > 0) await setAside(aside);
+  // Only now: until it stands in the new place, it stays in the old.
+  localStorage.removeItem(OUTBOX);
+}
+
+async function bringSnapshot(): Promise<void> {
+  const place = createStore('keyval-store', 'keyval');
+  const old = (await get<OldSnapshot>(SNAPSHOT, place).catch(() => null)) ?? null;
+  if (old === null) return;
+  for (const [jobId, job] of Object.entries(old.jobs ?? {})) {
+    const kept = readKeptJob({ base: job.facts, cursor: job.cursor });
+    // It held what was not sent yet as well: place 0 has it asked for anew, and what was typed is put on top from the outbox.
+    if (kept) await saveJob(jobId, { base: kept.base, cursor: 0 });
+  }
+  const settings = FirmSettings.safeParse(old.settings);
+  if (settings.success) await saveFact('settings', settings.data);
+  if (Array.isArray(old.list)) await saveFact('list', old.list as never);
+  await del(SNAPSHOT, place);
+}
+
+export async function bringOver(at: string): Promise<void> {
+  await bringOutbox(at);
+  await bringSnapshot();
+}

@@ -1,0 +1,70 @@
+/** A server for tests of the store: answers what it is told to, and remembers what was sent. */
+import { CHANGE_VERSION, DEFAULT_SETTINGS, type Change } from '@roughsill/core';
+import type { Sent } from './api';
+
+export type Reply = { readonly status: number; readonly body: unknown } | 'no signal';
+export const EPOCH = 'epoch-1';
+
+export interface TestServer {
+  /** Batches of changes, in the order in which they came. */
+  readonly sent: Change[][];
+  /** Answers everything but the session and what `taking` answers. */
+  reply: (url: string, init?: { method?: string; body?: string }) => Reply | Promise<Reply>;
+  epoch: string;
+  form: number | undefined;
+  /** What it says to a batch; null: what `reply` says. */
+  taking: ((changes: Change[]) => Reply) | null;
+}
+
+/** All of it taken. */
+export const took = (changes: readonly Change[], over: Partial<Sent> = {}): Reply => ({
+  status: 200,
+  body: {
+    epoch: EPOCH,
+    form: CHANGE_VERSION,
+    accepted: changes.map((c) => c.id),
+    known: [],
+    refused: [],
+    later: [],
+    clashes: [],
+    before: {},
+    cursors: {},
+    ...over,
+  } satisfies Sent,
+});
+
+/** Nobody else wrote anything. */
+export const nothingNew = (url: string): Reply =>
+  url.includes('since=')
+    ? { status: 200, body: { epoch: EPOCH, cursor: 1, changes: [], more: false } }
+    : { status: 404, body: { title: 'There is nothing here' } };
+
+export function testServer(): TestServer {
+  const server: TestServer = {
+    sent: [],
+    reply: nothingNew,
+    epoch: EPOCH,
+    form: CHANGE_VERSION,
+    taking: (changes) => took(changes),
+  };
+  (globalThis as unknown as { AbortSignal: unknown }).AbortSignal = { timeout: () => undefined };
+  const answer = async (url: string, init?: { method?: string; body?: string }): Promise<Reply> => {
+    if (url === '/api/changes' && init?.body) {
+      const { changes } = JSON.parse(init.body) as { changes: Change[] };
+      server.sent.push(changes);
+      if (server.taking) return server.taking(changes);
+    }
+    const told = await server.reply(url, init);
+    if (url !== '/api/session' || told === 'no signal') return told;
+    return { status: 200, body: { person: 'Tester', settings: DEFAULT_SETTINGS, form: server.form, epoch: server.epoch } };
+  };
+  globalThis.fetch = jest.fn(async (url: string, init?: { method?: string; body?: string }) => {
+    const r = await answer(url, init);
+    if (r === 'no signal') throw new TypeError('failed to fetch');
+    return { ok: r.status < 400, status: r.status, json: async () => r.body };
+  }) as never;
+  return server;
+}
+
+/** Long enough for the store in memory and for answers that come at once. */
+export const settle = (ms = 60): Promise<void> => new Promise((r) => setTimeout(r, ms));
