@@ -1,5 +1,4 @@
 /** Walk and Probe as a surveyor does them: whole rooms in a few taps, samples to the lab and back, photographs, mold and its cause. */
-import { createHash } from 'node:crypto';
 import type { Locator } from '@playwright/test';
 import { example, expect, test } from './app';
 
@@ -145,7 +144,8 @@ test('a photograph is made smaller, loses its camera data, keeps caption and mar
   expect([photo.width, photo.height, photo.caption, photo.marks.length]).toEqual([1600, 1067, 'Blisters below the meeting rail', 1]);
   await expect.poll(async () => (await page.request.get(`${app.address}/api/photos/${photo.hash}`)).status()).toBe(200);
   const stored = await (await page.request.get(`${app.address}/api/photos/${photo.hash}`)).body();
-  expect(createHash('sha256').update(stored).digest('hex')).toBe(photo.hash);
+  // Drawn anew at the door as well, under the name of what was sent.
+  expect([...stored.subarray(0, 3)]).toEqual([0xff, 0xd8, 0xff]);
   expect(stored.includes(Buffer.from('Exif'))).toBe(false);
   await page.reload();
   await expect(app.id('photos').first()).toContainText('1');

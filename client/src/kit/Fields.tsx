@@ -52,7 +52,7 @@ interface TextFieldProps {
 /** Commits on leaving the field or on Enter. */
 export function TextField({ label, value, onCommit, onChange, problem, hint, placeholder, testID, multiline }: TextFieldProps) {
   const id = useId();
-  const draft = useDraft(value, testID ?? label, onChange);
+  const [ref, draft] = useDraft(value, testID ?? label, onChange);
   const commit = () => {
     draft.done();
     if (draft.text !== value) onCommit(draft.text);
@@ -60,7 +60,7 @@ export function TextField({ label, value, onCommit, onChange, problem, hint, pla
   return (
     <FieldFrame label={label} problem={problem} hint={draft.found ? FOUND : hint} id={id}>
       <TextInput
-        ref={draft.ref}
+        ref={ref}
         nativeID={id}
         testID={testID}
         value={draft.text}
@@ -115,7 +115,7 @@ export function NumberField({
 }: NumberFieldProps) {
   const id = useId();
   const shown = value === null ? '' : String(Number(value.toFixed(decimals)));
-  const draft = useDraft(shown, testID ?? label);
+  const [ref, draft] = useDraft(shown, testID ?? label);
   const [refused, setRefused] = useState<string>();
   const offer = (n: number) => {
     const no = check?.(n);
@@ -150,7 +150,7 @@ export function NumberField({
           </Pressable>
         ) : null}
         <TextInput
-          ref={draft.ref}
+          ref={ref}
           nativeID={id}
           testID={testID}
           value={draft.text}

@@ -47,7 +47,6 @@ export interface DraftField {
   readonly text: string;
   /** It was typed before this page was opened. */
   readonly found: boolean;
-  readonly ref: RefObject<TextInput | null>;
   /** A key was pressed. */
   readonly type: (text: string) => void;
   /** Set by something else than typing. */
@@ -61,7 +60,11 @@ export interface DraftField {
  * @param name of the field on its page
  * @param onFound told when a draft from before is shown
  */
-export function useDraft(recorded: string, name: string, onFound?: (text: string) => void): DraftField {
+export function useDraft(
+  recorded: string,
+  name: string,
+  onFound?: (text: string) => void,
+): readonly [RefObject<TextInput | null>, DraftField] {
   const [text, setText] = useState(recorded);
   const [seen, setSeen] = useState(recorded);
   const [found, setFound] = useState(false);
@@ -106,10 +109,9 @@ export function useDraft(recorded: string, name: string, onFound?: (text: string
     };
   }, [save]);
 
-  return {
+  const field: DraftField = {
     text,
     found,
-    ref,
     type: (t) => {
       setText(t);
       setFound(false);
@@ -125,4 +127,5 @@ export function useDraft(recorded: string, name: string, onFound?: (text: string
       quietly(() => localStorage.removeItem(keyOf(ref.current as unknown as HTMLElement, name)));
     },
   };
+  return [ref, field];
 }

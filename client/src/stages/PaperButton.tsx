@@ -8,14 +8,13 @@ const ASK_MS = 400;
 
 /** Asks after work on the server while it runs. @returns how much is done, 0 to 1 */
 export function useTaskShare(task: string | null): number {
-  const [share, setShare] = useState(0);
+  const [told, setTold] = useState<{ readonly task: string; readonly share: number } | null>(null);
   useEffect(() => {
-    setShare(0);
     if (task === null) return undefined;
-    const timer = setInterval(() => void api.task(task).then((r) => r.ok && setShare(r.value.share)), ASK_MS);
+    const timer = setInterval(() => void api.task(task).then((r) => r.ok && setTold({ task, share: r.value.share })), ASK_MS);
     return () => clearInterval(timer);
   }, [task]);
-  return share;
+  return told?.task === task ? told!.share : 0;
 }
 
 export function Making({ what, share, onStop }: { readonly what: string; readonly share: number; readonly onStop: () => void }) {

@@ -1,3 +1,4 @@
+/* eslint-disable @typescript-eslint/no-require-imports -- each test is a page of its own: modules are loaded anew */
 /** What is there when the app opens again: jobs that were opened, and everything that was not sent yet; from this app and from an older one. */
 import { readFileSync } from 'node:fs';
 import path from 'node:path';

@@ -76,6 +76,15 @@ function settledJob(job: OpenJob, jobId: string, act: SettledAct): OpenJob {
   return facts === null ? { ...job, base, acked, cursor: at } : { base, acked, cursor: at, facts };
 }
 
+interface JobLoaded {
+  readonly jobId: string;
+  readonly base: JobFacts | null;
+  readonly cursor: number;
+  readonly waiting: readonly Change[];
+  /** From another life of the server: what it had taken before counts for nothing. */
+  readonly anew?: boolean;
+}
+
 const restacked = (base: JobFacts | null, jobId: string, acked: readonly Acked[], waiting: readonly Change[]): JobFacts | null =>
   withChanges(base, jobId, [...acked.map((a) => a.change), ...waiting]);
 
@@ -88,9 +97,9 @@ export const jobsSlice = createSlice({
     listAway: (s) => ({ ...s, listStatus: s.list ? 'ready' : 'away' }),
     jobLoading: (s, a: PayloadAction<string>) => ({ ...s, status: { ...s.status, [a.payload]: s.byId[a.payload] ? 'ready' : 'loading' } }),
     /** The whole job as the server has it, or as it was kept; or one begun here, which the server does not know yet. */
-    jobLoaded: (s, a: PayloadAction<{ base: JobFacts | null; cursor: number; jobId: string; waiting: readonly Change[] }>) => {
-      const { base, cursor, jobId, waiting } = a.payload;
-      const acked = (s.byId[jobId]?.acked ?? []).filter((x) => x.cursor > cursor);
+    jobLoaded: (s, a: PayloadAction<JobLoaded>) => {
+      const { base, cursor, jobId, waiting, anew } = a.payload;
+      const acked = anew ? [] : (s.byId[jobId]?.acked ?? []).filter((x) => x.cursor > cursor);
       const facts = restacked(base, jobId, acked, waiting);
       if (facts === null) return s;
       return { ...s, byId: { ...s.byId, [jobId]: { base, cursor, acked, facts } }, status: { ...s.status, [jobId]: 'ready' } };

@@ -1,3 +1,4 @@
+/* eslint-disable @typescript-eslint/no-require-imports -- each test is a page of its own: modules are loaded anew */
 /** The way of a tap: shown at once, kept, sent, taken back; and what happens when the server is away, refuses, is older, or was restored. */
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';

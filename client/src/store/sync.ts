@@ -1,5 +1,5 @@
 /** The outbox goes out, others' changes come in, and what is not sent is never lost. */
-import { applyChange, CHANGE_VERSION, FirmSettings, isJobChange, writeJobFile, type Change } from '@roughsill/core';
+import { applyChange, CHANGE_VERSION, FirmSettings, isJobChange, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
 import { api, type Sent } from './api';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type SettledAct } from './slices';
 import { jobIds, loadKeptJob, saveFact, sendAgain, sentChanges, settle, type Aside } from './shelf';
@@ -163,27 +163,27 @@ const anotherLife =
     dispatch(outboxSlice.actions.epochKnown(epoch));
     if (before === null) return saveFact('epoch', epoch).catch(() => undefined);
     const brought = new Set<string>();
+    const loaded: { jobId: string; base: JobFacts; cursor: number }[] = [];
     const known = new Set([...Object.keys(getState().jobs.byId), ...(await jobIds().catch(() => []))]);
     for (const jobId of known) {
       const r = await api.job(jobId);
-      if (r.ok) {
-        const { waiting } = getState().outbox;
-        dispatch(jobsSlice.actions.jobLoaded({ jobId, base: r.value.facts, cursor: r.value.cursor, waiting }));
-        continue;
-      }
-      if (r.error.kind !== 'refused' || r.error.status !== 404) continue;
+      if (r.ok) loaded.push({ jobId, base: r.value.facts, cursor: r.value.cursor });
+      if (r.ok || r.error.kind !== 'refused' || r.error.status !== 404) continue;
       // The whole job is gone there, and whole here.
       const base = getState().jobs.byId[jobId]?.base ?? (await loadKeptJob(jobId).catch(() => null))?.base;
       if (!base) continue;
       const back = await api.importFile(writeJobFile(base), false);
-      if (back.ok) brought.add(jobId);
+      if (!back.ok) continue;
+      brought.add(jobId);
+      loaded.push({ jobId, base, cursor: back.value.cursor });
     }
     const again = (await sentChanges().catch(() => [])).filter((c) => c.jobId === null || !brought.has(c.jobId));
     await sendAgain(again).catch(() => undefined);
     dispatch(outboxSlice.actions.requeued(again));
+    const { waiting } = getState().outbox;
+    for (const job of loaded) dispatch(jobsSlice.actions.jobLoaded({ ...job, waiting, anew: true }));
     dispatch(outboxSlice.actions.restored(brought.size));
     await saveFact('epoch', epoch).catch(() => undefined);
-    for (const jobId of brought) await dispatch(loadWhole(jobId));
     void dispatch(flush());
   };
 

@@ -1,0 +1,249 @@
+// npm run load: GET, POST and the list of 2,000 jobs at 1, 10 and 50 clients, beside a bare Express + pg that does the same in the same run.
+import { spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { argsOf } from './lib/args.mjs';
+import { buildServer } from './lib/build.mjs';
+import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
+import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
+import { startServer } from './lib/server.mjs';
+
+const { seconds, jobs } = argsOf({ seconds: 6, jobs: 2000 });
+ensurePackages();
+const autocannon = (await import('autocannon')).default;
+const pg = (await import('pg')).default;
+const { build } = await import('esbuild');
+const bundle = path.join(DATA, 'load-core.mjs');
+await build({
+  stdin: {
+    contents: `export { changesFor, writeJobFile } from '@roughsill/core'; export { largeJob } from '@roughsill/demo';`,
+    resolveDir: ROOT,
+  },
+  bundle: true,
+  format: 'esm',
+  platform: 'node',
+  outfile: bundle,
+  logLevel: 'error',
+});
+const { writeJobFile, largeJob } = await import(bundle);
+
+const BARE = `
+import express from 'express';
+import pg from 'pg';
+const pool = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 12 });
+const app = express();
+app.get('/jobs', async (_req, res) => {
+  const { rows } = await pool.query('select body from bare_lines order by n');
+  res.json({ jobs: rows.map((r) => r.body) });
+});
+app.get('/job/:id', async (req, res) => {
+  const { rows } = await pool.query('select body from bare where id = $1', [req.params.id]);
+  res.type('json').send(rows[0].body);
+});
+app.post('/changes', express.json({ limit: '4mb' }), async (req, res) => {
+  const client = await pool.connect();
+  try {
+    await client.query('begin');
+    for (const c of req.body.changes) {
+      await client.query('update bare_surfaces set count = $2 where id = $1', [c.entityId, c.fields.count]);
+      await client.query('insert into bare_log (id, body) values ($1, $2)', [c.id, c]);
+    }
+    await client.query('commit');
+    res.json({ accepted: req.body.changes.map((c) => c.id) });
+  } finally {
+    client.release();
+  }
+});
+app.listen(Number(process.env.PORT), '127.0.0.1', () => process.send('ready'));
+`;
+
+const CLUSTER = 'load-postgres';
+const database = await startPostgres(CLUSTER, { port: 55970, throwaway: true });
+const photosDir = path.join(DATA, 'load-photos');
+const main = await buildServer();
+const server = await startServer({
+  main,
+  database,
+  port: await freePort(8800),
+  sample: false,
+  photosDir,
+  logFile: path.join(DATA, 'load-server.log'),
+});
+const file = path.join(ROOT, 'server/dist/load-bare.mjs');
+writeFileSync(file, BARE);
+const barePort = await freePort(8850);
+const bare = spawn(process.execPath, [file], {
+  env: { ...process.env, DATABASE_URL: database.ownerUrl, PORT: String(barePort), NODE_ENV: 'production' },
+  stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+});
+await new Promise((resolve) => bare.once('message', resolve));
+const bareAt = `http://127.0.0.1:${barePort}`;
+
+const client = new pg.Client({ connectionString: database.ownerUrl });
+await client.connect();
+const json = async (at, init) => (await fetch(server.address + at, init)).json();
+const post = (at, body) =>
+  json(at, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+try {
+  const window = JSON.parse(readFileSync(path.join(ROOT, 'examples/one-window.roughsill.json'), 'utf8'));
+  say(`bringing in ${jobs} jobs …`);
+  const small = [];
+  const bringOne = async () => small.push((await post('/api/jobs/import?copy=true', window)).jobId);
+  for (let i = 0; i < jobs; i += 8) await Promise.all(Array.from({ length: 8 }, bringOne));
+  await post('/api/jobs/import', writeJobFile(largeJob(400)));
+  const whole = await (await fetch(`${server.address}/api/jobs/large-400`)).text();
+  const lines = (await json('/api/jobs')).jobs;
+  await client.query(
+    'create table bare (id text primary key, body text); create table bare_lines (n serial, body jsonb); create table bare_surfaces (id text primary key, count int); create table bare_log (seq bigserial primary key, id text unique, body jsonb)',
+  );
+  await client.query('insert into bare values ($1, $2)', ['large-400', whole]);
+  for (const l of lines) await client.query('insert into bare_lines (body) values ($1)', [l]);
+  const surfaces = [];
+  for (const id of small.slice(0, 200)) {
+    const s = (await json(`/api/jobs/${id}`)).facts.surfaces[0].id;
+    surfaces.push([id, s]);
+    await client.query('insert into bare_surfaces values ($1, 1)', [s]);
+  }
+  const change = () => {
+    const [jobId, entityId] = surfaces[Math.floor(Math.random() * surfaces.length)];
+    return JSON.stringify({
+      changes: [
+        {
+          v: 2,
+          id: randomUUID(),
+          jobId,
+          entity: 'surface',
+          entityId,
+          parent: { kind: 'job', id: jobId },
+          op: 'set',
+          fields: { count: 1 + Math.floor(Math.random() * 90) },
+          at: new Date().toISOString(),
+          by: 'Load',
+        },
+      ],
+    });
+  };
+  const run = async (url, connections, writes) => {
+    const r = await autocannon({
+      url,
+      connections,
+      duration: seconds,
+      ...(writes
+        ? {
+            requests: [
+              { method: 'POST', headers: { 'content-type': 'application/json' }, setupRequest: (q) => ({ ...q, body: change() }) },
+            ],
+          }
+        : {}),
+    });
+    return { rate: r.requests.average, p50: r.latency.p50, p99: r.latency.p99, bad: r.non2xx + r.errors };
+  };
+  const rows = [
+    ['GET a job of 400 surfaces', '/api/jobs/large-400', '/job/large-400', false],
+    ['POST one change', '/api/changes', '/changes', true],
+    [`list of ${lines.length} jobs`, '/api/jobs', '/jobs', false],
+  ];
+  for (const [what, own, base, writes] of rows) {
+    for (const n of [1, 10, 50]) {
+      const b = await run(bareAt + base, n, writes);
+      const o = await run(server.address + own, n, writes);
+      process.stdout.write(
+        `${what}, ${n} ${n === 1 ? 'client' : 'clients'}: ${o.rate.toFixed(0)}/s, p50 ${o.p50} ms, p99 ${o.p99} ms` +
+          ` (bare ${b.rate.toFixed(0)}/s, p50 ${b.p50} ms, p99 ${b.p99} ms); ratio ${(b.rate / o.rate).toFixed(2)}${o.bad > 0 ? `; ${o.bad} bad answers` : ''}\n`,
+      );
+    }
+  }
+
+  // A job of 10,000 readings takes a change.
+  const reading = (n) => ({
+    kind: 'moisture',
+    takenAt: '2026-05-04T13:20:00.000Z',
+    reachedLayerIds: [],
+    toSubstrate: false,
+    spot: null,
+    changedLayerIds: [],
+    kitRecognised: false,
+    value: (n % 30) + 1,
+    unit: '%rel',
+    bandLow: null,
+    bandHigh: null,
+    note: '',
+    supersedesId: null,
+    supersedesWhy: null,
+  });
+  const many = largeJob(25);
+  const whole25 = { ...many, job: { ...many.job, id: 'readings' } };
+  await post('/api/jobs/import?copy=true', writeJobFile(whole25)).then(async ({ jobId }) => {
+    const { facts } = await json(`/api/jobs/${jobId}`);
+    for (const s of facts.surfaces) {
+      const changes = Array.from({ length: 400 }, (_, k) => ({
+        v: 2,
+        id: randomUUID(),
+        jobId,
+        entity: 'reading',
+        entityId: randomUUID(),
+        parent: { kind: 'surface', id: s.id },
+        op: 'add',
+        fields: reading(k),
+        at: '2026-05-04T13:20:00.000Z',
+        by: 'Load',
+      }));
+      await post('/api/changes', { changes });
+    }
+    const times = [];
+    for (let i = 0; i < 60; i += 1) {
+      const s = facts.surfaces[i % facts.surfaces.length];
+      const t = performance.now();
+      await post('/api/changes', {
+        changes: [
+          {
+            v: 2,
+            id: randomUUID(),
+            jobId,
+            entity: 'surface',
+            entityId: s.id,
+            parent: { kind: 'job', id: jobId },
+            op: 'set',
+            fields: { count: i + 1 },
+            at: '2026-05-04T13:20:00.000Z',
+            by: 'Load',
+          },
+        ],
+      });
+      times.push(performance.now() - t);
+    }
+    times.sort((a, b) => a - b);
+    process.stdout.write(
+      `a change to a job of 10,000 readings: median ${times[30].toFixed(1)} ms, most ${times[59].toFixed(1)} ms (aim: under 100 ms)\n`,
+    );
+  });
+
+  // One job is held by somebody: all others go on.
+  const holder = new pg.Client({ connectionString: database.ownerUrl });
+  await holder.connect();
+  await holder.query('begin');
+  await holder.query('select 1 from jobs where id = $1 for update', [surfaces[0][0]]);
+  const stuck = Array.from({ length: 20 }, () =>
+    post('/api/changes', change().replace(/"jobId":"[^"]+"/, `"jobId":"${surfaces[0][0]}"`)).catch(() => undefined),
+  );
+  surfaces.shift();
+  const others = await run(`${server.address}/api/changes`, 10, true);
+  process.stdout.write(
+    `one job held, all others: p50 ${others.p50} ms, p99 ${others.p99} ms, ${others.bad} bad answers (aim: p99 under 500 ms)\n`,
+  );
+  await holder.query('rollback');
+  await holder.end();
+  await Promise.all(stuck);
+} finally {
+  bare.kill();
+  await client.end().catch(() => undefined);
+  await server.stop();
+  stopPostgres(CLUSTER);
+  rmSync(file, { force: true });
+}
+process.exit(0);
