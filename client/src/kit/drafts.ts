@@ -39,7 +39,8 @@ let swept = false;
 /** One field on one page. Several of one name are told apart by their order on it. */
 function keyOf(element: HTMLElement | null, name: string): string {
   const page = `${location.pathname}${location.search}`;
-  const like = element ? [...document.querySelectorAll(`[data-draft="${CSS.escape(name)}"]`)].indexOf(element) : 0;
+  const alike = [...document.querySelectorAll('[data-draft]')].filter((e) => e.getAttribute('data-draft') === name);
+  const like = element ? alike.indexOf(element) : 0;
   return `${PREFIX}${page}|${name}|${Math.max(0, like)}`;
 }
 
@@ -56,7 +57,7 @@ export interface DraftField {
 }
 
 /**
- * What is being typed; starts again when the recorded value changes under it.
+ * What is being typed; starts again when the recorded value changes while nothing is typed.
  * @param name of the field on its page
  * @param onFound told when a draft from before is shown
  */
@@ -68,13 +69,17 @@ export function useDraft(
   const [text, setText] = useState(recorded);
   const [seen, setSeen] = useState(recorded);
   const [found, setFound] = useState(false);
+  const [typing, setTyping] = useState(false);
   const ref = useRef<TextInput>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const typed = useRef<string>(undefined);
   if (seen !== recorded) {
     setSeen(recorded);
-    setText(recorded);
-    setFound(false);
+    // Another tab or phone wrote meanwhile: what is being typed here stands until the field is left.
+    if (!typing) {
+      setText(recorded);
+      setFound(false);
+    }
   }
   const save = useCallback(() => {
     clearTimeout(timer.current);
@@ -115,6 +120,7 @@ export function useDraft(
     type: (t) => {
       setText(t);
       setFound(false);
+      setTyping(true);
       typed.current = t;
       clearTimeout(timer.current);
       timer.current = setTimeout(save, KEEP_AFTER_MS);
@@ -124,6 +130,7 @@ export function useDraft(
       clearTimeout(timer.current);
       typed.current = undefined;
       setFound(false);
+      setTyping(false);
       quietly(() => localStorage.removeItem(keyOf(ref.current as unknown as HTMLElement, name)));
     },
   };

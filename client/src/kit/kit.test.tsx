@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { measure, why } from '@roughsill/core';
 import { sectionWords, Section } from '../section';
-import { NumberField, Select, StateMark, UnitsProvider } from '.';
+import { NumberField, Select, StateMark, TextField, UnitsProvider } from '.';
 import { AnswerRow } from './Why';
 
 function field(over: Partial<Parameters<typeof NumberField>[0]> = {}) {
@@ -82,4 +82,42 @@ test('the section says in words what it draws, bite line and all', () => {
   );
   render(<Section {...props} />);
   expect(screen.getByRole('img', { name: /From the top/ })).toBeTruthy();
+});
+
+describe('what stands in a field and was not entered yet', () => {
+  const field = (value: string, onCommit: (v: string) => void = () => undefined) => (
+    <TextField label="Name" value={value} onCommit={onCommit} />
+  );
+  const input = () => screen.getByLabelText<HTMLInputElement>('Name');
+  beforeEach(() => localStorage.clear());
+
+  test('survives a closed page, says so, and is entered when the field is left', async () => {
+    const first = render(field('Sash'));
+    fireEvent.change(input(), { target: { value: 'Sash, river side' } });
+    window.dispatchEvent(new Event('pagehide'));
+    first.unmount();
+    const entered: string[] = [];
+    render(field('Sash', (v) => entered.push(v)));
+    expect(input().value).toBe('Sash, river side');
+    expect(screen.getByText(/Typed before, not entered yet/)).toBeTruthy();
+    fireEvent.blur(input());
+    expect([entered, Object.keys(localStorage).filter((k) => k.includes('draft'))]).toEqual([['Sash, river side'], []]);
+  });
+  test('is not shown over a value that was recorded since', () => {
+    const first = render(field('Sash'));
+    fireEvent.change(input(), { target: { value: 'Sash, river side' } });
+    window.dispatchEvent(new Event('pagehide'));
+    first.unmount();
+    render(field('Casement'));
+    expect(input().value).toBe('Casement');
+  });
+  test('stands while another phone writes to the same field', () => {
+    const page = render(field('Sash'));
+    fireEvent.change(input(), { target: { value: 'Mine' } });
+    page.rerender(field('Theirs'));
+    expect(input().value).toBe('Mine');
+    fireEvent.blur(input());
+    page.rerender(field('Theirs too'));
+    expect(input().value).toBe('Theirs too');
+  });
 });

@@ -55,9 +55,15 @@ function shelf(): Promise<IDBPDatabase<Shelf>> {
   return opened;
 }
 
+/** A transaction that failed says so once, to whoever waits for it. */
+const begun = <T extends { readonly done: Promise<void> }>(tx: T): T => {
+  tx.done.catch(() => undefined);
+  return tx;
+};
+
 /** Keeps changes before they are sent, in their order. @throws when they could not be kept */
 export async function keep(changes: readonly Change[]): Promise<void> {
-  const tx = (await shelf()).transaction('outbox', 'readwrite', SAFE);
+  const tx = begun((await shelf()).transaction('outbox', 'readwrite', SAFE));
   // All is asked for at once, without looking first: the page may go away before an answer comes.
   for (const change of changes) tx.store.add({ id: change.id, change }).catch(() => undefined);
   await tx.done;
@@ -75,7 +81,7 @@ export interface Settled {
 }
 /** What the server took leaves the outbox; what it refused is set aside. One transaction: a change is never in neither place. */
 export async function settle({ accepted, aside }: Settled): Promise<void> {
-  const tx = (await shelf()).transaction(['outbox', 'aside', 'sent'], 'readwrite', SAFE);
+  const tx = begun((await shelf()).transaction(['outbox', 'aside', 'sent'], 'readwrite', SAFE));
   const out = tx.objectStore('outbox');
   const leave = async (id: string) => {
     for (const key of await out.index('id').getAllKeys(id)) await out.delete(key);
@@ -110,7 +116,7 @@ export async function sentChanges(): Promise<Change[]> {
 }
 /** Takes changes back from what was sent into what waits, before all others. */
 export async function sendAgain(changes: readonly Change[]): Promise<void> {
-  const tx = (await shelf()).transaction(['outbox', 'sent'], 'readwrite', SAFE);
+  const tx = begun((await shelf()).transaction(['outbox', 'sent'], 'readwrite', SAFE));
   const out = tx.objectStore('outbox');
   const later = await out.getAll();
   await out.clear();
@@ -122,7 +128,7 @@ export async function sendAgain(changes: readonly Change[]): Promise<void> {
 }
 /** Lets go of what was sent long ago. */
 export async function trimSent(now: number): Promise<void> {
-  const tx = (await shelf()).transaction('sent', 'readwrite');
+  const tx = begun((await shelf()).transaction('sent', 'readwrite'));
   let left = (await tx.store.count()) - SENT_KEPT;
   for (let cursor = await tx.store.openCursor(); cursor; cursor = await cursor.continue()) {
     if (left <= 0 && cursor.value.at > now - SENT_KEPT_MS) break;
