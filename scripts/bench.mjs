@@ -203,6 +203,99 @@ async function editToVerdict(webDir) {
   }
 }
 
+/** A phone's processor and a slow line. */
+async function slowed(page) {
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Network.enable');
+  await cdp.send('Network.emulateNetworkConditions', {
+    offline: false,
+    latency: 150,
+    downloadThroughput: 1.6e6 / 8,
+    uploadThroughput: 750e3 / 8,
+  });
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+}
+const firstPaint = (page) =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const told = performance.getEntriesByName('first-contentful-paint')[0];
+        if (told) resolve(told.startTime);
+        else
+          new PerformanceObserver((l) => l.getEntriesByName('first-contentful-paint').forEach((e) => resolve(e.startTime))).observe({
+            type: 'paint',
+            buffered: true,
+          });
+      }),
+  );
+
+/** Cold: nothing kept, from the address to the first thing drawn. Warm: the app is kept, from the address to a job page that answers. */
+async function opening(webDir) {
+  const database = await startPostgres('bench-postgres', { port: 55732, throwaway: true });
+  const server = await startServer({
+    main: await buildServer(),
+    database,
+    port: await freePort(8400),
+    webDir,
+    sample: true,
+    photosDir: path.join(DATA, 'bench-photos'),
+  });
+  const express = (await import('express')).default;
+  const empty = express();
+  const compression = (await import('compression')).default;
+  empty.use(compression(), express.static(await emptyExport()));
+  const bare = empty.listen(0, '127.0.0.1');
+  await new Promise((resolve) => bare.once('listening', resolve));
+  const bareAt = `http://127.0.0.1:${bare.address().port}/`;
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+  });
+  const viewport = { width: 390, height: 844 };
+  const cold = async (url) => {
+    const page = await (await browser.newContext({ viewport, serviceWorkers: 'block' })).newPage();
+    await slowed(page);
+    await page.goto(url, { waitUntil: 'commit' });
+    const ms = await firstPaint(page);
+    await page.context().close();
+    return ms;
+  };
+  try {
+    const own = [];
+    const base = [];
+    for (let i = 0; i < 5; i += 1) {
+      own.push(await cold(`${server.address}/job/quill-point/walk`));
+      base.push(await cold(bareAt));
+    }
+    row('first paint, cold, 4x slowed at 1.6 Mbit/s, against an empty export', median(own), median(base), 'ms', 'at most 1500 ms');
+    const context = await browser.newContext({ viewport });
+    const page = await context.newPage();
+    await page.goto(`${server.address}/job/quill-point/walk/qp-sash-river`);
+    await page.getByTestId('name').waitFor();
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.waitForTimeout(3000);
+    const warm = [];
+    const again = [];
+    for (let i = 0; i < 5; i += 1) {
+      const tab = await context.newPage();
+      await slowed(tab);
+      const t = performance.now();
+      await tab.goto(`${server.address}/job/quill-point/walk/qp-sash-river`, { waitUntil: 'commit' });
+      await tab.getByTestId('name').waitFor();
+      warm.push(performance.now() - t);
+      again.push(await firstPaint(tab));
+      await tab.close();
+    }
+    row('a job page that answers, warm, 4x slowed, against its own first paint', median(warm), median(again), 'ms', 'at most 2000 ms');
+  } finally {
+    await browser.close();
+    bare.close();
+    await server.stop();
+    stopPostgres('bench-postgres');
+  }
+}
+
 /** 400 surfaces with 600 readings, from facts to the whole survey: groups, areas, decisions, register, today. */
 function assessment() {
   const base = largeJob(400);
@@ -511,6 +604,11 @@ async function initialJs(dir) {
   }
 }
 
+if (process.argv.includes('--opening')) {
+  await opening(await buildWeb());
+  for (const r of rows) process.stdout.write(`${r.what}\n  ${r.own} / ${r.baseline} = ${r.ratio}   (aim: ${r.aim})\n`);
+  process.exit(0);
+}
 derivation();
 choosing();
 roundsBench();
@@ -520,6 +618,7 @@ dwellings();
 tables();
 await overHttp();
 await editToVerdict(await buildWeb());
+await opening(await buildWeb());
 row(
   'JavaScript of the first screen, gzip, against an empty Expo Router export',
   await initialJs(await buildWeb()),

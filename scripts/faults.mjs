@@ -1,6 +1,6 @@
 // npm run faults -- [--rounds 500] [--seed 1] [--only tabClosed]: a browser, a server and a database; each round something breaks while a
 // person types. At the end of the round everything typed stands in the server's log, once, and what is shown is what the server has.
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
 import { argsOf, seededRandom } from './lib/args.mjs';
@@ -21,7 +21,17 @@ const pause = (ms) => new Promise((r) => setTimeout(r, ms));
 /** In the short form the lock is held shorter, so that the tests stay quick; it still outlasts the server's patience. */
 const LOCK_MS = short ? 7_000 : 25_000;
 
-const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
+const built = await Promise.all([buildWeb(), buildServer()]);
+// Copies: a long run is not disturbed by a build beside it.
+const [webDir, serverDir] = ['web', 'server'].map((name) => path.join(DATA, `faults-${name}`));
+for (const [from, to] of [
+  [built[0], webDir],
+  [path.dirname(built[1]), serverDir],
+]) {
+  rmSync(to, { recursive: true, force: true });
+  cpSync(from, to, { recursive: true });
+}
+const main = path.join(serverDir, path.basename(built[1]));
 const CLUSTER = 'faults-postgres';
 const database = await startPostgres(CLUSTER, { port: 55940, throwaway: true });
 const port = await freePort(8700);
@@ -68,6 +78,19 @@ const countWaiting = () =>
       count.onsuccess = () => {
         open.result.close();
         resolve(count.result);
+      };
+    };
+  });
+
+const readAside = () =>
+  new Promise((resolve) => {
+    const open = indexedDB.open('rough-sill');
+    open.onerror = () => resolve([]);
+    open.onsuccess = () => {
+      const all = open.result.transaction('aside').objectStore('aside').getAll();
+      all.onsuccess = () => {
+        open.result.close();
+        resolve(all.result);
       };
     };
   });
@@ -122,8 +145,9 @@ class Round {
   }
   /** Types a name that was never typed before and leaves the field. */
   async type(page) {
-    const value = `r${this.n} n${(this.typed += 1)}`;
-    await page.getByTestId('name').fill(value);
+    await page.getByTestId('name').fill(`r${this.n} n${(this.typed += 1)}`);
+    // Another tab's name may have come into the field between selecting and typing: what stands in it is what is entered.
+    const value = await page.getByTestId('name').inputValue();
     await page.getByTestId('name').blur();
     this.expected.push(value);
     return value;
@@ -159,6 +183,8 @@ class Round {
     const shown = facts.surfaces[0].name;
     if (names.length > 0 && shown !== names.at(-1)) this.wrong.push(`the job says "${shown}", its log ends with "${names.at(-1)}"`);
     for (const page of pages) {
+      const aside = await page.evaluate(readAside);
+      if (aside.length > 0) this.wrong.push(`set aside: ${JSON.stringify(aside).slice(0, 500)}`);
       await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
       const ok = await page
         .waitForFunction((v) => document.querySelector('[data-testid=name]')?.value === v, shown, { timeout: 20_000 })
@@ -213,7 +239,9 @@ const FAULTS = {
     const page = await phone.open();
     await phone.context.setOffline(random() < 0.5);
     await typeSome(round, page, between(1, 5));
+    const gone = new Promise((r) => page.once('close', r));
     await page.close({ runBeforeUnload: random() < 0.3 });
+    await gone;
     await phone.context.setOffline(false);
     return [await round.drained(phone)];
   },

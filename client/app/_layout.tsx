@@ -11,6 +11,9 @@ import { Button, Words } from '../src/kit';
 import { boot, useAppSelector } from '../src/store';
 import { useOffline } from '../src/useOffline';
 
+// Every screen but the first needs this piece: it is fetched while the page is still being put together.
+if (typeof location !== 'undefined' && location.pathname !== '/') void import('../src/stages/rest');
+
 export function ErrorBoundary({ error, retry }: ErrorBoundaryProps) {
   return (
     <ScrollView className="flex-1 bg-limewash" contentContainerClassName="gap-4 p-6">

@@ -1,10 +1,29 @@
 /** Blocks that every screen is laid out of. */
-import type { ReactNode } from 'react';
+import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Link, type Href } from 'expo-router';
 import type { Verdict } from '@roughsill/core';
 import { Button } from './Button';
 import { Words } from './Words';
+
+let opened = false;
+const LATER_MS = 50;
+/**
+ * What lies below the first screenful: drawn a moment after the rest while the page opens, so that a slow phone answers sooner; at once
+ * from then on.
+ */
+export function Later({ children }: { readonly children: ReactNode }) {
+  const [on, setOn] = useState(opened);
+  useEffect(() => {
+    if (on) return undefined;
+    const timer = setTimeout(() => {
+      opened = true;
+      startTransition(() => setOn(true));
+    }, LATER_MS);
+    return () => clearTimeout(timer);
+  }, [on]);
+  return on ? children : null;
+}
 
 export function Panel({
   title,

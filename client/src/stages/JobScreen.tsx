@@ -7,7 +7,7 @@ import { ActivityIndicator, ScrollView, TextInput, View } from 'react-native';
 import { router, Slot, useGlobalSearchParams } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
 import { Button, Empty, NextBar, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
-import { findSurface, useDigest, useJob } from '../store';
+import { drawn, findSurface, useDigest, useJob } from '../store';
 import { Ledge, StageColumn } from './Ledge';
 import { Notices } from './Notices';
 import { SurfaceScreen } from './on-demand';
@@ -127,6 +127,10 @@ function JobList() {
   const scroll = useRef<ScrollView>(null);
   const place = `${facts.job.id}/${stage}`;
   const ready = digest !== undefined;
+  useEffect(() => {
+    // Beside a surface, the surface goes first.
+    if (surfaceId === undefined) drawn();
+  }, [surfaceId]);
   useEffect(() => {
     if (ready && !wide) scroll.current?.scrollTo({ y: leftAt.get(place) ?? 0, animated: false });
   }, [place, ready, wide]);

@@ -1,10 +1,10 @@
 /** One surface in one stage: its section on top, the next thing, then the stage's own part. */
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { formatMeasure, measure, methodById, say, type JobFacts, type MethodId, type Surface, type SurfacePlan } from '@roughsill/core';
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
 import { Section, sectionCoats, Strip } from '../section';
-import { useSurfacePlan } from '../store';
+import { drawn as pageDrawn, useSurfacePlan } from '../store';
 import { ChooseStage } from './choose/ChooseStage';
 import { CoatStage } from './coat/CoatStage';
 import { ProbeStage } from './probe/ProbeStage';
@@ -36,6 +36,7 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   const wide = useWide();
   const plan = useSurfacePlan(facts, surface.id);
   const [looking, setLooking] = useState<MethodId | null>(null);
+  useEffect(pageDrawn, []);
   if (!plan) return null;
   const space = facts.spaces.find((s) => s.id === surface.spaceId);
   const { units } = facts.job;

@@ -62,8 +62,9 @@ function show(
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const untested = (f: JobFacts): JobFacts => ({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, readings: [] })) });
 
-test('walk: shares that do not add up cannot be kept; those that do are written together', () => {
+test('walk: shares that do not add up cannot be kept; those that do are written together', async () => {
   const { surface } = show('walk');
+  await screen.findByTestId('share-flat');
   const type = (id: string, text: string) => {
     fireEvent.change(screen.getByTestId(id), { target: { value: text } });
     fireEvent.blur(screen.getByTestId(id));
@@ -80,8 +81,9 @@ test('walk: shares that do not add up cannot be kept; those that do are written 
   ]);
 });
 
-test('walk: a coat is added below, moved up, and its year told to be in the future', () => {
+test('walk: a coat is added below, moved up, and its year told to be in the future', async () => {
   const { surface } = show('walk');
+  await screen.findByTestId('add-coat');
   fireEvent.click(screen.getByTestId('add-coat'));
   expect(surface().layers).toHaveLength(5);
   press('Move coat 5 up');

@@ -6,14 +6,15 @@ import { IDBFactory } from 'fake-indexeddb';
 import { createStore, set } from 'idb-keyval';
 import { changesFor, type Change } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
-import { settle, testServer, type TestServer } from './testing';
+import { forgetLeftPages, settle, testServer, type TestServer } from './testing';
 
 const facts = examples()['one-window']!;
 const jobId = facts.job.id;
 const kept = (name: string) => readFileSync(path.resolve(__dirname, '../../../fixtures/2026-11', name), 'utf8');
 
+forgetLeftPages();
+
 let server: TestServer;
-const timers: { unref?: () => void }[] = [];
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
   localStorage.clear();
@@ -22,7 +23,6 @@ beforeEach(() => {
   server.reply = () => 'no signal';
   jest.spyOn(globalThis, 'setInterval').mockImplementation(() => 0 as never);
 });
-afterEach(() => timers.splice(0));
 
 function modules() {
   jest.resetModules();

@@ -5,9 +5,9 @@ import { bringOver, sorted } from './legacy';
 import { loadPreferences, savePreferences } from './persist';
 import { sendPictures } from './pictures';
 import { asideRows, dropAside, jobIds, loadFact, loadKeptJob, saveFact, saveJob, setAside, trimSent, waitingRows } from './shelf';
-import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, withChanges, type OpenJob } from './slices';
+import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type OpenJob } from './slices';
 import { makeStore, type Store, type Thunk } from './store';
-import { flush, loadSession, pull, settled } from './sync';
+import { adopt, flush, loadSession, pull, settled } from './sync';
 import { hearTabs, tellTabs } from './tabs';
 
 const SNAPSHOT_DELAY_MS = 400;
@@ -21,7 +21,7 @@ async function restoreOutbox(store: Store): Promise<void> {
     at,
   );
   if (aside.length > 0) await setAside(aside);
-  store.dispatch(outboxSlice.actions.queued(changes));
+  store.dispatch(adopt(changes));
   store.dispatch(outboxSlice.actions.asideFound(await asideRows()));
   const epoch = await loadFact('epoch');
   if (typeof epoch === 'string') store.dispatch(outboxSlice.actions.epochKnown(epoch));
@@ -90,18 +90,24 @@ function keepWritten(store: Store): void {
 function follow(store: Store): void {
   hearTabs((word) => {
     if (word.kind === 'queued') {
-      const fresh = word.changes.filter((c) => readChange(c).ok && !store.getState().outbox.waiting.some((w) => w.id === c.id));
-      store.dispatch(outboxSlice.actions.queued(fresh));
-      for (const jobId of new Set(fresh.map((c) => c.jobId))) {
-        const job = jobId === null ? undefined : store.getState().jobs.byId[jobId];
-        const facts = job && withChanges(job.facts, jobId!, fresh);
-        if (facts) store.dispatch(jobsSlice.actions.factsChanged({ facts, changes: fresh.filter((c) => c.jobId === jobId) }));
-      }
+      store.dispatch(adopt(word.changes.filter((c) => readChange(c).ok)));
       void store.dispatch(flush());
     } else if (word.kind === 'settled') store.dispatch(settled(word.act));
     else if (word.kind === 'aside') store.dispatch(outboxSlice.actions.asideFound(word.list));
     else store.dispatch(outboxSlice.actions.asideGone(word.id));
   });
+}
+
+async function keptByOthers(store: Store): Promise<void> {
+  const rows = await waitingRows().catch(() => []);
+  store.dispatch(
+    adopt(
+      rows.flatMap((r) => {
+        const read = readChange(r.change);
+        return read.ok ? [read.value] : [];
+      }),
+    ),
+  );
 }
 
 /** A refused change is let go of: mended and sent anew, or not wanted. */
@@ -128,7 +134,8 @@ export function boot(): Store {
     });
   const look = () => {
     if (document.visibilityState !== 'visible') return;
-    void store.dispatch(flush());
+    // Another tab may have kept something and been closed before it could tell.
+    void keptByOthers(store).then(() => store.dispatch(flush()));
     void sendPictures();
     for (const jobId of Object.keys(store.getState().jobs.byId)) if (location.pathname.includes(jobId)) void store.dispatch(pull(jobId));
   };

@@ -64,8 +64,9 @@ const begun = <T extends { readonly done: Promise<void> }>(tx: T): T => {
 /** Keeps changes before they are sent, in their order. @throws when they could not be kept */
 export async function keep(changes: readonly Change[]): Promise<void> {
   const tx = begun((await shelf()).transaction('outbox', 'readwrite', SAFE));
-  // All is asked for at once, without looking first: the page may go away before an answer comes.
+  // All is asked for at once, without looking first, and committed without waiting: the page may go away before an answer comes.
   for (const change of changes) tx.store.add({ id: change.id, change }).catch(() => undefined);
+  tx.commit();
   await tx.done;
 }
 

@@ -53,6 +53,8 @@ export function withChanges(facts: JobFacts | null, jobId: string, changes: read
 /** What the server said to a batch. */
 export interface SettledAct {
   readonly accepted: readonly Change[];
+  /** Of those, the ones that it had already: they stand in its log somewhere, and come from there. */
+  readonly known: readonly string[];
   readonly refused: readonly Aside[];
   readonly before: Readonly<Record<string, number>>;
   readonly cursors: Readonly<Record<string, number>>;
@@ -61,18 +63,18 @@ export interface SettledAct {
 }
 
 function settledJob(job: OpenJob, jobId: string, act: SettledAct): OpenJob {
-  const own = act.accepted.filter((c) => c.jobId === jobId);
+  const all = act.accepted.filter((c) => c.jobId === jobId);
+  const own = all.filter((c) => !act.known.includes(c.id));
   const cursor = act.cursors[jobId];
   const unrefused = act.refused.every((a) => (a.raw as Change).jobId !== jobId);
-  const waits = act.waiting.some((c) => c.jobId === jobId);
   let { base, acked } = job;
   let at = job.cursor;
   // The cursor moves only over what was received: when others wrote in between, their changes are still to come.
   if (cursor !== undefined && act.before[jobId] === job.cursor && acked.length === 0) {
-    base = unrefused && !waits ? job.facts : withChanges(base, jobId, own);
+    base = base === null && unrefused ? job.facts : withChanges(base, jobId, own);
     at = cursor;
   } else if (own.length > 0) acked = [...acked, ...own.map((change) => ({ change, cursor: cursor ?? job.cursor }))];
-  const facts = unrefused ? job.facts : restacked(base, jobId, acked, act.waiting);
+  const facts = unrefused && own.length === all.length ? job.facts : restacked(base, jobId, acked, act.waiting);
   return facts === null ? { ...job, base, acked, cursor: at } : { base, acked, cursor: at, facts };
 }
 

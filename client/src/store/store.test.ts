@@ -6,11 +6,13 @@ import { applyChanges, changesFor, readChange, type Change, type JobChange, type
 import { examples, largeJob } from '@roughsill/demo';
 import type { FromWorker, ToWorker } from '../workers/protocol';
 
-import { EPOCH, nothingNew, settle, testServer, took, type TestServer } from './testing';
+import { EPOCH, forgetLeftPages, nothingNew, settle, testServer, took, type TestServer } from './testing';
 
 const facts = examples()['one-window']!;
 const jobId = facts.job.id;
 const sash = facts.surfaces[0]!;
+
+forgetLeftPages();
 
 let server: TestServer;
 /** A page of its own: modules keep what they know of the server and the store between two of them. */
@@ -208,6 +210,35 @@ describe('the cursor', () => {
     expect(p.job()).toMatchObject({ cursor: 6, acked: [] });
     expect(p.job().facts.surfaces[0]).toMatchObject({ name: 'Mine', count: 3 });
     expect(p.job().facts).toEqual(p.job().base);
+  });
+  test('an answer that was lost is no harm: the log says that it was taken, and what came after it stands', async () => {
+    let own: Change | undefined;
+    server.taking = (changes) => {
+      [own] = changes;
+      return 'no signal';
+    };
+    const p = page();
+    p.store.dispatch(p.rename('Mine'));
+    await settle();
+    server.reply = () => ({
+      status: 200,
+      body: { epoch: EPOCH, cursor: 8, more: false, changes: [{ ...own!, seq: 7 }, theirs({ name: 'Theirs, later' }, 8)] },
+    });
+    await p.store.dispatch(p.pull(jobId));
+    expect([p.name(), p.store.getState().outbox.waiting, await p.shelf.waitingRows()]).toEqual(['Theirs, later', [], []]);
+  });
+  test('a change that the server had already does not come back over what was written since', async () => {
+    const p = page();
+    server.taking = () => 'no signal';
+    p.store.dispatch(p.rename('Mine'));
+    await settle();
+    const { waiting } = p.store.getState().outbox;
+    const base = { ...facts, surfaces: [{ ...sash, name: 'Theirs, later' }, ...facts.surfaces.slice(1)] };
+    p.store.dispatch(p.jobsSlice.actions.jobLoaded({ jobId, base, cursor: 8, waiting }));
+    server.taking = (changes) => took(changes, { known: changes.map((c) => c.id) });
+    server.reply = () => ({ status: 200, body: { epoch: EPOCH, cursor: 8, changes: [], more: false } });
+    await p.store.dispatch(p.flush());
+    expect([p.name(), p.job().base!.surfaces[0]!.name]).toEqual(['Theirs, later', 'Theirs, later']);
   });
   test('what waits stays on top of what others wrote', async () => {
     server.taking = () => ({ status: 503, body: {} });

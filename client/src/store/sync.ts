@@ -1,7 +1,7 @@
 /** The outbox goes out, others' changes come in, and what is not sent is never lost. */
 import { applyChange, CHANGE_VERSION, FirmSettings, isJobChange, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
 import { api, type Sent } from './api';
-import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type SettledAct } from './slices';
+import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, withChanges, type SettledAct } from './slices';
 import { jobIds, loadKeptJob, saveFact, sendAgain, sentChanges, settle, type Aside } from './shelf';
 import type { Thunk } from './store';
 import { alone, tellTabs } from './tabs';
@@ -78,7 +78,7 @@ const settleBatch =
     // Kept first: a page that goes away now finds them sent, or sends them again, which changes nothing.
     await settle({ accepted, aside: refused }).catch((e: unknown) => dispatch(outboxSlice.actions.unkept(String(e))));
     const waiting = getState().outbox.waiting.filter((c) => !done.has(c.id));
-    const act: SettledAct = { accepted, refused, before: sent.before, cursors: sent.cursors, waiting };
+    const act: SettledAct = { accepted, known: sent.known, refused, before: sent.before, cursors: sent.cursors, waiting };
     dispatch(settled(act));
     tellTabs({ kind: 'settled', act });
     if (sent.clashes.length > 0) dispatch(noticeSlice.actions.clashed(sent.clashes));
@@ -86,17 +86,38 @@ const settleBatch =
     const known = new Set(sent.known);
     if (restored !== null) dispatch(outboxSlice.actions.restored(restored + accepted.filter((c) => !known.has(c.id)).length));
     for (const jobId of new Set(accepted.filter(isJobChange).map((c) => c.jobId)))
-      if ((getState().jobs.byId[jobId]?.acked.length ?? 0) > 0) void dispatch(pull(jobId));
+      if (sent.known.length > 0 || (getState().jobs.byId[jobId]?.acked.length ?? 0) > 0) void dispatch(pull(jobId));
   };
+
+/** What the server took lately: should it be met again in the store of another tab, it is not shown and sent a second time. */
+const taken = new Set<string>();
+const TAKEN_KEPT = 20_000;
 
 /** What the server said reaches the facts and the outbox alike; another tab may have heard it. */
 export const settled =
   (act: SettledAct): Thunk =>
   (dispatch, getState) => {
     const done = new Set([...act.accepted.map((c) => c.id), ...act.refused.map((r) => r.id)]);
+    if (taken.size > TAKEN_KEPT) taken.clear();
+    done.forEach((id) => taken.add(id));
     const waiting = getState().outbox.waiting.filter((c) => !done.has(c.id));
     dispatch(jobsSlice.actions.settled({ ...act, waiting }));
     dispatch(outboxSlice.actions.settled(act));
+  };
+
+/** Changes that were written elsewhere on this phone, in another tab or before this page was opened: shown, and sent with the others. */
+export const adopt =
+  (changes: readonly Change[]): Thunk =>
+  (dispatch, getState) => {
+    const there = new Set(getState().outbox.waiting.map((c) => c.id));
+    const fresh = changes.filter((c) => !there.has(c.id) && !taken.has(c.id));
+    if (fresh.length === 0) return;
+    dispatch(outboxSlice.actions.queued(fresh));
+    for (const jobId of new Set(fresh.map((c) => c.jobId))) {
+      const job = jobId === null ? undefined : getState().jobs.byId[jobId];
+      const facts = job && withChanges(job.facts, jobId!, fresh);
+      if (facts) dispatch(jobsSlice.actions.factsChanged({ facts, changes: fresh.filter((c) => c.jobId === jobId) }));
+    }
   };
 
 export const flush = (): Thunk<Promise<void>> => async (dispatch, getState) => {
@@ -179,6 +200,7 @@ const anotherLife =
     }
     const again = (await sentChanges().catch(() => [])).filter((c) => c.jobId === null || !brought.has(c.jobId));
     await sendAgain(again).catch(() => undefined);
+    taken.clear();
     dispatch(outboxSlice.actions.requeued(again));
     const { waiting } = getState().outbox;
     for (const job of loaded) dispatch(jobsSlice.actions.jobLoaded({ ...job, waiting, anew: true }));
@@ -254,7 +276,16 @@ export const pull =
         if (!next.ok) return dispatch(loadWhole(jobId));
         base = next.value;
       }
-      const own = new Set(here.acked.map((x) => x.change.id));
+      // The answer to some may have been lost on its way: that they stand in the log says the same.
+      const arrived = new Set(r.value.changes.map((c) => c.id));
+      const heard = getState().outbox.waiting.filter((c) => arrived.has(c.id));
+      if (heard.length > 0) {
+        const act = { accepted: heard, known: heard.map((c) => c.id), refused: [], before: {}, cursors: {}, waiting: [] };
+        await settle({ accepted: heard, aside: [] }).catch(() => undefined);
+        dispatch(settled(act));
+        tellTabs({ kind: 'settled', act });
+      }
+      const own = new Set([...here.acked.map((x) => x.change.id), ...heard.map((c) => c.id)]);
       const others = r.value.changes.some((c) => !own.has(c.id));
       const { waiting } = getState().outbox;
       dispatch(jobsSlice.actions.pulled({ jobId, base, cursor: r.value.cursor, changes: r.value.changes, waiting, others }));

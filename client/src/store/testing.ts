@@ -66,5 +66,22 @@ export function testServer(): TestServer {
   return server;
 }
 
+/** A page that is left behind by its test must not send later: its second thoughts are dropped. Call once in a test file. */
+export function forgetLeftPages(): void {
+  const real = globalThis.setTimeout;
+  const late: ReturnType<typeof setTimeout>[] = [];
+  beforeAll(() => {
+    globalThis.setTimeout = ((f: () => void, ms?: number) => {
+      const timer = real(f, ms);
+      if ((ms ?? 0) >= 1000) late.push(timer);
+      return timer;
+    }) as typeof setTimeout;
+  });
+  afterEach(() => late.splice(0).forEach((t) => clearTimeout(t)));
+  afterAll(() => {
+    globalThis.setTimeout = real;
+  });
+}
+
 /** Long enough for the store in memory and for answers that come at once. */
 export const settle = (ms = 60): Promise<void> => new Promise((r) => setTimeout(r, ms));

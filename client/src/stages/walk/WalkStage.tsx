@@ -19,7 +19,7 @@ import {
   type Problem,
   type Surface,
 } from '@roughsill/core';
-import { Button, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
+import { Button, Later, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
 import { add, commit, remove, set, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
 import type { StageProps } from '../props';
@@ -173,9 +173,11 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
           />
         ) : null}
       </Panel>
-      <Photos facts={facts} of={{ ofSurfaceId: surface.id }} />
-      <Coats jobId={jobId} surface={surface} />
-      <PartsEditor key={JSON.stringify(sharesOf(surface))} jobId={jobId} surface={surface} areaM2={plan.area.totalM2} />
+      <Later>
+        <Photos facts={facts} of={{ ofSurfaceId: surface.id }} />
+        <Coats jobId={jobId} surface={surface} />
+        <PartsEditor key={JSON.stringify(sharesOf(surface))} jobId={jobId} surface={surface} areaM2={plan.area.totalM2} />
+      </Later>
       <Problems problems={problems.filter((p) => problem(p.path) === undefined)} />
       <View className="flex-row flex-wrap gap-2">
         {at > 0 ? <Button label="Move up" onPress={() => swap(siblings[at - 1]!)} /> : null}
