@@ -15,6 +15,7 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
   const boards = facts.surfaces.find((s) => s.name.startsWith('Old slipway'))!.id;
   const screens = [
     '/',
+    '/aside',
     '/new',
     '/settings',
     '/catalogue',

@@ -1,4 +1,6 @@
-// npm run load: GET, POST and the list of 2,000 jobs at 1, 10 and 50 clients, beside a bare Express + pg that does the same in the same run.
+// npm run load -- [--seconds 6] [--jobs 2000] [--restarts 100] [--pairs 1000]: GET, POST and the list of 2,000 jobs at 1, 10 and 50 clients,
+// beside a bare Express + pg that does the same in the same run; then what must hold under it: changes sent twice at once, a held job, whole-job
+// work beside the requests, a database that is restarted again and again, and how long stopping takes.
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -9,7 +11,7 @@ import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
-const { seconds, jobs } = argsOf({ seconds: 6, jobs: 2000 });
+const { seconds, jobs, restarts, pairs } = argsOf({ seconds: 6, jobs: 2000, restarts: 100, pairs: 1000 });
 ensurePackages();
 const autocannon = (await import('autocannon')).default;
 const pg = (await import('pg')).default;
@@ -62,7 +64,7 @@ const CLUSTER = 'load-postgres';
 const database = await startPostgres(CLUSTER, { port: 55970, throwaway: true });
 const photosDir = path.join(DATA, 'load-photos');
 const main = await buildServer();
-const server = await startServer({
+let server = await startServer({
   main,
   database,
   port: await freePort(8800),
@@ -239,6 +241,134 @@ try {
   await holder.query('rollback');
   await holder.end();
   await Promise.all(stuck);
+
+  // One change sent twice at the same time: both are answered well, and it stands once.
+  let twice = 0;
+  const ids = new Set();
+  for (let i = 0; i < pairs; i += 10) {
+    await Promise.all(
+      Array.from({ length: 10 }, async () => {
+        const body = change();
+        ids.add(JSON.parse(body).changes[0].id);
+        const send = () =>
+          fetch(`${server.address}/api/changes`, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
+        const both = await Promise.all([send(), send()]);
+        if (both.every((r) => r.status === 200)) twice += 1;
+      }),
+    );
+  }
+  const { rows: stood } = await client.query('select count(*)::int as n from change_log where change_id = any($1)', [[...ids]]);
+  process.stdout.write(
+    `${twice} of ${pairs} pairs sent at once were answered well both times; ${stood[0].n} of ${ids.size} stand in the log\n`,
+  );
+
+  // Whole-job work beside the requests: how long anybody else waits meanwhile.
+  const lag = async (what, work) => {
+    let over = false;
+    const done = work().finally(() => (over = true));
+    const times = [];
+    while (!over) {
+      const t = performance.now();
+      await fetch(`${server.address}/api/tasks/nobody`);
+      times.push(performance.now() - t);
+      await new Promise((r) => setTimeout(r, 5));
+    }
+    const said = await done;
+    times.sort((a, b) => a - b);
+    const at = (q) => times[Math.min(times.length - 1, Math.floor(q * times.length))].toFixed(0);
+    process.stdout.write(`while ${what} (${said}): another request waits p50 ${at(0.5)}, p99 ${at(0.99)}, most ${at(1)} ms\n`);
+  };
+  const big = largeJob(4000);
+  const bigText = writeJobFile(big);
+  const timed = async (work) => {
+    const t = performance.now();
+    const r = await work();
+    const bytes = (await r.arrayBuffer()).byteLength;
+    return `${r.status}, ${(bytes / 1e6).toFixed(1)} MB, ${((performance.now() - t) / 1000).toFixed(1)} s`;
+  };
+  const get = (at) => () => timed(() => fetch(server.address + at));
+  const postFile = (at) => () =>
+    timed(() => fetch(server.address + at, { method: 'POST', headers: { 'content-type': 'application/json' }, body: bigText }));
+  await lag(`a job file of 4,000 surfaces (${(bigText.length / 1e6).toFixed(1)} MB) is sent in`, postFile('/api/jobs/import'));
+  // A file of 4,000 surfaces is over what the door takes: then the job is built by changes, as a phone would.
+  if ((await fetch(`${server.address}/api/jobs/${big.job.id}`)).status !== 200) {
+    await lag('4,000 surfaces come in as changes', async () => {
+      const all = changesFor(big, randomUUID, 'Load');
+      for (let i = 0; i < all.length; i += 300) await post('/api/changes', { changes: all.slice(i, i + 300) });
+      return `${all.length} changes`;
+    });
+  }
+  await lag('a job of 4,000 surfaces is read', get(`/api/jobs/${big.job.id}`));
+  await lag('its plan is made', get(`/api/jobs/${big.job.id}/plan`));
+  await lag('its survey is printed', get(`/api/jobs/${big.job.id}/survey.pdf`));
+  await lag('the plan of 400 surfaces is made', get('/api/jobs/large-400/plan'));
+
+  // The database is pulled away again and again under load.
+  let exits = 0;
+  server.child.on('exit', () => (exits += 1));
+  let loading = true;
+  const answers = { ok: 0, away: 0, other: 0 };
+  const lost = [];
+  const hammer = async () => {
+    while (loading) {
+      const body = change();
+      const r = await fetch(`${server.address}/api/changes`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body,
+      }).catch(() => null);
+      if (r?.status === 200) {
+        answers.ok += 1;
+        lost.push(JSON.parse(body).changes[0].id);
+      } else if (r?.status === 503) {
+        answers.away += 1;
+        await new Promise((done) => setTimeout(done, 20));
+      } else answers.other += 1;
+    }
+  };
+  await client.end();
+  const hands = Array.from({ length: 10 }, hammer);
+  const back = [];
+  for (let i = 0; i < restarts && exits === 0; i += 1) {
+    await new Promise((r) => setTimeout(r, 200));
+    database.stop(i % 2 ? 'immediate' : 'fast');
+    database.start();
+    const t = performance.now();
+    for (;;) {
+      const r = await fetch(`${server.address}/api/jobs/${surfaces[0][0]}`).catch(() => null);
+      if (r?.status === 200) break;
+      await new Promise((done) => setTimeout(done, 10));
+    }
+    back.push(performance.now() - t);
+  }
+  loading = false;
+  await Promise.all(hands);
+  const after = new pg.Client({ connectionString: database.ownerUrl });
+  await after.connect();
+  const { rows: kept } = await after.query('select count(*)::int as n from change_log where change_id = any($1)', [lost]);
+  await after.end();
+  back.sort((a, b) => a - b);
+  process.stdout.write(
+    `${back.length} restarts of the database under load: ${exits} exits; answers again after p50 ${back[Math.floor(back.length / 2)]?.toFixed(0)}, most ${back.at(-1)?.toFixed(0)} ms; ` +
+      `${answers.ok} taken of which ${kept[0].n} stand, ${answers.away} told to try again, ${answers.other} otherwise (fsync is off here: a pulled plug may cost what was taken last)\n`,
+  );
+
+  // Stopping while a write is held and a plan is made.
+  const last = new pg.Client({ connectionString: database.ownerUrl });
+  await last.connect();
+  await last.query('begin');
+  await last.query('lock table jobs in access exclusive mode');
+  void post('/api/changes', change()).catch(() => undefined);
+  void fetch(`${server.address}/api/jobs/${big.job.id}/plan`).catch(() => undefined);
+  await new Promise((r) => setTimeout(r, 500));
+  const t = performance.now();
+  server.child.removeAllListeners('exit');
+  await server.stop();
+  process.stdout.write(
+    `told to stop while a table is locked: stopped after ${((performance.now() - t) / 1000).toFixed(1)} s, code ${server.child.exitCode} (aim: 12 s)\n`,
+  );
+  await last.query('rollback');
+  await last.end();
 } finally {
   bare.kill();
   await client.end().catch(() => undefined);

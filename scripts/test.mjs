@@ -5,7 +5,7 @@ import { buildServer, buildWeb } from './lib/build.mjs';
 import { startPostgres, stopPostgres } from './lib/postgres.mjs';
 import { DATA, ensureChromium, ensurePackages, nodeBin, runBeside, say } from './lib/run.mjs';
 
-const PARTS = ['check', 'core', 'server', 'client', 'e2e'];
+const PARTS = ['check', 'core', 'server', 'client', 'fuzz', 'faults', 'e2e'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((p) => !PARTS.includes(p));
 if (unknown.length > 0) {
@@ -44,6 +44,17 @@ async function jest(project, env = {}) {
   }
 }
 
+/** A script that tries to break it, in its short form: it counts as one test. */
+async function attack(name, args) {
+  try {
+    await runBeside(`tests: ${name}`, process.execPath, [`scripts/${name}.mjs`, ...args]);
+    tally.passed += 1;
+  } catch (e) {
+    tally.failed += 1;
+    throw e;
+  }
+}
+
 async function playwright(database) {
   const out = path.join(results, 'e2e.json');
   const [webDir, main] = await built;
@@ -68,15 +79,14 @@ async function playwright(database) {
 }
 
 ensurePackages();
-if (runs('e2e')) ensureChromium();
+if (runs('e2e') || runs('faults')) ensureChromium();
 const started = Date.now();
 // Building takes as long as the rest together: it starts first, and the parts that do not need it run beside it.
-const built = runs('e2e') ? Promise.all([buildWeb(), buildServer()]) : Promise.resolve([]);
+const built = runs('e2e') || runs('faults') ? Promise.all([buildWeb(), buildServer()]) : Promise.resolve([]);
 built.catch(() => undefined);
 const database = runs('server') ? await startPostgres('test-postgres', { port: 55532, throwaway: true }) : null;
 process.on('SIGINT', () => {
-  stopPostgres('test-postgres');
-  stopPostgres('e2e-postgres');
+  ['test-postgres', 'e2e-postgres', 'fuzz-postgres', 'faults-postgres'].forEach((name) => stopPostgres(name));
   process.exit(130);
 });
 try {
@@ -91,6 +101,11 @@ try {
     await jest('server', { TEST_DATABASE_URL: database.url, TEST_OWNER_DATABASE_URL: database.ownerUrl, WORKER_FILE: worker });
   });
   await part('client', () => jest('client'));
+  await part('fuzz', () => attack('fuzz', ['--requests', '2000']));
+  await part('faults', async () => {
+    await built;
+    await attack('faults', ['--rounds', '10', '--short']);
+  });
   await part('e2e', async () => {
     const e2e = await startPostgres('e2e-postgres', { port: 55632, throwaway: true });
     await playwright(e2e);

@@ -118,6 +118,7 @@ function serveWeb(app: Express, webDir: string): void {
   app.get('/{*path}', (req, res, next) => {
     // A missing file stays missing; any other address is a screen of the app.
     if (path.extname(req.path) !== '') return next();
-    res.setHeader('cache-control', 'no-cache').sendFile(path.join(root, 'index.html'));
+    // Named within its root: a dot in a folder above it is nobody's secret.
+    res.setHeader('cache-control', 'no-cache').sendFile('index.html', { root });
   });
 }

@@ -50,6 +50,7 @@ const AWAY = new Set([
   // The role or the database is not there yet: a restore is under way.
   '3D000',
   '28000',
+  '28P01',
   '42P01',
   '53300',
 ]);

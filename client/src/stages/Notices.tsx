@@ -53,7 +53,7 @@ function Line({
 }
 
 /** What stands between this phone and the server. "Kept" is only said of what is. */
-function Sending() {
+function Sending({ onAside }: { readonly onAside: boolean }) {
   const dispatch = useAppDispatch();
   const { waiting, aside, status, says, unkept, newer, restored } = useAppSelector((s) => s.outbox);
   const n = waiting.length;
@@ -80,13 +80,17 @@ function Sending() {
           says={`The server is older than this app and would not understand it. ${entries(n)} ${n === 1 ? 'waits' : 'wait'} on this phone until it is updated.`}
         />
       ) : null}
-      {aside.length > 0 ? (
+      {aside.length > 0 && !onAside ? (
         <Line
           testID="aside"
           alert
           says={`The server could not take ${entries(aside.length)}. ${aside.length === 1 ? 'It is' : 'They are'} set aside here.`}
         >
-          <Button label="Look at it" says="Look at what was set aside" onPress={() => router.navigate('/aside')} />
+          <Button
+            label={aside.length === 1 ? 'Look at it' : 'Look at them'}
+            says="Look at what was set aside"
+            onPress={() => router.navigate('/aside')}
+          />
         </Line>
       ) : null}
       {restored !== null ? (
@@ -106,13 +110,14 @@ function Sending() {
   );
 }
 
-export function Notices({ jobId }: { readonly jobId?: string }) {
+/** @param onAside this is the screen of what was set aside: it need not be told there */
+export function Notices({ jobId, onAside = false }: { readonly jobId?: string; readonly onAside?: boolean }) {
   const dispatch = useAppDispatch();
   const { undo: step, clashes, refused } = useAppSelector((s) => s.notice);
   const quiet = useAppSelector(
     ({ outbox: o }) =>
       (o.waiting.length === 0 || (o.status !== 'away' && o.status !== 'held' && o.unkept === null)) &&
-      o.aside.length === 0 &&
+      (o.aside.length === 0 || onAside) &&
       o.restored === null &&
       !o.newer,
   );
@@ -123,7 +128,7 @@ export function Notices({ jobId }: { readonly jobId?: string }) {
   if (quiet && !canUndo && !clash && !refused && !due) return null;
   return (
     <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4 py-2">
-      <Sending />
+      <Sending onAside={onAside} />
       {due ? (
         <View role="status" testID="due-square" className="flex-row flex-wrap items-center justify-between gap-2">
           <Words look="strong" className="min-w-[12rem] flex-1">

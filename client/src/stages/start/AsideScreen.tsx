@@ -26,7 +26,7 @@ export function AsideScreen() {
           <AsideCard key={a.id} entry={a} />
         ))}
       </ScrollView>
-      <Notices />
+      <Notices onAside />
     </View>
   );
 }

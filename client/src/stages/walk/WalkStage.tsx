@@ -106,72 +106,74 @@ export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly 
           {size('lengthM', cap(element.sides[0]))}
           {size('widthM', cap(element.sides[1]))}
         </View>
-        <TakeOffPanel surface={surface} area={plan.area} onSet={(measures) => write({ measures }, `${surface.name}: sizes`)} />
-        <Select
-          label="Material"
-          value={surface.material}
-          options={options(MATERIALS)}
-          onChange={(material) => write({ material }, 'material')}
-          testID="material"
-        />
-        <View className="flex-row flex-wrap gap-3">
-          <View className="min-w-[9rem] flex-1">
+        <Later>
+          <TakeOffPanel surface={surface} area={plan.area} onSet={(measures) => write({ measures }, `${surface.name}: sizes`)} />
+          <Select
+            label="Material"
+            value={surface.material}
+            options={options(MATERIALS)}
+            onChange={(material) => write({ material }, 'material')}
+            testID="material"
+          />
+          <View className="flex-row flex-wrap gap-3">
+            <View className="min-w-[9rem] flex-1">
+              <NumberField
+                label="Year made, if not the building’s"
+                value={surface.yearMade}
+                optional
+                decimals={0}
+                problem={problem('yearMade')}
+                check={against('yearMade')}
+                onCommit={(v) => write({ yearMade: v }, 'year made')}
+              />
+            </View>
+            <View className="min-w-[9rem] flex-1">
+              <Pick label="Knots" value={surface.knots} options={options(YES_NO)} onChange={(knots) => write({ knots }, 'knots')} />
+            </View>
+          </View>
+          <Ticks
+            label="Condition"
+            values={surface.conditions}
+            options={options(CONDITIONS)}
+            onChange={(conditions) => write({ conditions }, 'condition')}
+          />
+          <Degrees surface={surface} onSet={(fields) => write(fields, 'degree')} />
+          {surface.conditions.includes('moldy') ? (
             <NumberField
-              label="Year made, if not the building’s"
-              value={surface.yearMade}
+              label="Visible mold on it"
+              unit={units === 'ft' ? 'ft²' : 'm²'}
               optional
-              decimals={0}
-              problem={problem('yearMade')}
-              check={against('yearMade')}
-              onCommit={(v) => write({ yearMade: v }, 'year made')}
+              hint="All patches together, edge to edge; a room’s patches are summed"
+              value={surface.moldM2 === null ? null : roundForReading(convert(surface.moldM2, 'm2', units === 'ft' ? 'ft2' : 'm2'))}
+              check={(v) => against('moldM2')(convert(v, units === 'ft' ? 'ft2' : 'm2', 'm2'))}
+              testID="mold-extent"
+              onCommit={(v) => write({ moldM2: v === null ? null : convert(v, units === 'ft' ? 'ft2' : 'm2', 'm2') }, 'mold measured')}
             />
-          </View>
-          <View className="min-w-[9rem] flex-1">
-            <Pick label="Knots" value={surface.knots} options={options(YES_NO)} onChange={(knots) => write({ knots }, 'knots')} />
-          </View>
-        </View>
-        <Ticks
-          label="Condition"
-          values={surface.conditions}
-          options={options(CONDITIONS)}
-          onChange={(conditions) => write({ conditions }, 'condition')}
-        />
-        <Degrees surface={surface} onSet={(fields) => write(fields, 'degree')} />
-        {surface.conditions.includes('moldy') ? (
-          <NumberField
-            label="Visible mold on it"
-            unit={units === 'ft' ? 'ft²' : 'm²'}
-            optional
-            hint="All patches together, edge to edge; a room’s patches are summed"
-            value={surface.moldM2 === null ? null : roundForReading(convert(surface.moldM2, 'm2', units === 'ft' ? 'ft2' : 'm2'))}
-            check={(v) => against('moldM2')(convert(v, units === 'ft' ? 'ft2' : 'm2', 'm2'))}
-            testID="mold-extent"
-            onCommit={(v) => write({ moldM2: v === null ? null : convert(v, units === 'ft' ? 'ft2' : 'm2', 'm2') }, 'mold measured')}
-          />
-        ) : null}
-        {TIMBER.includes(surface.material) ? (
-          <TextField
-            label="Which wood, if known"
-            value={surface.species}
-            hint="A moisture meter is set for it"
-            onCommit={(species) => write({ species }, 'wood')}
-          />
-        ) : null}
-        <Toggle
-          label="Thrown out anyway"
-          hint="Nothing on it needs saving; taking it out still disturbs what is on it"
-          value={surface.scrapped}
-          onChange={(scrapped) => write({ scrapped }, 'thrown out')}
-        />
-        <Pick label="What do you want of it" value={surface.aim} options={options(AIMS)} onChange={(aim) => write({ aim }, 'aim')} />
-        {element.loose ? (
+          ) : null}
+          {TIMBER.includes(surface.material) ? (
+            <TextField
+              label="Which wood, if known"
+              value={surface.species}
+              hint="A moisture meter is set for it"
+              onCommit={(species) => write({ species }, 'wood')}
+            />
+          ) : null}
           <Toggle
-            label="Goes to the bench"
-            value={surface.bench}
-            onChange={(bench) => write({ bench }, 'bench')}
-            hint="Taken down and worked away from the room"
+            label="Thrown out anyway"
+            hint="Nothing on it needs saving; taking it out still disturbs what is on it"
+            value={surface.scrapped}
+            onChange={(scrapped) => write({ scrapped }, 'thrown out')}
           />
-        ) : null}
+          <Pick label="What do you want of it" value={surface.aim} options={options(AIMS)} onChange={(aim) => write({ aim }, 'aim')} />
+          {element.loose ? (
+            <Toggle
+              label="Goes to the bench"
+              value={surface.bench}
+              onChange={(bench) => write({ bench }, 'bench')}
+              hint="Taken down and worked away from the room"
+            />
+          ) : null}
+        </Later>
       </Panel>
       <Later>
         <Photos facts={facts} of={{ ofSurfaceId: surface.id }} />
