@@ -39,7 +39,7 @@ for (const [from, to] of [
 }
 const main = path.join(serverDir, path.basename(built[1]));
 const CLUSTER = 'faults-postgres';
-const database = await startPostgres(CLUSTER, { port: 55940, throwaway: true });
+const database = await startPostgres(CLUSTER, { port: 55940, throwaway: true, plugPulled: true });
 const port = await freePort(8700);
 const photosDir = path.join(DATA, 'faults-photos');
 rmSync(photosDir, { recursive: true, force: true });

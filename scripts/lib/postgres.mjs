@@ -160,9 +160,12 @@ const ONLY_BY_PASSWORD = 'host all all 127.0.0.1/32 scram-sha-256\n';
 
 /**
  * Starts the cluster `name`, making it first when it is new.
+ * @param throwaway made anew each time, and not safe from a failing machine
+ * @param plugPulled of a throwaway one: what it has acknowledged survives that its processes are killed
  * @returns the addresses of its database for the server and for the owner of the tables, and how to stop and to restart it
  */
-export async function startPostgres(name, { port: wanted, throwaway = false }) {
+export async function startPostgres(name, { port: wanted, throwaway = false, plugPulled = false }) {
+  const options = startOptions(throwaway, plugPulled);
   ensureInstalled();
   ensureData();
   const dir = placeOf(name);
@@ -184,8 +187,8 @@ export async function startPostgres(name, { port: wanted, throwaway = false }) {
     say(`making a database cluster: ${path.relative(ROOT, dir)} …`);
     keepRoles(name, roles);
     // Sync is skipped only for clusters that a test throws away.
-    const options = ['--encoding=UTF8', '--locale=C.UTF-8', ...(throwaway ? ['-N'] : [])];
-    pg('initdb', ['-D', data, '-U', 'postgres', '-A', 'scram-sha-256', `--pwfile=${secret}`, ...options]);
+    const made = ['--encoding=UTF8', '--locale=C.UTF-8', ...(throwaway ? ['-N'] : [])];
+    pg('initdb', ['-D', data, '-U', 'postgres', '-A', 'scram-sha-256', `--pwfile=${secret}`, ...made]);
     rmSync(secret, { force: true });
   } else if (!existsSync(rolesFile(name))) {
     // From before there were roles: one superuser, no passwords, everything in the database `postgres`.
@@ -197,7 +200,7 @@ export async function startPostgres(name, { port: wanted, throwaway = false }) {
   if (!running) {
     port = await freePort(port);
     writeFileSync(portFile, String(port));
-    start(dir, data, port, throwaway);
+    start(dir, data, port, options);
   }
   if (!roles.ready) {
     provision(roles, port, throwaway);
@@ -209,18 +212,19 @@ export async function startPostgres(name, { port: wanted, throwaway = false }) {
     url: urlFor(roles, APP, port),
     ownerUrl: urlFor(roles, OWNER, port),
     stop: (mode) => stopPostgres(name, mode),
-    start: () => start(dir, data, port, throwaway),
+    start: () => start(dir, data, port, options),
   };
 }
 
-function start(dir, data, port, throwaway) {
-  const options = [
-    `-p ${port}`,
-    '-c listen_addresses=127.0.0.1',
-    "-c unix_socket_directories=''",
-    ...(throwaway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : []),
-  ];
-  pg('pg_ctl', ['-D', data, '-w', '-t', '60', '-l', path.join(dir, 'server.log'), '-o', options.join(' '), 'start']);
+const startOptions = (throwaway, plugPulled) => [
+  '-c listen_addresses=127.0.0.1',
+  "-c unix_socket_directories=''",
+  ...(throwaway ? ['-c fsync=off', '-c full_page_writes=off'] : []),
+  ...(throwaway && !plugPulled ? ['-c synchronous_commit=off'] : []),
+];
+
+function start(dir, data, port, options) {
+  pg('pg_ctl', ['-D', data, '-w', '-t', '60', '-l', path.join(dir, 'server.log'), '-o', [`-p ${port}`, ...options].join(' '), 'start']);
 }
 
 /** @param mode `fast` lets it finish its sentence; `immediate` is pulling the plug */

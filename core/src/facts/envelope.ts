@@ -74,11 +74,6 @@ const fromV1 = ({ surfaceId, ...c }: ChangeV1): unknown => ({
   act: null,
 });
 
-/** For a page that knows only the first form. */
-export function toV1({ v: _v, parent, device: _d, act: _a, ...c }: Change): ChangeV1 {
-  return { ...c, surfaceId: parent.kind === 'surface' ? parent.id : null };
-}
-
 /** Whether a raw change is of a form that is newer than this program. */
 export const isNewer = (raw: unknown): boolean =>
   typeof raw === 'object' && raw !== null && typeof (raw as { v?: unknown }).v === 'number' && (raw as { v: number }).v > CHANGE_VERSION;

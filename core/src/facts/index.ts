@@ -41,7 +41,6 @@ export {
   readChange,
   saysTheSame,
   scopeParent,
-  toV1,
   type JobChange,
   type LoggedChange,
 } from './envelope';

@@ -1,6 +1,16 @@
 /** The open job file, `*.roughsill.json`. Documented in docs/job-file.md; its JSON Schema is made from this Zod schema. */
 import { z } from 'zod';
-import { JOB_FACTS_SHAPE, mapRecords, specOf, asParent, childrenOf, type JobFacts, type Row } from './registry';
+import {
+  asParent,
+  childrenOf,
+  JOB_FACTS_SHAPE,
+  mapRecords,
+  specOf,
+  type Entity,
+  type JobFacts,
+  type ParentKind,
+  type Row,
+} from './registry';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { duplicateIds, jobProblems } from './validate';
 
@@ -18,25 +28,47 @@ export const JobFile = z.strictObject({
 });
 export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 } & JobFacts;
 
+type Lists = Readonly<Record<string, readonly Row[]>>;
+
+/** In the registry's order; the same list when it was in it already. */
+function sortedList(list: readonly Row[], order: (a: Row, b: Row) => number): readonly Row[] {
+  return list.every((row, i) => i === 0 || order(list[i - 1]!, row) <= 0) ? list : [...list].sort(order);
+}
+
+const inOrder = new WeakMap<object, object>();
+/** A record with its children in order, remembered: what did not change is not looked at again. */
+function ordered(row: Row, entity: Entity): Row {
+  const known = inOrder.get(row);
+  if (known) return known as Row;
+  const { settle } = specOf(entity);
+  const parent = asParent(entity);
+  const own = settle?.(row) ?? row;
+  const made = parent === null || parent === 'job' ? own : { ...own, ...orderedLists(own as unknown as Lists, parent) };
+  inOrder.set(row, made);
+  inOrder.set(made, made);
+  return made;
+}
+function orderedLists(holder: Lists, parent: ParentKind): Lists {
+  return Object.fromEntries(
+    childrenOf(parent).map((e) => {
+      const { list, order } = specOf(e);
+      return [
+        list!,
+        sortedList(
+          holder[list!]!.map((row) => ordered(row, e)),
+          order,
+        ),
+      ];
+    }),
+  );
+}
+
 /** One order for everything, so that the same facts are always the same bytes. Surfaces stand in the order of their rooms. */
 export function canonical(facts: JobFacts): JobFacts {
-  const sorted = <T extends object>(holder: T, kind: 'job' | 'surface'): T =>
-    ({
-      ...holder,
-      ...Object.fromEntries(
-        childrenOf(kind).map((e) => {
-          const { list, order } = specOf(e);
-          return [list!, [...(holder as Record<string, Row[]>)[list!]!].sort(order)];
-        }),
-      ),
-    }) as T;
-  const settled = mapRecords(facts, (row, entity) => {
-    const made = specOf(entity).settle?.(row) ?? row;
-    return asParent(entity) === 'surface' ? (sorted(made, 'surface') as Row) : made;
-  });
-  const whole = sorted(settled, 'job');
+  const whole = { job: facts.job, ...orderedLists(facts as unknown as Lists, 'job') } as unknown as JobFacts;
   const place = new Map(whole.spaces.map((s, i) => [s.id, i]));
-  return { ...whole, surfaces: [...whole.surfaces].sort((a, b) => (place.get(a.spaceId) ?? 0) - (place.get(b.spaceId) ?? 0)) };
+  const byRoom = (a: Row, b: Row) => (place.get(a['spaceId'] as string) ?? 0) - (place.get(b['spaceId'] as string) ?? 0);
+  return { ...whole, surfaces: sortedList(whole.surfaces as unknown as Row[], byRoom) as unknown as JobFacts['surfaces'] };
 }
 
 /** Writes the job file; reading it back and writing it again gives the same text. */
