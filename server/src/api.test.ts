@@ -190,6 +190,14 @@ describe('changes', () => {
     expect(log.map((c: Change) => c.fields['name']).sort()).toEqual(['A', 'B']);
     expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts.surfaces[0].name).toBe(log.at(-1).fields.name);
   });
+  test('the list of jobs counts what stands on each', async () => {
+    const { jobId, facts } = await freshJob();
+    const counted = async () =>
+      ((await s.call('GET', '/api/jobs')).body.jobs as { id: string; surfaces: number }[]).find((j) => j.id === jobId)!.surfaces;
+    expect(await counted()).toBe(facts.surfaces.length);
+    await send(change(jobId, { entityId: facts.surfaces[0]!.id, op: 'remove' }));
+    expect(await counted()).toBe(facts.surfaces.length - 1);
+  });
   test('undo: what is removed is restored with all that was found on it', async () => {
     const { jobId, facts } = await freshJob();
     const id = facts.surfaces[0]!.id;

@@ -141,8 +141,8 @@ export class FirmStore {
         sample: t.jobs.sample,
         createdAt: t.jobs.createdAt,
         cursor: t.jobs.cursor,
-        surfaces: sql<number>`(select count(*)::int from ${t.surfaces} where ${t.surfaces.firmId} = ${t.jobs.firmId}
-          and ${t.surfaces.jobId} = ${t.jobs.id} and ${t.surfaces.removedAt} is null)`,
+        // Named by hand: a query of one table writes its columns without the table's name.
+        surfaces: sql<number>`(select count(*)::int from surfaces s where s.firm_id = jobs.firm_id and s.job_id = jobs.id and s.removed_at is null)`,
       })
       .from(t.jobs)
       .where(and(eq(t.jobs.firmId, this.firmId), isNull(t.jobs.removedAt)))
