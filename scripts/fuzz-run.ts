@@ -203,9 +203,7 @@ function addressFor(at: string, spec: Spec): string {
   const filled = at.replace(/\{(\w+)\}/g, (_, name: string) => {
     if (chance(0.6)) return name === 'hash' ? 'a'.repeat(64) : pick(KNOWN_IDS);
     const raw = String(chance(0.5) ? draw(spec.parameters.find((p) => p.name === name)?.schema ?? {}) : pick(EVIL));
-    return chance(0.15)
-      ? raw.replace(/[\u0000-\u0020\u007f-\uffff]/g, '%')
-      : encodeURIComponent(raw.replace(/[\ud800-\udfff]/g, ''));
+    return chance(0.15) ? raw.replace(/[\u0000-\u0020\u007f-\uffff]/g, '%') : encodeURIComponent(raw.replace(/[\ud800-\udfff]/g, ''));
   });
   const query = spec.parameters
     .filter((p) => p.in === 'query' && chance(0.4))
