@@ -66,6 +66,14 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-sync'],
 });
+// Playwright takes a request to end for itself and closes the browser: without one there is nothing to go on for.
+let leaving = false;
+browser.on('disconnected', () => {
+  if (leaving) return;
+  server.child.kill('SIGKILL');
+  stopPostgres(CLUSTER);
+  process.exit(1);
+});
 const file = readFileSync(path.join(ROOT, 'examples/one-window.roughsill.json'), 'utf8');
 const address = `http://127.0.0.1:${port}`;
 const json = async (at, init) => {
@@ -392,6 +400,7 @@ for (let n = 0; n < rounds; n += 1) {
   }
   if ((n + 1) % 50 === 0) say(`${n + 1} rounds, ${failed} failed, ${Math.round((Date.now() - started) / 1000)} s`);
 }
+leaving = true;
 await browser.close();
 server.child.removeAllListeners('exit');
 await server.stop().catch(() => undefined);

@@ -33,9 +33,14 @@ async function part(name, work) {
 async function jest(project, env = {}) {
   const out = path.join(results, `${project}.json`);
   try {
-    await runBeside(`tests: ${project}`, nodeBin('jest'), ['--selectProjects', project, '--json', '--outputFile', out, '--silent=false'], {
-      env: { ...process.env, ...env },
-    });
+    await runBeside(
+      `tests: ${project}`,
+      nodeBin('jest'),
+      ['--selectProjects', project, '--testTimeout', '30000', '--json', '--outputFile', out, '--silent=false'],
+      {
+        env: { ...process.env, ...env },
+      },
+    );
   } finally {
     const r = JSON.parse(readFileSync(out, 'utf8'));
     tally.passed += r.numPassedTests;

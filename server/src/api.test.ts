@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import http from 'node:http';
+import type { AddressInfo } from 'node:net';
 import pg from 'pg';
+import pino from 'pino';
 import { sql } from 'drizzle-orm';
 import { changesFor, scopeParent, withNewIds, writeJobFile, type Change } from '@roughsill/core';
 import { largeJob, quillPoint } from '@roughsill/demo';
+import { createApp } from './app';
 import { Epoch } from './db/epoch';
 import { FirmStore } from './db/firm-store';
 import { firms } from './db/schema';
@@ -334,6 +337,23 @@ describe('wrong requests', () => {
       await lost.stop();
     }
   });
+});
+
+test('the log tells address and answer, and no cookie, token or query', async () => {
+  const lines: string[] = [];
+  const log = pino({ level: 'info' }, { write: (line: string) => void lines.push(line) });
+  const app = createApp({ store: s.store, crew: undefined as never, media: s.media, log, clock: () => NOW });
+  const server = app.listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  const { port } = server.address() as AddressInfo;
+  await fetch(`http://127.0.0.1:${port}/api/jobs?key=secret-query`, {
+    headers: { cookie: 'session=secret-cookie', authorization: 'Bearer secret-token' },
+  });
+  await new Promise((resolve) => server.close(resolve));
+  const text = lines.join('');
+  expect(text).toContain('"url":"/api/jobs"');
+  expect(text).toContain('"statusCode":200');
+  expect(text).not.toContain('secret');
 });
 
 test('headers: no sniffing, no frames, a content policy; the OpenAPI description names every problem it uses', async () => {

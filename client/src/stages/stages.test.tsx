@@ -64,7 +64,7 @@ const untested = (f: JobFacts): JobFacts => ({ ...f, surfaces: f.surfaces.map((s
 
 test('walk: shares that do not add up cannot be kept; those that do are written together', async () => {
   const { surface } = show('walk');
-  await screen.findByTestId('share-flat');
+  await screen.findByTestId('share-flat', {}, { timeout: 20_000 });
   const type = (id: string, text: string) => {
     fireEvent.change(screen.getByTestId(id), { target: { value: text } });
     fireEvent.blur(screen.getByTestId(id));
@@ -83,7 +83,7 @@ test('walk: shares that do not add up cannot be kept; those that do are written 
 
 test('walk: a coat is added below, moved up, and its year told to be in the future', async () => {
   const { surface } = show('walk');
-  await screen.findByTestId('add-coat');
+  await screen.findByTestId('add-coat', {}, { timeout: 20_000 });
   fireEvent.click(screen.getByTestId('add-coat'));
   expect(surface().layers).toHaveLength(5);
   press('Move coat 5 up');

@@ -44,11 +44,11 @@ const IMPORT_MS = 130_000;
 
 const away = (says: string): { ok: false; error: ApiError } => ({ ok: false, error: { kind: 'away', says } });
 
-/** @param isAnswer tells a refusal that is an answer all the same */
+/** @param isAnswer tells an answer by its content, when a refusal can be one too */
 async function call<T>(
   path: string,
   init?: RequestInit & { readonly ms?: number },
-  isAnswer: (body: unknown) => boolean = () => false,
+  isAnswer?: (body: unknown) => boolean,
 ): Promise<Result<T>> {
   let res: Response;
   try {
@@ -65,8 +65,11 @@ async function call<T>(
     return away(body?.title ? `${body.title}.` : 'The server does not answer.');
   }
   const body = (await res.json().catch(() => null)) as unknown;
-  if ((res.ok && body !== null) || isAnswer(body)) return { ok: true, value: body as T };
-  const p = (body ?? {}) as { title?: string; detail?: string; errors?: Problem[] };
+  if (isAnswer ? isAnswer(body) : res.ok && body !== null) return { ok: true, value: body as T };
+  const p = (body ?? {}) as { type?: unknown; title?: string; detail?: string; errors?: Problem[] };
+  // A hotel's sign-in page and a proxy's refusal are no words of this server: what was entered is not refused by them.
+  if (typeof p.type !== 'string' || !p.type.startsWith('/problems/') || res.status === 421)
+    return away('Something else than the server answers here. Is there a page to sign in to the network?');
   return {
     ok: false,
     error: {

@@ -142,11 +142,31 @@ describe('a refused change', () => {
     server.reply = nothingNew;
     server.taking = (changes) =>
       changes.some((c) => c.fields['name'] === 'poison')
-        ? { status: 400, body: { title: 'The request does not fit', errors: [{ path: 'x', message: 'cannot be kept' }] } }
+        ? {
+            status: 400,
+            body: { type: '/problems/bad-request', title: 'The request does not fit', errors: [{ path: 'x', message: 'cannot be kept' }] },
+          }
         : took(changes);
     await p.store.dispatch(p.flush());
     expect(p.store.getState().outbox.aside.map((a) => (a.raw as Change).fields['name'])).toEqual(['poison']);
     expect(p.store.getState().outbox.waiting).toEqual([]);
+  });
+  test('is never made by somebody else: a network’s sign-in page answers, and everything waits', async () => {
+    const p = page();
+    for (const answer of [
+      { status: 200, body: null },
+      { status: 403, body: null },
+      { status: 200, body: { page: 'sign in' } },
+      { status: 404, body: {} },
+    ]) {
+      server.taking = () => answer;
+      p.store.dispatch(p.rename(`Behind ${answer.status}`));
+      await settle();
+      expect(p.store.getState().outbox).toMatchObject({ status: 'away', aside: [] });
+      await p.store.dispatch(p.flush());
+    }
+    expect(p.store.getState().outbox.waiting).toHaveLength(4);
+    expect(await p.shelf.waitingRows()).toHaveLength(4);
   });
   test('of a job that is held up waits, while another job’s goes', async () => {
     server.taking = (changes) => took([], { later: changes.map((c) => c.id) });
@@ -300,8 +320,9 @@ describe('another server than before', () => {
     expect(before).toHaveLength(2);
     server.sent.length = 0;
     server.epoch = 'epoch-2';
-    server.reply = (url) => ({ status: 200, body: { epoch: 'epoch-2', cursor: 4, facts, changes: [], more: false, url } });
     // It still has the first, and lost the second.
+    const still = { ...facts, surfaces: [{ ...sash, name: 'Sent before the restore' }, ...facts.surfaces.slice(1)] };
+    server.reply = () => ({ status: 200, body: { epoch: 'epoch-2', cursor: 4, facts: still, changes: [], more: false } });
     server.taking = (changes) =>
       took(changes, { epoch: 'epoch-2', known: [before[0]!.id], before: { [jobId]: 4 }, cursors: { [jobId]: 5 } });
     await p.store.dispatch(p.loadSession());
@@ -322,7 +343,7 @@ describe('another server than before', () => {
         return { status: 201, body: { jobId, cursor: 3 } };
       }
       return brought.length === 0
-        ? { status: 404, body: { title: 'There is nothing here' } }
+        ? { status: 404, body: { type: '/problems/not-found', title: 'There is nothing here' } }
         : { status: 200, body: { epoch: 'epoch-2', cursor: 3, facts: p.job().facts } };
     };
     await p.store.dispatch(p.loadSession());

@@ -62,7 +62,7 @@ test('a job that is here already is offered as a copy', async () => {
     url.includes('copy')
       ? { status: 201, body: { jobId: 'new-one', cursor: 1 } }
       : url.includes('import')
-        ? { status: 409, body: { title: 'It is already here' } }
+        ? { status: 409, body: { type: '/problems/already-here', title: 'It is already here' } }
         : { status: 200, body: { jobs: [] } };
   show(StartScreen);
   bring(writeJobFile(examples()['one-window']!));
