@@ -18,7 +18,4 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return context.resolveRequest(context, name, platform);
 };
 
-// A module is run when it is first used, not when it is first named: a slow phone opens a job without running every other screen.
-config.transformer.getTransformOptions = async () => ({ transform: { inlineRequires: true } });
-
 module.exports = withNativeWind(config, { input: './global.css' });

@@ -135,8 +135,8 @@ test('what stands in a field that was not left survives a closed tab', async ({ 
 test('a survey is made beside the requests and handed over as a file', async ({ app, page }) => {
   const jobId = await app.bring(example('one-window'));
   await app.open(`/survey/${jobId}`);
-  const [paper] = await Promise.all([page.waitForEvent('popup'), app.id('survey-pdf').click()]);
-  const file = await paper.waitForEvent('download', { timeout: 60_000 });
+  const [file] = await Promise.all([page.waitForEvent('download', { timeout: 60_000 }), app.id('survey-pdf').click()]);
+  expect(file.suggestedFilename()).toBe(`${jobId}-survey.pdf`);
   const stream = await file.createReadStream();
   const [start] = await new Promise<Buffer[]>((resolve) => stream.once('data', (d: Buffer) => resolve([d])));
   expect(start!.subarray(0, 5).toString()).toBe('%PDF-');

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Words } from '../kit';
 import { api, newId } from '../store';
+import { saveBlob } from './save-file';
 
 const ASK_MS = 400;
 
@@ -48,15 +49,11 @@ export function PaperButton({ path, label, main, testID }: PaperButtonProps) {
     stop.current = new AbortController();
     setSays(null);
     setTask(id);
-    // Opened by the press itself: a window that opens later by itself is held back by browsers.
-    const page = window.open('', '_blank');
     const r = await api.paper(path, id, stop.current.signal);
     setTask(null);
-    if (r.ok && page) page.location.href = URL.createObjectURL(r.value);
-    else {
-      page?.close();
-      setSays(r.ok ? 'The browser held the new window back. Allow it, and press again.' : r.error.says);
-    }
+    // As a file: a window that opens by itself, long after the press, is held back by browsers.
+    if (r.ok) saveBlob(path.split('/').slice(-2).join('-'), r.value);
+    else setSays(r.error.says);
   };
   if (task !== null) return <Making what={label} share={share} onStop={() => stop.current?.abort()} />;
   return (

@@ -1,7 +1,9 @@
-/** Hands a text to the browser's own "save as". */
-export function saveFile(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a file to the browser's own "save as". */
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = Object.assign(document.createElement('a'), { href: url, download: name });
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
+
+export const saveFile = (name: string, text: string, type = 'application/json'): void => saveBlob(name, new Blob([text], { type }));
