@@ -48,6 +48,9 @@ export class Epoch {
     clearTimeout(this.timer);
     this.timer = undefined;
     if (this.known === undefined || this.seq <= this.marked) return;
+    // A worker thread or a second server may have been further: the mark is never put back.
+    const there = this.readMark();
+    if (there?.epoch === this.known && there.seq >= this.seq) return;
     const part = `${this.markFile}.${process.pid}`;
     mkdirSync(path.dirname(this.markFile), { recursive: true, mode: 0o700 });
     writeFileSync(part, JSON.stringify({ epoch: this.known, seq: this.seq } satisfies Mark), { mode: 0o600 });
