@@ -27,9 +27,13 @@ async function restoreOutbox(store: Store): Promise<void> {
   if (typeof epoch === 'string') store.dispatch(outboxSlice.actions.epochKnown(epoch));
 }
 
+/** What stands on the shelf of each job: what came from there needs no second writing, what came from the server does. */
+const shelved = new Map<string, OpenJob['base']>();
+
 async function restoreJob(store: Store, jobId: string): Promise<void> {
   if (store.getState().jobs.byId[jobId]) return;
   const kept = await loadKeptJob(jobId);
+  if (kept) shelved.set(jobId, kept.base);
   if (kept && !store.getState().jobs.byId[jobId])
     store.dispatch(jobsSlice.actions.jobLoaded({ jobId, ...kept, waiting: store.getState().outbox.waiting }));
 }
@@ -59,17 +63,18 @@ async function restore(store: Store): Promise<void> {
 function keepWritten(store: Store): void {
   let before = store.getState();
   let timer: ReturnType<typeof setTimeout> | undefined;
-  const kept = new Map<string, OpenJob['base']>(Object.entries(before.jobs.byId).map(([id, j]) => [id, j.base]));
   const save = async () => {
     const { jobs, session } = store.getState();
     for (const [id, job] of Object.entries(jobs.byId)) {
-      if (job.base === null || kept.get(id) === job.base) continue;
-      kept.set(id, job.base);
+      if (job.base === null || shelved.get(id) === job.base) continue;
+      shelved.set(id, job.base);
       await saveJob(id, { base: job.base, cursor: job.cursor });
     }
     if (jobs.list) await saveFact('list', jobs.list);
     await saveFact('settings', session.settings);
   };
+  // A job may have been answered by the server while the shelf was still being read.
+  void save().catch(() => undefined);
   store.subscribe(() => {
     const state = store.getState();
     if (state.session !== before.session) savePreferences({ dim: state.session.dim, recent: state.session.recent });

@@ -55,6 +55,8 @@ export class Crew {
       resourceLimits: { maxOldGenerationSizeMb: HEAP_MB },
       // A worker's own warnings go nowhere that a request could see.
       recordTiming: false,
+      // A thread that sleeps between tasks would not hear that its database connection has died.
+      atomics: 'disabled',
     });
     this.pool.on('error', () => undefined);
   }
