@@ -205,9 +205,9 @@ describe('sounds', () => {
   const data = chunk('data', Buffer.alloc(64, 7));
 
   test('are kept by their own door, without titles and places', async () => {
-    const recording = wav(fmt, chunk('LIST', Buffer.from(`INFO${SECRET}`.padEnd(32))), data);
-    expect((await put(recording, 'audio/wav', undefined, 'sounds')).status).toBe(200);
-    const kept = readFileSync(fileOf(hashOf(recording)));
+    const spoken = wav(fmt, chunk('LIST', Buffer.from(`INFO${SECRET}`.padEnd(32))), data);
+    expect((await put(spoken, 'audio/wav', undefined, 'sounds')).status).toBe(200);
+    const kept = readFileSync(fileOf(hashOf(spoken)));
     expect([kept.includes(Buffer.from(SECRET)), kept.includes(data)]).toEqual([false, true]);
     expect(kept.readUInt32LE(4)).toBe(kept.length - 8);
     const mp4 = Buffer.concat([

@@ -1,9 +1,9 @@
-/** Sounds are kept as they were spoken, without what a recorder writes beside: titles, places, names. */
+/** Sounds are kept as they were spoken, without what a device writes beside: titles, places, names. */
 import { HttpProblem } from '../problem';
 import { isPicture, kindOf, type SoundType } from './kinds';
 
 const refuse = (says: string) => new HttpProblem('not-a-picture', says);
-const broken = () => refuse('The recording is damaged: it breaks off. Nothing was kept.');
+const broken = () => refuse('The sound is damaged: it breaks off. Nothing was kept.');
 
 /** RIFF: the format and the samples stay, all other chunks go. */
 function plainWav(b: Buffer): Buffer {

@@ -41,7 +41,7 @@ export function photoRoutes(store: FirmStore, media: MediaStore, crew: Crew): Ro
       {
         method: 'put',
         path: '/api/sounds/{hash}',
-        summary: 'Keeps a recording under the hash of its bytes, without titles and places; sent twice, it changes nothing',
+        summary: 'Keeps a sound under the hash of its bytes, without titles and places; sent twice, it changes nothing',
         params: Named,
         takes: ANY_SOUND,
         reply: z.object({ hash: z.string() }),
