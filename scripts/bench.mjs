@@ -1,13 +1,13 @@
 // npm run bench: each figure as a ratio to a baseline measured in the same run. Nothing here fails: it prints, people judge.
-import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import http from 'node:http';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { openBrowser } from './lib/browser.mjs';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
-import { CHROMIUM, DATA, ensureChromium, ensurePackages, nodeBin, ROOT, run, runBeside, say } from './lib/run.mjs';
-import { startServer } from './lib/server.mjs';
+import { DATA, ensureChromium, ensurePackages, nodeBin, ROOT, run, runBeside, say } from './lib/run.mjs';
+import { startBare, startServer } from './lib/server.mjs';
 
 ensurePackages();
 ensureChromium();
@@ -157,11 +157,7 @@ async function editToVerdict(webDir) {
     sample: true,
     photosDir: path.join(DATA, 'bench-photos'),
   });
-  const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
-  });
+  const browser = await openBrowser();
   try {
     const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })).newPage();
     await page.goto(`${server.address}/job/quill-point/choose/qp-sash-river`);
@@ -247,11 +243,7 @@ async function opening(webDir) {
   const bare = empty.listen(0, '127.0.0.1');
   await new Promise((resolve) => bare.once('listening', resolve));
   const bareAt = `http://127.0.0.1:${bare.address().port}/`;
-  const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
-  });
+  const browser = await openBrowser();
   const viewport = { width: 390, height: 844 };
   const cold = async (url) => {
     const page = await (await browser.newContext({ viewport, serviceWorkers: 'block' })).newPage();
@@ -493,14 +485,7 @@ async function overHttp() {
     sample: false,
     photosDir: path.join(DATA, 'bench-photos'),
   });
-  const file = path.join(ROOT, 'server/dist/bench-bare.mjs');
-  writeFileSync(file, BARE);
-  const barePort = await freePort(8450);
-  const bare = spawn(process.execPath, [file], {
-    env: { ...process.env, DATABASE_URL: database.ownerUrl, PORT: String(barePort), NODE_ENV: 'production' },
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  });
-  await new Promise((resolve) => bare.once('message', resolve));
+  const bare = await startBare('bench-bare', BARE, { database, port: await freePort(8450) });
   try {
     await fetch(`${server.address}/api/jobs/import`, {
       method: 'POST',
@@ -518,7 +503,7 @@ async function overHttp() {
     const base = [];
     for (let i = 0; i < 120; i += 1) {
       own.push((await get(`${server.address}/api/jobs/large-400`)).ms);
-      base.push((await get(`http://127.0.0.1:${barePort}/job/large-400`)).ms);
+      base.push((await get(`${bare.address}/job/large-400`)).ms);
     }
     row(
       'GET a job of 400 surfaces, against bare Express + pg with the same bytes',
@@ -528,10 +513,9 @@ async function overHttp() {
       'at most 1.5',
     );
   } finally {
-    bare.kill();
+    bare.child.kill();
     await server.stop();
     stopPostgres('bench-postgres');
-    rmSync(file, { force: true });
   }
 }
 
@@ -581,16 +565,12 @@ async function emptyExport() {
 /** JavaScript that the first screen asks for, gzipped: what a browser really loads at `/`. */
 async function initialJs(dir) {
   const express = (await import('express')).default;
-  const { chromium } = await import('@playwright/test');
   const app = express();
   app.use(express.static(dir));
   app.get('/api/{*rest}', (_req, res) => res.status(404).json({}));
   const server = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
-  });
+  const browser = await openBrowser();
   try {
     const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
     const files = new Set();

@@ -4,9 +4,10 @@ import { cpSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
 import { argsOf, seededRandom } from './lib/args.mjs';
+import { openBrowser } from './lib/browser.mjs';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
-import { CHROMIUM, DATA, ensureChromium, ensurePackages, ROOT, say } from './lib/run.mjs';
+import { DATA, ensureChromium, ensurePackages, ROOT, say } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
 const { rounds, seed, only, short } = argsOf({
@@ -18,7 +19,6 @@ const { rounds, seed, only, short } = argsOf({
 // One seed for the short form, so that the tests do the same every time.
 ensurePackages();
 ensureChromium();
-const { chromium } = await import('@playwright/test');
 
 const random = seededRandom(seed);
 const pick = (list) => list[Math.floor(random() * list.length)];
@@ -62,10 +62,7 @@ async function restart(signal, downMs) {
   watch();
 }
 
-const browser = await chromium.launch({
-  executablePath: CHROMIUM,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-sync'],
-});
+const browser = await openBrowser();
 // Playwright takes a request to end for itself and closes the browser: without one there is nothing to go on for.
 let leaving = false;
 browser.on('disconnected', () => {

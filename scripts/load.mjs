@@ -1,15 +1,14 @@
 // npm run load -- [--seconds 6] [--jobs 2000] [--restarts 100] [--pairs 1000]: GET, POST and the list of 2,000 jobs at 1, 10 and 50 clients,
 // beside a bare Express + pg that does the same in the same run; then what must hold under it: changes sent twice at once, a held job, whole-job
 // work beside the requests, a database that is restarted again and again, and how long stopping takes.
-import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { argsOf } from './lib/args.mjs';
 import { buildServer } from './lib/build.mjs';
 import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
-import { startServer } from './lib/server.mjs';
+import { startBare, startServer } from './lib/server.mjs';
 
 const { seconds, jobs, restarts, pairs } = argsOf({ seconds: 6, jobs: 2000, restarts: 100, pairs: 1000 });
 ensurePackages();
@@ -72,15 +71,8 @@ let server = await startServer({
   photosDir,
   logFile: path.join(DATA, 'load-server.log'),
 });
-const file = path.join(ROOT, 'server/dist/load-bare.mjs');
-writeFileSync(file, BARE);
-const barePort = await freePort(8850);
-const bare = spawn(process.execPath, [file], {
-  env: { ...process.env, DATABASE_URL: database.ownerUrl, PORT: String(barePort), NODE_ENV: 'production' },
-  stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-});
-await new Promise((resolve) => bare.once('message', resolve));
-const bareAt = `http://127.0.0.1:${barePort}`;
+const bare = await startBare('load-bare', BARE, { database, port: await freePort(8850) });
+const bareAt = bare.address;
 
 const client = new pg.Client({ connectionString: database.ownerUrl });
 await client.connect();
@@ -372,10 +364,9 @@ try {
   await last.query('rollback');
   await last.end();
 } finally {
-  bare.kill();
+  bare.child.kill();
   await client.end().catch(() => undefined);
   await server.stop();
   stopPostgres(CLUSTER);
-  rmSync(file, { force: true });
 }
 process.exit(0);

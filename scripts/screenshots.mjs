@@ -1,9 +1,10 @@
 // npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots/.
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
+import { openBrowser } from './lib/browser.mjs';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
-import { CHROMIUM, DATA, ensureChromium, ensurePackages, ROOT } from './lib/run.mjs';
+import { DATA, ensureChromium, ensurePackages, ROOT } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
 const SASH = 'qp-sash-river';
@@ -38,7 +39,6 @@ const VIEWS = [
 
 ensurePackages();
 ensureChromium();
-const { chromium } = await import('@playwright/test');
 const [webDir, main] = await Promise.all([buildWeb(), buildServer()]);
 const database = await startPostgres('screenshots-postgres', { port: 55832, throwaway: true });
 const server = await startServer({
@@ -51,10 +51,7 @@ const server = await startServer({
 });
 const out = path.join(ROOT, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
-const browser = await chromium.launch({
-  executablePath: CHROMIUM,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
-});
+const browser = await openBrowser();
 try {
   for (const [name, width, height, at, presses] of VIEWS) {
     const context = await browser.newContext({

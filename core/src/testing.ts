@@ -18,6 +18,7 @@ import {
   type Square,
   type Surface,
 } from './facts';
+import { scopeParent, type JobChange } from './facts/envelope';
 import { DEFAULT_SETTINGS, type FirmSettings } from './rulebook';
 import { partDrafts, surfaceDraft } from './walk';
 
@@ -33,6 +34,23 @@ export const aJob = (over: Partial<Job> = {}): Job => ({
   pregnancy: 'no',
   createdAt: AT,
   removedAt: null,
+  ...over,
+});
+let changes = 0;
+/** A change of the job's surface, unless it says otherwise; each with an id of its own. */
+export const aChange = (over: Partial<JobChange>): JobChange => ({
+  v: 2,
+  id: `change-${(changes += 1)}`,
+  jobId: 'job-1',
+  entity: 'surface',
+  entityId: 'surface-1',
+  parent: scopeParent(over.entity ?? 'surface', 'job-1'),
+  op: 'set',
+  fields: {},
+  at: AT,
+  by: 'Tester',
+  device: null,
+  act: null,
   ...over,
 });
 export const aSpace = (over: Partial<Space> = {}): Space => ({ ...BLANK_SPACE, id: 'room-1', name: 'Room', removedAt: null, ...over });

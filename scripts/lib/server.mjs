@@ -1,6 +1,6 @@
 // Starts the bundled server as a child process and waits until it listens.
 import { spawn } from 'node:child_process';
-import { chmodSync, mkdirSync, openSync } from 'node:fs';
+import { chmodSync, mkdirSync, openSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './run.mjs';
 
@@ -43,4 +43,20 @@ export function startServer({ main, database, port, webDir = '', sample, logFile
     child.once('exit', (code) => reject(new Error(`the server ended with ${code} before it listened`)));
     child.once('error', reject);
   });
+}
+
+/**
+ * A bare server to measure against.
+ * @param source a module that listens on PORT, reads DATABASE_URL and tells its parent `ready`
+ */
+export async function startBare(name, source, { database, port }) {
+  const file = path.join(ROOT, 'server/dist', `${name}.mjs`);
+  writeFileSync(file, source);
+  const child = spawn(process.execPath, [file], {
+    env: { ...process.env, DATABASE_URL: database.ownerUrl, PORT: String(port), NODE_ENV: 'production' },
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  });
+  await new Promise((resolve) => child.once('message', resolve));
+  rmSync(file);
+  return { address: `http://127.0.0.1:${port}`, child };
 }

@@ -71,7 +71,7 @@ export async function startTestServer({ on, prepared = true, limits, photosDir: 
   const photosDir = dir ?? mkdtempSync(path.join(tmpdir(), 'rough-sill-photos-'));
   const markFile = path.join(photosDir, 'log-mark.json');
   if (prepared) await prepare(place);
-  const database = connect(place.url, log, { ...SERVING, ...limits });
+  const database = connect(place.url, log, { ...SERVING, connectMs: 10_000, ...limits });
   const epoch = new Epoch(database, markFile);
   const store = new FirmStore(database, DEMO_FIRM.firmId, epoch);
   const media = new MediaStore(photosDir);

@@ -1,5 +1,15 @@
 /** Talks to the server. Every failure comes back as one of three: no signal, refused with problems, or gone. */
-import type { Change, Clash, FirmSettings, JobFacts, LoggedChange, Material, Problem, ReadingDraft } from '@roughsill/core';
+import {
+  CHANGE_VERSION,
+  type Change,
+  type Clash,
+  type FirmSettings,
+  type JobFacts,
+  type LoggedChange,
+  type Material,
+  type Problem,
+  type ReadingDraft,
+} from '@roughsill/core';
 
 export interface JobLine {
   readonly id: string;
@@ -33,6 +43,19 @@ export interface Sent {
   readonly before: Readonly<Record<string, number>>;
   readonly cursors: Readonly<Record<string, number>>;
 }
+
+/** An answer that says nothing of any change. */
+export const NOTHING: Sent = {
+  epoch: '',
+  form: CHANGE_VERSION,
+  accepted: [],
+  known: [],
+  refused: [],
+  later: [],
+  clashes: [],
+  before: {},
+  cursors: {},
+};
 
 export type ApiError =
   | { readonly kind: 'away'; readonly says: string }

@@ -1,6 +1,6 @@
 /** The outbox goes out, others' changes come in, and what is not sent is never lost. */
 import { applyChange, CHANGE_VERSION, FirmSettings, isJobChange, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
-import { api, type Sent } from './api';
+import { api, NOTHING, type Sent } from './api';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, withChanges, type SettledAct } from './slices';
 import { jobIds, loadKeptJob, saveFact, sendAgain, sentChanges, settle, type Aside } from './shelf';
 import type { Thunk } from './store';
@@ -51,18 +51,6 @@ const sendOne =
     if (sent.value.epoch !== epoch) await dispatch(anotherLife(sent.value.epoch));
     return sent.value.accepted.length + sent.value.refused.length > 0 ? 'went' : 'stuck';
   };
-
-const NOTHING: Sent = {
-  epoch: '',
-  form: CHANGE_VERSION,
-  accepted: [],
-  known: [],
-  refused: [],
-  later: [],
-  clashes: [],
-  before: {},
-  cursors: {},
-};
 
 const settleBatch =
   (batch: readonly Change[], sent: Sent): Thunk<Promise<void>> =>

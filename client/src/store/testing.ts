@@ -1,6 +1,6 @@
 /** A server for tests of the store: answers what it is told to, and remembers what was sent. */
 import { CHANGE_VERSION, DEFAULT_SETTINGS, type Change } from '@roughsill/core';
-import type { Sent } from './api';
+import { NOTHING, type Sent } from './api';
 
 export type Reply = { readonly status: number; readonly body: unknown } | 'no signal';
 export const EPOCH = 'epoch-1';
@@ -19,18 +19,7 @@ export interface TestServer {
 /** All of it taken. */
 export const took = (changes: readonly Change[], over: Partial<Sent> = {}): Reply => ({
   status: 200,
-  body: {
-    epoch: EPOCH,
-    form: CHANGE_VERSION,
-    accepted: changes.map((c) => c.id),
-    known: [],
-    refused: [],
-    later: [],
-    clashes: [],
-    before: {},
-    cursors: {},
-    ...over,
-  } satisfies Sent,
+  body: { ...NOTHING, epoch: EPOCH, accepted: changes.map((c) => c.id), ...over } satisfies Sent,
 });
 
 /** Nobody else wrote anything. */

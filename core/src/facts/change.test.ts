@@ -1,27 +1,11 @@
 import fc from 'fast-check';
-import { aFacts, aLayer, aReading, aSurface, AT, COATS, THIS_YEAR } from '../testing';
+import { aChange, aFacts, aLayer, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
 import { applyChange, applyChanges, changesFor, clashes, inverse } from './change';
-import { scopeParent, type JobChange } from './envelope';
+import type { JobChange } from './envelope';
 import { canonical, readJobFile, withNewIds, writeJobFile } from './job-file';
 import type { JobFacts } from './registry';
 
-let n = 0;
 const ON_SURFACE = { kind: 'surface', id: 'surface-1' } as const;
-const change = (over: Partial<JobChange>): JobChange => ({
-  v: 2,
-  id: `change-${(n += 1)}`,
-  jobId: 'job-1',
-  entity: 'surface',
-  entityId: 'surface-1',
-  parent: scopeParent(over.entity ?? 'surface', 'job-1'),
-  op: 'set',
-  fields: {},
-  at: AT,
-  by: 'Tester',
-  device: null,
-  act: null,
-  ...over,
-});
 const facts = aFacts(aSurface({ readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true })] }));
 const refused = (...changes: JobChange[]) => {
   const r = applyChanges(facts, changes, THIS_YEAR);
@@ -30,7 +14,7 @@ const refused = (...changes: JobChange[]) => {
 
 describe('a change', () => {
   test('leaves every record that it does not touch as the same object', () => {
-    const r = applyChange(facts, change({ entity: 'layer', entityId: 'coat-1', parent: ON_SURFACE, fields: { colour: 'green' } }));
+    const r = applyChange(facts, aChange({ entity: 'layer', entityId: 'coat-1', parent: ON_SURFACE, fields: { colour: 'green' } }));
     if (!r.ok) throw new Error('refused');
     expect(r.value.spaces).toBe(facts.spaces);
     expect(r.value.surfaces[0]!.parts).toBe(facts.surfaces[0]!.parts);
@@ -63,12 +47,12 @@ describe('a change', () => {
       'surfaces[0].parts: the shares add to 90 %, not 100 %',
     ],
   ] as const)('refuses %s and says where', (_what, over, message) => {
-    expect(refused(change(over as Partial<JobChange>))).toContain(message);
+    expect(refused(aChange(over as Partial<JobChange>))).toContain(message);
   });
   test('a reading needs its unit, its depth and, when it replaces another, a why', () => {
     const add = (over: object) =>
       refused(
-        change({
+        aChange({
           entity: 'reading',
           entityId: 'new-reading',
           parent: ON_SURFACE,
@@ -83,21 +67,21 @@ describe('a change', () => {
     expect(add({})).toEqual([]);
   });
   test('a batch goes in whole or not at all', () => {
-    const r = applyChanges(facts, [change({ fields: { name: 'New name' } }), change({ fields: { count: 0 } })], THIS_YEAR);
+    const r = applyChanges(facts, [aChange({ fields: { name: 'New name' } }), aChange({ fields: { count: 0 } })], THIS_YEAR);
     expect(r.ok).toBe(false);
     expect(facts.surfaces[0]!.name).toBe('Piece');
   });
   test('two people in one field: the later is told what it overwrote; other fields merge in silence', () => {
-    expect(clashes(facts, change({ fields: { name: 'Mine' }, saw: { name: 'Older' } }))).toEqual([
+    expect(clashes(facts, aChange({ fields: { name: 'Mine' }, saw: { name: 'Older' } }))).toEqual([
       expect.objectContaining({ field: 'name', theirs: 'Piece', yours: 'Mine' }),
     ]);
-    expect(clashes(facts, change({ fields: { name: 'Mine' }, saw: { name: 'Piece' } }))).toEqual([]);
+    expect(clashes(facts, aChange({ fields: { name: 'Mine' }, saw: { name: 'Piece' } }))).toEqual([]);
   });
   test('what is done can be taken back; an observation cannot', () => {
     for (const c of [
-      change({ fields: { name: 'X', count: 3 } }),
-      change({ op: 'remove' }),
-      change({
+      aChange({ fields: { name: 'X', count: 3 } }),
+      aChange({ op: 'remove' }),
+      aChange({
         entity: 'layer',
         entityId: 'coat-7',
         parent: ON_SURFACE,
@@ -112,7 +96,7 @@ describe('a change', () => {
         JSON.stringify({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, layers: s.layers.filter((l) => l.removedAt === null) })) });
       expect(restored && restored.ok && live(restored.value)).toBe(live(facts));
     }
-    expect(inverse(facts, change({ entity: 'reading', op: 'add', parent: ON_SURFACE }))).toBeNull();
+    expect(inverse(facts, aChange({ entity: 'reading', op: 'add', parent: ON_SURFACE }))).toBeNull();
   });
 });
 

@@ -4,7 +4,7 @@ import path from 'node:path';
 import fc from 'fast-check';
 import { z } from 'zod';
 import { arbitraryOf } from '../arbitrary';
-import { aFacts, aLayer, aSurface, AT, THIS_YEAR } from '../testing';
+import { aChange, aFacts, aLayer, aSurface, AT, THIS_YEAR } from '../testing';
 import { applyChange, changesFor } from './change';
 import { readChange, saysTheSame, scopeParent, type Change, type JobChange } from './envelope';
 import { takeInAll } from './intake';
@@ -12,24 +12,8 @@ import { canonical, readJobFile, writeJobFile } from './job-file';
 import { asParent, eachRecord, ENTITIES, recordSchema, specOf, type JobFacts, type Row } from './registry';
 
 const kept = (name: string) => readFileSync(path.resolve(__dirname, '../../../fixtures/2026-11', name), 'utf8');
-let n = 0;
-const change = (over: Partial<JobChange>): JobChange => ({
-  v: 2,
-  id: `change-${(n += 1)}`,
-  jobId: 'job-1',
-  entity: 'surface',
-  entityId: 'surface-1',
-  parent: scopeParent(over.entity ?? 'surface', 'job-1'),
-  op: 'set',
-  fields: {},
-  at: AT,
-  by: 'Tester',
-  device: null,
-  act: null,
-  ...over,
-});
 const ON = { kind: 'surface', id: 'surface-1' } as const;
-const share = (part: string, sharePct: number) => change({ entity: 'part', entityId: part, parent: ON, fields: { sharePct } });
+const share = (part: string, sharePct: number) => aChange({ entity: 'part', entityId: part, parent: ON, fields: { sharePct } });
 
 describe('a batch with something wrong in it', () => {
   const facts = aFacts(aSurface());
@@ -39,9 +23,9 @@ describe('a batch with something wrong in it', () => {
 
   test('loses only what is wrong: what came before and after stands', () => {
     const [good, bad, later] = [
-      change({ fields: { name: 'Good' } }),
-      change({ fields: { lengthM: -1 } }),
-      change({ fields: { count: 3 } }),
+      aChange({ fields: { name: 'Good' } }),
+      aChange({ fields: { lengthM: -1 } }),
+      aChange({ fields: { count: 3 } }),
     ];
     const r = takeInAll(facts, [good, bad, later], THIS_YEAR);
     expect(ids(r.accepted)).toEqual(ids([good, later]));
@@ -53,8 +37,8 @@ describe('a batch with something wrong in it', () => {
   test('two halves that only fit together both stand, whatever is wrong between and after them', () => {
     const [a, b] = move(5);
     const bad = share(first!.id, 3);
-    const rename = change({ fields: { name: 'After' } });
-    const r = takeInAll(facts, [a!, rename, b!, bad, change({ entityId: 'nowhere' })], THIS_YEAR);
+    const rename = aChange({ fields: { name: 'After' } });
+    const r = takeInAll(facts, [a!, rename, b!, bad, aChange({ entityId: 'nowhere' })], THIS_YEAR);
     expect(ids(r.accepted)).toEqual(ids([rename, a!, b!]));
     expect(r.refused.map((x) => x.problems[0]!.message)).toEqual([
       expect.stringMatching(/^the shares add to/),
@@ -65,8 +49,8 @@ describe('a batch with something wrong in it', () => {
     const r = takeInAll(
       facts,
       [
-        change({ entity: 'layer', entityId: 'new-coat', parent: ON, op: 'add', fields: { binder: 'cheese' } }),
-        change({ entity: 'layer', entityId: 'new-coat', parent: ON, fields: { colour: 'red' } }),
+        aChange({ entity: 'layer', entityId: 'new-coat', parent: ON, op: 'add', fields: { binder: 'cheese' } }),
+        aChange({ entity: 'layer', entityId: 'new-coat', parent: ON, fields: { colour: 'red' } }),
       ],
       THIS_YEAR,
     );
@@ -75,16 +59,16 @@ describe('a batch with something wrong in it', () => {
     expect(r.facts).toBe(facts);
   });
   test('two own edits of one field in a batch are no clash; another’s write between is', () => {
-    const mine = [change({ fields: { name: 'B' }, saw: { name: 'Piece' } }), change({ fields: { name: 'C' }, saw: { name: 'B' } })];
+    const mine = [aChange({ fields: { name: 'B' }, saw: { name: 'Piece' } }), aChange({ fields: { name: 'C' }, saw: { name: 'B' } })];
     expect(takeInAll(facts, mine, THIS_YEAR).clashes).toEqual([]);
-    const stale = change({ fields: { measures: { b: 2, a: 1 } }, saw: { measures: {}, name: 'x' } });
+    const stale = aChange({ fields: { measures: { b: 2, a: 1 } }, saw: { measures: {}, name: 'x' } });
     const seen = { ...facts, surfaces: [{ ...facts.surfaces[0]!, measures: { a: 1, b: 2 } as never }] };
     expect(takeInAll(seen, [stale], THIS_YEAR).clashes).toEqual([]);
   });
   test('a list takes no more than can be read again', () => {
     const full = aFacts(aSurface({ layers: Array.from({ length: 60 }, (_, i) => aLayer(i)) }));
     const { id: _i, removedAt: _r, ...fields } = aLayer(61);
-    const r = takeInAll(full, [change({ entity: 'layer', entityId: 'coat-61', parent: ON, op: 'add', fields })], THIS_YEAR);
+    const r = takeInAll(full, [aChange({ entity: 'layer', entityId: 'coat-61', parent: ON, op: 'add', fields })], THIS_YEAR);
     expect(r.refused[0]!.problems[0]!.message).toBe('at most 60 layers can stand here');
   });
   test('taking in says the same as applying one by one, when all of it fits', () => {
@@ -92,7 +76,7 @@ describe('a batch with something wrong in it', () => {
       fc.property(
         fc.array(fc.tuple(fc.constantFrom('name', 'count', 'species'), fc.integer({ min: 1, max: 99 })), { maxLength: 8 }),
         (edits) => {
-          const batch = edits.map(([f, v]) => change({ fields: { [f]: f === 'count' ? v : `x${v}` } }));
+          const batch = edits.map(([f, v]) => aChange({ fields: { [f]: f === 'count' ? v : `x${v}` } }));
           const one = batch.reduce<JobFacts>((f, c) => {
             const next = applyChange(f, c);
             return next.ok ? next.value : f;
@@ -136,7 +120,7 @@ describe('what was written before', () => {
     if (version === 3) expect(text).toBe(kept('job-v3.roughsill.json'));
   });
   test('a change of a later form is told apart from a broken one', () => {
-    const c = change({});
+    const c = aChange({});
     expect(readChange({ ...c, v: 3, surprise: 1 })).toEqual({
       ok: false,
       problems: [{ path: 'v', message: 'was written by a newer Rough Sill: update this one' }],
@@ -145,7 +129,7 @@ describe('what was written before', () => {
     expect(readChange({ ...c, parent: { kind: 'surface', id: 'abc' } })).toMatchObject({ ok: false, problems: [{ path: 'parent' }] });
   });
   test('the same id says the same only with the same content, whatever the order of its keys', () => {
-    const c = change({ fields: { name: 'x', count: 2 } });
+    const c = aChange({ fields: { name: 'x', count: 2 } });
     expect(saysTheSame(c, { ...c, fields: { count: 2, name: 'x' }, saw: { name: 'y' }, device: 'd' })).toBe(true);
     expect(saysTheSame(c, { ...c, fields: { count: 3, name: 'x' } })).toBe(false);
     expect(saysTheSame(c, { ...c, by: 'Another' })).toBe(false);
@@ -189,7 +173,7 @@ describe('the registry', () => {
         const start = aFacts(aSurface());
         const batch = made.map(([entity, fields, by], i) =>
           readChange({
-            ...change({
+            ...aChange({
               entity: entity as never,
               entityId: `made-${i}`,
               op: 'add',
@@ -214,6 +198,7 @@ describe('the registry', () => {
     const facts = JSON.parse(kept('facts.json')) as JobFacts;
     const seen = new Set<string>();
     eachRecord(facts, (_row: Row, place) => seen.add(place.entity));
+    let n = 0;
     const made = changesFor(facts, () => `m-${(n += 1)}`, 'x').reduce<JobFacts | null>((f, c) => {
       const next = applyChange(f, c);
       return next.ok ? next.value : f;
