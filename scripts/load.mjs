@@ -2,7 +2,7 @@
 // beside a bare Express + pg that does the same in the same run; then what must hold under it: changes sent twice at once, a held job, whole-job
 // work beside the requests, a database that is restarted again and again, and how long stopping takes.
 import { randomUUID } from 'node:crypto';
-import { readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { argsOf } from './lib/args.mjs';
 import { buildServer } from './lib/build.mjs';
