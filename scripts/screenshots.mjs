@@ -8,10 +8,35 @@ import { DATA, ensureChromium, ensurePackages, ROOT } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
 const SASH = 'qp-sash-river';
-/** name, width, height, address, what to press first */
+
+/** The server says no to one entry of this page, as it does to a removed part or a width that cannot be. */
+async function refuseOne(page) {
+  await page.route('**/api/changes', async (route) => {
+    const { changes } = JSON.parse(route.request().postData() ?? '{"changes":[]}');
+    const { epoch, form } = await (await fetch(`${server.address}/api/session`)).json();
+    const problems = [{ path: 'fields.name', message: 'another surface of this room has this name' }];
+    await route.fulfill({
+      status: 422,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({
+        type: '/problems/does-not-fit',
+        title: 'Some entries do not fit',
+        ...{ epoch, form, accepted: [], known: [], later: [], clashes: [], before: {}, cursors: {} },
+        refused: changes.map((c) => ({ id: c.id, problems })),
+      }),
+    });
+  });
+  await page.getByTestId('name').fill('Sash of the parlor window');
+  await page.getByTestId('name').blur();
+  await page.getByRole('button', { name: 'Look at what was set aside' }).click();
+  await page.getByTestId('send-mended').waitFor();
+}
+
+/** name, width, height, address, what to press first, what else to do first */
 const VIEWS = [
   ['start-phone', 390, 844, '/', []],
   ['walk-phone', 390, 844, '/job/quill-point/walk', []],
+  ['aside-phone', 390, 844, `/job/quill-point/walk/${SASH}`, [], refuseOne],
   ['kits-phone', 390, 844, '/add/quill-point', []],
   ['samples-phone', 390, 844, '/samples/quill-point', []],
   ['survey-phone', 390, 844, '/survey/quill-point', []],
@@ -28,7 +53,6 @@ const VIEWS = [
     `/compare/quill-point?surface=${SASH}`,
     ['[data-testid=compare-solventGel]', '[data-testid=compare-infrared]', '[data-testid=cost-harm]'],
   ],
-  ['catalogue-wide', 1280, 800, '/catalogue', ['[data-testid=method-card-infrared] [role=button]']],
   ['choose-phone', 390, 844, `/job/quill-point/choose/${SASH}`, []],
   ['protect-phone', 390, 844, `/job/quill-point/protect/${SASH}`, []],
   ['coat-phone', 390, 844, `/job/quill-point/coat/${SASH}`, []],
@@ -53,7 +77,7 @@ const out = path.join(ROOT, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
 const browser = await openBrowser();
 try {
-  for (const [name, width, height, at, presses] of VIEWS) {
+  for (const [name, width, height, at, presses, before] of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height },
       serviceWorkers: 'block',
@@ -65,6 +89,7 @@ try {
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     await page.evaluate(() => document.fonts.ready);
     for (const press of presses) await page.locator(press).first().click();
+    await before?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: path.join(out, `${name}.png`) });
     await context.close();

@@ -8,11 +8,14 @@ import besley from '@fontsource/besley/files/besley-latin-700-normal.woff2';
 import read from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
 import readBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2';
 import { Button, Words } from '../src/kit';
-import { boot, useAppSelector } from '../src/store';
+import { boot, readEarly, useAppSelector } from '../src/store';
 import { useOffline } from '../src/useOffline';
 
 // Every screen but the first needs this piece: it is fetched while the page is still being put together.
 if (typeof location !== 'undefined' && location.pathname !== '/') void import('../src/stages/rest');
+
+// What this phone keeps is read meanwhile.
+const early = typeof indexedDB === 'undefined' ? undefined : readEarly();
 
 export function ErrorBoundary({ error, retry }: ErrorBoundaryProps) {
   return (
@@ -55,7 +58,7 @@ function useFrameGone(): void {
 }
 
 export default function Layout() {
-  const [store] = useState(boot);
+  const [store] = useState(() => boot(early));
   // Screens do not wait for the fonts: a system face stands in until they are here.
   useFonts({ Besley: besley, Hyperlegible: read, HyperlegibleBold: readBold });
   useOffline();

@@ -99,7 +99,7 @@ export function asProblem(e: unknown): HttpProblem {
 }
 
 export const notFound: RequestHandler = (req) => {
-  throw new HttpProblem('not-found', `No such address: ${req.method} ${req.path.slice(0, 200)}`);
+  throw new HttpProblem('not-found', `No such address: ${req.method} ${req.originalUrl.split('?')[0]!.slice(0, 200)}`);
 };
 
 export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, next) => {

@@ -5,14 +5,8 @@ import { formatMeasure, measure, methodById, say, type JobFacts, type MethodId, 
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
 import { Section, sectionCoats, Strip } from '../section';
 import { drawn as pageDrawn, useSurfacePlan } from '../store';
-import { ChooseStage } from './choose/ChooseStage';
-import { CoatStage } from './coat/CoatStage';
-import { ProbeStage } from './probe/ProbeStage';
-import { ProtectStage } from './protect/ProtectStage';
+import { stageParts } from './stage-parts';
 import { ACT_WORDS, STAGE_OF_ACT, type StageId } from './stages';
-import { TrialStage } from './trial/TrialStage';
-import { WalkStage } from './walk/WalkStage';
-import { WorkStage } from './work/WorkStage';
 
 interface SurfaceScreenProps {
   readonly facts: JobFacts;
@@ -75,13 +69,13 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
         <NextBar says={`Next: ${ACT_WORDS[act].says}`} act={ACT_WORDS[act].act} onPress={() => go(STAGE_OF_ACT[act], surface.id)} />
       ) : null}
       <Problems problems={plan.problems} />
-      {stage === 'walk' ? <WalkStage {...props} go={go} /> : null}
-      {stage === 'probe' ? <ProbeStage {...props} /> : null}
-      {stage === 'trial' ? <TrialStage {...props} /> : null}
-      {stage === 'choose' ? <ChooseStage {...props} looking={looking} onLook={setLooking} /> : null}
-      {stage === 'protect' ? <ProtectStage {...props} /> : null}
-      {stage === 'coat' ? <CoatStage {...props} /> : null}
-      {stage === 'work' ? <WorkStage {...props} /> : null}
+      {stage === 'walk' ? <stageParts.WalkStage {...props} go={go} /> : null}
+      {stage === 'probe' ? <stageParts.ProbeStage {...props} /> : null}
+      {stage === 'trial' ? <stageParts.TrialStage {...props} /> : null}
+      {stage === 'choose' ? <stageParts.ChooseStage {...props} looking={looking} onLook={setLooking} /> : null}
+      {stage === 'protect' ? <stageParts.ProtectStage {...props} /> : null}
+      {stage === 'coat' ? <stageParts.CoatStage {...props} /> : null}
+      {stage === 'work' ? <stageParts.WorkStage {...props} /> : null}
       <Words look="note">Rough Sill advises. Local rules, the data sheet, a lab and licensed practice come first.</Words>
     </ScrollView>
   );

@@ -1,10 +1,10 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { ActivityIndicator } from 'react-native';
 
-type Rest = typeof import('./rest');
+type Rest = (typeof import('./rest'))['rest'];
 
 function onDemand<P extends object>(pick: (rest: Rest) => ComponentType<P>): ComponentType<P> {
-  const Screen = lazy(async () => ({ default: pick(await import('./rest')) })) as unknown as ComponentType<P>;
+  const Screen = lazy(async () => ({ default: pick((await import('./rest')).rest) })) as unknown as ComponentType<P>;
   return function Waiting(props: P) {
     return (
       <Suspense fallback={<ActivityIndicator aria-label="Opening" />}>

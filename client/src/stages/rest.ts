@@ -1,21 +1,65 @@
 /**
  * Every screen beyond the first one, in one piece that is loaded when the first of them is opened. In one piece, because what two
- * pieces share would be loaded with the first screen.
+ * pieces share would be loaded with the first screen. Within it a screen is only put together when it is asked for: a slow phone spends
+ * longer on that than on fetching it.
  */
-export { Why } from '../kit/Why';
-export { PrintScreen } from './work/PrintScreen';
-export { SurfaceScreen } from './SurfaceScreen';
-export { JobFactsScreen, NewJobScreen } from './start/JobForm';
-export { AsideScreen } from './start/AsideScreen';
-export { SettingsScreen } from './start/SettingsScreen';
-export { ImportScreen } from './probe/ImportScreen';
-export { InstrumentsScreen } from './probe/InstrumentsScreen';
-export { MoldScreen } from './probe/MoldScreen';
-export { SamplesScreen } from './probe/SamplesScreen';
-export { SurveyScreen } from './probe/SurveyScreen';
-export { AddScreen } from './walk/AddScreen';
-export { TableScreen } from './walk/TableScreen';
-export { KeysScreen, SourcesScreen } from './start/ReferenceScreens';
-export { CatalogueScreen } from './start/CatalogueScreen';
-export { CompareScreen } from './choose/CompareScreen';
-export { RoundsScreen } from './choose/RoundsScreen';
+/* eslint-disable @typescript-eslint/no-require-imports -- an import would put all of them together at once */
+export const rest = {
+  get Why() {
+    return (require('../kit/Why') as typeof import('../kit/Why')).Why;
+  },
+  get PrintScreen() {
+    return (require('./work/PrintScreen') as typeof import('./work/PrintScreen')).PrintScreen;
+  },
+  get SurfaceScreen() {
+    return (require('./SurfaceScreen') as typeof import('./SurfaceScreen')).SurfaceScreen;
+  },
+  get JobFactsScreen() {
+    return (require('./start/JobForm') as typeof import('./start/JobForm')).JobFactsScreen;
+  },
+  get NewJobScreen() {
+    return (require('./start/JobForm') as typeof import('./start/JobForm')).NewJobScreen;
+  },
+  get AsideScreen() {
+    return (require('./start/AsideScreen') as typeof import('./start/AsideScreen')).AsideScreen;
+  },
+  get SettingsScreen() {
+    return (require('./start/SettingsScreen') as typeof import('./start/SettingsScreen')).SettingsScreen;
+  },
+  get ImportScreen() {
+    return (require('./probe/ImportScreen') as typeof import('./probe/ImportScreen')).ImportScreen;
+  },
+  get InstrumentsScreen() {
+    return (require('./probe/InstrumentsScreen') as typeof import('./probe/InstrumentsScreen')).InstrumentsScreen;
+  },
+  get MoldScreen() {
+    return (require('./probe/MoldScreen') as typeof import('./probe/MoldScreen')).MoldScreen;
+  },
+  get SamplesScreen() {
+    return (require('./probe/SamplesScreen') as typeof import('./probe/SamplesScreen')).SamplesScreen;
+  },
+  get SurveyScreen() {
+    return (require('./probe/SurveyScreen') as typeof import('./probe/SurveyScreen')).SurveyScreen;
+  },
+  get AddScreen() {
+    return (require('./walk/AddScreen') as typeof import('./walk/AddScreen')).AddScreen;
+  },
+  get TableScreen() {
+    return (require('./walk/TableScreen') as typeof import('./walk/TableScreen')).TableScreen;
+  },
+  get KeysScreen() {
+    return (require('./start/ReferenceScreens') as typeof import('./start/ReferenceScreens')).KeysScreen;
+  },
+  get SourcesScreen() {
+    return (require('./start/ReferenceScreens') as typeof import('./start/ReferenceScreens')).SourcesScreen;
+  },
+  get CatalogueScreen() {
+    return (require('./start/CatalogueScreen') as typeof import('./start/CatalogueScreen')).CatalogueScreen;
+  },
+  get CompareScreen() {
+    return (require('./choose/CompareScreen') as typeof import('./choose/CompareScreen')).CompareScreen;
+  },
+  get RoundsScreen() {
+    return (require('./choose/RoundsScreen') as typeof import('./choose/RoundsScreen')).RoundsScreen;
+  },
+};

@@ -1,10 +1,22 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
 import { FirmSettings, readChange } from '@roughsill/core';
 import type { JobLine } from './api';
-import { bringOver, sorted } from './legacy';
+import { bringOver, isLeft, sorted } from './legacy';
 import { loadPreferences, savePreferences } from './persist';
 import { sendPictures } from './pictures';
-import { asideRows, dropAside, jobIds, loadFact, loadKeptJob, saveFact, saveJob, setAside, trimSent, waitingRows } from './shelf';
+import {
+  asideRows,
+  dropAside,
+  jobIds,
+  loadFact,
+  loadKeptJob,
+  saveFact,
+  saveJob,
+  setAside,
+  trimSent,
+  waitingRows,
+  type KeptJob,
+} from './shelf';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type OpenJob } from './slices';
 import { makeStore, type Store, type Thunk } from './store';
 import { adopt, flush, loadSession, pull, settled } from './sync';
@@ -13,29 +25,13 @@ import { hearTabs, tellTabs } from './tabs';
 const SNAPSHOT_DELAY_MS = 400;
 const PULL_MS = 15_000;
 
-async function restoreOutbox(store: Store): Promise<void> {
-  const at = new Date().toISOString();
-  await bringOver(at).catch(() => undefined);
-  const { changes, aside } = sorted(
-    (await waitingRows()).map((r) => r.change),
-    at,
-  );
-  if (aside.length > 0) await setAside(aside);
-  store.dispatch(adopt(changes));
-  store.dispatch(outboxSlice.actions.asideFound(await asideRows()));
-  const epoch = await loadFact('epoch');
-  if (typeof epoch === 'string') store.dispatch(outboxSlice.actions.epochKnown(epoch));
-}
-
 /** What stands on the shelf of each job: what came from there needs no second writing, what came from the server does. */
 const shelved = new Map<string, OpenJob['base']>();
 
-async function restoreJob(store: Store, jobId: string): Promise<void> {
-  if (store.getState().jobs.byId[jobId]) return;
-  const kept = await loadKeptJob(jobId);
-  if (kept) shelved.set(jobId, kept.base);
-  if (kept && !store.getState().jobs.byId[jobId])
-    store.dispatch(jobsSlice.actions.jobLoaded({ jobId, ...kept, waiting: store.getState().outbox.waiting }));
+function restoreJob(store: Store, jobId: string, kept: KeptJob | null): void {
+  if (!kept || store.getState().jobs.byId[jobId]) return;
+  shelved.set(jobId, kept.base);
+  store.dispatch(jobsSlice.actions.jobLoaded({ jobId, ...kept, waiting: store.getState().outbox.waiting }));
 }
 
 /** A job that was begun without signal and that the server never had is all in the outbox. */
@@ -47,17 +43,48 @@ function restoreBegun(store: Store): void {
   }
 }
 
-async function restore(store: Store): Promise<void> {
-  await restoreOutbox(store);
-  const [list, settings, ids] = await Promise.all([loadFact('list'), loadFact('settings'), jobIds()]);
-  // The job that this address opens comes first.
-  const shown = ids.filter((id) => location.pathname.split('/').includes(id));
-  for (const id of shown) await restoreJob(store, id);
+/** All that the first screen of this address needs, asked for at once. */
+async function readShelf() {
+  const named = location.pathname.split('/').filter((x) => x !== '');
+  const [rows, aside, epoch, list, settings, ids, shown] = await Promise.all([
+    waitingRows(),
+    asideRows(),
+    loadFact('epoch'),
+    loadFact('list'),
+    loadFact('settings'),
+    jobIds(),
+    Promise.all(named.map(async (id) => [id, await loadKeptJob(id)] as const)),
+  ]);
+  return { rows, aside, epoch, list, settings, ids, shown };
+}
+type Shelved = Awaited<ReturnType<typeof readShelf>>;
+
+/** Begins to read what is kept before the page is put together: to be given to `boot`. */
+export function readEarly(): Promise<Shelved> | undefined {
+  if (isLeft()) return undefined;
+  const reading = readShelf();
+  reading.catch(() => undefined);
+  return reading;
+}
+
+async function restore(store: Store, early: Promise<Shelved> | undefined): Promise<void> {
+  const at = new Date().toISOString();
+  if (isLeft()) await bringOver(at).catch(() => undefined);
+  const { rows, aside, epoch, list, settings, ids, shown } = await (early ?? readShelf());
+  const read = sorted(
+    rows.map((r) => r.change),
+    at,
+  );
+  if (read.aside.length > 0) await setAside(read.aside);
+  store.dispatch(adopt(read.changes));
+  store.dispatch(outboxSlice.actions.asideFound(read.aside.length > 0 ? await asideRows() : aside));
+  if (typeof epoch === 'string') store.dispatch(outboxSlice.actions.epochKnown(epoch));
+  for (const [id, kept] of shown) restoreJob(store, id, kept);
   restoreBegun(store);
   if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list as JobLine[]));
   const known = FirmSettings.safeParse(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
-  for (const id of ids) await restoreJob(store, id);
+  for (const id of ids) if (!store.getState().jobs.byId[id]) restoreJob(store, id, await loadKeptJob(id));
 }
 
 function keepWritten(store: Store): void {
@@ -124,12 +151,15 @@ export const letGo =
     tellTabs({ kind: 'mended', id });
   };
 
-/** @returns the store, already filling */
-export function boot(): Store {
+/**
+ * @param early what `readEarly` began to read
+ * @returns the store, already filling
+ */
+export function boot(early?: Promise<Shelved>): Store {
   const store = makeStore();
   store.dispatch(sessionSlice.actions.restored(loadPreferences()));
   follow(store);
-  void restore(store)
+  void restore(store, early)
     .catch(() => store.dispatch(outboxSlice.actions.unkept('its store does not answer')))
     .then(() => {
       keepWritten(store);

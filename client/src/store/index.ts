@@ -1,4 +1,4 @@
-export { boot, letGo } from './boot';
+export { boot, letGo, readEarly } from './boot';
 export { api, type InstrumentLine, type JobLine } from './api';
 export { add, changeSettings, commit, keepAgain, remove, sendMended, set, undo, type Draft } from './changes';
 export { newId } from './ids';

@@ -5,6 +5,8 @@ import { newId } from './ids';
 import { keepMissing, readKeptJob, saveFact, saveJob, setAside, type Aside } from './shelf';
 
 const OUTBOX = 'rough-sill.outbox';
+/** Set once the old snapshot was looked for: looking opens another database, which every start would wait for. */
+const BROUGHT = 'rough-sill.brought-over';
 const SNAPSHOT = 'rough-sill.snapshot';
 
 interface OldSnapshot {
@@ -59,7 +61,17 @@ async function bringSnapshot(): Promise<void> {
   await del(SNAPSHOT, place);
 }
 
+/** Is there something of such a page, or was it never looked for? */
+export function isLeft(): boolean {
+  try {
+    return localStorage.getItem(OUTBOX) !== null || localStorage.getItem(BROUGHT) === null;
+  } catch {
+    return false;
+  }
+}
+
 export async function bringOver(at: string): Promise<void> {
   await bringOutbox(at);
   await bringSnapshot();
+  localStorage.setItem(BROUGHT, '1');
 }

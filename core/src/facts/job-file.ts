@@ -1,16 +1,6 @@
 /** The open job file, `*.roughsill.json`. Documented in docs/job-file.md; its JSON Schema is made from this Zod schema. */
 import { z } from 'zod';
-import {
-  asParent,
-  childrenOf,
-  JOB_FACTS_SHAPE,
-  mapRecords,
-  specOf,
-  type Entity,
-  type JobFacts,
-  type ParentKind,
-  type Row,
-} from './registry';
+import { asParent, childrenOf, jobFactsShape, mapRecords, specOf, type Entity, type JobFacts, type ParentKind, type Row } from './registry';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { duplicateIds, jobProblems } from './validate';
 
@@ -21,11 +11,13 @@ export const JOB_FILE_FORMAT = 'roughsill.job';
  */
 export const JOB_FILE_VERSION = 3;
 
-export const JobFile = z.strictObject({
-  format: z.literal(JOB_FILE_FORMAT),
-  version: z.union([z.literal(1), z.literal(2), z.literal(JOB_FILE_VERSION)]),
-  ...JOB_FACTS_SHAPE,
-});
+export const JobFile = z.lazy(() =>
+  z.strictObject({
+    format: z.literal(JOB_FILE_FORMAT),
+    version: z.union([z.literal(1), z.literal(2), z.literal(JOB_FILE_VERSION)]),
+    ...jobFactsShape(),
+  }),
+);
 export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 } & JobFacts;
 
 type Lists = Readonly<Record<string, readonly Row[]>>;

@@ -351,8 +351,9 @@ export function recordSchema(entity: Entity): z.ZodType {
 }
 
 /** What the job file holds beside its header. */
-export const JOB_FACTS_SHAPE: z.ZodRawShape = { job: recordSchema('job'), ...listShape('job') };
-export const JobFacts = z.strictObject(JOB_FACTS_SHAPE) as unknown as z.ZodType<JobFacts>;
+export const jobFactsShape = (): z.ZodRawShape => ({ job: recordSchema('job'), ...listShape('job') });
+// Made when a job is first read: a page that only opens does not wait for it.
+export const JobFacts = z.lazy(() => z.strictObject(jobFactsShape())) as unknown as z.ZodType<JobFacts>;
 
 /** Where a record stands. */
 export interface Place {

@@ -1,0 +1,3 @@
+// Before everything else: see there.
+import './src/no-refusals';
+import 'expo-router/entry';

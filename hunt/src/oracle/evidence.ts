@@ -1,0 +1,194 @@
+/**
+ * What the recorded facts prove, judged by itself: nothing here comes from the stages that it judges. Limits are written down again from
+ * their sources. It answers one question per coat and hazard: may this be called "not found", and if not, why not.
+ */
+import type { JobFacts, Layer, Reading, Sample, Surface } from '../../../core/src/facts';
+
+type Rules = 'us' | 'uk';
+
+/** 24 CFR 35.110: at or above 1.0 mg/cm2, 0.5 % or 5,000 ppm. */
+const LEAD_PAINT: Readonly<Record<string, number>> = { 'mg/cm2': 1.0, 'mass%': 0.5, ppm: 5000 };
+/** 40 CFR 745: housing before 1978. UK: general sale ended in 1992 (SI 1992/31). Industrial coatings on iron and steel: into the 1990s. */
+const CONSUMER_LEAD_BEFORE: Readonly<Record<Rules, number>> = { us: 1978, uk: 1992 };
+const INDUSTRIAL_LEAD_BEFORE = 2000;
+const FERROUS = ['mildSteel', 'castIron', 'galvanised'];
+/** EPA recognition notices: wood, ferrous metal, drywall and plaster. */
+const KIT_MATERIALS = [
+  'softwood', 'tanninWood', 'oilyWood', 'plywood', 'mildSteel', 'castIron', 'limePlaster', 'gypsumPlaster', 'board',
+];
+const FOUR_HOURS = 4 * 3_600_000;
+
+const saysSomething = (text: string | null): boolean => (text ?? '').replace(/[^\p{L}]/gu, '').length >= 3;
+
+export const isLead = (r: Reading): boolean => ['spot', 'lab', 'xrf', 'report'].includes(r.kind);
+export const isWaiting = (r: Reading): boolean => r.kind === 'lab' && r.value === null;
+const RANK: Readonly<Record<string, number>> = { spot: 1, xrf: 2, report: 3, lab: 3 };
+
+/** The reach of a reading: its own, or its sample's where it states none. */
+export function reachOf(r: Reading, s: Surface): { readonly ids: readonly string[]; readonly below: boolean } {
+  const sample = s.samples.find((x) => x.id === r.sampleId);
+  const own = r.reachedLayerIds.length > 0 || r.toSubstrate;
+  return own || !sample
+    ? { ids: r.reachedLayerIds, below: r.toSubstrate }
+    : { ids: sample.reachedLayerIds, below: sample.toSubstrate };
+}
+
+export function isPositive(r: Reading, rules: Rules): boolean {
+  if (r.kind === 'spot') return r.spot === 'changed';
+  if ((r as { finding?: unknown }).finding === 'lead') return true;
+  if (!['lab', 'xrf'].includes(r.kind) || r.value === null || r.unit === null) return false;
+  // A number that no lab reports in that unit convicts nobody and clears nobody.
+  if (r.unit === 'ppm' && r.value > 0 && r.value < 10) return false;
+  return rules === 'us' ? r.value >= LEAD_PAINT[r.unit]! : r.value > 0;
+}
+
+/**
+ * What stands. A record takes another out when it is later, at least as decisive, as deep, at the same place and says why; a positive
+ * that somebody only withdrew leaves doubt behind (see `doubted`).
+ */
+export function standing(s: Surface, rules: Rules): { readonly stands: readonly Reading[]; readonly doubted: readonly Reading[] } {
+  const byId = new Map(s.readings.map((r) => [r.id, r]));
+  const out = new Set<string>();
+  const doubted: Reading[] = [];
+  const takesOut = (by: Reading, old: Reading): boolean => {
+    if (by.takenAt < old.takenAt || !saysSomething(by.supersedesWhy) || by.id === old.id) return false;
+    if (by.supersedesId === old.id && old.supersedesId === by.id) return false;
+    if (!isLead(old)) return true;
+    if (by.kind === 'withdrawn') return true;
+    if (!isLead(by) || isWaiting(by) || RANK[by.kind]! < RANK[old.kind]!) return false;
+    const [a, b] = [reachOf(by, s), reachOf(old, s)];
+    const unknownReach = b.ids.length === 0 && !b.below;
+    const deep = unknownReach ? a.below : b.ids.every((id) => a.ids.includes(id)) && (!b.below || a.below);
+    const apart = by.atX !== null && old.atX !== null && (Math.abs(by.atX - old.atX) > 0.2 || Math.abs((by.atY ?? 0) - (old.atY ?? 0)) > 0.2);
+    return deep && !apart;
+  };
+  for (const by of s.readings) {
+    const old = by.supersedesId === null ? undefined : byId.get(by.supersedesId);
+    if (!old || !takesOut(by, old)) continue;
+    out.add(old.id);
+    if (by.kind === 'withdrawn' && (isPositive(old, rules) || isWaiting(old))) doubted.push(old);
+  }
+  return { stands: s.readings.filter((r) => !out.has(r.id) && r.kind !== 'withdrawn'), doubted };
+}
+
+/** Does this reading clear what it reached? E5. */
+export function clears(r: Reading, s: Surface, facts: JobFacts): boolean {
+  const rules = facts.job.rulebook;
+  const sample = s.samples.find((x) => x.id === r.sampleId);
+  if (sample && sample.kind === 'blank') return false;
+  const more = r as Reading & { control?: string | null; certificate?: string; decidedBy?: string; finding?: string | null; inspector?: string; fileName?: string; below?: boolean };
+  if (r.kind === 'spot')
+    return (
+      rules === 'us' && r.spot === 'unchanged' && r.kitRecognised && KIT_MATERIALS.includes(s.material) && more.control === 'good'
+    );
+  if (isPositive(r, rules)) return false;
+  if (r.kind === 'lab') {
+    if (r.value === null || r.unit === null || (r.unit === 'ppm' && r.value > 0 && r.value < 10)) return false;
+    // UK: "less than the lab can see" is not none.
+    return rules === 'us' || r.value === 0;
+  }
+  if ((r.kind as string) === 'report') return more.finding === 'noLead' && rules === 'us';
+  if (r.kind !== 'xrf' || rules === 'uk' || r.value === null || r.device === '') return false;
+  if (more.decidedBy !== 'inspector' || !saysSomething(more.certificate ?? '')) return false;
+  if (r.bandLow !== null && r.bandHigh !== null && r.value >= r.bandLow && r.value <= r.bandHigh) return false;
+  const checks = facts.instrumentChecks
+    .filter((k) => k.device === r.device && k.what === 'calibration')
+    .map((k) => ({
+      at: Date.parse(k.takenAt),
+      holds: Math.abs(k.values.reduce((a, b) => a + b, 0) / k.values.length - k.filmMgCm2) <= k.tolerance + 1e-9,
+    }))
+    .sort((a, b) => a.at - b.at);
+  const t = Date.parse(r.takenAt);
+  const before = checks.filter((k) => k.at <= t).at(-1);
+  const after = checks.find((k) => k.at > t);
+  return before?.holds === true && t - before.at <= FOUR_HOURS && after?.holds === true;
+}
+
+const live = <T extends { readonly removedAt: string | null }>(xs: readonly T[]): T[] => xs.filter((x) => x.removedAt === null);
+
+/** Lead that was ever found in a place, and is not there any more as a record of a live surface. */
+function foundBefore(s: Surface, facts: JobFacts): boolean {
+  const rules = facts.job.rulebook;
+  const convicts = (x: Surface) => {
+    const { stands, doubted } = standing(x, rules);
+    return doubted.length > 0 || stands.some((r) => isLead(r) && isPositive(r, rules));
+  };
+  const room = facts.spaces.find((x) => x.id === s.spaceId);
+  const sameRoom = (x: Surface) => x.spaceId === s.spaceId || facts.spaces.find((p) => p.id === x.spaceId)?.removedAt !== null;
+  return room !== undefined && facts.surfaces.some((x) => x.id !== s.id && sameRoom(x) && convicts(x));
+}
+
+/** The piece was replaced, or its coats were stripped with proof: said, and with what. */
+const pastEnded = (s: Surface): boolean => {
+  const more = s as Surface & { past?: string; pastWhy?: string };
+  return (more.past === 'replaced' || more.past === 'stripped') && saysSomething(more.pastWhy ?? '');
+};
+
+function tooYoung(s: Surface, layer: Layer | null, facts: JobFacts): boolean {
+  const rules = facts.job.rulebook;
+  const before = Math.max(CONSUMER_LEAD_BEFORE[rules], FERROUS.includes(s.material) ? INDUSTRIAL_LEAD_BEFORE : 0);
+  if (layer?.yearApplied !== null && layer?.yearApplied !== undefined && layer.yearApplied >= before) return true;
+  const built = s.yearMade ?? facts.spaces.find((x) => x.id === s.spaceId)?.yearBuilt ?? facts.job.yearBuilt;
+  return built !== null && built >= before;
+}
+
+export interface MayClear {
+  readonly coatId: string;
+  /** Why it may not be called "not found"; null: it may. */
+  readonly not: 'positive' | 'reachUnknown' | 'waiting' | 'doubted' | 'before' | 'unmeasured' | null;
+}
+
+/**
+ * For each live coat (and `uncounted`): may it be called free of lead?
+ * E1 readings outrank ages; E2 the strictest standing one; E3 reach unknown is every coat; E4 the place remembers; E5 what clears.
+ */
+export function leadMayBeCleared(s: Surface, facts: JobFacts): MayClear[] {
+  const rules = facts.job.rulebook;
+  const coats: (Layer | null)[] = live(s.layers).sort((a, b) => a.position - b.position);
+  if (!s.coatsCounted) coats.push(null);
+  const { stands, doubted } = standing(s, rules);
+  const lead = stands.filter((r) => isLead(r) && s.samples.find((x) => x.id === r.sampleId)?.kind !== 'blank');
+  const positives = lead.filter((r) => isPositive(r, rules));
+  const answered = new Set(lead.map((r) => r.sampleId));
+  const out: Pick<Sample, 'reachedLayerIds' | 'toSubstrate'>[] = [
+    ...lead.filter(isWaiting).map((r) => {
+      const reach = reachOf(r, s);
+      return { reachedLayerIds: [...reach.ids], toSubstrate: reach.below };
+    }),
+    ...live(s.samples).filter((x) => x.hazard === 'lead' && x.takenAt !== null && x.kind !== 'blank' && !answered.has(x.id)),
+  ];
+  const named = (r: Reading): readonly string[] =>
+    r.changedLayerIds.length > 0 ? r.changedLayerIds : reachOf(r, s).ids.length === 1 && !reachOf(r, s).below ? reachOf(r, s).ids : [];
+  const isNamedSomewhere = positives.some((r) => named(r).length > 0);
+  const gone = new Set(s.layers.filter((l) => l.removedAt !== null).map((l) => l.id));
+  const reaches = (x: { readonly ids: readonly string[]; readonly below: boolean }, id: string | null) => {
+    const unknown = x.ids.length === 0 && !x.below;
+    return unknown || (id === null ? x.below : x.ids.includes(id)) || (x.below && x.ids.length === 0);
+  };
+  return coats.map((coat): MayClear => {
+    const coatId = coat?.id ?? 'uncounted';
+    const not = (why: MayClear['not']): MayClear => ({ coatId, not: why });
+    const acquit = lead.filter((r) => clears(r, s, facts) && (r.kind === 'xrf' || reaches(reachOf(r, s), coat?.id ?? null)));
+    for (const r of positives) {
+      const reach = reachOf(r, s);
+      const names = named(r);
+      if (names.length > 0) {
+        if (coat !== null && names.includes(coat.id)) return not('positive');
+        continue;
+      }
+      const unknown = reach.ids.length === 0 && !reach.below && r.kind !== 'xrf';
+      const hit = r.kind === 'xrf' || reaches(reach, coat?.id ?? null);
+      if (!hit) continue;
+      // Another test that names the coat explains this one, for a coat that was cleared by itself.
+      if (isNamedSomewhere && acquit.length > 0) continue;
+      return not(unknown ? 'reachUnknown' : 'positive');
+    }
+    if (out.some((x) => reaches({ ids: x.reachedLayerIds, below: x.toSubstrate }, coat?.id ?? null))) return not('waiting');
+    if (acquit.length > 0) return not(null);
+    if (doubted.length > 0) return not('doubted');
+    const lostHere = positives.some((r) => reachOf(r, s).ids.some((id) => gone.has(id)));
+    if (!pastEnded(s) && (lostHere || foundBefore(s, facts))) return not('before');
+    if (positives.length > 0 && !(coat !== null && tooYoung({ ...s, yearMade: 1500 }, coat, facts))) return not('positive');
+    return tooYoung(s, coat, facts) ? not(null) : not('unmeasured');
+  });
+}

@@ -1,0 +1,474 @@
+/**
+ * Random jobs, and random edits of them. Fields come from the registry's schemas, so that one which is added later is tried without
+ * anybody remembering it; only what a job could never hold, or what would drown the rest, is steered here.
+ */
+import fc from 'fast-check';
+import { z } from 'zod';
+import { arbitraryOf } from '../../core/src/arbitrary';
+import {
+  BINDERS,
+  ELEMENT_IDS,
+  emptyLists,
+  HAZARDS,
+  MATERIALS,
+  METHOD_IDS,
+  PART_KINDS,
+  READING_KINDS,
+  SOAKS,
+  specOf,
+  SUSPECT_KINDS,
+  type Entity,
+  type JobFacts,
+  type Surface,
+} from '../../core/src/facts';
+import { surfaceProblems } from '../../core/src/facts/validate';
+import { FirmSettings } from '../../core/src/rulebook/settings';
+
+export const THIS_YEAR = 2026;
+const START = Date.parse('2026-05-04T06:00:00.000Z');
+const at = (hours: number): string => new Date(START + Math.round(hours * 60) * 60_000).toISOString();
+
+/** Years about every date at which some rule changes its mind, and some far from all. */
+const YEARS = [
+  1700, 1890, 1904, 1939, 1940, 1959, 1960, 1972, 1977, 1978, 1979, 1980, 1981, 1985, 1989, 1990, 1991, 1992, 1994, 1999, 2000, 2003, 2012, 2024,
+];
+const year = fc.constantFrom(...YEARS);
+const maybe = <T>(x: fc.Arbitrary<T>, weight = 1): fc.Arbitrary<T | null> =>
+  fc.oneof({ weight, arbitrary: x as fc.Arbitrary<T | null> }, { weight: 2, arbitrary: fc.constant(null) });
+const few = <T>(all: readonly T[], most: number): fc.Arbitrary<T[]> => fc.uniqueArray(fc.constantFrom(...all), { maxLength: most });
+const hours = fc.integer({ min: 0, max: 240 });
+
+type Fields = Record<string, unknown>;
+/** Every field of an entity: steered where it is named, else whatever its schema takes. */
+function fieldsOf(entity: Entity, steered: Readonly<Record<string, fc.Arbitrary<unknown>>>): fc.Arbitrary<Fields> {
+  const schema = z.toJSONSchema(specOf(entity).fields, { io: 'output', unrepresentable: 'any' }) as {
+    properties: Record<string, object>;
+  };
+  const each = Object.fromEntries(Object.entries(schema.properties).map(([k, s]) => [k, steered[k] ?? arbitraryOf(s)]));
+  return fc.record(each) as fc.Arbitrary<Fields>;
+}
+const c = fc.constant;
+
+const job = fieldsOf('job', {
+  name: c('Job'),
+  place: c(''),
+  yearBuilt: maybe(year, 5),
+  timeZone: c('UTC'),
+  dwelling: fc.oneof({ weight: 3, arbitrary: c(true) }, { weight: 1, arbitrary: c(false) }),
+  sample: c(false),
+  otherTrades: fc.constantFrom('', 'roofers'),
+  dwellings: c(null),
+  samplingSeed: c('seed'),
+});
+const NAMES = ['River room', 'Kitchen', 'West face'];
+const space = fieldsOf('space', {
+  name: fc.constantFrom(...NAMES),
+  kind: fc.oneof({ weight: 3, arbitrary: c('room') }, { weight: 1, arbitrary: c('elevation') }),
+  position: c(0),
+  yearBuilt: maybe(year),
+  lengthM: maybe(fc.constantFrom(2, 4.5, 9), 3),
+  widthM: maybe(fc.constantFrom(1.8, 3.5, 6), 3),
+  heightM: maybe(fc.constantFrom(2.4, 3.1), 3),
+  boundaryM: maybe(fc.constantFrom(0, 1, 3.04, 3.05, 12)),
+  accessM: maybe(fc.constantFrom(0, 1.9, 2, 6)),
+  goesAnyway: fc.constantFrom('', 'the carpet'),
+});
+const surface = fieldsOf('surface', {
+  spaceId: c(''),
+  position: c(0),
+  name: fc.constantFrom('Piece', 'Sash', 'Wall'),
+  count: fc.constantFrom(1, 1, 1, 2, 7),
+  lengthM: fc.constantFrom(0.3, 1, 2.4, 6, 30),
+  widthM: fc.constantFrom(0.1, 0.6, 1.2, 3, 20),
+  yearMade: maybe(year),
+  conditions: few(
+    ['blistered', 'flaking', 'checked', 'powdery', 'runs', 'oilSoaked', 'moldy', 'wet', 'openJoints', 'rubbing', 'chewable'],
+    3,
+  ),
+  coatsCounted: fc.oneof({ weight: 4, arbitrary: c(true) }, { weight: 1, arbitrary: c(false) }),
+  measures: c({}),
+  moldM2: maybe(fc.constantFrom(0, 0.2, 0.9, 0.93, 5, 9.2, 9.3, 40)),
+  species: c(''),
+  workOrder: c([]),
+});
+const part = fieldsOf('part', {
+  kind: fc.constantFrom(...PART_KINDS),
+  sharePct: c(0),
+  methodId: maybe(fc.constantFrom(...METHOD_IDS)),
+  insistedWhy: maybe(c('the client wants it so')),
+  alsoIds: few(METHOD_IDS, 2),
+});
+const layer = fieldsOf('layer', {
+  position: c(0),
+  colour: fc.constantFrom('', 'white', 'green'),
+  look: fc.constantFrom('', 'stippled', 'combed'),
+  yearApplied: maybe(year),
+});
+
+/** How deep a test went, before it is known which coats there are. */
+const REACHES = ['nowhere', 'face', 'two', 'deepest', 'all', 'allAndBelow'] as const;
+type Reach = (typeof REACHES)[number];
+const LEVELS: Readonly<Record<string, readonly number[]>> = {
+  'mass%': [0, 0.009, 0.05, 0.49, 0.499, 0.5, 0.51, 4, 30],
+  ppm: [0, 5, 40, 90, 4999, 5000, 5001, 200_000],
+  'mg/cm2': [0, 0.1, 0.89, 0.99, 1, 1.01, 2.4, 12],
+};
+interface Made {
+  readonly fields: Fields;
+  readonly reach: Reach;
+  readonly changed: Reach;
+  /** By place among the earlier records of its kind; none: -1. */
+  readonly replaces: number;
+  readonly sample: number;
+  readonly pick: number;
+}
+const made = (fields: fc.Arbitrary<Fields>): fc.Arbitrary<Made> =>
+  fc.record({
+    fields,
+    reach: fc.constantFrom(...REACHES),
+    changed: fc.constantFrom('nowhere', 'nowhere', 'face', 'deepest'),
+    replaces: fc.oneof({ weight: 3, arbitrary: c(-1) }, { weight: 1, arbitrary: fc.nat(3) }),
+    sample: fc.nat(3),
+    pick: fc.nat(20),
+  });
+const reading = made(
+  fieldsOf('reading', {
+    kind: fc.oneof({ weight: 3, arbitrary: fc.constantFrom('spot', 'lab', 'xrf', 'bulk') }, { weight: 1, arbitrary: fc.constantFrom(...READING_KINDS) }),
+    takenAt: hours.map(at),
+    note: c(''),
+    supersedesId: c(null),
+    supersedesWhy: fc.constantFrom('.', 'taken again at the same notch'),
+    sampleId: c(null),
+    humidityPct: fc.constantFrom(30, 60, 95),
+    device: fc.constantFrom('', 'X-1', 'X-2'),
+    bandLow: maybe(c(0.9)),
+    bandHigh: c(1.1),
+    atX: maybe(fc.constantFrom(0.1, 0.9)),
+    atY: maybe(fc.constantFrom(0.1, 0.9)),
+  }),
+);
+const sample = made(
+  fieldsOf('sample', {
+    number: c(''),
+    hazard: fc.oneof({ weight: 3, arbitrary: c('asbestos') }, { weight: 1, arbitrary: fc.constantFrom(...HAZARDS) }),
+    kind: fc.oneof({ weight: 4, arbitrary: c('bulk') }, { weight: 1, arbitrary: fc.constantFrom('chip', 'duplicate', 'blank') }),
+    suspect: fc.constantFrom(...SUSPECT_KINDS),
+    place: fc.constantFrom('', 'by the door', 'over the window'),
+    atX: maybe(fc.constantFrom(0.1, 0.5, 0.9), 4),
+    atY: maybe(fc.constantFrom(0.1, 0.5, 0.9), 4),
+    takenAt: maybe(hours.map(at), 6),
+    takenBy: c('Tester'),
+    sentAt: c(null),
+    lab: c(''),
+    repeatsId: c(null),
+    note: c(''),
+  }),
+);
+const square = made(
+  fieldsOf('square', {
+    methodId: fc.oneof(fc.constantFrom(...SOAKS), fc.constantFrom(...METHOD_IDS)),
+    product: fc.constantFrom('', 'mix A', 'mix B'),
+    partId: c(null),
+    coating: fc.constantFrom('', 'the green stretch'),
+    place: c(''),
+    dwellMin: maybe(fc.constantFrom(10, 20, 60, 90, 1440, 10_080), 8),
+    startedAt: c(null),
+    stoppedAt: c(null),
+    stoppedOnLayerId: c(null),
+    stayedPct: maybe(fc.constantFrom(0, 5, 40, 100)),
+    harms: few(['grainRaised', 'darkened', 'scorched', 'etched', 'softened', 'bleached'], 1),
+    carriedFrom: fc.constantFrom('', '', 'the other sash'),
+    note: c(''),
+  }),
+);
+const board = fieldsOf('board', { label: c(''), note: c(''), coats: maybe(c(4)), soundCoats: maybe(fc.constantFrom(0, 2, 4)) });
+const GATES = ['cause-cured', 'containment-up', 'kit-on', 'moisture', 'adhesion', 'dew-point', 'verified', 'clean.dust', 'mold-clean', 'mold-dry'];
+const check = fieldsOf('check', { gate: fc.constantFrom(...GATES), note: c(''), takenAt: hours.map(at), supersedesId: c(null), supersedesWhy: c(null) });
+const instrumentCheck = fieldsOf('instrumentCheck', {
+  device: fc.constantFrom('X-1', 'X-2'),
+  what: fc.constantFrom('calibration', 'calibration', 'substrate'),
+  material: fc.constantFrom(...MATERIALS),
+  values: fc.constantFrom([1.02, 1, 1.04], [1.3, 1.4, 1.3], [1.1, 1.08, 1.06]),
+  filmMgCm2: c(1.02),
+  tolerance: c(0.15),
+  takenAt: hours.map(at),
+  note: c(''),
+});
+
+const settings = (arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>).map(
+  (drawn) => {
+    // Prices and rates do not decide what is safe; names must be names.
+    const parsed = FirmSettings.safeParse({ ...drawn, firmName: 'Firm', rates: {}, samplePrefix: 'S' });
+    return parsed.success ? parsed.data : undefined;
+  },
+);
+
+interface SurfaceRecipe {
+  readonly fields: Fields;
+  readonly room: number;
+  readonly parts: readonly Fields[];
+  readonly layers: readonly Fields[];
+  readonly readings: readonly Made[];
+  readonly samples: readonly Made[];
+  readonly squares: readonly Made[];
+  readonly boards: readonly Fields[];
+  readonly checks: readonly Fields[];
+  readonly removed: boolean;
+}
+const list = <T>(x: fc.Arbitrary<T>, max: number, min = 0) => fc.array(x, { minLength: min, maxLength: max });
+const surfaceRecipe: fc.Arbitrary<SurfaceRecipe> = fc.record({
+  fields: surface,
+  room: fc.nat(1),
+  parts: list(part, 3, 1),
+  layers: list(layer, 4),
+  readings: list(reading, 4),
+  samples: list(sample, 3),
+  squares: fc.oneof({ weight: 2, arbitrary: c([] as Made[]) }, { weight: 1, arbitrary: list(square, 3) }),
+  boards: fc.oneof({ weight: 4, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(board, 2) }),
+  checks: fc.oneof({ weight: 2, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(check, 3) }),
+  removed: fc.oneof({ weight: 9, arbitrary: c(false) }, { weight: 1, arbitrary: c(true) }),
+});
+
+export interface Recipe {
+  readonly job: Fields;
+  readonly spaces: readonly Fields[];
+  readonly surfaces: readonly SurfaceRecipe[];
+  readonly instrumentChecks: readonly Fields[];
+  readonly settings: FirmSettings;
+}
+export const recipe: fc.Arbitrary<Recipe> = fc.record({
+  job,
+  spaces: list(space, 2, 1),
+  surfaces: list(surfaceRecipe, 3, 1),
+  instrumentChecks: fc.oneof(c([] as Fields[]), list(instrumentCheck, 3)),
+  settings: settings.filter((s): s is FirmSettings => s !== undefined),
+});
+
+const pickFrom = <T>(xs: readonly T[], i: number): T | undefined => (xs.length === 0 ? undefined : xs[i % xs.length]);
+
+function reached(reach: Reach, coats: readonly string[]): { reachedLayerIds: string[]; toSubstrate: boolean } {
+  switch (reach) {
+    case 'nowhere':
+      return { reachedLayerIds: [], toSubstrate: false };
+    case 'face':
+      return { reachedLayerIds: coats.slice(0, 1), toSubstrate: false };
+    case 'two':
+      return { reachedLayerIds: coats.slice(0, 2), toSubstrate: false };
+    case 'deepest':
+      return { reachedLayerIds: coats.slice(-1), toSubstrate: false };
+    case 'all':
+      return { reachedLayerIds: [...coats], toSubstrate: false };
+    case 'allAndBelow':
+      return { reachedLayerIds: [...coats], toSubstrate: true };
+  }
+}
+
+const UNITS: Readonly<Record<string, readonly string[]>> = {
+  lab: ['mass%', 'ppm', 'mg/cm2'],
+  xrf: ['mg/cm2'],
+  bulk: ['mass%'],
+  moisture: ['%MC', '%gypsum', '%rel', '%RH'],
+  air: ['C'],
+  surfaceTemp: ['C'],
+  crossCut: ['class'],
+  knife: ['class'],
+  drop: ['s'],
+};
+const VALUES: Readonly<Record<string, readonly number[]>> = {
+  ...LEVELS,
+  bulk: [0, 0.4, 1, 1.01, 4, 30],
+  '%MC': [8, 15, 16.5, 24, 31],
+  '%gypsum': [0.4, 1, 2],
+  '%rel': [10, 60, 110],
+  '%RH': [50, 75, 90],
+  C: [-5, 2, 18, 45],
+  class: [0, 2, 4],
+  s: [4, 60, 200],
+};
+
+function readingOf(m: Made, i: number, coats: readonly string[], earlier: readonly Fields[], samples: readonly Fields[]): Fields {
+  const f = m.fields;
+  const kind = f['kind'] as string;
+  const unit = pickFrom(UNITS[kind] ?? [], m.pick) ?? null;
+  const waits = kind === 'lab' && m.pick % 5 === 0;
+  const value = unit === null || waits ? null : pickFrom(VALUES[kind === 'bulk' ? 'bulk' : unit]!, m.pick)!;
+  const r = reached(m.reach, coats);
+  const hazard = kind === 'bulk' ? 'asbestos' : 'lead';
+  const own = samples.filter((x) => x['hazard'] === hazard && x['takenAt'] !== null);
+  const from = kind === 'bulk' || (kind === 'lab' && m.sample % 2 === 0) ? pickFrom(own, m.sample) : undefined;
+  const replaced = m.replaces < 0 ? undefined : pickFrom(earlier, m.replaces);
+  const changed = kind === 'spot' && f['spot'] === 'changed' ? reached(m.changed, coats).reachedLayerIds : [];
+  return {
+    ...f,
+    ...r,
+    id: `r-${i}`,
+    by: 'Tester',
+    spot: kind === 'spot' ? (f['spot'] ?? 'changed') : null,
+    changedLayerIds: changed.filter((id) => r.reachedLayerIds.includes(id)),
+    value,
+    unit: value === null ? null : unit,
+    trace: kind === 'bulk' ? f['trace'] : false,
+    bandLow: kind === 'xrf' ? f['bandLow'] : null,
+    bandHigh: kind === 'xrf' && f['bandLow'] !== null ? f['bandHigh'] : null,
+    humidityPct: kind === 'air' ? f['humidityPct'] : null,
+    sampleId: from ? from['id'] : null,
+    takenAt: from && (from['takenAt'] as string) > (f['takenAt'] as string) ? from['takenAt'] : f['takenAt'],
+    supersedesId: replaced ? replaced['id'] : null,
+    supersedesWhy: replaced ? f['supersedesWhy'] : null,
+  };
+}
+
+/** The parts' shares, in whole percents that add up. */
+function partsOf(drawn: readonly Fields[], id: string): Fields[] {
+  const kinds = [...new Map(drawn.map((p) => [p['kind'], p])).values()];
+  const share = Math.floor(100 / kinds.length);
+  return kinds.map((p, i) => ({
+    ...p,
+    id: `${id}-part-${p['kind'] as string}`,
+    removedAt: null,
+    sharePct: i === 0 ? 100 - share * (kinds.length - 1) : share,
+  }));
+}
+
+export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readonly id: string }[]): Surface {
+  const id = `surface-${n}`;
+  const parts = partsOf(r.parts, id);
+  const layers = r.layers.map((l, i): Fields => ({ ...l, id: `${id}-coat-${i}`, position: i, removedAt: null }));
+  const coats = layers.map((l) => l['id'] as string);
+  const samples = r.samples.map((m, i): Fields => {
+    const hazard = m.fields['hazard'] as string;
+    return {
+      ...m.fields,
+      ...reached(m.reach, coats),
+      id: `${id}-sample-${i}`,
+      number: `S-${n}${i}`,
+      removedAt: null,
+      suspect: hazard === 'asbestos' ? m.fields['suspect'] : null,
+    };
+  });
+  const readings: Fields[] = [];
+  r.readings.forEach((m, i) => {
+    readings.push({ ...readingOf(m, i, coats, readings, samples), id: `${id}-r-${i}` });
+  });
+  // A pair may replace each other: a file can say so, whatever the screens offer.
+  const [first, second] = readings;
+  if (first && second && second['supersedesId'] === first['id'] && (r.readings[0]!.pick % 7) === 0) {
+    first['supersedesId'] = second['id'];
+    first['supersedesWhy'] = 'the other way round';
+  }
+  const squares = r.squares.map((m, i): Fields => {
+    const lifted = m.fields['lifted'] as string | null;
+    const stop = pickFrom(coats, m.pick);
+    return {
+      ...m.fields,
+      id: `${id}-square-${i}`,
+      removedAt: null,
+      lifted: lifted === 'toCoat' && stop === undefined ? 'some' : lifted,
+      stoppedOnLayerId: lifted === 'toCoat' ? (stop ?? null) : null,
+      stayedPct: lifted === 'bare' ? 0 : m.fields['stayedPct'],
+      dwellMin: m.fields['dwellMin'] ?? (lifted === null ? null : 60),
+    };
+  });
+  const facts = {
+    ...r.fields,
+    ...emptyLists('surface'),
+    id,
+    spaceId: spaces[r.room % spaces.length]!.id,
+    position: n,
+    removedAt: r.removed ? at(300) : null,
+    parts,
+    layers,
+    samples,
+    readings,
+    squares,
+    boards: r.boards.map((b, i) => ({ ...b, id: `${id}-board-${i}`, label: `${i + 1}`, removedAt: null, soundCoats: b['coats'] === null ? null : b['soundCoats'] })),
+    checks: r.checks.map((k, i) => ({ ...k, id: `${id}-check-${i}`, by: 'Tester' })),
+  };
+  return facts as unknown as Surface;
+}
+
+/** What the door would refuse is left out, so that a breach is never one of a job that cannot be. */
+function withoutProblems(facts: JobFacts): JobFacts {
+  let out = facts;
+  for (let round = 0; round < 4; round += 1) {
+    let dropped = false;
+    const surfaces = out.surfaces.map((s) => {
+      const paths = surfaceProblems(out, s, 's', THIS_YEAR).map((p) => /^s\.(\w+)\[(\d+)\]/.exec(p.path));
+      const bad = new Map<string, Set<number>>();
+      for (const m of paths) if (m) bad.set(m[1]!, (bad.get(m[1]!) ?? new Set()).add(Number(m[2])));
+      if (bad.size === 0) return s;
+      dropped = true;
+      const lists = s as unknown as Record<string, unknown[]>;
+      return { ...s, ...Object.fromEntries([...bad].map(([list, at]) => [list, lists[list]!.filter((_, i) => !at.has(i))])) };
+    });
+    out = { ...out, surfaces };
+    if (!dropped) break;
+  }
+  return out;
+}
+
+export function factsOf(r: Recipe): JobFacts {
+  const spaces = r.spaces.map((s, i) => ({ ...s, id: `space-${i}`, position: i, removedAt: null }));
+  const facts = {
+    job: { ...r.job, id: 'job-1', createdAt: at(0), removedAt: null },
+    ...emptyLists('job'),
+    spaces,
+    surfaces: r.surfaces.map((s, i) => surfaceOf(s, i, spaces)),
+    instrumentChecks: r.instrumentChecks.map((k, i) => ({ ...k, id: `check-${i}`, by: 'Tester', material: k['what'] === 'substrate' ? k['material'] : null })),
+  };
+  return withoutProblems(facts as unknown as JobFacts);
+}
+
+/** One thing that a person does to a job after it was recorded. */
+export type Edit =
+  | { readonly kind: 'set'; readonly entity: Entity; readonly which: number; readonly field: string; readonly value: unknown }
+  | { readonly kind: 'remove' | 'restore'; readonly entity: Entity; readonly which: number }
+  | { readonly kind: 'enterAgain'; readonly which: number; readonly element: string; readonly material: string; readonly binder: string }
+  | { readonly kind: 'split'; readonly which: number };
+
+/** The fields on which answers turn, each with what it may become; the schema gives the values. */
+function anyField(entity: Entity): fc.Arbitrary<Edit> {
+  const schema = z.toJSONSchema(specOf(entity).fields, { io: 'output', unrepresentable: 'any' }) as { properties: Record<string, object> };
+  const steered: Record<string, fc.Arbitrary<unknown>> = {
+    yearBuilt: maybe(year, 5),
+    yearMade: maybe(year, 5),
+    yearApplied: maybe(year, 5),
+    binder: fc.constantFrom(...BINDERS),
+    element: fc.constantFrom(...ELEMENT_IDS),
+    material: fc.constantFrom(...MATERIALS),
+  };
+  // What names another record, or how a place is called, is edited by its own kinds of edit.
+  const skip = new Set(['spaceId', 'name', 'place', 'timeZone', 'position', 'workOrder', 'sharePct', 'samplingSeed', 'measures']);
+  const fields = Object.entries(schema.properties).filter(([k]) => !skip.has(k));
+  return fc
+    .constantFrom(...fields)
+    .chain(([field, s]) =>
+      fc.record({ kind: c('set' as const), entity: c(entity), which: fc.nat(4), field: c(field), value: steered[field] ?? arbitraryOf(s) }),
+    );
+}
+export const edit: fc.Arbitrary<Edit> = fc.oneof(
+  { weight: 2, arbitrary: anyField('job') },
+  { weight: 1, arbitrary: anyField('space') },
+  { weight: 4, arbitrary: anyField('surface') },
+  { weight: 2, arbitrary: anyField('layer') },
+  { weight: 1, arbitrary: anyField('part') },
+  {
+    weight: 3,
+    arbitrary: fc.record({
+      kind: fc.constantFrom('remove' as const, 'remove' as const, 'restore' as const),
+      entity: fc.constantFrom<Entity>('surface', 'layer', 'space', 'sample', 'part'),
+      which: fc.nat(4),
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      kind: c('enterAgain' as const),
+      which: fc.nat(3),
+      element: fc.constantFrom('', ...ELEMENT_IDS),
+      material: fc.constantFrom('', ...MATERIALS),
+      binder: fc.constantFrom('', ...BINDERS),
+    }),
+  },
+  { weight: 1, arbitrary: fc.record({ kind: c('split' as const), which: fc.nat(3) }) },
+);
