@@ -5,7 +5,7 @@ import { buildServer, buildWeb } from './lib/build.mjs';
 import { startPostgres, stopPostgres } from './lib/postgres.mjs';
 import { DATA, ensureChromium, ensurePackages, nodeBin, runBeside, say } from './lib/run.mjs';
 
-const PARTS = ['check', 'core', 'server', 'client', 'fuzz', 'faults', 'e2e'];
+const PARTS = ['check', 'core', 'server', 'client', 'hunt', 'fuzz', 'faults', 'e2e'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((p) => !PARTS.includes(p));
 if (unknown.length > 0) {
@@ -106,6 +106,7 @@ try {
     await jest('server', { TEST_DATABASE_URL: database.url, TEST_OWNER_DATABASE_URL: database.ownerUrl, WORKER_FILE: worker });
   });
   await part('client', () => jest('client'));
+  await part('hunt', () => attack('hunt', ['--surfaces', '3000', '--seed', '9']));
   await part('fuzz', () => attack('fuzz', ['--requests', '2000']));
   await part('faults', async () => {
     await built;

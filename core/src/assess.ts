@@ -72,7 +72,7 @@ export function assessGroup(
   const space = facts.spaces.find((s) => s.id === group.spaceId);
   const first = surfaces[0]!;
   const swabs = surfaces
-    .flatMap((s) => standingReadings(s.readings))
+    .flatMap((s) => standingReadings(s))
     .filter((r) => r.kind === 'spot' && r.kitRecognised && r.toSubstrate && r.spot !== 'unclear')
     .map((r) => r.spot === 'changed');
   const builtYear = first.yearMade ?? space?.yearBuilt ?? facts.job.yearBuilt;

@@ -1,6 +1,7 @@
 /** What a surface stage needs from the rest of the job. Built once per derivation (pipeline.ts); plain values only. */
 import type { Service, YesNo } from './facts';
 import type { AsbestosPicture } from './probe/asbestos';
+import type { Past } from './probe/place';
 import type { InstrumentBook } from './probe/xrf';
 import type { FirmSettings, Rulebook } from './rulebook';
 import type { TrialBook } from './trial/book';
@@ -27,8 +28,9 @@ export interface SurfaceContext {
   };
   /** A child under 6 or a pregnancy in the household; unknown counts as yes. */
   readonly childOrPregnancy: 'yes' | 'no' | 'unknown';
-  /** Lead was found on a removed surface of the same element in the same space. */
-  readonly foundOnRemovedTwin: boolean;
+  /** What was found at this place on other surfaces, those that were taken off the list too. */
+  readonly past: Past;
+  readonly thisYear: number;
   readonly space: {
     readonly lengthM: number | null;
     readonly widthM: number | null;

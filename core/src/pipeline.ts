@@ -10,15 +10,17 @@ import {
   asbestosAreas,
   asbestosPicture,
   instrumentBook,
-  isLeadReading,
-  judgeReading,
+  leadCleared,
+  leadEverFound,
   NO_ASBESTOS,
-  standingReadings,
+  placesOf,
+  samePast,
   suspectsOf,
   type AsbestosArea,
   type AsbestosPicture,
   type HazardState,
   type InstrumentBook,
+  type Past,
   type Suspect,
 } from './probe';
 import { answer, why, type Answer } from './reasons';
@@ -26,7 +28,7 @@ import { RULEBOOKS, type FirmSettings, type Rulebook } from './rulebook';
 import { ACT_RANK, NEXT_ACTS, planSurface, type NextAct, type SurfacePlan } from './surface-plan';
 import { NO_TRIALS } from './trial';
 import { convert, measure } from './units/units';
-import { liveLayers, takeOff, type TakeOff } from './walk';
+import { takeOff, type TakeOff } from './walk';
 
 export interface SpacePlan {
   readonly spaceId: string;
@@ -55,10 +57,11 @@ export interface JobPlan {
 interface Local {
   readonly area: TakeOff;
   readonly leadPresent: boolean;
-  readonly found: boolean;
+  /** When lead was last found on it, by a reading that stands or one that was only taken back. */
+  readonly found: string | null;
+  /** Growth was seen on it. */
+  readonly moldy: boolean;
   readonly suspects: readonly Suspect[];
-  /** Equal where the suspects are. */
-  readonly suspectSign: string;
   /** Area that counts towards minor work: what no person has decided to leave. */
   readonly disturbedM2: number;
 }
@@ -67,7 +70,7 @@ interface Local {
 interface Remembered {
   readonly jobKey: string;
   readonly spaceKey: string;
-  readonly twin: boolean;
+  readonly past: Past;
   readonly instruments: InstrumentBook;
   readonly asbestos: AsbestosPicture;
   readonly settings: FirmSettings;
@@ -82,6 +85,7 @@ interface Slot {
   readonly of: Surface;
   readonly year: number | null;
   readonly rulebook: Rulebook['id'];
+  readonly instruments: InstrumentBook;
   readonly local: Local;
   remembered: Remembered | null;
 }
@@ -102,20 +106,10 @@ function occupants(job: Job): SurfaceContext['childOrPregnancy'] {
 }
 
 /** What one surface brings to its room's sums, before any choice is made. */
-function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
+function localOf(s: Surface, year: number | null, rulebook: Rulebook, instruments: InstrumentBook): Local {
   const area = takeOff(s);
-  const byAge = year === null || year < rulebook.leadPresumedBefore.is.value;
-  const judged = standingReadings(s.readings)
-    .filter(isLeadReading)
-    .map((r) => ({ r, says: judgeReading(r, rulebook).says }));
-  const found = judged.some((j) => j.says === 'lead');
-  const coats = liveLayers(s);
-  // Cleared only by one test that went through every coat to the material, with nothing against it and nothing out.
-  const cleared =
-    judged.every((j) => j.says === 'noLead' || j.says === 'unclear') &&
-    judged.some(
-      (j) => j.says === 'noLead' && (j.r.kind === 'xrf' || (j.r.toSubstrate && coats.every((c) => j.r.reachedLayerIds.includes(c.id)))),
-    );
+  const byAge = year === null || year < rulebook.leadOnSteelBefore.is.value;
+  const found = leadEverFound(s, rulebook);
   const disturbedM2 = s.parts
     .filter((p) => p.removedAt === null)
     .reduce((sum, p) => {
@@ -125,8 +119,8 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
       return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
     }, 0);
   const suspects = suspectsOf(s, year, area.totalM2, rulebook);
-  const suspectSign = suspects.map((x) => `${x.key}:${x.areaM2}:${x.runM}`).join(';');
-  return { area, leadPresent: found || (byAge && !cleared), found, suspects, suspectSign, disturbedM2 };
+  const moldy = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
+  return { area, leadPresent: found !== null || (byAge && !leadCleared(s, rulebook, instruments)), found, moldy, suspects, disturbedM2 };
 }
 
 interface JobContext {
@@ -134,7 +128,8 @@ interface JobContext {
   /** One slot for each surface, in the order of the facts. */
   readonly slots: readonly Slot[];
   readonly spaces: ReadonlyMap<string, { readonly space: Space; readonly plan: SpacePlan; readonly key: string }>;
-  readonly twins: ReadonlySet<string>;
+  /** By place in the list. */
+  readonly past: readonly Past[];
   readonly instruments: InstrumentBook;
   readonly areas: readonly AsbestosArea[];
   /** By place in the list. */
@@ -159,34 +154,35 @@ function optionsUnder(settings: FirmSettings): OptionMemo {
  */
 function createAreaMemory() {
   let seen: readonly Slot[] = [];
+  let held: readonly (readonly Suspect[])[] = [];
+  let by: Rulebook['id'] | undefined;
   let areas: readonly AsbestosArea[] = [];
   let pictures: (AsbestosPicture | undefined)[] = [];
   const byText = new Map<string, AsbestosPicture>();
   // Of a suspect surface only this matters here: what it holds and how much, its samples and their answers.
-  const same = (slots: readonly Slot[]) => {
-    if (slots.length !== seen.length) return false;
+  const same = (slots: readonly Slot[], suspects: readonly (readonly Suspect[])[], rulebook: Rulebook) => {
+    if (slots.length !== seen.length || rulebook.id !== by) return false;
     for (let i = 0; i < slots.length; i += 1) {
       const a = slots[i]!;
       const b = seen[i]!;
+      if (suspects[i]!.length !== held[i]!.length) return false;
       if (a === b) continue;
-      if (a.local.suspectSign !== b.local.suspectSign) return false;
-      if (a.local.suspectSign === '') continue;
-      if (a.of.samples !== b.of.samples || a.of.readings !== b.of.readings || a.of.removedAt !== b.of.removedAt) return false;
+      if (signOf(suspects[i]!) !== signOf(held[i]!)) return false;
+      if (suspects[i]!.length === 0) continue;
+      if (a.of.samples !== b.of.samples || a.of.readings !== b.of.readings) return false;
+      if (a.of.removedAt !== b.of.removedAt || a.of.spaceId !== b.of.spaceId) return false;
     }
     return true;
   };
-  return (slots: readonly Slot[], rulebook: Rulebook) => {
-    if (!same(slots)) {
-      const suspected = slots.filter((x) => x.local.suspects.length > 0);
-      areas = asbestosAreas(
-        suspected.map((x) => ({ surface: x.of, suspects: x.local.suspects })),
-        rulebook,
-      );
+  return (slots: readonly Slot[], suspects: readonly (readonly Suspect[])[], rulebook: Rulebook) => {
+    if (!same(slots, suspects, rulebook)) {
+      const suspected = slots.flatMap((x, i) => (suspects[i]!.length > 0 ? [{ surface: x.of, suspects: suspects[i]! }] : []));
+      areas = asbestosAreas(suspected, rulebook);
       const byKey = new Map(areas.map((a) => [a.key, a]));
       if (byText.size > 5000) byText.clear();
-      pictures = slots.map((x) => {
-        if (x.local.suspects.length === 0) return undefined;
-        const made = asbestosPicture(x.of, x.local.suspects, byKey);
+      pictures = slots.map((x, i) => {
+        if (suspects[i]!.length === 0) return undefined;
+        const made = asbestosPicture(x.of, suspects[i]!, byKey);
         const text = JSON.stringify(made);
         const known = byText.get(text);
         if (!known) byText.set(text, made);
@@ -194,19 +190,23 @@ function createAreaMemory() {
       });
     }
     seen = slots.slice();
+    held = suspects.slice();
+    by = rulebook.id;
     return { areas, pictures };
   };
 }
+const signOf = (suspects: readonly Suspect[]): string => suspects.map((x) => `${x.key}:${x.areaM2}:${x.runM}`).join(';');
 
 export function createDeriver(): Deriver {
   const slots: Slot[] = [];
   const areasOf = createAreaMemory();
   let book: { readonly of: readonly InstrumentCheck[]; readonly is: InstrumentBook } = { of: [], is: instrumentBook([]) };
 
-  function slotAt(i: number, s: Surface, year: number | null, rulebook: Rulebook): Slot {
+  function slotAt(i: number, s: Surface, year: number | null, rulebook: Rulebook, instruments: InstrumentBook): Slot {
     const known = slots[i];
-    if (known && known.of === s && known.year === year && known.rulebook === rulebook.id) return known;
-    const made: Slot = { of: s, year, rulebook: rulebook.id, local: localOf(s, year, rulebook), remembered: null };
+    if (known && known.of === s && known.year === year && known.rulebook === rulebook.id && known.instruments === instruments) return known;
+    const local = localOf(s, year, rulebook, instruments);
+    const made: Slot = { of: s, year, rulebook: rulebook.id, instruments, local, remembered: null };
     slots[i] = made;
     return made;
   }
@@ -216,13 +216,11 @@ export function createDeriver(): Deriver {
     const rulebook = RULEBOOKS[job.rulebook];
     const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
     const sums = new Map<string, number>();
-    const twins = new Set<string>();
+    if (book.of !== facts.instrumentChecks) book = { of: facts.instrumentChecks, is: instrumentBook(facts.instrumentChecks) };
     slots.length = Math.min(slots.length, facts.surfaces.length);
     facts.surfaces.forEach((s, i) => {
-      const { local } = slotAt(i, s, yearOf(job, bySpace.get(s.spaceId), s), rulebook);
-      if (s.removedAt !== null) {
-        if (local.found) twins.add(`${s.spaceId}|${s.element}`);
-      } else if (local.leadPresent) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + local.disturbedM2);
+      const { local } = slotAt(i, s, yearOf(job, bySpace.get(s.spaceId), s), rulebook, book.is);
+      if (s.removedAt === null && local.leadPresent) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + local.disturbedM2);
     });
     // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
     const outsideM2 = facts.spaces
@@ -248,8 +246,12 @@ export function createDeriver(): Deriver {
         return [space.id, { space, plan: { spaceId: space.id, disturbedM2, minorWork }, key }] as const;
       }),
     );
-    if (book.of !== facts.instrumentChecks) book = { of: facts.instrumentChecks, is: instrumentBook(facts.instrumentChecks) };
-    const { areas, pictures } = areasOf(slots, rulebook);
+    const places = placesOf(
+      slots.map((x) => ({ of: x.of, found: x.local.found, moldy: x.local.moldy, suspects: x.local.suspects })),
+      bySpace,
+      rulebook,
+    );
+    const { areas, pictures } = areasOf(slots, places.suspects, rulebook);
     return {
       key: [
         job.rulebook,
@@ -267,7 +269,7 @@ export function createDeriver(): Deriver {
       ].join('|'),
       slots,
       spaces,
-      twins,
+      past: places.past,
       instruments: book.is,
       areas,
       asbestos: pictures,
@@ -279,7 +281,7 @@ export function createDeriver(): Deriver {
     const s = slot.of;
     const at = jc.spaces.get(s.spaceId);
     if (s.removedAt !== null || !at) return undefined;
-    const twin = jc.twins.size > 0 && jc.twins.has(`${s.spaceId}|${s.element}`);
+    const past = jc.past[i]!;
     const known = slot.remembered;
     const { instruments } = jc;
     const asbestos = jc.asbestos[i] ?? NO_ASBESTOS;
@@ -287,7 +289,7 @@ export function createDeriver(): Deriver {
       known &&
       known.jobKey === jc.key &&
       known.spaceKey === at.key &&
-      known.twin === twin &&
+      samePast(known.past, past) &&
       known.settings === settings &&
       known.instruments === instruments &&
       known.asbestos === asbestos
@@ -303,7 +305,8 @@ export function createDeriver(): Deriver {
       place: s.bench ? 'bench' : space.kind === 'room' ? 'inside' : 'outside',
       dwelling: job.dwelling,
       childOrPregnancy: occupants(job),
-      foundOnRemovedTwin: twin,
+      past,
+      thisYear,
       site: {
         power: job.power,
         water: job.water,
@@ -321,7 +324,7 @@ export function createDeriver(): Deriver {
       minorWork: at.plan.minorWork.value,
     };
     const plan = planSurface(facts, s, ctx, slot.local.area, optionsUnder(settings), thisYear);
-    slot.remembered = { jobKey: jc.key, spaceKey: at.key, twin, settings, instruments, asbestos, plan };
+    slot.remembered = { jobKey: jc.key, spaceKey: at.key, past, settings, instruments, asbestos, plan };
     return plan;
   }
 
@@ -351,10 +354,14 @@ export function createDeriver(): Deriver {
 export function areasOf(facts: JobFacts): AsbestosArea[] {
   const rulebook = RULEBOOKS[facts.job.rulebook];
   const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
-  const suspected = facts.surfaces.flatMap((surface) => {
-    const suspects = suspectsOf(surface, yearOf(facts.job, bySpace.get(surface.spaceId), surface), takeOff(surface).totalM2, rulebook);
-    return suspects.length > 0 ? [{ surface, suspects }] : [];
-  });
+  const list = facts.surfaces.map((of) => ({
+    of,
+    found: null,
+    moldy: false,
+    suspects: suspectsOf(of, yearOf(facts.job, bySpace.get(of.spaceId), of), takeOff(of).totalM2, rulebook),
+  }));
+  const { suspects } = placesOf(list, bySpace, rulebook);
+  const suspected = facts.surfaces.flatMap((surface, i) => (suspects[i]!.length > 0 ? [{ surface, suspects: suspects[i]! }] : []));
   return asbestosAreas(suspected, rulebook);
 }
 

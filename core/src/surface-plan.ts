@@ -82,7 +82,7 @@ export function planSurface(
   const ctx: SurfaceContext = trials.length === 0 ? bare : { ...bare, trials: trialBook(trials) };
   const lead = leadPicture(s, stack, ctx);
   const { asbestos } = ctx;
-  const mold = moldOn(s, ctx.rulebook);
+  const mold = moldOn(s, ctx.rulebook, ctx.past.mold);
   const touch = touchToday(lead, asbestos, mold.value, ctx.rulebook);
   const hold = holdOf(s);
   const choice = choose(s, ctx, area, lead, hold.value, memo);

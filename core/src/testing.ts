@@ -8,6 +8,7 @@ import {
   BLANK_SAMPLE,
   BLANK_SPACE,
   BLANK_SQUARE,
+  type InstrumentCheck,
   type Job,
   type JobFacts,
   type Layer,
@@ -68,9 +69,26 @@ export const aReading = (over: Partial<Reading>): Reading => ({
   id: `reading-${over.kind ?? 'spot'}`,
   takenAt: AT,
   kitRecognised: true,
+  control: 'worked',
+  decidedBy: 'inspector',
+  certificate: 'RA-104',
+  device: over.kind === 'xrf' ? 'X-1' : '',
   by: 'Tester',
   ...over,
 });
+/** The calibration film read before and after AT, in its tolerance. */
+export const PROVEN: readonly InstrumentCheck[] = ['2026-05-04T11:00:00.000Z', '2026-05-04T15:00:00.000Z'].map((takenAt, i) => ({
+  id: `proof-${i}`,
+  device: 'X-1',
+  what: 'calibration',
+  material: null,
+  values: [1, 1.05, 1.02],
+  filmMgCm2: 1.02,
+  tolerance: 0.1,
+  takenAt,
+  note: '',
+  by: 'Tester',
+}));
 export const aSample = (over: Partial<Sample> = {}): Sample => ({
   ...BLANK_SAMPLE,
   id: 'sample-1',
@@ -110,7 +128,7 @@ export const aFacts = (surface: Surface, { job, space, others = [] }: Setup = {}
   spaces: [aSpace(space)],
   surfaces: [surface, ...others],
   photos: [],
-  instrumentChecks: [],
+  instrumentChecks: [...PROVEN],
 });
 
 export function planOf(surface: Surface, setup: Setup = {}): SurfacePlan {

@@ -84,6 +84,9 @@ export const reading = (id: string, over: Partial<Reading> & Pick<Reading, 'kind
   id,
   takenAt: AT,
   kitRecognised: over.kind === 'spot',
+  control: over.kind === 'spot' ? 'worked' : 'unsaid',
+  minutes: over.kind === 'spot' ? 1 : null,
+  lot: over.kind === 'spot' ? 'Q-118' : '',
   by: 'Ines Marlow',
   ...over,
 });

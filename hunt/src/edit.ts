@@ -50,7 +50,13 @@ function enteredAgain(s: Surface, id: string, over: Partial<Surface>): JobChange
     return change({ entity, entityId: `${id}-${own}`.slice(-60), parent: { kind: 'surface', id }, op: 'add', fields: rest });
   };
   return [
-    change({ entity: 'surface', entityId: id, parent: { kind: 'job', id: 'job-1' }, op: 'add', fields: { ...fields, ...over, workOrder: [] } }),
+    change({
+      entity: 'surface',
+      entityId: id,
+      parent: { kind: 'job', id: 'job-1' },
+      op: 'add',
+      fields: { ...fields, ...over, workOrder: [] },
+    }),
     ...live(parts).map((p) => child('part', p)),
     ...live(layers).map((l) => child('layer', l)),
   ];
@@ -78,9 +84,7 @@ function changesOf(facts: JobFacts, e: Edit): JobChange[] {
       const all = recordsOf(facts, e.entity).filter((x) => (x.row['removedAt'] !== null) === gone);
       const found = all[e.which % Math.max(1, all.length)];
       if (!found) return [];
-      return [
-        change({ entity: e.entity, entityId: found.row.id, parent: parentOf(e.entity, found.surfaceId), op: e.kind, fields: {} }),
-      ];
+      return [change({ entity: e.entity, entityId: found.row.id, parent: parentOf(e.entity, found.surfaceId), op: e.kind, fields: {} })];
     }
     case 'enterAgain': {
       const s = facts.surfaces[e.which % facts.surfaces.length];

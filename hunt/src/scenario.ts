@@ -30,7 +30,8 @@ const at = (hours: number): string => new Date(START + Math.round(hours * 60) * 
 
 /** Years about every date at which some rule changes its mind, and some far from all. */
 const YEARS = [
-  1700, 1890, 1904, 1939, 1940, 1959, 1960, 1972, 1977, 1978, 1979, 1980, 1981, 1985, 1989, 1990, 1991, 1992, 1994, 1999, 2000, 2003, 2012, 2024,
+  1700, 1890, 1904, 1939, 1940, 1959, 1960, 1972, 1977, 1978, 1979, 1980, 1981, 1985, 1989, 1990, 1991, 1992, 1994, 1999, 2000, 2003, 2012,
+  2024,
 ];
 const year = fc.constantFrom(...YEARS);
 const maybe = <T>(x: fc.Arbitrary<T>, weight = 1): fc.Arbitrary<T | null> =>
@@ -133,7 +134,10 @@ const made = (fields: fc.Arbitrary<Fields>): fc.Arbitrary<Made> =>
   });
 const reading = made(
   fieldsOf('reading', {
-    kind: fc.oneof({ weight: 3, arbitrary: fc.constantFrom('spot', 'lab', 'xrf', 'bulk') }, { weight: 1, arbitrary: fc.constantFrom(...READING_KINDS) }),
+    kind: fc.oneof(
+      { weight: 3, arbitrary: fc.constantFrom('spot', 'lab', 'xrf', 'bulk') },
+      { weight: 1, arbitrary: fc.constantFrom(...READING_KINDS) },
+    ),
     takenAt: hours.map(at),
     note: c(''),
     supersedesId: c(null),
@@ -182,8 +186,25 @@ const square = made(
   }),
 );
 const board = fieldsOf('board', { label: c(''), note: c(''), coats: maybe(c(4)), soundCoats: maybe(fc.constantFrom(0, 2, 4)) });
-const GATES = ['cause-cured', 'containment-up', 'kit-on', 'moisture', 'adhesion', 'dew-point', 'verified', 'clean.dust', 'mold-clean', 'mold-dry'];
-const check = fieldsOf('check', { gate: fc.constantFrom(...GATES), note: c(''), takenAt: hours.map(at), supersedesId: c(null), supersedesWhy: c(null) });
+const GATES = [
+  'cause-cured',
+  'containment-up',
+  'kit-on',
+  'moisture',
+  'adhesion',
+  'dew-point',
+  'verified',
+  'clean.dust',
+  'mold-clean',
+  'mold-dry',
+];
+const check = fieldsOf('check', {
+  gate: fc.constantFrom(...GATES),
+  note: c(''),
+  takenAt: hours.map(at),
+  supersedesId: c(null),
+  supersedesWhy: c(null),
+});
 const instrumentCheck = fieldsOf('instrumentCheck', {
   device: fc.constantFrom('X-1', 'X-2'),
   what: fc.constantFrom('calibration', 'calibration', 'substrate'),
@@ -195,13 +216,13 @@ const instrumentCheck = fieldsOf('instrumentCheck', {
   note: c(''),
 });
 
-const settings = (arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>).map(
-  (drawn) => {
-    // Prices and rates do not decide what is safe; names must be names.
-    const parsed = FirmSettings.safeParse({ ...drawn, firmName: 'Firm', rates: {}, samplePrefix: 'S' });
-    return parsed.success ? parsed.data : undefined;
-  },
-);
+const settings = (
+  arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>
+).map((drawn) => {
+  // Prices and rates do not decide what is safe; names must be names.
+  const parsed = FirmSettings.safeParse({ ...drawn, firmName: 'Firm', rates: {}, samplePrefix: 'S' });
+  return parsed.success ? parsed.data : undefined;
+});
 
 interface SurfaceRecipe {
   readonly fields: Fields;
@@ -352,7 +373,7 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
   });
   // A pair may replace each other: a file can say so, whatever the screens offer.
   const [first, second] = readings;
-  if (first && second && second['supersedesId'] === first['id'] && (r.readings[0]!.pick % 7) === 0) {
+  if (first && second && second['supersedesId'] === first['id'] && r.readings[0]!.pick % 7 === 0) {
     first['supersedesId'] = second['id'];
     first['supersedesWhy'] = 'the other way round';
   }
@@ -381,7 +402,13 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
     samples,
     readings,
     squares,
-    boards: r.boards.map((b, i) => ({ ...b, id: `${id}-board-${i}`, label: `${i + 1}`, removedAt: null, soundCoats: b['coats'] === null ? null : b['soundCoats'] })),
+    boards: r.boards.map((b, i) => ({
+      ...b,
+      id: `${id}-board-${i}`,
+      label: `${i + 1}`,
+      removedAt: null,
+      soundCoats: b['coats'] === null ? null : b['soundCoats'],
+    })),
     checks: r.checks.map((k, i) => ({ ...k, id: `${id}-check-${i}`, by: 'Tester' })),
   };
   return facts as unknown as Surface;
@@ -414,7 +441,12 @@ export function factsOf(r: Recipe): JobFacts {
     ...emptyLists('job'),
     spaces,
     surfaces: r.surfaces.map((s, i) => surfaceOf(s, i, spaces)),
-    instrumentChecks: r.instrumentChecks.map((k, i) => ({ ...k, id: `check-${i}`, by: 'Tester', material: k['what'] === 'substrate' ? k['material'] : null })),
+    instrumentChecks: r.instrumentChecks.map((k, i) => ({
+      ...k,
+      id: `check-${i}`,
+      by: 'Tester',
+      material: k['what'] === 'substrate' ? k['material'] : null,
+    })),
   };
   return withoutProblems(facts as unknown as JobFacts);
 }

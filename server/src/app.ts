@@ -62,6 +62,8 @@ const serializers = {
 export function createApp(options: AppOptions): Express {
   const { log, webDir } = options;
   const app = express();
+  // A tag of its own for every answer would mean to digest a whole plan while all others wait; what can be asked for again sets its own.
+  app.disable('etag');
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   app.use(

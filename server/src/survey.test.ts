@@ -201,6 +201,7 @@ test('the simulated lab answers after its days, and its CSV goes in by the impor
     takenAt: NOW.toISOString(),
     rules: 'us',
     by: 'T',
+    now: '2026-05-20T12:00:00.000Z',
   });
   const fresh = preview.rows.filter((r) => ['QP-003', 'QP-004', 'QP-005'].includes(r.label));
   expect(fresh.flatMap((r) => r.problems)).toEqual([]);

@@ -136,7 +136,7 @@ describe('the method and the material', () => {
     });
     expect(option(s, 'milkPowder').verdict).not.toBe('blocked');
   });
-  test('textured coating after 1980 may be worked; up to 1980 only left, sealed or covered (29 CFR 1926.1101)', () => {
+  test('textured coating of 1990 may be worked; up to 1980 it is presumed, between the two possible: only left, sealed or covered (29 CFR 1926.1101; reference N27)', () => {
     const ceiling = (yearMade: number) =>
       aSurface({
         element: 'ceiling',
@@ -144,7 +144,8 @@ describe('the method and the material', () => {
         yearMade,
         layers: [aLayer(0, { binder: 'textured', yearApplied: yearMade })],
       });
-    expect(planOf(ceiling(1981)).asbestos.coat.value).toBe('notFound');
+    expect(planOf(ceiling(1990)).asbestos.coat.value).toBe('notFound');
+    expect(planOf(ceiling(1981)).asbestos.coat.value).toBe('unknown');
     const p = planOf(ceiling(1980));
     expect(p.asbestos.coat.value).toBe('assumed');
     const open = p.choice.parts[0]!.options.filter((o) => o.verdict !== 'blocked').map((o) => o.methodId);

@@ -83,6 +83,14 @@ export const BLANK_READING: Omit<ReadingDraft, 'takenAt'> = {
   trace: false,
   atX: null,
   atY: null,
+  control: 'unsaid',
+  minutes: null,
+  lot: '',
+  decidedBy: 'unsaid',
+  certificate: '',
+  below: false,
+  finding: null,
+  file: '',
 };
 
 export const BLANK_SAMPLE: SampleDraft = {

@@ -134,7 +134,7 @@ describe('the job file', () => {
   };
   test.each([
     ['cut short', whole.slice(0, 200), /^\(file\): is not whole JSON/],
-    ['of a newer version', edit((o) => (o['version'] = 4)), /^version: is 4; this Rough Sill reads up to 3/],
+    ['of a newer version', edit((o) => (o['version'] = 5)), /^version: is 5; this Rough Sill reads up to 4/],
     ['of another kind', '{"format":"x"}', /^format: is not "roughsill.job"/],
     ['not an object', '[]', /not a Rough Sill job file/],
     ['with a negative width', edit((o) => (o['surfaces'][0].widthM = -1)), /^surfaces\[0\]\.widthM: width must be more than 0/],

@@ -4,6 +4,7 @@ export {
   asParent,
   childrenOf,
   eachRecord,
+  emptyLists,
   ENTITIES,
   isAppendOnly,
   JobFacts,

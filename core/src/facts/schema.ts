@@ -8,10 +8,13 @@ import {
   AIMS,
   BINDERS,
   CONDITIONS,
+  DECIDERS,
   ELEMENT_IDS,
+  FINDINGS,
   HARMS,
   HAZARDS,
   INSTRUMENT_CHECKS,
+  KIT_CONTROLS,
   LEFT_BEHIND,
   LIFTED,
   MARK_KINDS,
@@ -19,6 +22,7 @@ import {
   MEASURES,
   METHOD_IDS,
   PART_KINDS,
+  PASTS,
   READING_KINDS,
   READING_UNITS,
   RESPONSES,
@@ -206,6 +210,9 @@ export const SurfaceFields = z.strictObject({
   species: text(60).default(''),
   /** The order in which the person wants the work, as `partId/methodId`; empty: the core's own order. */
   workOrder: z.array(z.string().max(140)).max(200).default([]),
+  /** What ended the memory of what was found here, and how that is known. */
+  past: z.enum(PASTS).default('asBefore'),
+  pastWhy: text(300).default(''),
 });
 
 export const PartFields = z.strictObject({
@@ -265,6 +272,18 @@ export const ReadingFields = z.strictObject({
   /** Place on the face, shares of its length and width. */
   atX: share01,
   atY: share01,
+  /** spot: what the kit's own control showed, how long was waited, and which lot. */
+  control: z.enum(KIT_CONTROLS).default('unsaid'),
+  minutes: z.number().min(0, 'a time cannot be negative').max(1440, 'over a day: check').nullable().default(null),
+  lot: text(40).default(''),
+  /** xrf and report: who decided, by which certificate. */
+  decidedBy: z.enum(DECIDERS).default('unsaid'),
+  certificate: text(80).default(''),
+  /** lab and bulk: the value is the least that the lab could see, and the result lies below it. */
+  below: z.boolean().default(false),
+  /** report: what a signed inspection report determines of this piece, and which file it is. */
+  finding: z.enum(FINDINGS).nullable().default(null),
+  file: text(160).default(''),
 });
 
 export const SampleFields = z.strictObject({

@@ -66,6 +66,7 @@ const UNITS_OF: Readonly<Record<ReadingKind, readonly ReadingUnit[]>> = {
   spot: [],
   lab: LAB_UNITS,
   xrf: ['mg/cm2'],
+  report: [],
   bulk: ['mass%'],
   moisture: MOISTURE_UNITS,
   air: ['C'],
@@ -120,6 +121,8 @@ export function readingProblems(r: Reading, surface: Surface, path: string): Pro
     add('value', 'a cross-cut is a class from 0 to 5');
   if (r.kind === 'knife' && r.value !== null && r.value % 2 !== 0) add('value', 'the knife test knows 0, 2, 4, 6, 8 and 10');
   if (r.kind === 'air' && r.humidityPct === null) add('humidityPct', 'a reading of the air needs its humidity');
+  if ((r.kind === 'report') !== (r.finding !== null))
+    add('finding', r.kind === 'report' ? 'say what the report determines: lead, or none' : 'only a report determines');
   if (r.kind === 'bulk' && r.sampleId === null) add('sampleId', 'an asbestos result belongs to a sample');
   if (r.kind === 'bulk' && r.value === null && !r.trace) add('value', 'the result needs its %, or "trace"');
   const sample = surface.samples.find((x) => x.id === r.sampleId);

@@ -153,6 +153,7 @@ export const READING_KINDS = [
   'spot',
   'lab',
   'xrf',
+  'report',
   'bulk',
   'moisture',
   'air',
@@ -166,6 +167,15 @@ export type ReadingKind = (typeof READING_KINDS)[number];
 
 export const SPOT_RESULTS = ['changed', 'unchanged', 'unclear'] as const;
 export type SpotResult = (typeof SPOT_RESULTS)[number];
+
+/** What a kit's own control showed: without it a swab that stays unchanged proves nothing. */
+export const KIT_CONTROLS = ['unsaid', 'worked', 'dead'] as const;
+/** Who stands behind a reading: the law lets some decide and others not. */
+export const DECIDERS = ['unsaid', 'renovator', 'inspector'] as const;
+/** What a signed report determines. */
+export const FINDINGS = ['lead', 'noLead'] as const;
+/** What became of a piece on which something was found: as before, stripped with proof, or a new piece. */
+export const PASTS = ['asBefore', 'stripped', 'replaced'] as const;
 
 export const LAB_UNITS = ['mass%', 'ppm', 'mg/cm2'] as const;
 export type LabUnit = (typeof LAB_UNITS)[number];

@@ -44,6 +44,7 @@ const preview = (text: string, over: Partial<ImportSettings> = {}) => {
     takenAt: '2026-05-10T12:00:00.000Z',
     rules: 'us',
     by: 'T',
+    now: '2026-05-20T12:00:00.000Z',
     ...over,
   });
 };
@@ -109,13 +110,20 @@ describe('a lab’s answers', () => {
     expect([p.ready, p.wrong]).toEqual([3, 0]);
     expect(p.rows.map((r) => [r.reading!.kind, r.reading!.value, r.reading!.unit, r.reading!.sampleId])).toEqual([
       ['lab', 0.72, 'mass%', 's-1'],
-      ['lab', 0, 'ppm', 's-2'],
+      ['lab', 40, 'ppm', 's-2'],
       ['bulk', 0, 'mass%', 's-4'],
     ]);
-    expect(p.rows[1]!.reading!.note).toBe('reported as under 40');
+    // Less than 40 is not none: it stays what the lab wrote.
+    expect(p.rows.map((r) => r.reading!.below)).toEqual([false, true, false]);
   });
   test.each([
     ['Sample,Result,Unit\nQP-9,1,%', 'line 2: sample QP-9 is not on this job'],
+    ['Sample,Result,Unit,Analyte\nQP-1,0,%,Asbestos (PLM)', 'line 2: the lab looked for asbestos, and sample QP-1 was taken for lead'],
+    ['Sample,Result,Unit,Date\nQP-1,1,%,2029-01-01', 'line 2: is dated in the future: 2029-01-01'],
+    [
+      'Sample,Result,Unit\nQP-1,620000,ppm',
+      'line 2: 620000 is more lead than paint holds (30 %): check the unit, and enter it by hand if it is right',
+    ],
     ['Sample,Result,Unit\nQP-3,1,%', 'line 2: sample QP-3 is planned, but was not taken'],
     ['Sample,Result,Unit\nQP-1,1,%\nqp-001,2,%', 'line 3: sample qp-001 stands on line 2 already'],
     ['Sample,Result,Unit\nQP-1,=1+1,%', 'line 2: value begins like a spreadsheet formula: =1+1'],
@@ -140,9 +148,13 @@ describe('a lab’s answers', () => {
       takenAt: '2026-05-10T12:00:00.000Z',
       rules: 'us',
       by: 'T',
+      now: '2026-05-20T12:00:00.000Z',
     } as const;
     const first = previewImport(t, f, set).rows[0]!.reading!;
-    const after: JobFacts = { ...f, surfaces: [{ ...f.surfaces[0]!, readings: [{ ...first, id: 'r-1', by: 'T' }] }] };
+    const after: JobFacts = {
+      ...f,
+      surfaces: [{ ...f.surfaces[0]!, readings: [{ ...first, id: 'r-1', by: 'T' }] }],
+    };
     expect(previewImport(t, after, set)).toMatchObject({ ready: 0, already: 1, wrong: 0 });
     expect(previewImport(table('Sample,Result,Unit\nQP-1,0.9,%'), after, set)).toMatchObject({ ready: 0, wrong: 1 });
   });

@@ -34,7 +34,7 @@ export const registerCsv = (r: Register): string =>
       l.sample.sentAt,
       l.dueAt,
       l.sample.lab,
-      l.result?.trace ? 'trace' : (l.result?.value ?? null),
+      l.result?.trace ? 'trace' : l.result?.below ? `<${l.result.value}` : (l.result?.value ?? null),
       l.result?.unit ?? null,
       l.sample.note,
     ]),

@@ -1,16 +1,16 @@
 /** Lab results and instrument readings from a table: columns matched, every row judged, nothing written until the whole is right. */
-import type { JobFacts, Reading, ReadingKind, ReadingUnit, Sample, Surface } from '../facts';
+import type { Hazard, JobFacts, Reading, ReadingKind, ReadingUnit, Sample, Surface } from '../facts';
 import { ANALYSES, BLANK_READING, READING_UNITS, type Analysis } from '../facts';
 import { readingProblems } from '../facts/validate';
 import type { Problem } from '../facts/problems';
 import { sameNumber } from '../probe/register';
-import { standingReadings } from '../probe/reading';
+import { standingReadings } from '../probe/standing';
 import { isFormula, readDate, readNumber, type ReadDate, type Table } from './table';
 
 export const IMPORT_KINDS = ['lab', 'instrument'] as const;
 export type ImportKind = (typeof IMPORT_KINDS)[number];
 
-export const COLUMNS = ['sample', 'surface', 'space', 'value', 'unit', 'analysis', 'date', 'device', 'note'] as const;
+export const COLUMNS = ['sample', 'surface', 'space', 'value', 'unit', 'analyte', 'analysis', 'date', 'device', 'note'] as const;
 export type Column = (typeof COLUMNS)[number];
 /** Which of the file's columns holds what; null: not in the file. */
 export type Mapping = Readonly<Record<Column, number | null>>;
@@ -21,6 +21,7 @@ const LOOKS: Readonly<Record<Column, RegExp>> = {
   space: /room|space|side|area$/i,
   value: /result|value|conc|content|reading|pb\b|lead|asbestos|moisture/i,
   unit: /unit/i,
+  analyte: /analyte|parameter|element|tested for|compound/i,
   analysis: /analysis|method/i,
   date: /date|time|analy[sz]ed/i,
   device: /instrument|device|serial|meter/i,
@@ -50,6 +51,8 @@ export interface ImportSettings {
   readonly takenAt: string;
   readonly rules: 'us' | 'uk';
   readonly by: string;
+  /** Nothing was found later than this. */
+  readonly now: string;
 }
 
 export interface ImportRow {
@@ -93,6 +96,16 @@ const analysisOf = (cell: string): Analysis | null =>
       : /plm|polar/i.test(cell)
         ? 'plm'
         : (ANALYSES.find((a) => a === cell) ?? null);
+
+/** What the lab says it looked for. */
+const ANALYTES: readonly (readonly [RegExp, Hazard])[] = [
+  [/\b(pb|lead|7439-92-1)\b/i, 'lead'],
+  [/asbestos|chrysotile|amosite|crocidolite|tremolite|fib(er|re)/i, 'asbestos'],
+  [/mou?ld|fung|spore/i, 'mold'],
+];
+/** Above this no lab reports lead in a paint as a matter of course, by mass in %: it is asked about. Common practice. */
+const USUAL_LEAD_PCT = 30;
+const pctOf = (value: number, unit: ReadingUnit | null): number => (unit === 'ppm' ? value / 10_000 : unit === 'mass%' ? value : 0);
 
 interface Places {
   readonly samples: ReadonlyMap<string, readonly { readonly surface: Surface; readonly sample: Sample }[]>;
@@ -160,6 +173,7 @@ export function previewImport(table: Table, facts: JobFacts, s: ImportSettings):
     if (cell('unit') !== '' && unit === null) bad(`"${cell('unit')}" is not a unit that is known here`);
     const dated = cell('date') === '' ? { at: s.takenAt, withinMs: 0 } : readDate(cell('date'), s.rules);
     if (dated === null) bad(`"${cell('date')}" is not a date`);
+    else if (dated.at > s.now) bad(`is dated in the future: ${cell('date')}`);
 
     let surface: Surface | undefined;
     let sample: Sample | undefined;
@@ -173,6 +187,11 @@ export function previewImport(table: Table, facts: JobFacts, s: ImportSettings):
       if (label !== '' && before !== undefined) bad(`sample ${label} stands on line ${before} already`);
       seen.set(sameNumber(label), before ?? line);
       if (sample && sample.takenAt === null) bad(`sample ${label} is planned, but was not taken`);
+      const looked = ANALYTES.filter(([looks]) => looks.test(cell('analyte'))).map(([, hazard]) => hazard);
+      if (sample && looked.length > 0 && !looked.includes(sample.hazard))
+        bad(`the lab looked for ${looked.join(' and ')}, and sample ${label} was taken for ${sample.hazard}`);
+      if (number && sample?.hazard === 'lead' && pctOf(number.value, unit) > USUAL_LEAD_PCT && pctOf(number.value, unit) <= 100)
+        bad(`${cell('value')} is more lead than paint holds (${USUAL_LEAD_PCT} %): check the unit, and enter it by hand if it is right`);
     } else {
       const wide = cell('space') === '' ? [] : (places.surfaces.get(`${plain(cell('space'))}/${plain(label)}`) ?? []);
       const hits = wide.length > 0 ? wide : (places.surfaces.get(plain(label)) ?? []);
@@ -188,20 +207,22 @@ export function previewImport(table: Table, facts: JobFacts, s: ImportSettings):
       ...BLANK_READING,
       kind,
       takenAt: notBefore(dated, sample),
-      value: number.trace ? null : number.value,
+      value: number.trace ? null : (number.under ?? number.value),
+      below: number.under !== null,
       unit: number.trace ? null : (unit ?? (kind === 'bulk' ? 'mass%' : kind === 'xrf' ? 'mg/cm2' : null)),
       trace: number.trace,
       analysis: kind === 'bulk' ? analysisOf(cell('analysis')) : null,
       toSubstrate: kind === 'xrf',
       device: s.kind === 'instrument' ? cell('device') : '',
       sampleId: sample?.id ?? null,
-      note: [cell('note').replace(/^[=@+-]+/, ''), number.under === null ? '' : `reported as under ${number.under}`]
-        .filter(Boolean)
-        .join('; ')
+      note: cell('note')
+        .replace(/^[=@+-]+/, '')
         .slice(0, 500),
     };
-    const standing = sample ? standingReadings(surface.readings).filter((r) => r.sampleId === sample.id) : [];
-    const already = standing.some((r) => r.value === reading.value && r.unit === reading.unit && r.trace === reading.trace);
+    const standing = sample ? standingReadings(surface).filter((r) => r.sampleId === sample.id) : [];
+    const already = standing.some(
+      (r) => r.value === reading.value && r.below === reading.below && r.unit === reading.unit && r.trace === reading.trace,
+    );
     problems.push(
       ...readingProblems({ ...reading, id: 'import-row', by: s.by }, surface, '').map((p) => ({
         path: `line ${line}`,

@@ -76,7 +76,7 @@ export const isFormula = (cell: string): boolean => /^[=@]/.test(cell) || (/^[+-
 
 export interface ReadNumber {
   readonly value: number;
-  /** The lab wrote "<": not found above this. */
+  /** The lab wrote "<": less than this, which is not none. */
   readonly under: number | null;
   readonly trace: boolean;
 }

@@ -1,6 +1,6 @@
 export { HAZARD_STATES, isPresent, strictest, type HazardState } from './state';
 export { stackOf, UNCOUNTED, type StackCoat } from './stack';
-export { leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
+export { leadCleared, leadEverFound, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
 export { leadDepths, type LeadDepths } from './depths';
 export {
   asbestosAreas,
@@ -13,7 +13,10 @@ export {
   type Suspect,
   type SuspectSurface,
 } from './asbestos';
-export { isLeadReading, judgeReading, lastFaceC, standingReadings } from './reading';
+export { placesOf, samePast, type Past } from './place';
+export { judgeReading, lastFaceC } from './reading';
+export { resultText } from './result';
+export { isLeadReading, saysSomething, standingOf, standingReadings } from './standing';
 export { holdsSilica, silicaOn } from './silica';
 export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBook } from './xrf';
 export { correctedWoodMoisture, judgeMoisture, type MoistureVerdict } from './moisture';

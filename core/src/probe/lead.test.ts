@@ -98,8 +98,10 @@ describe('several tests', () => {
   const xrf = (value: number, band: [number, number] | null = null) =>
     ({ kind: 'xrf', value, unit: 'mg/cm2', toSubstrate: true, bandLow: band?.[0] ?? null, bandHigh: band?.[1] ?? null }) as const;
 
-  test('XRF finds lead without telling the coat; a coat cleared on its own stays clear', () => {
-    expect(statesOf(withReadings(face, xrf(2.4)))).toEqual(['notFound', 'found', 'found']);
+  test('XRF finds lead without telling the coat: a clean face does not undo it, a test that names the coat does', () => {
+    expect(statesOf(withReadings(face, xrf(2.4)))).toEqual(['found', 'found', 'found']);
+    const named: Partial<Reading> = { spot: 'changed', reachedLayerIds: COATS, toSubstrate: true, changedLayerIds: ['coat-2'] };
+    expect(statesOf(withReadings(face, xrf(2.4), named))).toEqual(['notFound', 'assumed', 'found']);
   });
 
   // HUD Guidelines ch. 7: inside the instrument's inconclusive range a lab decides. 0.9 to 1.1 is one sheet's range, from memory.
@@ -170,7 +172,7 @@ test('removing a surface and adding it again does not wipe out what was found on
   const again = aSurface({ readings: [aReading({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] });
   const plan = createDeriver().surface(aFacts(again, { others: [old] }), again.id, DEFAULT_SETTINGS, THIS_YEAR)!;
   expect(plan.lead.overall.value).toBe('assumed');
-  expect(rulesOf(plan.lead.overall.because)).toContain('lead.foundOnRemovedTwin');
+  expect(rulesOf(plan.lead.overall.because)).toContain('lead.foundBefore');
 });
 
 test('every state of every coat comes with a reason, and the whole is as strict as its strictest coat', () => {

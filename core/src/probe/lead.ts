@@ -1,11 +1,15 @@
 /** Lead, coat by coat: what is known, why, and which test would tell most. */
-import { BLANK_READING, type Reading, type Sample, type Surface } from '../facts';
+import { BLANK_READING, METAL, type Reading, type Sample, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import { answer, why, type Answer, type Reason } from '../reasons';
+import type { Limit, Rulebook } from '../rulebook';
 import { measure } from '../units/units';
-import { isLeadReading, judgeReading, standingReadings, type ReadingVerdict } from './reading';
+import { liveLayers } from '../walk';
+import { judgeReading, type ReadingVerdict } from './reading';
+import { isLeadReading, reachIsUnknown, reachOf, saysSomething, standingOf, standingReadings, type Reach } from './standing';
 import { UNCOUNTED, type StackCoat } from './stack';
 import { isPresent, stricter, strictest, type HazardState } from './state';
+import { NO_INSTRUMENTS, type InstrumentBook } from './xrf';
 
 export interface CoatLead {
   readonly coat: StackCoat;
@@ -21,56 +25,102 @@ export interface LeadPicture {
   readonly next: Answer<NextTest>;
   /** When the lab's answer is due; null when nothing is out. */
   readonly dueAt: string | null;
-  /** Lead below the limit was measured. */
+  /** Lead below the limit was measured, or not ruled out below what the lab could see. */
   readonly trace: boolean;
+  /** What does not go together, and is asked of the person. */
+  readonly asks: readonly Reason[];
 }
 
 interface Judged {
   readonly reading: Reading;
   readonly verdict: ReadingVerdict;
+  readonly reach: Reach;
 }
 
-const covers = (r: Reading, coatId: string): boolean =>
-  r.kind === 'xrf' || (coatId === UNCOUNTED ? r.toSubstrate : r.reachedLayerIds.includes(coatId));
+/** What the whole surface brings to each of its coats. */
+interface Case {
+  readonly judged: readonly Judged[];
+  readonly ctx: SurfaceContext;
+  readonly material: Surface['material'];
+  /** Some test told in which coat the lead is. */
+  readonly depthKnown: boolean;
+  readonly anyFound: boolean;
+  /** Lead was found at this place before, on what is not on the list any more, or a find was only taken back. */
+  readonly before: Before | null;
+}
+/** A find of which what is on the list today says nothing. */
+interface Before {
+  readonly reason: Reason;
+  /** A test that explains it is later than this; null: any test of the coat does. */
+  readonly after: string | null;
+}
 
-/** What age alone says of a coat. 40 CFR 745 (before 1978); HUD national survey for how common. */
-function byAge(coat: StackCoat, ctx: SurfaceContext): { state: HazardState; reason: Reason } {
-  const { is: limit, source } = ctx.rulebook.leadPresumedBefore;
-  if (coat.yearApplied !== null && coat.yearApplied >= limit.value) {
+const seesAll = (r: Reading): boolean => r.kind === 'xrf' || r.kind === 'report';
+/** An instrument's beam and a signed report go through everything; of a reach that nobody recorded, every coat counts. */
+function reaches({ reading, reach }: Judged, coatId: string): boolean {
+  if (seesAll(reading) || reachIsUnknown(reach)) return true;
+  if (coatId === UNCOUNTED) return reach.below;
+  return reach.ids.includes(coatId) || (reach.below && reach.ids.length === 0);
+}
+/** A clear result of which nobody knows how deep it went clears nothing. */
+const clearsNothing = ({ reading, reach }: Judged): boolean => !seesAll(reading) && reachIsUnknown(reach);
+
+/** From when a material's coats are not presumed to hold lead: consumer paint, and what was sold for iron and steel. */
+const presumedBefore = (material: Surface['material'], { leadPresumedBefore, leadOnSteelBefore }: Rulebook): Limit =>
+  METAL.includes(material) && material !== 'aluminium' ? leadOnSteelBefore : leadPresumedBefore;
+
+/** What age alone says of a coat that no test has seen. 40 CFR 745 (before 1978); HUD national survey for how common. */
+function byAge(coat: StackCoat, { ctx, material, anyFound, before }: Case): { state: HazardState; reason: Reason } {
+  const { rulebook } = ctx;
+  const { is: limit, source } = presumedBefore(material, rulebook);
+  if (before !== null) return { state: 'assumed', reason: before.reason };
+  if (coat.yearApplied !== null && coat.yearApplied >= limit.value)
     return { state: 'notFound', reason: why('lead.coatAfterBan', source, { applied: [measure(coat.yearApplied, 'year'), limit] }) };
-  }
   if (ctx.builtYear === null) return { state: 'unknown', reason: why('lead.ageUnknown', source, { limit }) };
-  const built = measure(ctx.builtYear, 'year');
-  if (ctx.builtYear >= limit.value) return { state: 'notFound', reason: why('lead.builtAfterBan', source, { built: [built, limit] }) };
-  return { state: 'assumed', reason: why('lead.assumedByAge', source, { built: [built, limit] }) };
+  const built = [measure(ctx.builtYear, 'year'), limit] as const;
+  if (ctx.builtYear < rulebook.leadPresumedBefore.is.value)
+    return {
+      state: 'assumed',
+      reason: why('lead.assumedByAge', rulebook.leadPresumedBefore.source, { built: [built[0], rulebook.leadPresumedBefore.is] }),
+    };
+  // Between the two dates the law presumes nothing, and nothing is known either.
+  if (ctx.builtYear < limit.value) return { state: 'unknown', reason: why('lead.steelAfterBan', source, { built }) };
+  if (anyFound) return { state: 'assumed', reason: why('lead.yearIsWrong', 'job-record', { built }) };
+  const { is: until, source: memory } = rulebook.leadStockUntil;
+  return {
+    state: 'notFound',
+    reason: ctx.builtYear <= until.value ? why('lead.oldStock', memory, { built, until }) : why('lead.builtAfterBan', source, { built }),
+  };
 }
 
-function judgeCoat(coat: StackCoat, judged: readonly Judged[], ctx: SurfaceContext, depthKnown: boolean): CoatLead {
-  const base = byAge(coat, ctx);
-  const reaching = judged.filter((j) => covers(j.reading, coat.id));
-  const speaks = (j: Judged) => j.verdict.coats.length === 0 || j.verdict.coats.includes(coat.id);
-  const convicted = reaching.filter((j) => j.verdict.says === 'lead' && j.verdict.coats.includes(coat.id));
-  // A result that cannot tell which coat convicts every coat it reached, unless another test has named the coat
-  // or this coat was cleared on its own.
-  const clearedAlone = base.state === 'notFound' || reaching.some((j) => j.verdict.says === 'noLead' && j.verdict.coats.includes(coat.id));
-  const somewhere = reaching.filter((j) => j.verdict.says === 'lead' && j.verdict.coats.length === 0);
-  const acquitted = reaching.filter((j) => j.verdict.says === 'noLead' && speaks(j));
+function judgeCoat(coat: StackCoat, c: Case): CoatLead {
+  const { judged, depthKnown } = c;
+  const reaching = judged.filter((j) => reaches(j, coat.id));
+  const found = reaching.filter((j) => j.verdict.says === 'lead');
+  const convicted = found.filter((j) => j.verdict.coats.includes(coat.id));
+  const somewhere = found.filter((j) => j.verdict.coats.length === 0);
+  const acquitted = reaching.filter(
+    (j) =>
+      j.verdict.says === 'noLead' &&
+      !clearsNothing(j) &&
+      (c.before === null || c.before.after === null || j.reading.takenAt > c.before.after) &&
+      (j.verdict.coats.length === 0 || j.verdict.coats.includes(coat.id)),
+  );
   const unclear = reaching.filter((j) => j.verdict.says === 'unclear');
   const waiting = reaching.filter((j) => j.verdict.says === 'waiting');
   const reasons = (js: readonly Judged[]) => js.map((j) => j.verdict.reason);
-  const twin: Reason[] = ctx.foundOnRemovedTwin ? [why('lead.foundOnRemovedTwin', 'job-record', {})] : [];
+  const disagree = acquitted.length > 0 ? [why('lead.testsDisagree', 'job-record', {}), ...reasons(acquitted)] : [];
 
-  if (convicted.length > 0) {
-    const disagree = acquitted.length > 0 ? [why('lead.testsDisagree', 'job-record', {}), ...reasons(acquitted)] : [];
-    return { coat, state: 'found', because: [...reasons(convicted), ...disagree, ...twin] };
-  }
-  if (somewhere.length > 0 && !depthKnown && !clearedAlone) {
-    const disagree = acquitted.length > 0 ? [why('lead.testsDisagree', 'job-record', {}), ...reasons(acquitted)] : [];
-    return { coat, state: 'found', because: [...reasons(somewhere), why('lead.depthUnresolved', 'job-record', {}), ...disagree, ...twin] };
-  }
-  let state: HazardState = base.state;
-  let because: Reason[] = [base.reason];
-  if (acquitted.length > 0 && (somewhere.length === 0 || clearedAlone)) {
+  if (convicted.length > 0) return { coat, state: 'found', because: [...reasons(convicted), ...disagree] };
+  // A result that cannot tell which coat convicts every coat that it reached, until another test has named the coat: then a coat that
+  // was cleared by itself is clear, and the others are in doubt.
+  if (somewhere.length > 0 && !depthKnown)
+    return { coat, state: 'found', because: [...reasons(somewhere), why('lead.depthUnresolved', 'job-record', {}), ...disagree] };
+
+  const base = byAge(coat, c);
+  let state: HazardState = somewhere.length > 0 ? 'assumed' : base.state;
+  let because: Reason[] = somewhere.length > 0 ? [why('lead.inAnotherCoat', 'job-record', {})] : [base.reason];
+  if (acquitted.length > 0) {
     state = 'notFound';
     because = reasons(acquitted);
   }
@@ -78,11 +128,9 @@ function judgeCoat(coat: StackCoat, judged: readonly Judged[], ctx: SurfaceConte
     state = stricter(state, 'waiting');
     because = [...reasons(waiting), ...because];
   }
-  if (twin.length > 0) state = stricter(state, 'assumed');
-  const missed = judged.filter((j) => !covers(j.reading, coat.id) && j.verdict.says === 'noLead');
+  const missed = judged.filter((j) => !reaches(j, coat.id) && j.verdict.says === 'noLead');
   const notReached = missed.length > 0 && isPresent(state) ? [why('lead.testStoppedAbove', 'job-record', {})] : [];
-  const depth = somewhere.length > 0 && isPresent(state) ? [why('lead.inAnotherCoat', 'job-record', {})] : [];
-  return { coat, state, because: [...because, ...reasons(unclear), ...notReached, ...depth, ...twin] };
+  return { coat, state, because: [...because, ...reasons(unclear), ...notReached] };
 }
 
 function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: SurfaceContext, depthKnown: boolean): Answer<NextTest> {
@@ -90,7 +138,7 @@ function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: Su
   if (coats.every((c) => c.state === 'notFound')) return answer('none', why('next.nothingToTest', 'job-record'));
   if (coats.some((c) => c.state === 'waiting'))
     return answer('waitForLab', why('next.waitForLab', 'trade-wait-lab', { days: measure(ctx.settings.labDays.lead * 24, 'h') }));
-  const disagree = coats.some((c) => c.because.some((r) => r.rule === 'lead.testsDisagree')) || ctx.foundOnRemovedTwin;
+  const disagree = coats.some((c) => c.because.some((r) => r.rule === 'lead.testsDisagree' || BEFORE.has(r.rule)));
   if (disagree) return answer('labAllCoats', why('next.labSettles', 'job-record'));
   if (says('lead') && depthKnown) return answer('none', why('next.foundIsEnough', 'job-record'));
   if (says('lead')) return answer('notchForDepth', why('next.whichCoat', 'job-record'));
@@ -100,6 +148,9 @@ function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: Su
   return answer('notchAllCoats', why('next.notchSeesAll', 'cfr40-745.88'));
 }
 
+/** Rules that remember what was found at a place. */
+const BEFORE: ReadonlySet<string> = new Set(['lead.foundBefore', 'lead.foundInRoom', 'lead.foundOnGoneCoat', 'lead.findTakenBack']);
+
 const liveSamples = (s: Surface, hazard: Sample['hazard']): Sample[] =>
   s.samples.filter((x) => x.removedAt === null && x.hazard === hazard);
 
@@ -107,16 +158,16 @@ const liveSamples = (s: Surface, hazard: Sample['hazard']): Sample[] =>
  * Every reading that stands, and every chip that was taken and has no answer yet. A lab's answer speaks of what its sample reached;
  * the answer to a blank speaks of the bag, not of the paint.
  */
-function judgedReadings(s: Surface, ctx: SurfaceContext): Judged[] {
+function judgedReadings(s: Surface, rulebook: Rulebook, instruments: InstrumentBook): Judged[] {
   const byId = new Map(s.samples.map((x) => [x.id, x]));
-  const standing = standingReadings(s.readings).filter(isLeadReading);
+  const standing = standingReadings(s).filter(isLeadReading);
   const answered = new Set(standing.map((r) => r.sampleId));
   const judged = standing.flatMap((r): Judged[] => {
     const sample = r.sampleId === null ? undefined : byId.get(r.sampleId);
     if (sample?.kind === 'blank') return [];
-    const reading =
-      sample && r.reachedLayerIds.length === 0 ? { ...r, reachedLayerIds: sample.reachedLayerIds, toSubstrate: sample.toSubstrate } : r;
-    return [{ reading, verdict: judgeReading(reading, ctx.rulebook, s.material, ctx.instruments) }];
+    const reach = reachOf(r, s.samples);
+    const reading = { ...r, reachedLayerIds: [...reach.ids], toSubstrate: reach.below };
+    return [{ reading, reach, verdict: judgeReading(reading, rulebook, s.material, instruments) }];
   });
   const out = liveSamples(s, 'lead').filter((x) => x.takenAt !== null && x.kind !== 'blank' && !answered.has(x.id));
   for (const x of out) {
@@ -128,11 +179,72 @@ function judgedReadings(s: Surface, ctx: SurfaceContext): Judged[] {
       toSubstrate: x.toSubstrate,
       sampleId: x.id,
     };
-    judged.push({ reading, verdict: judgeReading(reading, ctx.rulebook) });
+    judged.push({ reading, reach: { ids: x.reachedLayerIds, below: x.toSubstrate }, verdict: judgeReading(reading, rulebook) });
   }
   return judged;
 }
 const PENDING: Reading = { ...BLANK_READING, id: '', kind: 'lab', takenAt: '', by: '' };
+
+/** Finds that somebody took back, with nothing in their place. */
+const takenBack = (s: Surface, rulebook: Rulebook): Reading[] =>
+  standingOf(s).withdrawn.filter((r) => isLeadReading(r) && ['lead', 'waiting'].includes(judgeReading(r, rulebook, s.material).says));
+const latest = (times: readonly string[]): string | null => times.reduce<string | null>((a, t) => (a === null || t > a ? t : a), null);
+
+/** When lead was last found on this surface, by a reading that stands or one that was only taken back; null: never. */
+export function leadEverFound(s: Surface, rulebook: Rulebook): string | null {
+  if (s.readings.length === 0) return null;
+  const stands = judgedReadings(s, rulebook, NO_INSTRUMENTS).filter((j) => j.verdict.says === 'lead');
+  return latest([...takenBack(s, rulebook), ...stands.map((j) => j.reading)].map((r) => r.takenAt));
+}
+
+/** Cleared by one valid test that went through every coat to the material, with nothing against it and nothing out. */
+export function leadCleared(s: Surface, rulebook: Rulebook, instruments: InstrumentBook): boolean {
+  if (s.readings.length === 0) return false;
+  const judged = judgedReadings(s, rulebook, instruments);
+  const coats = liveLayers(s);
+  return (
+    takenBack(s, rulebook).length === 0 &&
+    judged.every((j) => j.verdict.says === 'noLead' || j.verdict.says === 'unclear') &&
+    judged.some(
+      (j) => j.verdict.says === 'noLead' && (seesAll(j.reading) || (j.reach.below && coats.every((l) => j.reach.ids.includes(l.id)))),
+    )
+  );
+}
+
+/** What was found here belongs to the place: it stays until a later test explains it, or the piece is known to be stripped or new. */
+function foundBefore(s: Surface, judged: readonly Judged[], ctx: SurfaceContext): Before | null {
+  if (s.past !== 'asBefore' && saysSomething(s.pastWhy)) return null;
+  const back = takenBack(s, ctx.rulebook);
+  if (back.length > 0) return { reason: why('lead.findTakenBack', 'job-record', {}), after: latest(back.map((r) => r.takenAt)) };
+  const gone = new Set(s.layers.filter((l) => l.removedAt !== null).map((l) => l.id));
+  const onGone = judged.filter(
+    (j) => (j.verdict.says === 'lead' || j.verdict.says === 'waiting') && j.reach.ids.some((id) => gone.has(id)),
+  );
+  if (onGone.length > 0)
+    return { reason: why('lead.foundOnGoneCoat', 'job-record', {}), after: latest(onGone.map((j) => j.reading.takenAt)) };
+  if (ctx.past.lead === 'removed') return { reason: why('lead.foundBefore', 'job-record', {}), after: ctx.past.leadAt };
+  if (ctx.past.lead === 'inRoom') return { reason: why('lead.foundInRoom', 'job-record', {}), after: null };
+  return null;
+}
+
+/** More coats than a piece of that age is ever given: one in four or five years is much. Common practice, no published source. */
+const MANY_COATS = 6;
+const YEARS_A_COAT = 4;
+
+function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
+  if (ctx.builtYear === null) return [];
+  const out: Reason[] = [];
+  const built = measure(ctx.builtYear, 'year');
+  const { is: limit } = presumedBefore(s.material, ctx.rulebook);
+  if (anyFound && ctx.builtYear >= limit.value) out.push(why('ask.yearAgainstFind', 'job-record', { built: [built, limit] }, 'care'));
+  const coats = liveLayers(s).length;
+  if (coats >= MANY_COATS && ctx.thisYear - ctx.builtYear < coats * YEARS_A_COAT)
+    out.push(why('ask.manyCoats', 'job-record', { coats, built }, 'care'));
+  return out;
+}
+
+/** Stands for coats that are not on the list any more. */
+const GONE_COAT: StackCoat = { id: UNCOUNTED, binder: 'unknown', colour: '', look: '', soundness: 'unknown', yearApplied: null };
 
 /**
  * The lead picture of a surface.
@@ -140,23 +252,30 @@ const PENDING: Reading = { ...BLANK_READING, id: '', kind: 'lab', takenAt: '', b
  * @returns a state per coat and for the whole, each with reasons; never a state milder than the evidence allows
  */
 export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: SurfaceContext): LeadPicture {
-  if (stack.length === 0) {
+  const judged = judgedReadings(surface, ctx.rulebook, ctx.instruments);
+  const anyFound = judged.some((j) => j.verdict.says === 'lead');
+  const before = foundBefore(surface, judged, ctx);
+  const trace = judged.some((j) => j.verdict.trace);
+  // Coats that were taken off the list after a find: what may be left of them counts, until it is known that nothing is.
+  const coatsOf = stack.length === 0 && (before !== null || anyFound) ? [GONE_COAT] : stack;
+  if (coatsOf.length === 0) {
     const none = why('lead.noCoats', 'job-record');
-    return { coats: [], overall: answer<HazardState>('notFound', none), next: answer<NextTest>('none', none), dueAt: null, trace: false };
+    return { coats: [], overall: answer('notFound', none), next: answer('none', none), dueAt: null, trace, asks: [] };
   }
-  const judged = judgedReadings(surface, ctx);
   const depthKnown = judged.some((j) => j.verdict.says === 'lead' && j.verdict.coats.length > 0);
-  const coats = stack.map((coat) => judgeCoat(coat, judged, ctx, depthKnown));
+  const the: Case = { judged, ctx, material: surface.material, depthKnown, anyFound, before };
+  const coats = coatsOf.map((coat) => judgeCoat(coat, the));
   const state = strictest(coats.map((c) => c.state));
   const deciding = coats.find((c) => c.state === state);
   const out = judged
-    .filter((j) => j.verdict.says === 'waiting')
+    .filter((j) => j.verdict.says === 'waiting' && j.reading.kind === 'lab')
     .map((j) => Date.parse(j.reading.takenAt) + ctx.settings.labDays.lead * 86_400_000);
   return {
     coats,
     overall: { value: state, because: deciding?.because ?? [] },
     next: nextTest(coats, judged, ctx, depthKnown),
     dueAt: out.length > 0 ? new Date(Math.max(...out)).toISOString() : null,
-    trace: judged.some((j) => j.verdict.trace),
+    trace,
+    asks: asksOf(surface, ctx, anyFound),
   };
 }

@@ -4,7 +4,7 @@ import { answer, why, type Answer, type Reason, type SourceId } from '../reasons
 import type { Rulebook } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { judgeMoisture, type MoistureVerdict } from './moisture';
-import { standingReadings } from './reading';
+import { standingReadings } from './standing';
 
 export type MoldSize = 'none' | 'small' | 'medium' | 'large';
 /** S520: 1 as normal, 2 settled from elsewhere, 3 growth. */
@@ -25,21 +25,20 @@ export interface MoldPicture {
   readonly questions: readonly string[];
 }
 
-/** EPA: under 10 ft2 small; 10 to 100 medium, both ends in it; above 100 large. */
+const SIZES: readonly MoldSize[] = ['none', 'small', 'medium', 'large'];
+/** EPA: under 10 ft2 small; 10 to 100 medium, both ends in it; above 100 large. Growth that nobody measured: one class up. */
 export function moldSize(extentM2: number, unmeasured: number, source: SourceId = 'epa-mold'): Answer<MoldSize> {
   const ft2 = convert(extentM2, 'm2', 'ft2');
   const found = measure(extentM2, 'm2');
   const limits = { small: measure(10, 'ft2'), large: measure(100, 'ft2') };
   if (ft2 === 0 && unmeasured === 0) return answer('none', why('mold.none', 'job-record', {}));
-  // Growth that nobody measured is taken as the next class up from what was.
-  if (ft2 > 100 + 1e-6) return answer('large', why('mold.large', source, { extent: [found, limits.large] }));
-  if (ft2 >= 10 - 1e-6 || unmeasured > 0)
-    return answer(
-      'medium',
-      unmeasured > 0 && ft2 < 10
-        ? why('mold.unmeasured', source, { pieces: unmeasured })
-        : why('mold.medium', source, { extent: [found, limits.small] }),
-    );
+  const measured: MoldSize = ft2 > 100 + 1e-6 ? 'large' : ft2 >= 10 - 1e-6 ? 'medium' : 'small';
+  if (unmeasured > 0 && measured !== 'large') {
+    const size = SIZES[SIZES.indexOf(measured) + 1]!;
+    return answer(size, why(size === 'large' ? 'mold.unmeasuredLarge' : 'mold.unmeasured', source, { pieces: unmeasured, extent: found }));
+  }
+  if (measured === 'large') return answer('large', why('mold.large', source, { extent: [found, limits.large] }));
+  if (measured === 'medium') return answer('medium', why('mold.medium', source, { extent: [found, limits.small] }));
   return answer('small', why('mold.small', source, { extent: [found, limits.small] }));
 }
 
@@ -91,7 +90,7 @@ export function moldPicture(space: Space, surfaces: readonly Surface[], { id, so
     containment: { value: by.containment, because: reasons },
     equipment: { value: id === 'uk' ? UK_WORDS[by.equipment] : by.equipment, because: reasons },
     moisture: surfaces.flatMap((s) =>
-      standingReadings(s.readings)
+      standingReadings(s)
         .filter((r) => r.kind === 'moisture')
         .map((r) => ({ surfaceId: s.id, readingId: r.id, verdict: judgeMoisture(r, s.material) })),
     ),

@@ -1,8 +1,9 @@
 /** What a single lead reading says, before it is set against the others. */
-import type { Material, Reading, Surface } from '../facts';
+import { PLASTER, TIMBER, type Material, type Reading, type Surface } from '../facts';
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { why, type Reason } from '../reasons';
+import { standingReadings } from './standing';
 import { calibrationOf, correctionFor, NO_INSTRUMENTS, type InstrumentBook } from './xrf';
 
 export type Says = 'lead' | 'noLead' | 'unclear' | 'waiting';
@@ -16,23 +17,14 @@ export interface ReadingVerdict {
   readonly coats: readonly string[];
 }
 
-/** Readings that still count: not withdrawn, and not replaced by a later record. */
-export function standingReadings(readings: readonly Reading[]): Reading[] {
-  const replaced = new Set(readings.map((r) => r.supersedesId));
-  return readings.filter((r) => r.kind !== 'withdrawn' && !replaced.has(r.id));
-}
-
-/** Readings that speak of lead. */
 /** The last reading of the face, else of the air, C; null: none was taken. */
 export function lastFaceC(s: Surface): number | null {
   const latest = (kind: Reading['kind']) =>
-    standingReadings(s.readings)
+    standingReadings(s)
       .filter((r) => r.kind === kind && r.value !== null)
       .reduce<Reading | undefined>((a, r) => (a === undefined || r.takenAt > a.takenAt ? r : a), undefined);
   return (latest('surfaceTemp') ?? latest('air'))?.value ?? null;
 }
-
-export const isLeadReading = (r: Reading): boolean => r.kind === 'spot' || r.kind === 'lab' || r.kind === 'xrf';
 
 const verdict = (says: Says, reason: Reason, rest: Partial<Pick<ReadingVerdict, 'trace' | 'coats'>> = {}): ReadingVerdict => ({
   says,
@@ -46,26 +38,27 @@ const onlyCoat = (r: Reading): readonly string[] => (r.reachedLayerIds.length ==
 
 /**
  * Judges one reading.
- * Source: 24 CFR 35.110 (1.0 mg/cm2, 0.5 %, 5,000 ppm; at or above); 40 CFR 745.88 (recognised kits).
- * A swab can convict; it acquits only the coats that it touched, and only with a recognised kit under US rules.
+ * Source: 24 CFR 35.110 (1.0 mg/cm2, 0.5 %, 5,000 ppm; at or above); 40 CFR 745.88 (recognised kits); 40 CFR 745.82(a) (who may decide).
+ * Anybody's test can convict; it acquits only where it is valid, and only what it reached.
  */
 export function judgeReading(r: Reading, rulebook: Rulebook, material?: Material, book: InstrumentBook = NO_INSTRUMENTS): ReadingVerdict {
-  if (r.kind === 'spot') return judgeSpot(r, rulebook);
-  if (r.value === null || r.unit === null) {
-    return verdict('waiting', why('lead.labWaiting', 'trade-wait-lab', {}));
-  }
+  if (r.kind === 'spot') return judgeSpot(r, rulebook, material);
+  if (r.kind === 'report') return judgeReport(r, rulebook);
+  if (r.value === null || r.unit === null) return verdict('waiting', why('lead.labWaiting', 'trade-wait-lab', {}));
   const found = measure(r.value, r.unit);
   if (r.kind === 'xrf') return judgeXrf(r, found, rulebook, material, book);
   // A lab reports ppm in tens at the least. 0.8 "ppm" is far likelier 0.8 %, which is lead paint: neither clears nor convicts.
   if (r.unit === 'ppm' && r.value > 0 && r.value < LEAST_REPORTED_PPM)
     return verdict('unclear', why('lead.unitDoubt', 'trade-wait-lab', { result: found, least: measure(LEAST_REPORTED_PPM, 'ppm') }));
-  return againstLimit(found, rulebook, onlyCoat(r));
+  return r.below ? belowLimit(found, rulebook, onlyCoat(r)) : againstLimit(found, rulebook, onlyCoat(r));
 }
 
 /** Common practice: labs report lead in paint from some tens of ppm up. */
 const LEAST_REPORTED_PPM = 10;
+/** What a kit is recognised on. EPA recognition notices, from memory: wood, ferrous metal, drywall and plaster. */
+const KIT_MATERIALS: readonly Material[] = [...TIMBER, ...PLASTER, 'mildSteel', 'castIron'];
 
-function judgeSpot(r: Reading, rulebook: Rulebook): ReadingVerdict {
+function judgeSpot(r: Reading, rulebook: Rulebook, material: Material | undefined): ReadingVerdict {
   if (r.spot === 'changed') {
     const coats = r.changedLayerIds.length > 0 ? r.changedLayerIds : onlyCoat(r);
     return verdict('lead', why('lead.spotChanged', rulebook.leadPaint === null ? 'job-record' : 'epa-etv', {}), { coats });
@@ -73,7 +66,25 @@ function judgeSpot(r: Reading, rulebook: Rulebook): ReadingVerdict {
   if (r.spot === 'unclear') return verdict('unclear', why('lead.spotUnclear', 'job-record', {}));
   if (rulebook.leadPaint === null) return verdict('unclear', why('lead.spotNoThreshold', 'uk-lead-any', {}));
   if (!r.kitRecognised) return verdict('unclear', why('lead.spotKitUnproven', 'cfr40-745.88', {}));
+  if (material !== undefined && !KIT_MATERIALS.includes(material))
+    return verdict('unclear', why('lead.spotMaterial', 'epa-kits', { material }));
+  if (r.control !== 'worked')
+    return verdict('unclear', why(r.control === 'dead' ? 'lead.spotControlFailed' : 'lead.spotNoControl', 'cfr40-745.88', {}));
   return verdict('noLead', why('lead.spotUnchanged', 'cfr40-745.88', {}), { coats: onlyCoat(r) });
+}
+
+/** A number or a name by which the authority can look it up. */
+const hasCertificate = (r: Reading): boolean => r.certificate.trim().length >= 3;
+
+/** A signed determination speaks for the whole stack. 40 CFR 745.82(a)(1). */
+function judgeReport(r: Reading, rulebook: Rulebook): ReadingVerdict {
+  const by = { who: r.by, certificate: r.certificate };
+  if (r.finding === 'lead') return verdict('lead', why('lead.reportFound', 'cfr40-745.82', by));
+  if (rulebook.leadPaint === null) return verdict('unclear', why('lead.reportNotHere', 'uk-lead-any', by));
+  const signed = r.finding === 'noLead' && r.decidedBy === 'inspector' && hasCertificate(r) && r.file.trim() !== '';
+  return signed
+    ? verdict('noLead', why('lead.reportClear', 'cfr40-745.82', by))
+    : verdict('unclear', why('lead.reportUnsigned', 'cfr40-745.82', by));
 }
 
 function limitFor(m: Measure, rulebook: Rulebook): Measure | null {
@@ -95,17 +106,26 @@ function againstLimit(found: Measure, rulebook: Rulebook, coats: readonly string
   return verdict('noLead', why('lead.underLimit', 'cfr24-35.110', { result: [found, limit] }), { coats, trace: found.value > 0 });
 }
 
+/** Where any amount counts, a lab that sees less than this has looked well enough: 100 ppm, common practice. */
+const SEES_WELL: Readonly<Partial<Record<Measure['unit'], number>>> = { ppm: 100, 'mass%': 0.01, 'mg/cm2': 0.02 };
+
+/** "Less than so much" is not none: it clears where that much would clear, and the dust of it is still lead. */
+function belowLimit(least: Measure, rulebook: Rulebook, coats: readonly string[]): ReadingVerdict {
+  const limit = limitFor(least, rulebook);
+  const clears = limit === null ? least.value <= SEES_WELL[least.unit]! : least.value <= convert(limit.value, limit.unit, least.unit);
+  if (!clears) return verdict('unclear', why('lead.belowTooCoarse', 'trade-wait-lab', { least }));
+  return verdict('noLead', why('lead.belowReported', limit === null ? 'uk-lead-any' : 'cfr24-35.110', { least }), { coats, trace: true });
+}
+
+/** An instrument convicts in anybody's hands. It acquits by its rules, in the hands of whom the rulebook lets decide. */
 function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Material | undefined, book: InstrumentBook): ReadingVerdict {
   const correction = material === undefined ? 0 : correctionFor(r, material, book);
   const found = correction === 0 ? read : measure(Math.max(0, read.value - correction), read.unit);
+  const source = rulebook.sources.xrf;
   if (r.bandLow !== null && r.bandHigh !== null && found.value >= r.bandLow && found.value <= r.bandHigh) {
     return verdict(
       'unclear',
-      why('lead.xrfInconclusive', rulebook.sources.xrf, {
-        result: found,
-        low: measure(r.bandLow, 'mg/cm2'),
-        high: measure(r.bandHigh, 'mg/cm2'),
-      }),
+      why('lead.xrfInconclusive', source, { result: found, low: measure(r.bandLow, 'mg/cm2'), high: measure(r.bandHigh, 'mg/cm2') }),
     );
   }
   const says = againstLimit(found, rulebook, []);
@@ -115,17 +135,26 @@ function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Mater
       ? says
       : {
           ...says,
-          reason: why(limit ? 'lead.xrfCorrected' : 'lead.xrfCorrectedAny', rulebook.sources.xrf, {
+          reason: why(limit ? 'lead.xrfCorrected' : 'lead.xrfCorrectedAny', source, {
             read,
             off: measure(correction, 'mg/cm2'),
             result: limit ? [found, limit] : found,
           }),
         };
-  // An instrument that was not proven may convict, never acquit.
-  const proof = calibrationOf(r, book);
-  if (says.says === 'noLead' && proof === 'missing')
-    return verdict('unclear', why('lead.xrfUnchecked', rulebook.sources.xrf, { result: found }));
-  if (says.says === 'noLead' && proof === 'failed')
-    return verdict('unclear', why('lead.xrfCheckFailed', rulebook.sources.xrf, { result: found }));
-  return corrected;
+  if (says.says !== 'noLead') return corrected;
+  const facts = { result: found };
+  if (rulebook.leadPaint === null) return verdict('unclear', why('lead.xrfLabOnly', 'uk-lead-any', facts));
+  if (r.decidedBy !== 'inspector' || !hasCertificate(r)) return verdict('unclear', why('lead.xrfNotDecided', 'cfr40-745.82', facts));
+  switch (calibrationOf(r, book)) {
+    case 'unnamed':
+      return verdict('unclear', why('lead.xrfUnnamed', source, facts));
+    case 'missing':
+      return verdict('unclear', why('lead.xrfUnchecked', source, facts));
+    case 'failed':
+      return verdict('unclear', why('lead.xrfCheckFailed', source, facts));
+    case 'provisional':
+      return verdict('waiting', why('lead.xrfProvisional', source, facts));
+    case 'holds':
+      return corrected;
+  }
 }

@@ -1,7 +1,7 @@
 /** The sample register: where every sample stands, when its answer is due, what it cost. */
 import type { JobFacts, Reading, Sample } from '../facts';
 import type { FirmSettings } from '../rulebook';
-import { standingReadings } from './reading';
+import { standingReadings } from './standing';
 
 export type SampleState = 'planned' | 'taken' | 'sent' | 'due' | 'in';
 
@@ -63,7 +63,7 @@ export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: str
   const lines: Omit<RegisterLine, 'numberTwice' | 'doubt'>[] = [];
   for (const s of facts.surfaces) {
     if (s.samples.length === 0) continue;
-    const answers = standingReadings(s.readings).filter((r) => r.sampleId !== null && r.kind !== 'withdrawn');
+    const answers = standingReadings(s).filter((r) => r.sampleId !== null && r.kind !== 'withdrawn');
     for (const sample of s.samples) {
       if (sample.removedAt !== null) continue;
       const own = answers.filter((r) => r.sampleId === sample.id).sort((a, b) => (b.value ?? 0) - (a.value ?? 0));

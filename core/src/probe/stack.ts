@@ -8,6 +8,8 @@ export interface StackCoat {
   readonly id: string;
   readonly binder: Binder;
   readonly colour: string;
+  /** Its texture and look, in words. */
+  readonly look: string;
   readonly soundness: Soundness;
   readonly yearApplied: number | null;
 }
@@ -18,9 +20,10 @@ export function stackOf(s: Surface): StackCoat[] {
     id: l.id,
     binder: l.binder,
     colour: l.colour,
+    look: l.look,
     soundness: l.soundness,
     yearApplied: l.yearApplied,
   }));
-  if (!s.coatsCounted) coats.push({ id: UNCOUNTED, binder: 'unknown', colour: '', soundness: 'unknown', yearApplied: null });
+  if (!s.coatsCounted) coats.push({ id: UNCOUNTED, binder: 'unknown', colour: '', look: '', soundness: 'unknown', yearApplied: null });
   return coats;
 }

@@ -35,15 +35,19 @@ export function instrumentBook(checks: readonly InstrumentCheck[]): InstrumentBo
   return book;
 }
 
-/** Whether the instrument was proven about the time of a reading: no device named means a report that answers for itself. */
-export function calibrationOf(r: Reading, book: InstrumentBook): 'reported' | 'holds' | 'missing' | 'failed' {
-  if (r.device === '') return 'reported';
+/**
+ * Whether the instrument was proven about the time of a reading: by a check within four hours before it, and by the next one after it,
+ * until which the reading is provisional.
+ */
+export function calibrationOf(r: Reading, book: InstrumentBook): 'unnamed' | 'holds' | 'provisional' | 'missing' | 'failed' {
+  if (r.device.trim() === '') return 'unnamed';
   const checks = book.get(r.device)?.calibrations ?? [];
   const at = Date.parse(r.takenAt);
   const before = checks.filter((c) => c.at <= at).at(-1);
   const after = checks.find((c) => c.at > at);
   if (before?.holds === false || after?.holds === false) return 'failed';
-  return before && at - before.at <= CHECK_EVERY_MS ? 'holds' : 'missing';
+  if (!before || at - before.at > CHECK_EVERY_MS) return 'missing';
+  return after ? 'holds' : 'provisional';
 }
 
 export const correctionFor = (r: Reading, material: Material, book: InstrumentBook): number =>

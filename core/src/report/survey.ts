@@ -10,6 +10,7 @@ import { moldPicture } from '../probe/mold';
 import { builtClass, drawDwellings, dwellingsToTest } from '../probe/multifamily';
 import { say } from '../reasons';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { resultText } from '../probe';
 import { formatMeasure, measure } from '../units/units';
 import { siteDuties } from '../walk/duties';
 import { reporter } from './reporter';
@@ -139,11 +140,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
         takenAt: l.sample.takenAt,
         sentAt: l.sample.sentAt,
         dueAt: l.dueAt,
-        result: l.result?.trace
-          ? 'trace'
-          : l.result && l.result.value !== null && l.result.unit !== null
-            ? formatMeasure(measure(l.result.value, l.result.unit), job.units)
-            : null,
+        result: l.result ? resultText(l.result, job.units) : null,
         numberTwice: l.numberTwice,
         answersDiffer: l.answersDiffer,
         doubt: l.doubt,

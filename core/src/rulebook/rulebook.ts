@@ -30,6 +30,10 @@ export interface Rulebook {
   readonly currency: 'USD' | 'GBP';
   /** Housing first built in or after this year is not presumed to hold lead paint. */
   readonly leadPresumedBefore: Limit;
+  /** The same for coats on iron, steel and zinc, for which lead was sold longer. */
+  readonly leadOnSteelBefore: Limit;
+  /** Old stock was used up until about then: said, not held against anybody. */
+  readonly leadStockUntil: Limit;
   /** A result at or above one of these is lead paint; null: no amount is too small. */
   readonly leadPaint: { readonly loading: Limit; readonly byMass: Limit; readonly ppm: Limit } | null;
   /** Work at or below these needs no certified renovator; null: the rulebook has no such class. */
@@ -46,6 +50,8 @@ export interface Rulebook {
   /** Infrared is kept below this. */
   readonly infraredBelow: Limit;
   readonly asbestosPresumedThrough: Limit;
+  /** What was put in from then on is not suspected at all; between the two years it is possible, and sampled before it is cut. */
+  readonly asbestosSuspectedBefore: Limit;
   /** A sample holding more than this is asbestos-containing; null: any trace is. */
   readonly asbestosAbove: Limit | null;
   readonly leadAir: Limit;
@@ -83,6 +89,8 @@ const US: Rulebook = {
   edition: 'US federal rules as recalled on 2026-11-01; state and local rules may be stricter',
   currency: 'USD',
   leadPresumedBefore: limit(1978, 'year', 'cfr40-745.80'),
+  leadOnSteelBefore: limit(2000, 'year', 'cfr16-1303'),
+  leadStockUntil: limit(1980, 'year', 'mem-stock'),
   leadPaint: {
     loading: limit(1.0, 'mg/cm2', 'cfr24-35.110'),
     byMass: limit(0.5, 'mass%', 'cfr24-35.110'),
@@ -97,6 +105,7 @@ const US: Rulebook = {
   hotAirBelow: limit(1100, 'F', 'cfr40-745.85a3'),
   infraredBelow: limit(1000, 'F', 'trade-heat'),
   asbestosPresumedThrough: limit(1980, 'year', 'cfr29-1926.1101'),
+  asbestosSuspectedBefore: limit(1990, 'year', 'mem-asbestos-stock'),
   asbestosAbove: limit(1, 'mass%', 'cfr40-763.83'),
   leadAir: limit(50, 'ug/m3', 'cfr29-1926.62c'),
   silicaAir: limit(50, 'ug/m3', 'cfr29-1926.1153'),
@@ -138,6 +147,8 @@ const UK: Rulebook = {
   edition: 'UK rules as recalled on 2026-11-01; verify with HSE and the local authority',
   currency: 'GBP',
   leadPresumedBefore: limit(1992, 'year', 'si1992-31'),
+  leadOnSteelBefore: limit(2000, 'year', 'mem-stock'),
+  leadStockUntil: limit(1994, 'year', 'mem-stock'),
   leadPaint: null,
   minorWork: null,
   minorWorkAssisted: null,
@@ -150,6 +161,7 @@ const UK: Rulebook = {
   hotAirBelow: limit(500, 'C', 'trade-heat'),
   infraredBelow: limit(500, 'C', 'trade-heat'),
   asbestosPresumedThrough: limit(1999, 'year', 'uk-asbestos'),
+  asbestosSuspectedBefore: limit(2000, 'year', 'uk-asbestos'),
   asbestosAbove: null,
   leadAir: limit(0.15, 'mg/m3', 'clw2002'),
   silicaAir: limit(0.1, 'mg/m3', 'uk-silica'),
@@ -168,7 +180,7 @@ const UK: Rulebook = {
     cleaning: 'clw2002',
     waste: 'trade-contain',
     verification: 'trade-contain',
-    asbestosCount: 'trade-sample',
+    asbestosCount: 'hsg264',
     asbestosAll: 'uk-asbestos',
     asbestosWork: 'uk-asbestos',
     mold: 'trade-mold',

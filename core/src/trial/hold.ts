@@ -36,7 +36,7 @@ function judge(r: Reading): { hold: Hold; reason: Reason } | null {
 }
 
 export function holdOf(s: Surface): Answer<Hold> {
-  const standing = standingReadings(s.readings);
+  const standing = standingReadings(s);
   const judged = standing.flatMap((r) => judge(r) ?? []);
   const notes: Reason[] = [];
   for (const r of standing) {

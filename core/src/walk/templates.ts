@@ -43,6 +43,8 @@ export function surfaceDraft(
     moldM2: null,
     scrapped: false,
     species: '',
+    past: 'asBefore',
+    pastWhy: '',
     workOrder: [],
     ...over,
   };

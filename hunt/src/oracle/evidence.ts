@@ -13,9 +13,7 @@ const CONSUMER_LEAD_BEFORE: Readonly<Record<Rules, number>> = { us: 1978, uk: 19
 const INDUSTRIAL_LEAD_BEFORE = 2000;
 const FERROUS = ['mildSteel', 'castIron', 'galvanised'];
 /** EPA recognition notices: wood, ferrous metal, drywall and plaster. */
-const KIT_MATERIALS = [
-  'softwood', 'tanninWood', 'oilyWood', 'plywood', 'mildSteel', 'castIron', 'limePlaster', 'gypsumPlaster', 'board',
-];
+const KIT_MATERIALS = ['softwood', 'tanninWood', 'oilyWood', 'plywood', 'mildSteel', 'castIron', 'limePlaster', 'gypsumPlaster', 'board'];
 const FOUR_HOURS = 4 * 3_600_000;
 
 const saysSomething = (text: string | null): boolean => (text ?? '').replace(/[^\p{L}]/gu, '').length >= 3;
@@ -26,19 +24,23 @@ const RANK: Readonly<Record<string, number>> = { spot: 1, xrf: 2, report: 3, lab
 
 /** The reach of a reading: its own, or its sample's where it states none. */
 export function reachOf(r: Reading, s: Surface): { readonly ids: readonly string[]; readonly below: boolean } {
+  // A signed report speaks of the component, which is all of its coats.
+  if ((r.kind as string) === 'report') return { ids: [], below: true };
   const sample = s.samples.find((x) => x.id === r.sampleId);
   const own = r.reachedLayerIds.length > 0 || r.toSubstrate;
-  return own || !sample
-    ? { ids: r.reachedLayerIds, below: r.toSubstrate }
-    : { ids: sample.reachedLayerIds, below: sample.toSubstrate };
+  return own || !sample ? { ids: r.reachedLayerIds, below: r.toSubstrate } : { ids: sample.reachedLayerIds, below: sample.toSubstrate };
 }
 
 export function isPositive(r: Reading, rules: Rules): boolean {
   if (r.kind === 'spot') return r.spot === 'changed';
   if ((r as { finding?: unknown }).finding === 'lead') return true;
   if (!['lab', 'xrf'].includes(r.kind) || r.value === null || r.unit === null) return false;
+  // Less than so much is no find.
+  if (r.below) return false;
   // A number that no lab reports in that unit convicts nobody and clears nobody.
   if (r.unit === 'ppm' && r.value > 0 && r.value < 10) return false;
+  // Inside the instrument's inconclusive range it says neither.
+  if (r.kind === 'xrf' && r.bandLow !== null && r.bandHigh !== null && r.value >= r.bandLow && r.value <= r.bandHigh) return false;
   return rules === 'us' ? r.value >= LEAD_PAINT[r.unit]! : r.value > 0;
 }
 
@@ -58,8 +60,10 @@ export function standing(s: Surface, rules: Rules): { readonly stands: readonly 
     if (!isLead(by) || isWaiting(by) || RANK[by.kind]! < RANK[old.kind]!) return false;
     const [a, b] = [reachOf(by, s), reachOf(old, s)];
     const unknownReach = b.ids.length === 0 && !b.below;
-    const deep = unknownReach ? a.below : b.ids.every((id) => a.ids.includes(id)) && (!b.below || a.below);
-    const apart = by.atX !== null && old.atX !== null && (Math.abs(by.atX - old.atX) > 0.2 || Math.abs((by.atY ?? 0) - (old.atY ?? 0)) > 0.2);
+    const whole = by.kind === 'xrf' || (by.kind as string) === 'report';
+    const deep = whole || (unknownReach ? a.below : b.ids.every((id) => a.ids.includes(id)) && (!b.below || a.below));
+    const apart =
+      by.atX !== null && old.atX !== null && (Math.abs(by.atX - old.atX) > 0.2 || Math.abs((by.atY ?? 0) - (old.atY ?? 0)) > 0.2);
     return deep && !apart;
   };
   for (const by of s.readings) {
@@ -76,20 +80,34 @@ export function clears(r: Reading, s: Surface, facts: JobFacts): boolean {
   const rules = facts.job.rulebook;
   const sample = s.samples.find((x) => x.id === r.sampleId);
   if (sample && sample.kind === 'blank') return false;
-  const more = r as Reading & { control?: string | null; certificate?: string; decidedBy?: string; finding?: string | null; inspector?: string; fileName?: string; below?: boolean };
+  const more = r as Reading & {
+    control?: string | null;
+    certificate?: string;
+    decidedBy?: string;
+    finding?: string | null;
+    inspector?: string;
+    fileName?: string;
+    below?: boolean;
+  };
   if (r.kind === 'spot')
-    return (
-      rules === 'us' && r.spot === 'unchanged' && r.kitRecognised && KIT_MATERIALS.includes(s.material) && more.control === 'good'
-    );
+    return rules === 'us' && r.spot === 'unchanged' && r.kitRecognised && KIT_MATERIALS.includes(s.material) && more.control === 'worked';
   if (isPositive(r, rules)) return false;
   if (r.kind === 'lab') {
     if (r.value === null || r.unit === null || (r.unit === 'ppm' && r.value > 0 && r.value < 10)) return false;
-    // UK: "less than the lab can see" is not none.
+    // Less than so much clears where so much would; where any amount counts, only what was looked for finely enough (100 ppm, practice).
+    if (r.below) return r.value <= (rules === 'us' ? LEAD_PAINT : { 'mg/cm2': 0.02, 'mass%': 0.01, ppm: 100 })[r.unit as 'ppm']!;
     return rules === 'us' || r.value === 0;
   }
-  if ((r.kind as string) === 'report') return more.finding === 'noLead' && rules === 'us';
+  if ((r.kind as string) === 'report')
+    return (
+      more.finding === 'noLead' &&
+      rules === 'us' &&
+      more.decidedBy === 'inspector' &&
+      (more.certificate ?? '').trim().length >= 3 &&
+      ((more as { file?: string }).file ?? '').trim() !== ''
+    );
   if (r.kind !== 'xrf' || rules === 'uk' || r.value === null || r.device === '') return false;
-  if (more.decidedBy !== 'inspector' || !saysSomething(more.certificate ?? '')) return false;
+  if (more.decidedBy !== 'inspector' || (more.certificate ?? '').trim().length < 3) return false;
   if (r.bandLow !== null && r.bandHigh !== null && r.value >= r.bandLow && r.value <= r.bandHigh) return false;
   const checks = facts.instrumentChecks
     .filter((k) => k.device === r.device && k.what === 'calibration')

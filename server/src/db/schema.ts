@@ -3,7 +3,7 @@
  * so that a change writes straight through. Primary keys hold the firm, so that no query can reach another firm's row by id.
  */
 import { sql } from 'drizzle-orm';
-import { HAZARDS, LIFTED, READING_KINDS } from '@roughsill/core';
+import { DECIDERS, HAZARDS, KIT_CONTROLS, LIFTED, PASTS, READING_KINDS } from '@roughsill/core';
 import {
   bigint,
   bigserial,
@@ -202,10 +202,13 @@ export const surfaces = pgTable(
     scrapped: boolean().notNull().default(false),
     species: text().notNull().default(''),
     workOrder: text('work_order').array().notNull().default([]),
+    past: text().notNull().default('asBefore'),
+    pastWhy: text('past_why').notNull().default(''),
     ...life,
   },
   (t) => [
     primaryKey({ columns: [t.firmId, t.id] }),
+    check('surfaces_past', oneOf('past', PASTS)),
     foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
     foreignKey({ columns: [t.firmId, t.spaceId], foreignColumns: [spaces.firmId, spaces.id] }),
     index('surfaces_job').on(t.firmId, t.jobId),
@@ -369,6 +372,14 @@ export const readings = pgTable(
     trace: boolean().notNull().default(false),
     atX: doublePrecision('at_x'),
     atY: doublePrecision('at_y'),
+    control: text().notNull().default('unsaid'),
+    minutes: doublePrecision(),
+    lot: text().notNull().default(''),
+    decidedBy: text('decided_by').notNull().default('unsaid'),
+    certificate: text().notNull().default(''),
+    below: boolean().notNull().default(false),
+    finding: text(),
+    file: text().notNull().default(''),
     by: text().notNull(),
   },
   (t) => [
@@ -378,6 +389,8 @@ export const readings = pgTable(
     foreignKey({ columns: [t.firmId, t.supersedesId], foreignColumns: [t.firmId, t.id] }),
     index('readings_job').on(t.firmId, t.jobId),
     check('readings_kind', oneOf('kind', READING_KINDS)),
+    check('readings_control', oneOf('control', KIT_CONTROLS)),
+    check('readings_decided_by', oneOf('decided_by', DECIDERS)),
     check('readings_value', sql`value is null or (unit is not null and (value >= 0 or unit = 'C'))`),
     check('readings_why', sql`supersedes_id is null or length(supersedes_why) > 0`),
   ],

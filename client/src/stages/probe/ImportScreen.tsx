@@ -2,7 +2,7 @@
 import { createElement, useEffect, useId, useMemo, useState } from 'react';
 import { ActivityIndicator, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { formatMeasure, measure, READING_UNITS, say, type JobFacts, type ReadingUnit } from '@roughsill/core';
+import { READING_UNITS, resultText, say, type JobFacts, type ReadingUnit } from '@roughsill/core';
 import {
   guessMapping,
   NEEDED,
@@ -34,13 +34,14 @@ const COLUMN_WORDS: Readonly<Record<Column, string>> = {
   space: 'Room or side',
   value: 'Result',
   unit: 'Unit',
+  analyte: 'What the lab looked for',
   analysis: 'How the lab looked',
   date: 'Date',
   device: 'Instrument',
   note: 'Note',
 };
 const USED: Readonly<Record<ImportKind, readonly Column[]>> = {
-  lab: ['sample', 'value', 'unit', 'analysis', 'date', 'note'],
+  lab: ['sample', 'value', 'unit', 'analyte', 'analysis', 'date', 'note'],
   instrument: ['surface', 'space', 'value', 'unit', 'date', 'device', 'note'],
 };
 const MAX_BYTES = 8 * 1024 * 1024;
@@ -99,6 +100,7 @@ function Import({ facts }: { readonly facts: JobFacts }) {
             takenAt: new Date().toISOString(),
             rules: facts.job.rulebook,
             by,
+            now: new Date().toISOString(),
           })
         : null,
     [table, mapping, facts, kind, unit, by],
@@ -244,11 +246,7 @@ function Rows({ preview }: { readonly preview: readonly ImportRow[] }) {
           <View className="flex-row flex-wrap justify-between gap-x-3">
             <Words look="row">{r.label || `line ${r.line}`}</Words>
             <Words>
-              {r.already
-                ? 'in already'
-                : r.reading
-                  ? `${say(r.reading.kind)} ${r.reading.trace ? 'trace' : r.reading.value !== null && r.reading.unit ? formatMeasure(measure(r.reading.value, r.reading.unit), units) : ''}`
-                  : 'not right yet'}
+              {r.already ? 'in already' : r.reading ? `${say(r.reading.kind)} ${resultText(r.reading, units) ?? ''}` : 'not right yet'}
             </Words>
           </View>
           {r.problems.map((p) => (

@@ -25,6 +25,7 @@ import { AreaPlanView } from './AreaPlanView';
 import { DecisionPanel } from './DecisionPanel';
 import { InstrumentPanel } from './InstrumentPanel';
 import { MeasureForm, type MeasureKind } from './MeasureForm';
+import { PastPanel } from './PastPanel';
 import { ReadingForm } from './ReadingForm';
 import { Record } from './Record';
 import { SampleCard } from './SampleCard';
@@ -35,7 +36,7 @@ const NEXT_WORDS = {
   ...Object.fromEntries(['waitForLab', 'notchAllCoats', 'notchForDepth', 'labAllCoats'].map((k) => [k, say(k)])),
 } as Record<string, string>;
 
-type Form = { readonly kind: 'spot' | 'lab' | 'xrf'; readonly answers?: Reading } | { readonly kind: MeasureKind };
+type Form = { readonly kind: 'spot' | 'lab' | 'xrf' | 'report'; readonly answers?: Reading } | { readonly kind: MeasureKind };
 const isMeasure = (f: Form): f is { readonly kind: MeasureKind } => f.kind === 'moisture' || f.kind === 'air' || f.kind === 'surfaceTemp';
 
 export function ProbeStage({ facts, surface, plan }: StageProps) {
@@ -83,6 +84,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
           ))}
         </View>
       </Panel>
+      <PastPanel jobId={jobId} surface={surface} plan={plan} />
       <Panel title="Best next test" testID="next-test">
         <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
         {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
@@ -92,6 +94,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
             <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
             <Button label="Cut a chip, face only" onPress={() => chip('face')} />
             <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />
+            <Button label="Enter an inspection report" testID="record-report" onPress={() => setForm({ kind: 'report' })} />
             <Button look="quiet" label="Record a lab sheet" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
           </View>
         )}
@@ -129,7 +132,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
 function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onForm: (kind: MeasureKind) => void }) {
   const units = useUnits();
   const when = useWhen();
-  const readings = standingReadings(surface.readings).filter((r) => r.kind === 'moisture');
+  const readings = standingReadings(surface).filter((r) => r.kind === 'moisture');
   const placed = readings.filter((r) => r.atX !== null && r.atY !== null);
   return (
     <Panel title="Mold and moisture" aside={<StateMark state={plan.mold.value} />} testID="mold">

@@ -3,7 +3,20 @@ import { View } from 'react-native';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
-import { liveLayers, LAB_UNITS, say, SPOT_RESULTS, standingReadings, type LabUnit, type Reading, type Surface } from '@roughsill/core';
+import {
+  DECIDERS,
+  FINDINGS,
+  KIT_CONTROLS,
+  LAB_UNITS,
+  liveLayers,
+  say,
+  saysSomething,
+  SPOT_RESULTS,
+  standingReadings,
+  type LabUnit,
+  type Reading,
+  type Surface,
+} from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, useWhen, Words } from '../../kit';
 import { add, commit, useAppDispatch, useSettings } from '../../store';
 
@@ -15,6 +28,15 @@ const Form = z
     spot: z.enum(SPOT_RESULTS).nullable(),
     changed: z.array(z.string()),
     kitRecognised: z.boolean(),
+    control: z.enum(KIT_CONTROLS),
+    minutes: z.number().nullable(),
+    lot: z.string(),
+    below: z.boolean(),
+    device: z.string(),
+    decidedBy: z.enum(DECIDERS),
+    certificate: z.string(),
+    finding: z.enum(FINDINGS).nullable(),
+    file: z.string(),
     value: z.number().min(0, 'a result cannot be negative').nullable(),
     unit: z.enum(['', ...LAB_UNITS]),
     bandLow: z.number().nullable(),
@@ -26,7 +48,7 @@ const Form = z
   .superRefine((f, ctx) => {
     const need = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
     if (f.value !== null && f.unit === '') need('unit', 'State the unit: %, ppm or mg/cm².');
-    if (f.replaces !== '' && f.why.trim() === '') need('why', 'Say why it replaces the earlier reading.');
+    if (f.replaces !== '' && !saysSomething(f.why)) need('why', 'Say in a word or two why it replaces the earlier reading.');
   });
 type Form = z.infer<typeof Form>;
 
@@ -34,20 +56,20 @@ interface ReadingFormProps {
   readonly jobId: string;
   readonly rules: 'us' | 'uk';
   readonly surface: Surface;
-  readonly kind: 'spot' | 'lab' | 'xrf';
+  readonly kind: 'spot' | 'lab' | 'xrf' | 'report';
   /** The waiting sample that this result answers. */
   readonly answers?: Reading;
   readonly onDone: () => void;
 }
 
-const TITLES = { spot: 'A swab', lab: 'A chip for the lab', xrf: 'An XRF reading' } as const;
+const TITLES = { spot: 'A swab', lab: 'A chip for the lab', xrf: 'An XRF reading', report: 'A signed inspection report' } as const;
 
 export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: ReadingFormProps) {
   const dispatch = useAppDispatch();
   const when = useWhen();
   const { recognisedKit } = useSettings();
   const coats = liveLayers(surface);
-  const standing = standingReadings(surface.readings);
+  const standing = standingReadings(surface);
   const form = useForm<Form>({
     resolver: zodResolver(Form),
     defaultValues: {
@@ -55,6 +77,15 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
       spot: null,
       changed: [],
       kitRecognised: recognisedKit,
+      control: 'unsaid',
+      minutes: null,
+      lot: '',
+      below: false,
+      device: '',
+      decidedBy: kind === 'report' ? 'inspector' : 'unsaid',
+      certificate: '',
+      finding: null,
+      file: '',
       value: null,
       unit: kind === 'xrf' ? 'mg/cm2' : '',
       bandLow: null,
@@ -74,20 +105,34 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
 
   const save = handleSubmit((f) => {
     if (kind === 'spot' && f.spot === null) return setError('spot', { message: 'Say what the swab did.' });
+    if (kind === 'report' && f.finding === null) return setError('finding', { message: 'Say what the report determines.' });
+    if (kind === 'report' && f.certificate.trim() === '')
+      return setError('certificate', { message: 'A report is signed: enter the certificate.' });
     if (kind === 'xrf' && f.value === null) return setError('value', { message: 'An XRF reading needs its value.' });
     if (kind === 'spot' && f.depth === 'face' && coats.length === 0)
       return setError('depth', { message: 'Record the top coat first, so that the swab has a coat to speak of.' });
+    const whole = kind === 'xrf' || kind === 'report';
+    const measured = kind === 'lab' || kind === 'xrf';
     const reachedLayerIds = answers ? answers.reachedLayerIds : (f.depth === 'face' ? coats.slice(0, 1) : coats).map((c) => c.id);
     const fields = {
       kind,
       takenAt: new Date().toISOString(),
       reachedLayerIds,
-      toSubstrate: answers?.toSubstrate ?? (kind === 'xrf' || f.depth === 'all'),
+      toSubstrate: answers?.toSubstrate ?? (whole || f.depth === 'all'),
       spot: kind === 'spot' ? f.spot : null,
       changedLayerIds: kind === 'spot' && f.spot === 'changed' ? f.changed.filter((id) => reachedLayerIds.includes(id)) : [],
       kitRecognised: kind === 'spot' && f.kitRecognised,
-      value: kind === 'spot' ? null : f.value,
-      unit: kind === 'spot' || f.value === null ? null : f.unit || null,
+      control: kind === 'spot' ? f.control : 'unsaid',
+      minutes: kind === 'spot' ? f.minutes : null,
+      lot: kind === 'spot' ? f.lot.trim() : '',
+      value: measured ? f.value : null,
+      unit: !measured || f.value === null ? null : f.unit || null,
+      below: kind === 'lab' && f.value !== null && f.below,
+      device: kind === 'xrf' ? f.device.trim() : '',
+      decidedBy: whole ? f.decidedBy : 'unsaid',
+      certificate: whole ? f.certificate.trim() : '',
+      finding: kind === 'report' ? f.finding : null,
+      file: kind === 'report' ? f.file.trim() : '',
       bandLow: kind === 'xrf' ? f.bandLow : null,
       bandHigh: kind === 'xrf' ? f.bandHigh : null,
       note: f.note,
@@ -102,7 +147,25 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
     }
   });
 
-  const number = (field: 'value' | 'bandLow' | 'bandHigh', label: string, hint?: string) => (
+  const words = (field: 'lot' | 'device' | 'certificate' | 'file', label: string) => (
+    <View className="min-w-[10rem] flex-1">
+      <Controller
+        control={control}
+        name={field}
+        render={({ field: f }) => (
+          <TextField
+            label={label}
+            value={f.value}
+            problem={errors[field]?.message}
+            onChange={f.onChange}
+            onCommit={f.onChange}
+            testID={`reading-${field}`}
+          />
+        )}
+      />
+    </View>
+  );
+  const number = (field: 'value' | 'bandLow' | 'bandHigh' | 'minutes', label: string, hint?: string) => (
     <View className="min-w-[10rem] flex-1">
       <Controller
         control={control}
@@ -125,7 +188,7 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
 
   return (
     <Panel title={answers ? 'The lab’s answer' : TITLES[kind]} testID="reading-form">
-      {kind === 'xrf' || answers ? null : (
+      {kind === 'xrf' || kind === 'report' || answers ? null : (
         <Controller
           control={control}
           name="depth"
@@ -151,7 +214,7 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
       {depth === 'face' && kind === 'spot' ? (
         <Words look="note">The face says nothing of the coats below: unchanged here clears the top coat at most.</Words>
       ) : null}
-      {depth === 'all' && !surface.coatsCounted && kind !== 'xrf' ? (
+      {depth === 'all' && !surface.coatsCounted && (kind === 'spot' || kind === 'lab') ? (
         <Words look="note">
           Not all coats are counted yet. The cut is a good moment to count them: one that is added later is not cleared by this test.
         </Words>
@@ -204,6 +267,54 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
               )}
             />
           ) : null}
+          <Controller
+            control={control}
+            name="control"
+            render={({ field }) => (
+              <Pick
+                label="The kit’s own control, afterwards"
+                value={field.value}
+                options={KIT_CONTROLS.map((value) => ({ value, label: say(value) }))}
+                onChange={field.onChange}
+                testID="control"
+              />
+            )}
+          />
+          {spot === 'unchanged' ? (
+            <Words look="note">Unchanged proves nothing until the control has shown that the swab was alive.</Words>
+          ) : null}
+          <View className="flex-row flex-wrap gap-3">
+            {number('minutes', 'Minutes waited')}
+            {words('lot', 'Lot of the kit')}
+          </View>
+        </>
+      ) : kind === 'report' ? (
+        <>
+          <Words look="note">
+            A certified inspector’s determination of this piece, with all its coats. Who signed it stands under “where”.
+          </Words>
+          <Controller
+            control={control}
+            name="finding"
+            render={({ field }) => (
+              <Pick
+                label="It determines"
+                value={field.value}
+                options={FINDINGS.map((value) => ({ value, label: say(value) }))}
+                onChange={field.onChange}
+                testID="finding"
+              />
+            )}
+          />
+          {errors.finding ? (
+            <Words alert look="strong" tone="oxide">
+              {errors.finding.message}
+            </Words>
+          ) : null}
+          <View className="flex-row flex-wrap gap-3">
+            {words('certificate', 'Certificate of the inspector')}
+            {words('file', 'File of the report')}
+          </View>
         </>
       ) : (
         <View className="flex-row flex-wrap gap-3">
@@ -232,6 +343,40 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
           )}
         </View>
       )}
+      {kind === 'lab' ? (
+        <Controller
+          control={control}
+          name="below"
+          render={({ field }) => (
+            <Toggle
+              label="Less than this: the lab wrote <"
+              hint="Below what it could see is not none"
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      ) : null}
+      {kind === 'xrf' ? (
+        <>
+          <View className="flex-row flex-wrap gap-3">
+            {words('device', 'Instrument, as its checks are filed')}
+            {words('certificate', 'Certificate of who read it')}
+          </View>
+          <Controller
+            control={control}
+            name="decidedBy"
+            render={({ field }) => (
+              <Pick
+                label="Who read it"
+                value={field.value}
+                options={DECIDERS.map((value) => ({ value, label: say(value) }))}
+                onChange={field.onChange}
+              />
+            )}
+          />
+        </>
+      ) : null}
       {kind === 'xrf' ? (
         <View className="flex-row flex-wrap gap-3">
           {number('bandLow', 'Inconclusive from', 'from the instrument’s sheet, if it has a range')}

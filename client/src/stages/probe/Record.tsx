@@ -1,24 +1,24 @@
 /** Every reading of a surface, kept for good: a correction is a new record that says why. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatMeasure, measure, say, standingReadings, type Reading, type Surface } from '@roughsill/core';
+import { resultText, say, saysSomething, standingReadings, type Reading, type Surface } from '@roughsill/core';
 import { Button, Empty, Panel, TextField, useUnits, useWhen, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
 
 function resultWords(r: Reading, units: 'ft' | 'm'): string {
   if (r.kind === 'withdrawn') return 'withdrawn';
   if (r.kind === 'spot') return `swab ${say(r.spot ?? 'unclear')}`;
-  if (r.trace) return `${say(r.kind)}, trace`;
-  if (r.value === null || r.unit === null) return `${say(r.kind)}, answer not in`;
-  if (r.kind === 'air') return `air ${formatMeasure(measure(r.value, r.unit), units)}, ${r.humidityPct} % RH`;
-  return `${say(r.kind)} ${formatMeasure(measure(r.value, r.unit), units)}`;
+  if (r.kind === 'report') return `${say(r.kind)}: ${say(r.finding ?? 'unclear')}`;
+  const text = resultText(r, units);
+  if (text === null) return `${say(r.kind)}, answer not in`;
+  return r.kind === 'air' ? `air ${text}, ${r.humidityPct} % RH` : `${say(r.kind)} ${text}`;
 }
 
 const depthWords = (r: Reading): string =>
   r.kind === 'moisture' || r.kind === 'air' || r.kind === 'surfaceTemp' || r.sampleId !== null
     ? ''
-    : r.kind === 'xrf'
-      ? 'reads through all coats'
+    : r.kind === 'xrf' || r.kind === 'report'
+      ? 'speaks of all coats'
       : r.toSubstrate
         ? 'through all coats'
         : `${r.reachedLayerIds.length === 1 ? 'the face' : `${r.reachedLayerIds.length} coats`} only`;
@@ -34,7 +34,7 @@ export function Record({
 }) {
   const units = useUnits();
   const when = useWhen();
-  const standing = new Set(standingReadings(surface.readings).map((r) => r.id));
+  const standing = new Set(standingReadings(surface).map((r) => r.id));
   const list = [...surface.readings].sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
   return (
     <Panel title="Record" aside={`${list.length}`} testID="record">
@@ -66,6 +66,7 @@ function Withdraw({ jobId, surface, reading }: { readonly jobId: string; readonl
   const [problem, setProblem] = useState<string>();
   if (why === null) return <Button look="quiet" label="Withdraw" says={`Withdraw this reading`} onPress={() => setWhy('')} />;
   const save = () => {
+    if (!saysSomething(why)) return setProblem('Say in a word or two why it is withdrawn.');
     const { id: _id, by: _by, ...blank } = reading;
     const fields = {
       ...blank,
@@ -79,6 +80,8 @@ function Withdraw({ jobId, surface, reading }: { readonly jobId: string; readonl
       bandHigh: null,
       humidityPct: null,
       trace: false,
+      below: false,
+      finding: null,
       note: '',
       supersedesId: reading.id,
       supersedesWhy: why.trim(),

@@ -3,9 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import {
   ANALYSES,
-  formatMeasure,
   LAB_UNITS,
-  measure,
+  resultText,
   say,
   type Analysis,
   type JobFacts,
@@ -32,11 +31,7 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
   const run = (draft: Parameters<typeof commit>[1][number], what: string | null) =>
     setProblems(dispatch(commit(facts.job.id, [draft], what)));
   const result = line.result;
-  const says = result?.trace
-    ? 'trace'
-    : result && result.value !== null && result.unit !== null
-      ? formatMeasure(measure(result.value, result.unit), units)
-      : '';
+  const says = (result && resultText(result, units)) ?? '';
   const edge = state === 'due' || line.numberTwice ? 'border-oxide' : state === 'in' ? 'border-verdigris' : 'border-ochre';
   return (
     <View
@@ -163,6 +158,7 @@ interface AnswerFields {
   readonly value: number | null;
   readonly unit: LabUnit | null;
   readonly trace: boolean;
+  readonly below: boolean;
   readonly analysis: Analysis | null;
   readonly note: string;
 }
@@ -171,20 +167,28 @@ function Answer({ asbestos, onSave }: { readonly asbestos: boolean; readonly onS
   const [value, setValue] = useState<number | null>(null);
   const [unit, setUnit] = useState<LabUnit | ''>(asbestos ? 'mass%' : '');
   const [trace, setTrace] = useState(false);
+  const [below, setBelow] = useState(false);
   const [analysis, setAnalysis] = useState<Analysis>('plm');
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<string>();
   const save = () => {
     if (value === null && !trace) return setProblem('Enter the result.');
     if (!trace && unit === '') return setProblem('State the unit: %, ppm or mg/cm².');
-    onSave({ value: trace ? null : value, unit: trace ? null : unit || null, trace, analysis: asbestos ? analysis : null, note });
+    onSave({
+      value: trace ? null : value,
+      unit: trace ? null : unit || null,
+      trace,
+      below: below && !trace,
+      analysis: asbestos ? analysis : null,
+      note,
+    });
   };
   return (
     <View className="gap-3 py-2" testID="answer-form">
       <View className="flex-row flex-wrap gap-3">
         <View className="min-w-[9rem] flex-1">
           <NumberField
-            label={asbestos ? 'Asbestos, 0 if none was seen' : 'Result, 0 if under the limit'}
+            label={asbestos ? 'Asbestos, 0 if none was seen' : 'Result, 0 if the lab saw none'}
             value={value}
             optional
             decimals={4}
@@ -208,6 +212,7 @@ function Answer({ asbestos, onSave }: { readonly asbestos: boolean; readonly onS
           </View>
         )}
       </View>
+      <Toggle label="Less than this: the lab wrote <" hint="Below what it could see is not none" value={below} onChange={setBelow} />
       {asbestos ? (
         <>
           <Toggle label="Trace: seen, too little to measure" value={trace} onChange={setTrace} />

@@ -34,7 +34,7 @@ interface FilmPanelProps {
 export function FilmPanel({ jobId, surface, hold }: FilmPanelProps) {
   const [form, setForm] = useState<Kind | null>(null);
   const when = useWhen();
-  const readings = standingReadings(surface.readings).filter((r) => r.kind === 'crossCut' || r.kind === 'knife' || r.kind === 'drop');
+  const readings = standingReadings(surface).filter((r) => r.kind === 'crossCut' || r.kind === 'knife' || r.kind === 'drop');
   return (
     <Panel title="Does the film hold" testID="film">
       <AnswerRow label="From what was cut and tried" value={say(hold.value)} of="whether the film holds" because={hold.because} />

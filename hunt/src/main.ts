@@ -1,0 +1,49 @@
+/** Runs a hunt and tells what it found; the process ends with 1 when a law is broken. */
+import { readFileSync } from 'node:fs';
+import { hunt, keep, LAWS } from './hunt';
+
+const asked = JSON.parse(process.argv[2] ?? '{}') as {
+  surfaces?: number;
+  seed?: number;
+  laws?: string;
+  first?: boolean;
+  quiet?: boolean;
+  dir: string;
+  regressions: string;
+};
+const laws = (asked.laws ?? '').split(',').filter((x) => x !== '');
+const unknown = laws.filter((x) => !LAWS.some((l) => l.id === x));
+if (unknown.length > 0) {
+  process.stderr.write(`no such law: ${unknown.join(', ')}; there are ${LAWS.map((l) => l.id).join(', ')}\n`);
+  process.exit(2);
+}
+const say = (text: string) => void (asked.quiet || process.stdout.write(`${text}\n`));
+const { surfaces = 3000, seed = 1, first = false } = asked;
+const started = Date.now();
+let broken = 0;
+
+/** Places where a hunt once found something: they are looked at again in every run. */
+const kept = JSON.parse(readFileSync(asked.regressions, 'utf8')) as {
+  readonly name: string;
+  readonly seed: number;
+  readonly surfaces: number;
+}[];
+for (const k of first ? [] : kept) {
+  const { finds } = hunt({ surfaces: k.surfaces, seed: k.seed, laws, shrink: false });
+  for (const f of finds) {
+    broken += 1;
+    say(`${f.law} broken again at "${k.name}": ${f.says}`);
+  }
+}
+const { surfaces: seen, finds } = hunt({ surfaces, seed, laws, first, shrink: !first });
+for (const f of finds) {
+  broken += 1;
+  say(`${f.law} (${LAWS.find((l) => l.id === f.law)!.says}): ${f.count} times; smallest: ${f.says}`);
+}
+if (finds.length > 0 && !first) {
+  keep(asked.dir, finds);
+  say(`the smallest jobs lie in ${asked.dir}`);
+}
+if (first && finds[0]) say(`${finds[0].law}: ${finds[0].says}`);
+say(`${seen} surfaces, seed ${seed}, ${LAWS.length} laws, ${((Date.now() - started) / 1000).toFixed(0)} s: ${broken} broken`);
+process.exit(broken > 0 ? 1 : 0);
