@@ -45,6 +45,7 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   await expect(app.id('next-test')).toContainText('Cut a notch through all coats and swab each');
   await app.id('record-spot').click();
   await app.pick('swab', 'unchanged');
+  await app.pick('control', 'worked');
   await app.id('save-reading').click();
   await expect(app.id('section')).toHaveAttribute('aria-label', /acrylic, white, lead not found; oil paint, green, lead assumed/);
   await expect(app.id('next-test')).toContainText('Cut a notch through all coats');

@@ -13,6 +13,8 @@ export interface SurfaceContext {
   /** Year that governs the surface: its own, else the space's, else the job's. Null: unknown. */
   readonly builtYear: number | null;
   readonly dwelling: boolean;
+  /** Public money is in the work: HUD's own prohibitions bind. */
+  readonly assisted: boolean;
   readonly site: {
     readonly power: YesNo;
     readonly water: YesNo;

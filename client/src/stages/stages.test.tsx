@@ -111,9 +111,17 @@ test('probe: the next test is named with its reason, and a face swab leaves the 
   fireEvent.click(screen.getByTestId('record-spot'));
   const form = await screen.findByTestId('reading-form');
   fireEvent.click(within(form).getByRole('radio', { name: 'unchanged' }));
+  expect(form.textContent).toMatch(/Unchanged proves nothing until the control/);
+  fireEvent.click(within(form).getByRole('radio', { name: 'worked' }));
   fireEvent.click(screen.getByTestId('save-reading'));
   await waitFor(() => expect(surface().readings).toHaveLength(1));
-  expect(surface().readings[0]).toMatchObject({ kind: 'spot', spot: 'unchanged', toSubstrate: false, reachedLayerIds: ['ow-sash-coat1'] });
+  expect(surface().readings[0]).toMatchObject({
+    kind: 'spot',
+    spot: 'unchanged',
+    control: 'worked',
+    toSubstrate: false,
+    reachedLayerIds: ['ow-sash-coat1'],
+  });
   expect(screen.getByRole('button', { name: /^why: coat 2, lead assumed/ })).toBeTruthy();
 });
 

@@ -308,6 +308,25 @@ test('every method on every material, part, place and lead state has a verdict w
       }),
       {},
     ],
+    [failing(), { job: { childUnder6: 'yes' } }],
+    [failing(), { job: { childUnder6: 'yes', rulebook: 'uk' } }],
+    [aSurface({ element: 'doubleHungSash', parts }), { job: { rulebook: 'uk' } }],
+    [aSurface({ element: 'ceiling', material: 'gypsumPlaster', layers: [aLayer(0, { binder: 'textured' })] }), {}],
+    [
+      aSurface({
+        element: 'ceiling',
+        material: 'aluminium',
+        yearMade: 1979,
+        layers: [aLayer(0, { binder: 'textured' })],
+        samples: [0, 1, 2].map((i) =>
+          aSample({ id: `b-${i}`, hazard: 'asbestos', kind: 'bulk', suspect: 'texturedCoat', takenAt: AT, atX: 0.1 + 0.3 * i, atY: 0.5 }),
+        ),
+        readings: [0, 1, 2].map((i) =>
+          aReading({ id: `says-${i}`, kind: 'bulk', sampleId: `b-${i}`, value: 0.4, unit: 'mass%', analysis: 'pointCount', device: '' }),
+        ),
+      }),
+      {},
+    ],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
   ];
   corners.forEach(([s, setup]) => look({ ...s, parts: s.parts.length ? s.parts : parts }, setup));

@@ -55,8 +55,8 @@ function rankFor(aim: Aim, o: MethodOption): number {
   if (aim === 'fastest') return hours + (o.perM2.dwellHours ? midpoint(o.perM2.dwellHours) * 0.05 : 0);
   if (aim === 'cheapest') return cost;
   if (aim === 'bareClear' || aim === 'patina') return o.harm * 1e6 + cost;
-  // A cover hides the piece for good: it stands with what goes deepest.
-  const depth = o.methodId === 'cover' ? biteDepth('bare') : biteDepth(o.bite);
+  // A cover hides the piece for good: it stands with what goes deepest. A sealer comes after what a film can be kept up by.
+  const depth = o.methodId === 'cover' ? biteDepth('bare') : o.methodId === 'encapsulate' ? biteDepth('loose') : biteDepth(o.bite);
   return (depth * 10 + o.harm) * 1e6 + cost;
 }
 
@@ -75,7 +75,7 @@ export type OptionMemo = Map<string, readonly MethodOption[]>;
 /** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
 function memoKey(s: SurfaceSheet, part: PartKind): string {
   const d = s.depths;
-  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
+  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.asbestosTrace}|${s.assisted}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
 }
 
 /**
@@ -145,7 +145,7 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
   // Doing nothing and hiding it are always compared, but they are decisions for a person, not a default.
   const best =
     options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'leave' && o.methodId !== 'cover') ??
-    options.find((o) => o.verdict !== 'blocked');
+    options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'cover');
   if (!chosen && best) return everydayAnswer('choice.bestForAim', best.methodId);
   const refused = chosen
     ? [

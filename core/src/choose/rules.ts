@@ -115,18 +115,31 @@ export const RULES: readonly Rule[] = [
   rule('lead.hepaShroud', 'care', 'law', 'cfr40-745.85a3', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.hepaShroudUk', 'care', 'hazard', 'clw2002', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule('lead.untested', 'note', 'hazard', 'job-record', (m) => m.disturbs, [is('leadInReach', ...UNPROVEN)]),
-  rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', (m) => m.dust === 'high', [is('leadTrace', true), is('leadAnywhere', 'notFound')]),
-  rule('lead.notCertified', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadInReach', ...PRESENT), is('certified', false), is('minorWork', 'over'), is('dwelling', true)]),
-  rule('lead.windowNeverMinor', 'block', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadInReach', ...PRESENT), is('certified', false), is('window', true), is('dwelling', true), is('minorWork', 'within')]),
+  rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound')]),
+  rule('lead.notCertified', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('certified', false), is('minorWork', 'over'), is('dwelling', true)]),
+  rule('lead.windowNeverMinor', 'block', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadAnywhere', ...PRESENT), is('certified', false), is('window', true), is('dwelling', true), is('minorWork', 'within')]),
   rule('lead.wholePieceCounts', 'care', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
-  rule('lead.rubsChild', 'block', 'hazard', 'trade-aim', (m) => m.bite === 'none' || m.bite === 'skin', [is('rubs', true), is('childOrPregnancy', 'yes', 'unknown')]),
-  rule('lead.rubs', 'care', 'hazard', 'trade-aim', (m) => m.bite === 'none' || m.bite === 'skin', [is('rubs', true), is('childOrPregnancy', 'no')]),
+  rule('lead.failingChild', 'block', 'hazard', 'cfr24-35.1330', (m) => m.id === 'leave', [is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'us')]),
+  rule('lead.failingChildUk', 'block', 'hazard', 'trade-aim', (m) => m.id === 'leave', [is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'uk')]),
+  // A rule about films: what cleans is not held up by it.
+  rule('lead.rubsChild', 'block', 'hazard', 'trade-aim', (m) => (m.bite === 'none' || m.bite === 'skin') && !isHelper(m), [is('rubs', true), is('childOrPregnancy', 'yes', 'unknown')]),
+  rule('lead.rubs', 'care', 'hazard', 'trade-aim', (m) => (m.bite === 'none' || m.bite === 'skin') && !isHelper(m), [is('rubs', true), is('childOrPregnancy', 'no')]),
   rule('lead.staysBelow', 'note', 'trade', 'trade-aim', (m) => m.bite !== 'bare', [is('leadAnywhere', ...PRESENT)]),
 
   // Asbestos
   rule('asbestos.noDisturbing', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.noDisturbingUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
+  rule('asbestos.puttyCut', 'block', 'law', 'cfr29-1926.1101', (m) => m.takes.includes('putty'), [is('glazed', true), is('asbestosPutty', ...PRESENT), is('rulebook', 'us')]),
+  rule('asbestos.puttyCutUk', 'block', 'law', 'uk-asbestos', (m) => m.takes.includes('putty'), [is('glazed', true), is('asbestosPutty', ...PRESENT), is('rulebook', 'uk')]),
   rule('asbestos.putty', 'care', 'hazard', 'trade-strip', (m) => m.bite === 'bare', [is('part', 'besideGlass'), is('glazed', true), is('asbestosPutty', ...PRESENT)]),
+  // Sealing it is regulated work of its own; a board is screwed through it.
+  rule('asbestos.sealing', 'care', 'law', 'cfr29-1926.1101', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
+  rule('asbestos.sealingUk', 'care', 'law', 'uk-asbestos', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
+  rule('asbestos.noScrews', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestos', ...PRESENT)]),
+  rule('asbestos.noScrewsBelow', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestosBelow', ...PRESENT)]),
+  // At or under the limit is not none: wet methods and HEPA still bind.
+  rule('asbestos.traceDry', 'block', 'hazard', 'osha-trace', (m) => m.handDry || (m.powered && !m.hepa), [is('asbestosTrace', true)]),
+  rule('asbestos.trace', 'care', 'hazard', 'osha-trace', (m) => m.disturbs && !m.handDry && (!m.powered || m.hepa), [is('asbestosTrace', true)]),
   // The plaster below: wearing it to dust is out; laying it bare without cutting it is work for a careful hand.
   rule('asbestos.belowDust', 'block', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust === 'high', [is('asbestosBelow', ...PRESENT)]),
   rule('asbestos.belowCare', 'care', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust !== 'high', [is('asbestosBelow', ...PRESENT)]),
@@ -151,6 +164,7 @@ export const RULES: readonly Rule[] = [
 
   // Mold
   rule('mold.dry', 'block', 'hazard', 'trade-mold', (m) => m.handDry || (m.powered && !m.hepa), [is('moldy', true)]),
+  rule('mold.noCover', 'block', 'hazard', 'trade-mold', (m) => m.id === 'encapsulate' || m.id === 'cover', [is('moldy', true)]),
   rule('mold.school', 'note', 'trade', 'firm-setting', (m) => m.id === 'moldWash' || m.id === 'moldBiocide' || m.id === 'moldBleach', [is('moldy', true)]),
   rule('mold.bleachApart', 'care', 'hazard', 'trade-mold', (m) => m.id === 'moldBleach', [is('moldy', true)]),
 
@@ -198,7 +212,7 @@ export const RULES: readonly Rule[] = [
   // Heat
   rule('heat.flameNever', 'block', 'trade', 'nps-pb10', (m) => m.flame, [is('methodSuits', true)]),
   rule('heat.glass', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('part', 'besideGlass')]),
-  rule('heat.veneer', 'block', 'trade', 'trade-heat', (m) => m.heatC !== null, [is('material', 'plywood')]),
+  rule('heat.veneer', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null, [is('material', 'plywood')]),
   rule('heat.scorch', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('clear', true)]),
   rule(
     'heat.fireWatch',

@@ -4,6 +4,7 @@ import type { SurfaceContext } from '../context';
 import { holdsSilica, isPresent, lastFaceC, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
 import { ELEMENTS, failsByDegree } from '../walk';
 import type { TrialBook } from '../trial';
+import { FERROUS } from '../catalogue/method';
 import { biteDepth, METHODS, type Bite, type Method, type Takes } from '../catalogue';
 
 /** What a surface brings to the rules, whatever the method and part. */
@@ -15,6 +16,7 @@ export interface SurfaceSheet {
   readonly asbestos: HazardState;
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
+  readonly asbestosTrace: boolean;
   readonly depths: LeadDepths;
   readonly leadTrace: boolean;
   readonly casein: boolean;
@@ -40,6 +42,8 @@ export interface SurfaceSheet {
   readonly isFace: boolean;
   readonly minorWork: boolean | null;
   readonly dwelling: boolean;
+  /** Public money is in the work. */
+  readonly assisted: boolean;
   readonly clearTopcoat: boolean;
   readonly glazed: boolean;
   readonly site: SurfaceContext['site'];
@@ -54,6 +58,7 @@ export interface Sheet {
   readonly asbestos: HazardState;
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
+  readonly asbestosTrace: boolean;
   readonly material: Material;
   readonly part: PartKind;
   readonly place: string;
@@ -133,7 +138,7 @@ function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
   if (is('textured')) out.push('texture');
   if (is('distemper', 'limewash')) out.push('distemper');
   if (is('casein')) out.push('casein');
-  if (METAL.includes(s.material) && s.rustGrade !== 0) out.push('rust');
+  if (FERROUS.includes(s.material) && s.rustGrade !== 0) out.push('rust');
   if (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0) out.push('mold');
   return out;
 }
@@ -150,6 +155,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     asbestos: ctx.asbestos.coat.value,
     asbestosBelow: ctx.asbestos.below.value,
     asbestosPutty: ctx.asbestos.putty.value,
+    asbestosTrace: ctx.asbestos.trace,
     depths: leadDepths(lead),
     leadTrace: lead.trace,
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
@@ -169,6 +175,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     isFace: element.shape === 'face' && s.element !== 'shutter' && s.element !== 'floorBoards',
     minorWork: ctx.minorWork,
     dwelling: ctx.dwelling,
+    assisted: ctx.assisted,
     clearTopcoat: s.topcoat === 'clearVarnish' || s.aim === 'bareClear',
     glazed: s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass'),
     site: ctx.site,
@@ -211,7 +218,8 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     trial: s.trials[method.id]?.state ?? 'none',
     owned: ctx.settings.rates[method.id]?.owned ?? true,
     infraredAllowed: ctx.settings.allowInfraredOnLead,
-    dryAllowed: ctx.settings.allowDryScrapeOutdoors && s.place === 'outside',
+    // The school stands outdoors, and not where 24 CFR 35.140 binds.
+    dryAllowed: ctx.settings.allowDryScrapeOutdoors && s.place === 'outside' && !s.assisted,
     softBlastAllowed: ctx.settings.allowSoftBlastOnTimber,
     stopOnLead: ctx.settings.stopOnLead,
     moldSchool: ctx.settings.moldSchool,
@@ -225,6 +233,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     asbestos: s.asbestos,
     asbestosBelow: s.asbestosBelow,
     asbestosPutty: s.asbestosPutty,
+    asbestosTrace: s.asbestosTrace,
     material: s.material,
     part,
     place: s.place,

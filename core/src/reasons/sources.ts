@@ -49,6 +49,8 @@ export const SOURCES = {
   'cfr40-763.86': pub('US', '40 CFR 763.86', 'how many samples of each homogeneous area'),
   'cfr40-763.87': pub('US', '40 CFR 763.87', 'an area is negative only when every sample is'),
   'cfr40-61.141': pub('US', '40 CFR 61.141', 'under 10 % by eye: a point count may show 1 % or less'),
+  'cfr24-35.1330': pub('US', '24 CFR 35.1330; HUD Guidelines ch. 5', 'deteriorated lead paint is treated', 'Binding in assisted housing; taken here as good practice wherever a small child lives.'),
+  'osha-trace': { kind: 'mem', title: '29 CFR 1926.1101, letters of interpretation', at: 'at or below 1 %: wet methods, HEPA, no dry sweeping', where: 'any' },
   'cfr24-35.1350': pub('US', '24 CFR 35.1350(d)', 'the smallest work in publicly assisted housing'),
   'epa-mold': pub('US', 'EPA 402-K-01-001, table 2', 'mold: sizes, equipment, containment'),
   s520: { kind: 'mem', title: 'ANSI/IICRC S520', at: 'conditions 1, 2 and 3', where: 'any' },
