@@ -291,7 +291,7 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
       ) : kind === 'report' ? (
         <>
           <Words look="note">
-            A certified inspector’s determination of this piece, with all its coats. Who signed it stands under “where”.
+            A certified inspector’s determination of this piece, with all its coats. Write who signed it, and when, below.
           </Words>
           <Controller
             control={control}
@@ -312,8 +312,8 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
             </Words>
           ) : null}
           <View className="flex-row flex-wrap gap-3">
-            {words('certificate', 'Certificate of the inspector')}
-            {words('file', 'File of the report')}
+            {words('certificate', 'Its certificate')}
+            {words('file', 'Its file')}
           </View>
         </>
       ) : (
@@ -360,8 +360,8 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
       {kind === 'xrf' ? (
         <>
           <View className="flex-row flex-wrap gap-3">
-            {words('device', 'Instrument, as its checks are filed')}
-            {words('certificate', 'Certificate of who read it')}
+            {words('device', 'Instrument')}
+            {words('certificate', 'Reader’s certificate')}
           </View>
           <Controller
             control={control}
