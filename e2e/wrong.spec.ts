@@ -46,7 +46,7 @@ test('a correction is a new record that says why; both stay', async ({ app, page
   await page.getByRole('link', { name: /Lower sash/ }).click();
   await app.button('Withdraw this reading').click();
   await app.button('Withdraw it').click();
-  await expect(page.getByText('say why it replaces the earlier reading')).toBeVisible();
+  await expect(page.getByText('Say in a word or two why it is withdrawn')).toBeVisible();
   await page.getByLabel('Why is it withdrawn').fill('wrong sash');
   await app.button('Withdraw it').click();
   await expect(app.id('record')).toContainText('Replaces an earlier record: wrong sash');
@@ -58,7 +58,7 @@ test('a file that is cut short, of a newer version, or wrong inside is refused w
   const good = example('one-window');
   for (const [text, says] of [
     [good.slice(0, 400), '(file): is not whole JSON'],
-    [good.replace('"version": 3', '"version": 7'), 'version: is 7; this Rough Sill reads up to 3'],
+    [good.replace('"version": 4', '"version": 7'), 'version: is 7; this Rough Sill reads up to 4'],
     [good.replace('"sharePct": 50', '"sharePct": 70'), 'surfaces[0].parts: the shares add to 120 %, not 100 %'],
     [good.replace('"element": "doubleHungSash"', '"element": "porthole"'), 'surfaces[0].element: is not one of'],
   ] as const) {
