@@ -73,7 +73,10 @@ const presumedBefore = (material: Surface['material'], { leadPresumedBefore, lea
 function byAge(coat: StackCoat, { ctx, material, anyFound, before }: Case): { state: HazardState; reason: Reason } {
   const { rulebook } = ctx;
   const { is: limit, source } = presumedBefore(material, rulebook);
-  if (before !== null) return { state: 'assumed', reason: before.reason };
+  // What was found on a neighbour only matters where the age would clear this one.
+  const presumed = ctx.builtYear !== null && ctx.builtYear < rulebook.leadPresumedBefore.is.value;
+  if (before !== null && (before.after !== null || !presumed || (coat.yearApplied !== null && coat.yearApplied >= limit.value)))
+    return { state: 'assumed', reason: before.reason };
   if (coat.yearApplied !== null && coat.yearApplied >= limit.value)
     return { state: 'notFound', reason: why('lead.coatAfterBan', source, { applied: [measure(coat.yearApplied, 'year'), limit] }) };
   if (ctx.builtYear === null) return { state: 'unknown', reason: why('lead.ageUnknown', source, { limit }) };
@@ -148,8 +151,8 @@ function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: Su
   return answer('notchAllCoats', why('next.notchSeesAll', 'cfr40-745.88'));
 }
 
-/** Rules that remember what was found at a place. */
-const BEFORE: ReadonlySet<string> = new Set(['lead.foundBefore', 'lead.foundInRoom', 'lead.foundOnGoneCoat', 'lead.findTakenBack']);
+/** Rules that remember what was found on what is not on the list any more: only a lab settles them. */
+const BEFORE: ReadonlySet<string> = new Set(['lead.foundBefore', 'lead.foundOnGoneCoat', 'lead.findTakenBack']);
 
 const liveSamples = (s: Surface, hazard: Sample['hazard']): Sample[] =>
   s.samples.filter((x) => x.removedAt === null && x.hazard === hazard);
