@@ -1,7 +1,6 @@
 /** Carries a random edit out as the product would: through changes, of which the door refuses what does not fit. */
 import {
   applyChange,
-  ENTITIES,
   jobProblems,
   scopeParent,
   specOf,
@@ -125,5 +124,3 @@ export function edited(facts: JobFacts, e: Edit): JobFacts {
   }
   return out === null || jobProblems(out, THIS_YEAR).length > 0 ? facts : out;
 }
-
-export const entitiesOfJob = (): Entity[] => ENTITIES.filter((e) => specOf(e).scope === 'job');

@@ -62,6 +62,7 @@ describe('what takes a reading out', () => {
     ['a swab against a lab', second({ kind: 'spot', spot: 'unchanged', value: null, unit: null }), 'found'],
     ['a moisture reading', second({ kind: 'moisture', value: 12, unit: '%MC' }), 'found'],
     ['a chip from another place', second({ atX: 0.9, atY: 0.9 }), 'found'],
+    ['an unsigned report', second({ kind: 'report', finding: 'noLead', certificate: '', value: null, unit: null }), 'assumed'],
     ['nothing: it was only taken back', second({ kind: 'withdrawn', value: null, unit: null }), 'assumed'],
   ])('%s', (_what, by, want) => {
     expect(stateOf(withReadings({ ...lead(1.2), atX: 0.1, atY: 0.1 }, { atX: 0.1, atY: 0.1, ...by }), young)).toBe(want);

@@ -188,9 +188,13 @@ function judgedReadings(s: Surface, rulebook: Rulebook, instruments: InstrumentB
 }
 const PENDING: Reading = { ...BLANK_READING, id: '', kind: 'lab', takenAt: '', by: '' };
 
-/** Finds that somebody took back, with nothing in their place. */
-const takenBack = (s: Surface, rulebook: Rulebook): Reading[] =>
-  standingOf(s).withdrawn.filter((r) => isLeadReading(r) && ['lead', 'waiting'].includes(judgeReading(r, rulebook, s.material).says));
+/** Finds that somebody took back, or replaced by a test that is not valid or not answered: nothing stands in their place. */
+function takenBack(s: Surface, rulebook: Rulebook, instruments: InstrumentBook = NO_INSTRUMENTS): Reading[] {
+  const says = (r: Reading) => judgeReading(r, rulebook, s.material, instruments).says;
+  const { withdrawn, replaced } = standingOf(s);
+  const gone = [...withdrawn, ...replaced.flatMap(([old, by]) => (['lead', 'noLead'].includes(says(by)) ? [] : [old]))];
+  return gone.filter((r) => isLeadReading(r) && ['lead', 'waiting'].includes(says(r)));
+}
 const latest = (times: readonly string[]): string | null => times.reduce<string | null>((a, t) => (a === null || t > a ? t : a), null);
 
 /** When lead was last found on this surface, by a reading that stands or one that was only taken back; null: never. */
@@ -206,7 +210,7 @@ export function leadCleared(s: Surface, rulebook: Rulebook, instruments: Instrum
   const judged = judgedReadings(s, rulebook, instruments);
   const coats = liveLayers(s);
   return (
-    takenBack(s, rulebook).length === 0 &&
+    takenBack(s, rulebook, instruments).length === 0 &&
     judged.every((j) => j.verdict.says === 'noLead' || j.verdict.says === 'unclear') &&
     judged.some(
       (j) => j.verdict.says === 'noLead' && (seesAll(j.reading) || (j.reach.below && coats.every((l) => j.reach.ids.includes(l.id)))),
@@ -217,7 +221,7 @@ export function leadCleared(s: Surface, rulebook: Rulebook, instruments: Instrum
 /** What was found here belongs to the place: it stays until a later test explains it, or the piece is known to be stripped or new. */
 function foundBefore(s: Surface, judged: readonly Judged[], ctx: SurfaceContext): Before | null {
   if (s.past !== 'asBefore' && saysSomething(s.pastWhy)) return null;
-  const back = takenBack(s, ctx.rulebook);
+  const back = takenBack(s, ctx.rulebook, ctx.instruments);
   if (back.length > 0) return { reason: why('lead.findTakenBack', 'job-record', {}), after: latest(back.map((r) => r.takenAt)) };
   const gone = new Set(s.layers.filter((l) => l.removedAt !== null).map((l) => l.id));
   const onGone = judged.filter(

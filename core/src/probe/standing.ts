@@ -63,6 +63,8 @@ export interface Standing {
   readonly readings: readonly Reading[];
   /** Taken back by somebody, with nothing in their place. */
   readonly withdrawn: readonly Reading[];
+  /** Taken out by another record, each with that record. */
+  readonly replaced: readonly (readonly [old: Reading, by: Reading])[];
   /** Records that meant to replace another and are not worth as much: both stand. */
   readonly tooWeak: readonly Reading[];
 }
@@ -76,6 +78,7 @@ export function standingOf(s: Recorded): Standing {
   const out = new Set<string>();
   const withdrawn: Reading[] = [];
   const tooWeak: Reading[] = [];
+  const replaced: [Reading, Reading][] = [];
   for (const by of s.readings) {
     const old = by.supersedesId === null ? undefined : byId.get(by.supersedesId);
     if (!old) continue;
@@ -85,8 +88,9 @@ export function standingOf(s: Recorded): Standing {
     }
     out.add(old.id);
     if (by.kind === 'withdrawn') withdrawn.push(old);
+    else replaced.push([old, by]);
   }
-  const is: Standing = { readings: s.readings.filter((r) => !out.has(r.id) && r.kind !== 'withdrawn'), withdrawn, tooWeak };
+  const is: Standing = { readings: s.readings.filter((r) => !out.has(r.id) && r.kind !== 'withdrawn'), withdrawn, replaced, tooWeak };
   remembered.set(s.readings, { samples: s.samples, is });
   return is;
 }
