@@ -84,7 +84,7 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     trial: {
       squares: p.trials.reduce((n, t) => n + t.squares, 0),
       open: p.trials.filter((t) => t.state.value === 'open').length,
-      missing: !p.issue.value && p.choice.parts.every((c) => c.selected.value !== null),
+      missing: p.issue.because.some((r) => r.rule.startsWith('issue.trial')),
       works: [...new Set(p.trials.filter((t) => t.state.value === 'works').map((t) => t.methodId))],
     },
     picks,

@@ -1,7 +1,7 @@
 /** One surface through all the stages: what follows from its facts, what it costs, whether its plan may go out, what comes next. */
 import { MASONRY, type JobFacts, type Problem, type Surface } from './facts';
 import { surfaceProblems } from './facts';
-import { methodById } from './catalogue';
+import { methodById, type Method } from './catalogue';
 import type { SurfaceContext } from './context';
 import { choose, picksOf, type Choice, type OptionMemo } from './choose';
 import { coat, type CoatingPlan } from './coat';
@@ -18,9 +18,9 @@ import {
   type TouchToday,
 } from './probe';
 import { protect, type Protection } from './protect';
-import { answer, why, type Answer } from './reasons';
+import { answer, why, type Answer, type Reason } from './reasons';
 import type { FirmSettings } from './rulebook';
-import { conclusionsOf, holdOf, trialBook, type Conclusion, type Hold } from './trial';
+import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from './trial';
 import type { TakeOff } from './walk';
 import { workPlan, type WorkPlan } from './work';
 
@@ -60,6 +60,7 @@ export const NEXT_ACTS = [
   'sampleAsbestos',
   'moldCause',
   'choose',
+  'chooseCoat',
   'trial',
   'waitForLab',
   'protect',
@@ -87,7 +88,7 @@ export function planSurface(
   const hold = holdOf(s);
   const choice = choose(s, ctx, area, lead, hold.value, memo);
   const protection = protect(s, ctx, choice, lead);
-  const coating = coat(s, ctx, area, choice);
+  const coating = coat(s, ctx, area, choice, lead);
   const work = workPlan({ s, ctx, choice, protection, coating, lead });
   const money = moneyOf(choice, protection, work, ctx.settings);
   const problems = surfaceProblems(facts, s, 'surface', thisYear);
@@ -101,7 +102,7 @@ export function planSurface(
     touch,
     trials,
     hold,
-    issue: issueOf(s, choice, ctx),
+    issue: issueOf(s, choice, ctx, trials, coating),
     choice,
     protection,
     coating,
@@ -131,17 +132,40 @@ function moneyOf(choice: Choice, protection: Protection, work: WorkPlan, setting
 const HISTORIC_BEFORE = 1945;
 
 /** A caustic, or a full plan for historic masonry, is not issued without a square of its own. */
-function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext): Answer<boolean> {
+function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext, trials: readonly Conclusion[], coating: CoatingPlan): Answer<boolean> {
   if (choice.parts.some((p) => p.selected.value === null)) return answer(false, why('issue.asks', 'job-record', {}, 'block'));
   const historic = ctx.site.listed === 'yes' || ctx.builtYear === null || ctx.builtYear < HISTORIC_BEFORE;
-  const held = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId))))].flatMap((m) => {
+  const picked = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId))))];
+  const held = picked.flatMap((m) => {
+    const spoken = againstSquares(m, trials, ctx);
+    if (spoken !== null) return [spoken];
     const asks = m.disturbs && ((m.caustic && m.trialFirst) || (MASONRY.includes(s.material) && m.trialFirst && historic));
     const state = ctx.trials[m.id]?.state;
     if (!asks || state === 'done') return [];
     const facts = { method: m.id, material: s.material };
     return [why(state === 'carried' ? 'issue.trialCarried' : 'issue.trialMissing', 'trade-trial', facts, 'block')];
   });
+  if (coating.refused.length > 0) held.push(why('issue.coatRefused', 'trade-prime', { topcoat: coating.topcoat.value ?? '' }, 'block'));
   return held.length > 0 ? answer(false, ...held) : answer(true, why('issue.ready', 'job-record'));
+}
+
+/**
+ * What the squares of a method say against it: harm, or a failure for as long as is planned or longer, on any of its coatings that no
+ * product lifted. Shorter failures only bracket.
+ */
+function againstSquares(m: Method, trials: readonly Conclusion[], ctx: SurfaceContext): Reason | null {
+  const own = trials.filter((t) => t.methodId === m.id);
+  const lifted = new Set(own.filter((t) => t.state.value === 'works').map((t) => t.coating.toLowerCase()));
+  const facts = { method: m.id };
+  for (const t of own) {
+    if (lifted.has(t.coating.toLowerCase())) continue;
+    if (t.harmed) return why('issue.trialHarmed', 'job-record', facts, 'block');
+    if (t.state.value === 'failed') return why('issue.trialFailed', 'job-record', facts, 'block');
+    const planned = usualMin(m, ctx.settings.rates[m.id]);
+    if (t.state.value === 'open' && t.squares > 0 && (planned === null || (t.bracketMin.notClean ?? 0) >= planned.high))
+      return why('issue.trialShort', 'job-record', facts, 'block');
+  }
+  return null;
 }
 
 /** The last reading of the face, else of the air, C. */
@@ -150,16 +174,22 @@ function faceOf(s: Surface): number | null {
   return lastFaceC(s);
 }
 
+/** A suspect that nobody has sampled yet. */
+const unsampled = (a: AsbestosPicture): boolean => [a.coat.value, a.below.value].some((v) => v === 'assumed' || v === 'unknown');
+
 /** The next thing on one surface, in the order of work. */
 function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>, ctx: SurfaceContext): SurfacePlan['next'] {
   const test = p.lead.next;
   if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
   if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
+  if (p.asbestos.coat.value !== 'waiting' && test.value === 'asbestosFirst' && unsampled(p.asbestos))
+    return { act: 'sampleAsbestos', because: test.because };
   if (test.value === 'notchAllCoats' || test.value === 'labAllCoats') return { act: 'test', because: test.because };
   const coat = p.asbestos.coat;
   if (coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value)) return { act: 'sampleAsbestos', because: coat.because };
   if (p.mold.value === 'found' && ctx.space.moisture === null) return { act: 'moldCause', because: p.mold.because };
   if (p.choice.parts.some((c) => !c.chosenByPerson)) return { act: 'choose', because: p.choice.required.because };
+  if (p.coating.refused.length > 0) return { act: 'chooseCoat', because: p.coating.refused };
   if (!p.issue.value && p.choice.parts.every((c) => c.selected.value !== null)) return { act: 'trial', because: p.issue.because };
   if (test.value === 'waitForLab' || coat.value === 'waiting') return { act: 'waitForLab', because: test.because };
   if (p.work.standsAt === 'protect') return { act: 'protect', because: p.protection.needed.because };

@@ -1,8 +1,21 @@
 /** Washing, soaking, cleaning: what water and a cloth take off, and mold by three schools. */
 import { PLASTER } from '../facts/vocabulary';
-import { BLADES, BY_BRUSH, eachPass, EVERY, ft2h, method, once, span } from './method';
+import { BLADES, BY_BRUSH, EVERY, ft2h, method, once, span, type Method } from './method';
 
 const MOLD = { takes: ['mold'], bite: 'skin', suits: EVERY, reach: BY_BRUSH, wet: true, leaves: ['water'], source: 'trade-mold' } as const;
+
+const PUTTY = {
+  takes: ['putty'],
+  bite: 'loose',
+  suits: ['softwood', 'tanninWood', 'oilyWood', 'mildSteel'],
+  reach: { besideGlass: 1 },
+  dust: 'low',
+  leaves: ['dust'],
+  harms: ['glass'],
+  consumables: [BLADES],
+  harm: 1,
+  source: 'trade-putty',
+} as const satisfies Partial<Method>;
 
 export const CLEAN = [
   method('washDegrease', {
@@ -39,11 +52,10 @@ export const CLEAN = [
     needs: ['water'],
     harms: ['board'],
     rate: ft2h(25, 60),
-    // Misted two to four times, minutes apart; more if it was painted.
-    passes: span(2, 4),
+    // Misted two to four times, minutes apart, more if it was painted: one pass.
     dwellH: span(0.25, 0.5),
     laying: { layM2PerH: 40, liftM2PerH: 10, rinseM2PerH: null, openLifeH: 0.7, coveredLifeH: 2, rinseWithinH: 1 },
-    consumables: [eachPass('water', 0.7, 'L', 0.05), BLADES],
+    consumables: [once('water', 2.8, 'L', 0.2), BLADES],
     harm: 1,
     source: 'trade-wash',
   }),
@@ -54,21 +66,20 @@ export const CLEAN = [
     rate: ft2h(45, 110),
     dwellH: span(1, 1.5),
     vapour: true,
+    leaves: ['bleach', 'water'],
     harms: ['grain'],
     consumables: [once('bleach', 0.12, 'L', 0.4)],
     harm: 1,
   }),
   method('puttyCut', {
-    takes: ['putty'],
-    bite: 'loose',
-    suits: ['softwood', 'tanninWood', 'oilyWood', 'mildSteel'],
-    reach: { besideGlass: 1 },
-    dust: 'low',
-    leaves: ['dust'],
-    harms: ['glass'],
+    ...PUTTY,
     rate: ft2h(2, 6),
-    consumables: [BLADES],
-    harm: 1,
-    source: 'trade-putty',
+  }),
+  // Hard putty is warmed, evenly and not hot, until the knife goes in; the glass is shielded.
+  method('puttyWarm', {
+    ...PUTTY,
+    heatC: 160,
+    needs: ['power'],
+    rate: ft2h(3, 8),
   }),
 ];

@@ -15,8 +15,7 @@ export const HEAT = [
     harms: ['glass', 'plywood'],
     rate: ft2h(10, 30),
     setUpH: span(0.25, 0.5),
-    // One warms, one scrapes.
-    people: 2,
+    paired: true,
     consumables: [BLADES],
     harm: 1,
     source: 'trade-heat',
@@ -31,6 +30,7 @@ export const HEAT = [
     leaves: ['char'],
     needs: ['power'],
     harms: ['glass', 'plywood'],
+    paired: true,
     rate: ft2h(8, 25),
     consumables: [BLADES],
     harm: 2,

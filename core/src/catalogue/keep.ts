@@ -1,5 +1,5 @@
 /** Leaving it, covering it, or letting the piece go: always compared. */
-import { TIMBER } from '../facts/vocabulary';
+import { METAL, PLASTER, TIMBER } from '../facts/vocabulary';
 import { BY_HAND, EVERY, ft2h, method, once, span } from './method';
 
 export const KEEP = [
@@ -23,6 +23,18 @@ export const KEEP = [
     leaves: ['water'],
     rate: ft2h(125, 300),
     consumables: [once('abrasive', 0.3, 'pieces', 0.5)],
+    source: 'trade-sand',
+  }),
+  // A school: a heavy primer over the washed old coat, so that only what was laid today is sanded.
+  method('thickPrimer', {
+    takes: ['coat'],
+    bite: 'none',
+    suits: [...TIMBER, ...PLASTER, ...METAL],
+    reach: BY_HAND,
+    disturbs: false,
+    exposure: 'none',
+    rate: ft2h(70, 160),
+    consumables: [once('thickPrimer', 0.2, 'L', 4.5), once('abrasive', 0.3, 'pieces', 0.5)],
     source: 'trade-sand',
   }),
   method('encapsulate', {

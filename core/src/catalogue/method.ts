@@ -10,7 +10,7 @@ export type Bite = (typeof BITES)[number];
 export const biteDepth = (b: Bite): number => BITES.indexOf(b);
 
 /** What it leaves behind, each of which must be proved gone before a primer. */
-export type Residue = 'dust' | 'solvent' | 'alkali' | 'acid' | 'wax' | 'water' | 'grit' | 'char' | 'grain';
+export type Residue = 'dust' | 'solvent' | 'alkali' | 'acid' | 'wax' | 'water' | 'grit' | 'char' | 'grain' | 'bleach';
 
 /** What it takes off. A method of which nothing is there is no method for the surface. */
 export type Takes = 'coat' | 'texture' | 'distemper' | 'casein' | 'rust' | 'mold' | 'dirt' | 'putty';
@@ -29,12 +29,14 @@ export interface Consumable {
     | 'readyCaustic'
     | 'bathPlace'
     | 'masonryGel'
+    | 'flushLiquid'
     | 'neutraliser'
     | 'milkPowder'
     | 'steelWool'
     | 'abrasive'
     | 'flapDiscs'
     | 'wireCups'
+    | 'nylonWheels'
     | 'rustAcid'
     | 'softGrit'
     | 'soda'
@@ -45,6 +47,7 @@ export interface Consumable {
     | 'biocide'
     | 'bleach'
     | 'encapsulant'
+    | 'thickPrimer'
     | 'coverBoard'
     | 'timber'
     | 'blades';
@@ -107,6 +110,8 @@ export interface Method {
   readonly needs: readonly Needs[];
   /** Coldest face on which it works, C; null: cold does not matter. */
   readonly coldestC: number | null;
+  /** On a hotter face it dries before it has worked, C; null: heat does not matter. */
+  readonly hottestC: number | null;
   /** Sun or wind dries it before it has worked. */
   readonly shade: boolean;
   /** What it harms besides the coating: words in reasons/en.ts. */
@@ -114,7 +119,10 @@ export interface Method {
   /** m2 per person-hour on flats, one pass. */
   readonly rate: { readonly lowM2PerH: number; readonly highM2PerH: number };
   readonly passes: { readonly low: number; readonly high: number };
+  /** Hands without which it cannot be done. */
   readonly people: 1 | 2;
+  /** Goes with one pair of hands or two: one warms, one scrapes. Person-hours are the same, the days are not. */
+  readonly paired: boolean;
   /** Person-hours to set up and to put away, whatever the area. */
   readonly setUpH: { readonly low: number; readonly high: number };
   /** Time that it works by itself, h, at about 20 C. */
@@ -180,10 +188,12 @@ const PLAIN = {
   leaves: [],
   needs: [],
   coldestC: null,
+  hottestC: null,
   shade: false,
   harms: [],
   passes: { low: 1, high: 1 },
   people: 1,
+  paired: false,
   setUpH: { low: 0, high: 0 },
   dwellH: null,
   laying: null,

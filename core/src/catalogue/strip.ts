@@ -2,6 +2,9 @@
 import { MASONRY, TIMBER } from '../facts/vocabulary';
 import { BY_BRUSH, eachPass, FERROUS, ft2h, method, once, span, type Method } from './method';
 
+/** What is laid dries where it lies on a face that is hotter. Common practice, no published source. */
+const DRIES_AT_C = 35;
+
 /** The firm's own mix and the ready-made one are one method at two prices. */
 const CAUSTIC = {
   bite: 'bare',
@@ -14,10 +17,31 @@ const CAUSTIC = {
   leaves: ['alkali', 'grain'],
   needs: ['water', 'drain'],
   coldestC: 8,
+  hottestC: DRIES_AT_C,
   shade: true,
   harms: ['aluminium', 'galvanised', 'tanninWood', 'glue', 'grain', 'putty'],
   dwellH: span(24, 168),
   harm: 2,
+  source: 'trade-strip',
+} as const satisfies Partial<Method>;
+/** Stage one off the surface, stage two out of the pores. */
+const TWO_STAGES = {
+  bite: 'bare',
+  suits: [...MASONRY, 'limePlaster'],
+  failsOn: ['limewash', 'epoxy'],
+  reach: { flat: 1, moulded: 0.8, turned: 0.7, carved: 0.5, tight: 0.6, underside: 0.6 },
+  wet: true,
+  vapour: true,
+  trialFirst: true,
+  leaves: ['solvent', 'water'],
+  coldestC: 8,
+  hottestC: DRIES_AT_C,
+  shade: true,
+  harms: ['mortar', 'glass', 'putty'],
+  passes: span(2, 3),
+  dwellH: span(0.5, 1.5),
+  laying: { layM2PerH: 14, liftM2PerH: 6, rinseM2PerH: 12, openLifeH: 1.25, coveredLifeH: 8, rinseWithinH: 0.3 },
+  harm: 1,
   source: 'trade-strip',
 } as const satisfies Partial<Method>;
 const CAUSTIC_BESIDE = [once('coverFilm', 1.2, 'm2', 0.3), once('neutraliser', 0.6, 'L', 1.1)];
@@ -32,6 +56,7 @@ export const STRIP = [
     vapour: true,
     leaves: ['solvent'],
     coldestC: 10,
+    hottestC: DRIES_AT_C,
     shade: true,
     harms: ['putty'],
     rate: ft2h(10, 30),
@@ -52,6 +77,7 @@ export const STRIP = [
     vapour: true,
     leaves: ['solvent'],
     coldestC: 12,
+    hottestC: DRIES_AT_C,
     harms: ['putty'],
     rate: ft2h(10, 25),
     passes: span(1, 2),
@@ -104,6 +130,7 @@ export const STRIP = [
     leaves: ['alkali'],
     needs: ['water'],
     coldestC: 8,
+    hottestC: DRIES_AT_C,
     shade: true,
     harms: ['aluminium', 'galvanised', 'tanninWood'],
     rate: ft2h(15, 35),
@@ -116,26 +143,18 @@ export const STRIP = [
     source: 'trade-strip',
   }),
   method('masonryStripper', {
-    bite: 'bare',
-    suits: [...MASONRY, 'limePlaster'],
-    failsOn: ['limewash', 'epoxy'],
-    reach: { flat: 1, moulded: 0.8, turned: 0.7, carved: 0.5, tight: 0.6, underside: 0.6 },
-    wet: true,
-    vapour: true,
-    trialFirst: true,
-    leaves: ['solvent', 'water'],
+    ...TWO_STAGES,
     needs: ['water', 'drain'],
-    coldestC: 8,
-    shade: true,
-    harms: ['mortar', 'glass', 'putty'],
     rate: ft2h(8, 22),
-    // Stage one off the surface, stage two out of the pores.
-    passes: span(2, 3),
     setUpH: span(1, 2.5),
-    dwellH: span(0.5, 1.5),
-    laying: { layM2PerH: 14, liftM2PerH: 6, rinseM2PerH: 12, openLifeH: 1.25, coveredLifeH: 8, rinseWithinH: 0.3 },
     consumables: [eachPass('masonryGel', 0.7, 'L', 9), once('coverFilm', 1.2, 'm2', 0.3), once('water', 30, 'L', 0.3)],
-    harm: 1,
-    source: 'trade-strip',
+  }),
+  // The same with the flushing liquid that the product brings: sprayed and vacuumed off, so that nothing runs away.
+  method('masonryKit', {
+    ...TWO_STAGES,
+    needs: ['power'],
+    rate: ft2h(6, 16),
+    setUpH: span(0.5, 1.5),
+    consumables: [eachPass('masonryGel', 0.7, 'L', 9), once('coverFilm', 1.2, 'm2', 0.3), once('flushLiquid', 2, 'L', 7)],
   }),
 ];

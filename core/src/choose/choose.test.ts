@@ -42,7 +42,7 @@ describe('the law on lead', () => {
     expect(option(failing({ readings: [clear] }), 'dryScrapeLoose').verdict).not.toBe('blocked');
   });
   test('hot air on lead is a firm setting, off by default; infrared is not', () => {
-    const s = bare({ readings: [found] });
+    const s = bare({ readings: [found], topcoat: 'waterborneEggshell' });
     const off = option(s, 'heatGun');
     expect([off.verdict, off.canInsist]).toEqual(['blocked', true]);
     const on = option(s, 'heatGun', 'flat', { settings: { allowHotAirOnLead: true } });
@@ -327,6 +327,13 @@ test('every method on every material, part, place and lead state has a verdict w
       }),
       {},
     ],
+    [bare({ readings: [aReading({ kind: 'surfaceTemp', value: -2, unit: 'C' })] }), { settings: { crew: 1 } }],
+    [bare({ readings: [aReading({ kind: 'surfaceTemp', value: 45, unit: 'C' })] }), {}],
+    [failing({ scrapped: true, conditions: ['runs'] }), {}],
+    [aSurface({ conditions: ['runs'] }), {}],
+    [bare({ element: 'wall', material: 'limePlaster' }), { job: { rulebook: 'uk' } }],
+    [bare({ element: 'siding' }), { space: { kind: 'elevation' } }],
+    [bare({ squares: [aSquare({ id: 'sq-1', methodId: 'solventGel', dwellMin: 60, lifted: 'bare', harms: ['softened'] })] }), {}],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
   ];
   corners.forEach(([s, setup]) => look({ ...s, parts: s.parts.length ? s.parts : parts }, setup));

@@ -56,7 +56,12 @@ function rankFor(aim: Aim, o: MethodOption): number {
   if (aim === 'cheapest') return cost;
   if (aim === 'bareClear' || aim === 'patina') return o.harm * 1e6 + cost;
   // A cover hides the piece for good: it stands with what goes deepest. A sealer comes after what a film can be kept up by.
-  const depth = o.methodId === 'cover' ? biteDepth('bare') : o.methodId === 'encapsulate' ? biteDepth('loose') : biteDepth(o.bite);
+  const depth =
+    o.methodId === 'cover'
+      ? biteDepth('bare')
+      : o.methodId === 'encapsulate' || o.methodId === 'thickPrimer'
+        ? biteDepth('loose')
+        : biteDepth(o.bite);
   return (depth * 10 + o.harm) * 1e6 + cost;
 }
 
@@ -75,7 +80,7 @@ export type OptionMemo = Map<string, readonly MethodOption[]>;
 /** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
 function memoKey(s: SurfaceSheet, part: PartKind): string {
   const d = s.depths;
-  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.asbestosTrace}|${s.assisted}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
+  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.asbestosTrace}|${s.leadPutty}|${s.assisted}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.wet}|${s.thinBoards}|${s.scrapped}|${s.runs}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
 }
 
 /**
@@ -132,6 +137,27 @@ function everydayAnswer(rule: 'choice.byPerson' | 'choice.bestForAim', method: M
   return made;
 }
 
+/** Doing nothing and hiding it are always compared, but they are decisions for a person, not a default. */
+const NEVER_BY_DEFAULT: readonly MethodId[] = ['leave', 'cover'];
+/** What stands in for the ordinary course where that is barred. */
+const SECOND_BEST: readonly MethodId[] = ['thickPrimer', 'encapsulate'];
+
+/**
+ * What a careful tradesman would do first: on a film that holds, wash, scuff, overcoat; else what goes no deeper than it must, in the order
+ * of the aim. Nothing is sealed, scraped or replaced by default where less will do.
+ */
+function byDefault(options: readonly MethodOption[]): MethodOption | undefined {
+  const open = options.filter((o) => o.verdict !== 'blocked' && !NEVER_BY_DEFAULT.includes(o.methodId));
+  const usual = open.filter((o) => !SECOND_BEST.includes(o.methodId) && !methodById(o.methodId).removesPiece);
+  const least = Math.min(...usual.map((o) => biteDepth(o.bite)));
+  return (
+    usual.find((o) => o.methodId === 'overcoat') ??
+    usual.find((o) => biteDepth(o.bite) === least) ??
+    open[0] ??
+    options.find((o) => o.verdict !== 'blocked' && o.methodId === 'leave')
+  );
+}
+
 function select(part: Part, options: readonly MethodOption[]): Answer<MethodId | null> {
   const chosen = options.find((o) => o.methodId === part.methodId);
   if (chosen && chosen.verdict !== 'blocked') return everydayAnswer('choice.byPerson', chosen.methodId);
@@ -142,10 +168,7 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
       ...chosen.because,
     );
   }
-  // Doing nothing and hiding it are always compared, but they are decisions for a person, not a default.
-  const best =
-    options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'leave' && o.methodId !== 'cover') ??
-    options.find((o) => o.verdict !== 'blocked' && o.methodId !== 'cover');
+  const best = byDefault(options);
   if (!chosen && best) return everydayAnswer('choice.bestForAim', best.methodId);
   const refused = chosen
     ? [

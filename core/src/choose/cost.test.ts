@@ -17,9 +17,9 @@ test('a worked example: wet scraping 100 ft2 of flats at 20 to 60 ft2 an hour', 
   expect(e.total.high).toBeCloseTo(5 * 58 + 3.716, 2);
 });
 
-test('passes and people multiply the hours: two people with infrared, two to three passes of a sander', () => {
-  const ir = methodById('infrared');
-  expect(unitEffort(ir, 'flat', DEFAULT_SETTINGS).personHours.high).toBeCloseTo(2 / (10 * FT2_M2), 6);
+test('passes and people multiply the hours: two people for a board, two to three passes of a sander', () => {
+  const board = methodById('cover');
+  expect(unitEffort(board, 'flat', DEFAULT_SETTINGS).personHours.high).toBeCloseTo(2 / (15 * FT2_M2), 6);
   const sander = methodById('hepaSand');
   const e = unitEffort(sander, 'flat', DEFAULT_SETTINGS).personHours;
   expect([e.low, e.high]).toEqual([expect.closeTo(2 / (100 * FT2_M2), 6), expect.closeTo(3 / (40 * FT2_M2), 6)]);

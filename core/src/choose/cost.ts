@@ -80,7 +80,7 @@ export function unitEffort(method: Method, part: PartKind, settings: FirmSetting
   const passes = learned?.passes ?? method.passes;
   const height = heightFactor(at.accessM) * method.people;
   const usual = { low: (passes.low * height) / (fast * speed), high: (passes.high * height) / (slow * speed) };
-  const personHours = hoursWith(learned, usual, passes, height / speed);
+  const personHours = hoursWith(learned, usual, passes, 1 / speed);
   const coverage = learned?.coverageLPerM2 ?? null;
   const materials = materialsOf(method, passes, own?.materialsPerM2 ?? null, coverage);
   const labour = times(personHours, settings.labourPerHour);

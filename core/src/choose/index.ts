@@ -1,3 +1,5 @@
+export { CLEAR_FILMS } from './depth';
+export { isMains, reactions } from './reacts';
 export { RULES, type Rule } from './rules';
 export { beside, choose, picksOf, type Choice, type MethodOption, type OptionMemo, type PartChoice } from './choose';
 export { effortOn, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';

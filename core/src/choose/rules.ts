@@ -31,6 +31,8 @@ const FIRE_WATCH = measure(60, 'min');
 
 const PRESENT: readonly HazardState[] = ['found', 'waiting', 'assumed', 'unknown'];
 const UNPROVEN: readonly HazardState[] = ['waiting', 'assumed', 'unknown'];
+/** Not when a square of its own has shown that it works here: a trial decides over a rule of thumb. */
+const noSquare: Condition = { asked: 'trial', is: ['none', 'carried', 'failed', 'harmed'] };
 const is = (asked: keyof Sheet, ...values: SheetValue[]): Condition => ({ asked, is: values });
 const any = () => true;
 const rule = (id: RuleId, effect: Effect, force: Force, source: SourceId, of: Rule['of'], conditions: readonly Condition[], limit?: Rule['limit']): Rule => ({
@@ -49,17 +51,23 @@ export const RULES: readonly Rule[] = [
   rule('fit.partOutOfReach', 'block', 'trade', 'trade-aim', any, [is('partReached', false)]),
   rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece && m.id !== 'cover' && !isHelper(m), [is('deepEnough', false)]),
   rule('fit.nothingToTake', 'block', 'trade', 'trade-aim', any, [is('nothingToTake', true)]),
-  rule('fit.failsOn', 'block', 'trade', 'trade-binder', (m) => m.failsOn.length > 0, [is('failsOnCoat', ...BINDERS)]),
+  rule('fit.failsOn', 'block', 'trade', 'trade-binder', (m) => m.failsOn.length > 0, [is('failsOnCoat', ...BINDERS), noSquare]),
   rule('fit.binderUnknown', 'note', 'trade', 'trade-trial', (m) => m.laying !== null || m.infrared, [is('binderUnknown', true), is('trial', 'none')]),
-  rule('fit.patina', 'block', 'trade', 'nps-pb1', (m) => m.bite === 'bare' && !m.removesPiece, [is('aim', 'patina'), is('required', 'none', 'skin', 'loose')]),
+  rule('fit.patina', 'block', 'trade', 'nps-pb1', (m) => m.bite === 'bare' && !m.removesPiece, [is('aim', 'patina')]),
   rule('fit.patinaHarm', 'care', 'trade', 'nps-pb1', (m) => m.harm >= 1 && m.bite !== 'bare', [is('aim', 'patina')]),
   rule('fit.notOwned', 'block', 'firm', 'firm-setting', any, [is('owned', false)]),
   rule('fit.tooCold', 'care', 'trade', 'trade-strip', (m) => m.coldestC !== null, [is('tooCold', true)]),
+  rule('fit.frozen', 'block', 'trade', 'trade-interval', (m) => m.wet || m.laying !== null, [is('frozen', true)]),
+  rule('fit.tooHot', 'block', 'trade', 'trade-strip', (m) => m.hottestC !== null, [is('tooHot', true)]),
+  rule('fit.harmsMaterial', 'care', 'trade', 'trade-aim', (m) => m.harms.length > 0, [is('harmsMaterial', true)]),
+  rule('fit.alone', 'care', 'trade', 'trade-heat', (m) => m.people === 2 || m.paired, [is('alone', true)]),
+  rule('fit.scrapped', 'block', 'trade', 'job-record', (m) => m.disturbs && !m.removesPiece && !isHelper(m), [is('scrapped', true)]),
+  rule('fit.runs', 'care', 'trade', 'trade-sand', (m) => m.id === 'overcoat' || m.id === 'thickPrimer' || m.id === 'encapsulate', [is('runs', true)]),
   rule('fit.takesSoundPaint', 'care', 'trade', 'trade-aim', any, [is('takesSound', true)]),
   rule('fit.oilSoaked', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('oilSoaked', true)]),
-  rule('fit.replaceLast', 'care', 'trade', 'trade-aim', (m) => m.removesPiece, [is('oilSoaked', false)]),
+  rule('fit.replaceLast', 'care', 'trade', 'trade-aim', (m) => m.removesPiece, [is('oilSoaked', false), is('scrapped', false)]),
   rule('fit.leaveSound', 'note', 'trade', 'trade-aim', (m) => m.id === 'leave', [is('failing', false)]),
-  rule('fit.overLoose', 'block', 'trade', 'nps-pb10', (m) => m.id === 'overcoat' || m.id === 'encapsulate', [is('failing', true)]),
+  rule('fit.overLoose', 'block', 'trade', 'nps-pb10', (m) => m.id === 'overcoat' || m.id === 'encapsulate' || m.id === 'thickPrimer', [is('failing', true)]),
   rule('fit.damp', 'care', 'trade', 'trade-mold', any, [is('damp', true)]),
 
   // Lead
@@ -71,8 +79,8 @@ export const RULES: readonly Rule[] = [
   rule('lead.infraredOff', 'block', 'firm', 'firm-setting', (m) => m.infrared, [is('leadInReach', ...PRESENT), is('infraredAllowed', false)]),
   rule('lead.powerNoHepa', 'block', 'law', 'cfr40-745.85a3', (m) => m.powered && !m.hepa && m.blast === 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.powerNoHepaUk', 'block', 'hazard', 'clw2002', (m) => m.powered && !m.hepa && m.blast === 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
-  rule('lead.blastOpen', 'block', 'law', 'cfr40-745.85a3', (m) => m.blast !== 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
-  rule('lead.blastOpenUk', 'block', 'hazard', 'clw2002', (m) => m.blast !== 'no', [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
+  rule('lead.blastOpen', 'block', 'law', 'cfr40-745.85a3', (m) => m.blast !== 'no' && !m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
+  rule('lead.blastOpenUk', 'block', 'hazard', 'clw2002', (m) => m.blast !== 'no' && !m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule(
     'lead.openFlame',
     'block',
@@ -115,6 +123,7 @@ export const RULES: readonly Rule[] = [
   rule('lead.hepaShroud', 'care', 'law', 'cfr40-745.85a3', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.hepaShroudUk', 'care', 'hazard', 'clw2002', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule('lead.untested', 'note', 'hazard', 'job-record', (m) => m.disturbs, [is('leadInReach', ...UNPROVEN)]),
+  rule('lead.putty', 'care', 'hazard', 'trade-putty', (m) => m.takes.includes('putty'), [is('leadPutty', true)]),
   rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound')]),
   rule('lead.notCertified', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('certified', false), is('minorWork', 'over'), is('dwelling', true)]),
   rule('lead.windowNeverMinor', 'block', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadAnywhere', ...PRESENT), is('certified', false), is('window', true), is('dwelling', true), is('minorWork', 'within')]),
@@ -131,7 +140,10 @@ export const RULES: readonly Rule[] = [
   rule('asbestos.noDisturbingUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
   rule('asbestos.puttyCut', 'block', 'law', 'cfr29-1926.1101', (m) => m.takes.includes('putty'), [is('glazed', true), is('asbestosPutty', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.puttyCutUk', 'block', 'law', 'uk-asbestos', (m) => m.takes.includes('putty'), [is('glazed', true), is('asbestosPutty', ...PRESENT), is('rulebook', 'uk')]),
-  rule('asbestos.putty', 'care', 'hazard', 'trade-strip', (m) => m.bite === 'bare', [is('part', 'besideGlass'), is('glazed', true), is('asbestosPutty', ...PRESENT)]),
+  // Beside the glass the film lies on the putty: what goes through it cuts, soaks or heats the putty.
+  rule('asbestos.puttyInto', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs && !m.takes.includes('putty'), [is('part', 'besideGlass'), is('asbestosPutty', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'us')]),
+  rule('asbestos.puttyIntoUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs && !m.takes.includes('putty'), [is('part', 'besideGlass'), is('asbestosPutty', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'uk')]),
+  rule('asbestos.putty', 'care', 'hazard', 'trade-strip', (m) => m.disturbs || m.id === 'thickPrimer', [is('part', 'besideGlass'), is('glazed', true), is('asbestosPutty', ...PRESENT), is('meetsMaterial', false)]),
   // Sealing it is regulated work of its own; a board is screwed through it.
   rule('asbestos.sealing', 'care', 'law', 'cfr29-1926.1101', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.sealingUk', 'care', 'law', 'uk-asbestos', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
@@ -140,17 +152,21 @@ export const RULES: readonly Rule[] = [
   // At or under the limit is not none: wet methods and HEPA still bind.
   rule('asbestos.traceDry', 'block', 'hazard', 'osha-trace', (m) => m.handDry || (m.powered && !m.hepa), [is('asbestosTrace', true)]),
   rule('asbestos.trace', 'care', 'hazard', 'osha-trace', (m) => m.disturbs && !m.handDry && (!m.powered || m.hepa), [is('asbestosTrace', true)]),
-  // The plaster below: wearing it to dust is out; laying it bare without cutting it is work for a careful hand.
-  rule('asbestos.belowDust', 'block', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust === 'high', [is('asbestosBelow', ...PRESENT)]),
-  rule('asbestos.belowCare', 'care', 'hazard', 'trade-sample', (m) => m.bite === 'bare' && m.disturbs && m.dust !== 'high', [is('asbestosBelow', ...PRESENT)]),
+  // What lies below the paint: nothing goes into it. A stroke that ends in a sound coat above it is work for a careful hand.
+  rule('asbestos.belowInto', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs, [is('asbestosBelow', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'us')]),
+  rule('asbestos.belowIntoUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestosBelow', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'uk')]),
+  rule('asbestos.belowCare', 'care', 'hazard', 'trade-sample', (m) => m.disturbs || m.id === 'thickPrimer', [is('asbestosBelow', ...PRESENT), is('meetsMaterial', false)]),
 
   // Silica, once the tool is through the paint
-  rule('silica.dryGrind', 'block', 'hazard', 'cfr29-1926.1153', (m) => m.bite === 'bare' && ((m.powered && !m.hepa && !m.wet) || m.blast !== 'no'), [is('silica', true), is('rulebook', 'us')]),
-  rule('silica.dryGrindUk', 'block', 'hazard', 'uk-silica', (m) => m.bite === 'bare' && ((m.powered && !m.hepa && !m.wet) || m.blast !== 'no'), [is('silica', true), is('rulebook', 'uk')]),
+  rule('silica.dryGrind', 'block', 'hazard', 'cfr29-1926.1153', (m) => m.bite === 'bare' && !m.hepa && ((m.powered && !m.wet) || m.blast !== 'no'), [is('silica', true), is('rulebook', 'us')]),
+  rule('silica.dryGrindUk', 'block', 'hazard', 'uk-silica', (m) => m.bite === 'bare' && !m.hepa && ((m.powered && !m.wet) || m.blast !== 'no'), [is('silica', true), is('rulebook', 'uk')]),
   rule('silica.someDust', 'care', 'hazard', 'trade-sand', (m) => m.bite === 'bare' && (m.handDry || m.hepa), [is('silica', true)]),
 
   // The site
   rule('site.gas', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('gasPipe', true)]),
+  rule('site.gasBlast', 'block', 'hazard', 'trade-blast', (m) => m.blast !== 'no', [is('gasPipe', true)]),
+  rule('site.gasSpark', 'care', 'hazard', 'trade-rust', (m) => (m.powered && m.blast === 'no') || m.vapour || (m.takes.includes('rust') && m.handDry), [is('gasPipe', true)]),
+  rule('site.mainsWet', 'block', 'hazard', 'trade-strip', (m) => m.needs.includes('power') && !m.wet && m.blast === 'no', [is('wet', true)]),
   rule('site.wiring', 'care', 'hazard', 'trade-strip', (m) => m.wet || m.id === 'steam', [is('wiring', true)]),
   rule('site.alarm', 'care', 'trade', 'trade-heat', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90), [is('alarm', true)]),
   rule('site.heater', 'care', 'hazard', 'trade-heat', (m) => m.vapour || m.wet, [is('liveHeater', true)]),
@@ -164,7 +180,7 @@ export const RULES: readonly Rule[] = [
 
   // Mold
   rule('mold.dry', 'block', 'hazard', 'trade-mold', (m) => m.handDry || (m.powered && !m.hepa), [is('moldy', true)]),
-  rule('mold.noCover', 'block', 'hazard', 'trade-mold', (m) => m.id === 'encapsulate' || m.id === 'cover', [is('moldy', true)]),
+  rule('mold.noCover', 'block', 'hazard', 'trade-mold', (m) => m.id === 'encapsulate' || m.id === 'cover' || m.id === 'thickPrimer', [is('moldy', true)]),
   rule('mold.school', 'note', 'trade', 'firm-setting', (m) => m.id === 'moldWash' || m.id === 'moldBiocide' || m.id === 'moldBleach', [is('moldy', true)]),
   rule('mold.bleachApart', 'care', 'hazard', 'trade-mold', (m) => m.id === 'moldBleach', [is('moldy', true)]),
 
@@ -172,10 +188,11 @@ export const RULES: readonly Rule[] = [
   rule('trial.needed', 'care', 'trade', 'trade-trial', (m) => m.trialFirst, [is('trial', 'none')]),
   rule('trial.carriedOnly', 'care', 'trade', 'trade-trial', any, [is('trial', 'carried')]),
   rule('trial.didNotWork', 'block', 'trade', 'job-record', any, [is('trial', 'failed')]),
+  rule('trial.didHarm', 'block', 'hazard', 'job-record', any, [is('trial', 'harmed')]),
 
   // Strippers
   rule('caustic.tannin', 'block', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'tanninWood')]),
-  rule('caustic.oilyWood', 'care', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'oilyWood')]),
+  rule('caustic.oilyWood', 'care', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'oilyWood'), noSquare]),
   rule('caustic.metal', 'block', 'hazard', 'trade-strip', (m) => m.caustic, [is('material', 'aluminium', 'galvanised')]),
   rule('caustic.inside', 'block', 'trade', 'trade-strip', (m) => m.caustic && m.needs.includes('drain'), [is('place', 'inside')]),
   rule('caustic.firmOff', 'block', 'firm', 'firm-setting', (m) => m.id === 'causticPoultice', [is('causticAllowed', false), is('timber', true)]),
@@ -184,17 +201,20 @@ export const RULES: readonly Rule[] = [
   rule('bath.benchOnly', 'block', 'trade', 'trade-strip', (m) => m.benchOnly, [is('place', 'inside', 'outside')]),
   rule('bath.glue', 'care', 'trade', 'trade-strip', (m) => m.benchOnly, [is('timber', true)]),
   rule('milk.noCasein', 'block', 'trade', 'trade-strip', (m) => m.id === 'milkPowder', [is('casein', false)]),
-  rule('solvent.casein', 'block', 'trade', 'trade-strip', (m) => m.id === 'solventGel', [is('casein', true)]),
+  rule('solvent.casein', 'block', 'trade', 'trade-strip', (m) => m.id === 'solventGel', [is('casein', true), noSquare]),
   rule('solvent.dried', 'note', 'trade', 'trade-strip', (m) => m.id === 'solventGel' || m.id === 'neutralStripper', [is('methodSuits', true)]),
   rule('solvent.inside', 'care', 'hazard', 'trade-strip', (m) => m.vapour, [is('place', 'inside')]),
   rule('solvent.putty', 'care', 'trade', 'trade-strip', (m) => (m.vapour || m.caustic) && m.harms.includes('putty'), [is('part', 'besideGlass')]),
-  rule('masonry.gentlest', 'note', 'trade', 'nps-pb1', (m) => m.id === 'masonryStripper', [is('methodSuits', true)]),
-  rule('masonry.twoStages', 'note', 'trade', 'trade-strip', (m) => m.id === 'masonryStripper', [is('methodSuits', true)]),
+  rule('masonry.gentlest', 'note', 'trade', 'nps-pb1', (m) => m.id === 'masonryStripper' || m.id === 'masonryKit', [is('methodSuits', true)]),
+  rule('masonry.twoStages', 'note', 'trade', 'trade-strip', (m) => m.id === 'masonryStripper' || m.id === 'masonryKit', [is('methodSuits', true)]),
+  rule('masonry.ownFlush', 'note', 'trade', 'trade-strip', (m) => m.id === 'masonryKit', [is('methodSuits', true)]),
   rule('masonry.runOff', 'care', 'hazard', 'trade-strip', (m) => m.needs.includes('drain'), [is('place', 'outside')]),
   rule('strip.shade', 'note', 'trade', 'trade-strip', (m) => m.shade && m.laying !== null, [is('place', 'outside')]),
 
   // Rust
-  rule('rust.order', 'note', 'trade', 'trade-rust', (m) => m.takes.includes('rust') && (m.powered || m.handDry) && m.blast === 'no', [is('metalBelow', true)]),
+  rule('rust.order', 'note', 'trade', 'trade-rust', (m) => m.takes.includes('rust') && (m.powered || m.handDry) && m.blast === 'no' && m.id !== 'nylonWheel', [is('metalBelow', true)]),
+  rule('nylon.light', 'note', 'trade', 'trade-rust', (m) => m.id === 'nylonWheel', [is('methodSuits', true)]),
+  rule('acid.eyewash', 'care', 'hazard', 'ansi-z358', (m) => m.acid, [is('methodSuits', true)]),
   rule('rust.acidRinse', 'care', 'hazard', 'trade-rust', (m) => m.acid, [is('metalBelow', true)]),
   rule('rust.shakes', 'note', 'trade', 'mem-vibration', (m) => m.shakes, [is('methodSuits', true)]),
 
@@ -205,15 +225,19 @@ export const RULES: readonly Rule[] = [
   rule('distemper.all', 'note', 'trade', 'trade-wash', (m) => m.id === 'distemperWash', [is('nothingToTake', false)]),
   rule('wash.gate', 'note', 'trade', 'trade-wash', (m) => m.id === 'washDegrease', [is('methodSuits', true)]),
   rule('putty.cut', 'note', 'trade', 'trade-putty', (m) => m.id === 'puttyCut', [is('methodSuits', true)]),
+  rule('putty.warm', 'care', 'trade', 'trade-putty', (m) => m.id === 'puttyWarm', [is('methodSuits', true)]),
   rule('cover.noFace', 'block', 'trade', 'trade-aim', (m) => m.id === 'cover', [is('plainFace', false)]),
   rule('cover.aim', 'block', 'trade', 'trade-aim', (m) => m.id === 'cover', [is('aim', 'bareClear', 'patina')]),
   rule('cover.hides', 'care', 'trade', 'trade-aim', (m) => m.id === 'cover', [is('methodSuits', true)]),
 
   // Heat
-  rule('heat.flameNever', 'block', 'trade', 'nps-pb10', (m) => m.flame, [is('methodSuits', true)]),
+  rule('heat.flameNever', 'block', 'hazard', 'nps-pb10', (m) => m.flame, [is('methodSuits', true)]),
   rule('heat.glass', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('part', 'besideGlass')]),
   rule('heat.veneer', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null, [is('material', 'plywood')]),
-  rule('heat.scorch', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('clear', true)]),
+  // Dust, nests and old sheathing smoulder behind a lap; the board is thin and curls.
+  rule('heat.thinBoards', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('thinBoards', true)]),
+  rule('heat.scorchClear', 'block', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150 && !m.takes.includes('putty'), [is('clear', true), noSquare]),
+  rule('heat.scorch', 'care', 'trade', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150 && !m.takes.includes('putty'), [is('methodSuits', true)]),
   rule(
     'heat.fireWatch',
     'note',
@@ -226,16 +250,19 @@ export const RULES: readonly Rule[] = [
   rule('steam.dryOut', 'care', 'trade', 'trade-heat', (m) => m.id === 'steam', [is('methodSuits', true)]),
 
   // Sanding and blasting
+  rule('sand.pad', 'note', 'trade', 'trade-sand', (m) => m.id === 'padSand', [is('methodSuits', true)]),
+  rule('keep.thickPrimer', 'note', 'trade', 'trade-sand', (m) => m.id === 'thickPrimer', [is('methodSuits', true)]),
   rule('sand.glass', 'care', 'trade', 'trade-sand', (m) => m.id === 'wetSand' || m.id === 'drySand', [is('part', 'besideGlass')]),
   rule('sand.noShroud', 'block', 'firm', 'firm-setting', (m) => m.hepa, [is('ownsHepa', false)]),
   rule('sand.dustCloud', 'care', 'trade', 'trade-sand', (m) => m.dust === 'high' && m.blast === 'no', [is('place', 'inside'), is('leadInReach', 'notFound')]),
   rule('blast.masonry', 'block', 'hazard', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'brick', 'stone')]),
+  rule('blast.concrete', 'care', 'trade', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'concrete')]),
   rule('blast.timberOff', 'block', 'firm', 'firm-setting', (m) => m.blast === 'soft', [is('timber', true), is('softBlastAllowed', false)]),
   rule('blast.sodaTannin', 'care', 'trade', 'trade-blast', (m) => m.id === 'sodaBlast', [is('timber', true)]),
-  rule('blast.sweep', 'note', 'trade', 'trade-blast', (m) => m.blast === 'soft', [is('methodSuits', true)]),
+  rule('blast.sweep', 'note', 'trade', 'trade-blast', (m) => m.id === 'sweepBlast', [is('methodSuits', true)]),
   rule('blast.hopper', 'note', 'hazard', 'trade-blast', (m) => m.blast !== 'no', [is('methodSuits', true)]),
-  rule('blast.inside', 'block', 'trade', 'trade-blast', (m) => m.blast !== 'no', [is('place', 'inside')]),
-  rule('blast.hardTimber', 'block', 'trade', 'nps-pb6', (m) => m.blast === 'hard', [is('timber', true)]),
+  rule('blast.inside', 'block', 'trade', 'trade-blast', (m) => m.blast !== 'no' && !m.hepa, [is('place', 'inside')]),
+  rule('blast.hardTimber', 'block', 'hazard', 'nps-pb6', (m) => m.blast === 'hard', [is('timber', true)]),
   rule('blast.softTrial', 'care', 'trade', 'trade-blast', (m) => m.blast === 'soft', [is('timber', true)]),
 ];
 

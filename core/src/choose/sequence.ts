@@ -1,7 +1,8 @@
 /** In which order the methods of a surface are worked, whatever order they were entered in, and why anything was moved. */
 import type { MethodId, PartKind, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import { why, type Reason } from '../reasons';
+import { why, type Reason, type RuleId } from '../reasons';
+import { isMains, reactions } from './reacts';
 
 export interface Stroke {
   readonly partId: string;
@@ -97,24 +98,19 @@ function orderReason(first: Stroke, then: Stroke): Reason {
   return why('order.roughFirst', 'trade-strip', facts);
 }
 
-/** Neighbours that react, or that do not go together on one piece. */
+/** What reacts in this order, and a mains tool on what a wet stroke left: a rinse, its proof and drying stand between (work/steps.ts). */
 function apartReasons(strokes: readonly Stroke[]): Reason[] {
   const ms = [...new Set(strokes.map((x) => x.methodId))].map(methodById);
   const out: Reason[] = [];
-  const vapour = ms.find((m) => m.vapour && !m.takes.includes('mold'));
-  const hot = ms.find((m) => m.heatC !== null && m.heatC > 150);
-  if (vapour && hot) out.push(why('order.noHeatOnSolvent', 'trade-strip', { first: vapour.id, then: hot.id }, 'care', 'hazard'));
-  const bleach = ms.find((m) => m.id === 'moldBleach');
-  const acid = ms.find((m) => m.acid);
-  if (bleach && acid) out.push(why('apart.bleachAcid', 'trade-mold', { first: bleach.id, then: acid.id }, 'care', 'hazard'));
-  // Degreasing ends with alcohol and water.
-  const alcohol = ms.find((m) => m.id === 'washDegrease');
-  if (bleach && alcohol) out.push(why('apart.bleachAlcohol', 'trade-mold', { first: alcohol.id, then: bleach.id }, 'care', 'hazard'));
-  const caustic = ms.find((m) => m.caustic);
-  if (caustic && acid) out.push(why('apart.causticAcid', 'trade-strip', { first: caustic.id, then: acid.id }, 'care', 'hazard'));
-  const wet = ms.find((m) => m.wet && m.laying !== null);
-  const mains = ms.find((m) => m.needs.includes('power') && !m.wet);
-  if (wet && mains) out.push(why('apart.mainsWet', 'trade-strip', { first: wet.id, then: mains.id }, 'care', 'hazard'));
+  const add = (rule: RuleId, first: Method, then: Method) => {
+    if (!out.some((r) => r.rule === rule)) out.push(why(rule, 'trade-strip', { first: first.id, then: then.id }, 'care', 'hazard'));
+  };
+  ms.forEach((first, i) => {
+    for (const then of ms.slice(i + 1)) {
+      for (const { rule } of reactions(first, then)) add(rule, first, then);
+      if (first.wet && isMains(then)) add('apart.mainsWet', first, then);
+    }
+  });
   return out;
 }
 

@@ -3,7 +3,7 @@ import { BINDERS, METAL, TIMBER, type Aim, type Binder, type Material, type Part
 import type { SurfaceContext } from '../context';
 import { holdsSilica, isPresent, lastFaceC, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
 import { ELEMENTS, failsByDegree } from '../walk';
-import type { TrialBook } from '../trial';
+import { endsClear, type TrialBook } from '../trial';
 import { FERROUS } from '../catalogue/method';
 import { biteDepth, METHODS, type Bite, type Method, type Takes } from '../catalogue';
 
@@ -17,6 +17,8 @@ export interface SurfaceSheet {
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
   readonly asbestosTrace: boolean;
+  /** Old putty is presumed to hold lead as old paint is: no test of it is on record. */
+  readonly leadPutty: boolean;
   readonly depths: LeadDepths;
   readonly leadTrace: boolean;
   readonly casein: boolean;
@@ -34,6 +36,11 @@ export interface SurfaceSheet {
   readonly anySound: boolean;
   readonly oilSoaked: boolean;
   readonly damp: boolean;
+  readonly wet: boolean;
+  /** Lapped boards with a cavity behind them. */
+  readonly thinBoards: boolean;
+  readonly scrapped: boolean;
+  readonly runs: boolean;
   /** Rubs in use or can be chewed. */
   readonly rubs: boolean;
   readonly childOrPregnancy: SurfaceContext['childOrPregnancy'];
@@ -59,6 +66,9 @@ export interface Sheet {
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
   readonly asbestosTrace: boolean;
+  readonly leadPutty: boolean;
+  /** The stroke goes through to what lies under the paint, or starts on it. */
+  readonly meetsMaterial: boolean;
   readonly material: Material;
   readonly part: PartKind;
   readonly place: string;
@@ -72,6 +82,10 @@ export interface Sheet {
   readonly failing: boolean;
   readonly oilSoaked: boolean;
   readonly damp: boolean;
+  readonly wet: boolean;
+  readonly thinBoards: boolean;
+  readonly scrapped: boolean;
+  readonly runs: boolean;
   readonly rubs: boolean;
   readonly childOrPregnancy: string;
   readonly casein: boolean;
@@ -92,9 +106,14 @@ export interface Sheet {
   readonly binderUnknown: boolean;
   readonly moldy: boolean;
   readonly tooCold: boolean;
+  readonly frozen: boolean;
+  readonly tooHot: boolean;
+  /** It is known to be hard on this very material. */
+  readonly harmsMaterial: boolean;
+  readonly alone: boolean;
   /** Rather hard on the old material for what is wanted. */
   readonly harsh: boolean;
-  readonly trial: 'done' | 'carried' | 'failed' | 'none';
+  readonly trial: 'done' | 'carried' | 'failed' | 'harmed' | 'none';
   readonly owned: boolean;
   readonly infraredAllowed: boolean;
   readonly dryAllowed: boolean;
@@ -123,6 +142,12 @@ export function coatsReached(bite: Bite, d: LeadDepths): number {
   return { none: 0, skin: Math.min(1, d.coats), loose: d.looseCoats, bare: d.coats }[bite];
 }
 
+/** Whether a stroke goes on until it meets the material: to bare, or through coats none of which is known to hold, or on no coat at all. */
+export function meetsMaterial(method: Method, d: LeadDepths): boolean {
+  if (!method.disturbs || method.removesPiece) return false;
+  return method.bite === 'bare' || (method.bite === 'loose' && d.looseCoats >= d.coats) || (method.bite === 'skin' && d.coats === 0);
+}
+
 function leadInReach(method: Method, d: LeadDepths): HazardState {
   // Taking a piece out reaches every coat on it, whatever is left behind.
   if (method.removesPiece) return d.all;
@@ -143,6 +168,8 @@ function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
   return out;
 }
 
+const isGlazed = (s: Surface): boolean => s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
+
 export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, required: Bite): SurfaceSheet {
   const element = ELEMENTS[s.element];
   const soundness = lead.coats.map((c) => c.coat.soundness);
@@ -156,6 +183,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     asbestosBelow: ctx.asbestos.below.value,
     asbestosPutty: ctx.asbestos.putty.value,
     asbestosTrace: ctx.asbestos.trace,
+    leadPutty: isGlazed(s) && s.past !== 'replaced' && (ctx.builtYear === null || ctx.builtYear < ctx.rulebook.leadPresumedBefore.is.value),
     depths: leadDepths(lead),
     leadTrace: lead.trace,
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
@@ -168,7 +196,11 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery') || failsByDegree(s).length > 0,
     anySound: soundness.includes('sound'),
     oilSoaked: has('oilSoaked'),
-    damp: has('wet') || has('moldy'),
+    damp: has('wet') || has('moldy') || (s.moldM2 ?? 0) > 0,
+    wet: has('wet'),
+    thinBoards: ctx.place !== 'bench' && (s.element === 'siding' || s.element === 'soffit') && TIMBER.includes(s.material),
+    scrapped: s.scrapped,
+    runs: has('runs'),
     rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
     childOrPregnancy: ctx.childOrPregnancy,
     isSash: s.element === 'doubleHungSash' || s.element === 'casementSash',
@@ -176,8 +208,8 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     minorWork: ctx.minorWork,
     dwelling: ctx.dwelling,
     assisted: ctx.assisted,
-    clearTopcoat: s.topcoat === 'clearVarnish' || s.aim === 'bareClear',
-    glazed: s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass'),
+    clearTopcoat: endsClear(s),
+    glazed: isGlazed(s),
     site: ctx.site,
     rulebook: ctx.rulebook.id,
   };
@@ -213,6 +245,11 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     failsOnCoat: refused,
     binderUnknown: inReach(s, method).includes('unknown'),
     moldy: s.moldy,
+    // Water that freezes where it lies cleans nothing and splits what it went into.
+    frozen: s.faceC !== null && s.faceC <= 0,
+    tooHot: method.hottestC !== null && s.faceC !== null && s.faceC > method.hottestC,
+    harmsMaterial: method.harms.some((h) => h === s.material),
+    alone: ctx.settings.crew === 1,
     tooCold: method.coldestC !== null && s.faceC !== null && s.faceC < method.coldestC,
     harsh: method.harm >= 2,
     trial: s.trials[method.id]?.state ?? 'none',
@@ -234,6 +271,8 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     asbestosBelow: s.asbestosBelow,
     asbestosPutty: s.asbestosPutty,
     asbestosTrace: s.asbestosTrace,
+    leadPutty: s.leadPutty,
+    meetsMaterial: meetsMaterial(method, s.depths),
     material: s.material,
     part,
     place: s.place,
@@ -247,6 +286,10 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     failing: s.failing,
     oilSoaked: s.oilSoaked,
     damp: s.damp,
+    wet: s.wet,
+    thinBoards: s.thinBoards,
+    scrapped: s.scrapped,
+    runs: s.runs,
     rubs: s.rubs && isPresent(s.depths.all),
     childOrPregnancy: s.childOrPregnancy,
     casein: s.casein,

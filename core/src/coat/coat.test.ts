@@ -109,7 +109,7 @@ describe('primer', () => {
     const part = planOf(aSurface({ layers: [aLayer(0, { soundness: 'failing' }), aLayer(1)] })).coating;
     expect(part.left.value).toBe('partly');
     expect(part.lines.find((l) => l.use === 'primer')!.areaM2).toBeLessThan(part.lines.find((l) => l.use === 'topcoat')!.areaM2);
-    const sound = planOf(aSurface()).coating;
+    const sound = planOf(aSurface({ layers: [aLayer(0, { binder: 'acrylic' })] })).coating;
     expect([sound.left.value, sound.lines.map((l) => l.use)]).toEqual(['coated', ['topcoat']]);
   });
   test('alkali left behind is named at the primer and proved gone before it', () => {
@@ -146,7 +146,7 @@ describe('schools', () => {
     expect(rules(sanded('alkydGloss'), {})).not.toContain('rinse.dustTack');
   });
   test('prime everything; what seals a mold stain, each with its warning', () => {
-    expect(rules(aSurface(), { primeAlways: true })).toContain('prime.always');
+    expect(rules(aSurface({ layers: [aLayer(0, { binder: 'acrylic' })] }), { primeAlways: true })).toContain('prime.always');
     const moldy = aSurface({
       element: 'ceiling',
       conditions: ['moldy'],

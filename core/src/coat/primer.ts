@@ -1,11 +1,15 @@
 /** Which primer, where: by material, what was left behind, what bleeds and what goes on top. */
-import { MASONRY, METAL, PLASTER, TIMBER, type Surface, type TopcoatId } from '../facts';
+import { MASONRY, PLASTER, TIMBER, type Binder, type Surface, type TopcoatId } from '../facts';
 import type { SurfaceContext } from '../context';
-import { methodById, type Residue } from '../catalogue';
+import { methodById, type Method, type Residue } from '../catalogue';
+import { FERROUS } from '../catalogue/method';
 import { picksOf, type Choice } from '../choose';
-import { answer, why, type Answer } from '../reasons';
+import { answer, why, type Answer, type Reason } from '../reasons';
 import { measure, type Measure } from '../units/units';
-import type { TakeOff } from '../walk';
+import { degreeShare, type TakeOff } from '../walk';
+import { leadDepths, type LeadPicture } from '../probe';
+import { endsClear } from '../trial';
+import { againstTopcoat, needsBond, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
 
@@ -23,14 +27,44 @@ export interface CoatingPlan {
   /** How the surface stands after removal. */
   readonly left: Answer<'bare' | 'partly' | 'coated'>;
   readonly bareM2: number;
-  readonly topcoat: Answer<TopcoatId>;
+  /** Null: it is left uncoated, and the reason says why. */
+  readonly topcoat: Answer<TopcoatId | null>;
+  /** Why the topcoat does not fit here; empty: it does. Then nothing is laid until another is chosen. */
+  readonly refused: readonly Reason[];
+  /** What nobody knows for certain, as questions beside the topcoat. */
+  readonly asks: readonly Reason[];
   readonly lines: readonly CoatLine[];
   /** Residues that must be proved gone before the primer. */
   readonly residues: readonly Residue[];
 }
 
-/** Of a part scraped to a sound layer, about this share ends bare. Common practice: spot-prime, and measure on the day. */
+/** Of a part scraped to a sound layer, about this share ends bare when nobody graded it. Common practice: spot-prime, and measure on the day. */
 const BARE_SHARE_OF_LOOSE = 0.35;
+/** An edge is followed until it holds: what was graded as failed grows by so much. Common practice, no published source. */
+const EDGES_GROW = 2;
+
+/** How much of a scraped face ends bare: by its degrees of flaking and rust where they were read (ISO 4628-3, -5). */
+function bareShareOfLoose(s: Surface): number {
+  const shares = (['flakeGrade', 'rustGrade'] as const).flatMap((g) => {
+    const degree = s[g];
+    const pct = degree === null ? null : degreeShare(g, degree);
+    return pct === null ? [] : [pct / 100];
+  });
+  return shares.length === 0 ? BARE_SHARE_OF_LOOSE : Math.min(1, Math.max(...shares) * EDGES_GROW);
+}
+
+/** The film that the next coat touches after a method: the top one, the first that holds, or none. */
+function filmUnder(m: Method, lead: LeadPicture): Binder[] {
+  if (m.bite === 'bare' || lead.coats.length === 0) return [];
+  // Scraping takes what is loose in patches: the top coat stays beside them, unless every coat is loose.
+  const top = lead.coats[0]!.coat;
+  return m.bite === 'loose' && top.soundness !== 'sound'
+    ? lead.coats
+        .slice(leadDepths(lead).looseCoats)
+        .slice(0, 1)
+        .map((c) => c.coat.binder)
+    : [top.binder];
+}
 /** Knots and a hand round each, share of bare softwood. Common practice. */
 const KNOT_SHARE = 0.05;
 
@@ -41,29 +75,26 @@ const MOLD_SEALS = {
   pva: { product: 'plasterSealer', rule: 'prime.moldPva', effect: 'care' },
 } as const;
 
-function defaultTopcoat(s: Surface, ctx: SurfaceContext): TopcoatId {
-  if (s.aim === 'bareClear') return 'clearVarnish';
-  if (METAL.includes(s.material)) return 'metalEnamel';
-  if (ctx.place === 'outside') return MASONRY.includes(s.material) ? 'limewash' : 'exteriorAcrylic';
-  if (s.material === 'limePlaster') return 'matEmulsion';
-  return TIMBER.includes(s.material) ? 'waterborneEggshell' : 'matEmulsion';
-}
-
-function primerFor(s: Surface, ctx: SurfaceContext, left: 'bare' | 'partly' | 'coated', topcoat: TopcoatId): Answer<PrimerId> {
+function primerFor(
+  s: Surface,
+  ctx: SurfaceContext,
+  left: 'bare' | 'partly' | 'coated',
+  films: readonly Binder[],
+  topcoat: TopcoatId,
+): Answer<PrimerId> {
   const top = TOPCOATS_DATA[topcoat];
   const facts = { material: s.material, topcoat };
+  if (left === 'coated' && s.element !== 'heater' && needsBond(films, topcoat))
+    return answer('bonding', why('prime.overHardFilm', 'trade-prime', facts));
   if (left === 'coated')
     return ctx.settings.primeAlways
       ? answer('bonding', why('prime.always', 'firm-setting', facts))
       : answer('none', why('prime.soundCoats', 'trade-prime', facts));
-  if (s.material === 'aluminium') return answer('none', why('prime.aluminiumNever', 'trade-prime', facts, 'care'));
+  if (s.element === 'heater' && FERROUS.includes(s.material)) return answer('heatResistant', why('prime.heater', 'trade-prime', facts));
+  if (s.material === 'aluminium') return answer('etch', why('prime.aluminium', 'trade-prime', facts));
   if (s.material === 'galvanised') return answer('etch', why('prime.galvanised', 'trade-prime', facts));
   if (s.material === 'mildSteel') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
-  if (s.material === 'castIron')
-    return answer(
-      s.element === 'heater' ? 'heatResistant' : 'zincPhosphate',
-      why(s.element === 'heater' ? 'prime.heater' : 'prime.steel', 'trade-prime', facts),
-    );
+  if (s.material === 'castIron') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
   if (s.material === 'limePlaster')
     return answer(topcoat === 'limewash' ? 'mineral' : 'plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
   if (PLASTER.includes(s.material)) return answer('plasterSealer', why('prime.plaster', 'trade-prime', facts));
@@ -93,25 +124,40 @@ const line = (
 });
 
 /** The coats from knots to finish for a surface, with litres and intervals. */
-export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Choice): CoatingPlan {
+export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Choice, lead: LeadPicture): CoatingPlan {
   const worked = choice.parts.flatMap((p) => (p.selected.value ? [{ areaM2: p.areaM2, method: methodById(p.selected.value) }] : []));
-  const bareM2 = worked.reduce(
-    (sum, w) => sum + w.areaM2 * (w.method.bite === 'bare' ? 1 : w.method.bite === 'loose' ? BARE_SHARE_OF_LOOSE : 0),
-    0,
-  );
+  const looseShare = bareShareOfLoose(s);
+  const bareM2 = worked.reduce((sum, w) => sum + w.areaM2 * (w.method.bite === 'bare' ? 1 : w.method.bite === 'loose' ? looseShare : 0), 0);
   const uncoated = s.layers.every((l) => l.removedAt !== null) && s.coatsCounted;
   const leftValue = uncoated || (bareM2 > 0 && bareM2 >= area.totalM2 * 0.98) ? 'bare' : bareM2 > 0 ? 'partly' : 'coated';
   const primedM2 = uncoated ? area.totalM2 : bareM2;
   const left = answer(leftValue, why(`left.${leftValue}`, 'trade-prime', { area: measure(primedM2, 'm2') })) as CoatingPlan['left'];
-  const topcoatId = s.topcoat ?? defaultTopcoat(s, ctx);
+  const films = [...new Set(worked.flatMap((w) => (w.areaM2 > 0 ? filmUnder(w.method, lead) : [])))];
+  const topcoatId = s.topcoat ?? usualTopcoat(s, ctx, films, endsClear(s));
+  const residues = [...new Set(choice.parts.flatMap((p) => picksOf(p).flatMap((x) => methodById(x.option.methodId).leaves)))];
+  if (topcoatId === null)
+    return {
+      left,
+      bareM2: 0,
+      topcoat: answer(null, why('topcoat.leftBare', 'trade-prime', { material: s.material })),
+      lines: [],
+      residues,
+      refused: [],
+      asks: [],
+    };
   const topcoat = answer(
     topcoatId,
     s.topcoat
       ? why('topcoat.byPerson', 'job-record', { topcoat: topcoatId })
       : why('topcoat.default', 'trade-prime', { topcoat: topcoatId, material: s.material }),
   );
-  const residues = [...new Set(choice.parts.flatMap((p) => picksOf(p).flatMap((x) => methodById(x.option.methodId).leaves)))];
-  if (worked.length > 0 && worked.every((w) => w.method.id === 'leave')) return { left, bareM2, topcoat, lines: [], residues };
+  // What is left alone or hidden behind a board is not coated.
+  if (worked.length > 0 && worked.every((w) => w.method.id === 'leave' || w.method.id === 'cover'))
+    return { left, bareM2, topcoat, lines: [], residues, refused: [], asks: [] };
+  const against = againstTopcoat(topcoatId, { s, ctx, films, bare: leftValue !== 'coated' });
+  const refused = against.filter((r) => r.effect === 'block');
+  const asks = against.filter((r) => r.effect !== 'block');
+  if (refused.length > 0) return { left, bareM2: primedM2, topcoat, lines: [], residues, refused, asks };
 
   const lines: CoatLine[] = [];
   const timber = TIMBER.includes(s.material);
@@ -126,7 +172,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ]),
     );
   }
-  const primer = primerFor(s, ctx, leftValue, topcoatId);
+  const primer = primerFor(s, ctx, leftValue, films, topcoatId);
   if (primer.value !== 'none') {
     const first = worked.some((w) => w.method.caustic) ? [why('prime.afterAlkali', 'trade-prime', {}, 'care')] : [];
     const data = PRIMERS_DATA[primer.value];
@@ -137,10 +183,12 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   }
   if (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0) {
     const seal = MOLD_SEALS[ctx.settings.moldSeal];
-    // One product that does both is laid once.
-    if (!lines.some((l) => l.product === seal.product))
-      lines.push(line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, [why(seal.rule, 'trade-mold', {}, seal.effect)]));
+    const because = [why(seal.rule, 'trade-mold', {}, seal.effect)];
+    const same = lines.findIndex((l) => l.product === seal.product);
+    // One product that does both is laid once, over the whole face, and what speaks for care is still said.
+    if (same < 0) lines.push(line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, because));
+    else lines[same] = line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, [...lines[same]!.because, ...because]);
   }
-  if (s.material !== 'aluminium') lines.push(line('topcoat', topcoatId, top, area.totalM2, topcoat.because));
-  return { left, bareM2: primedM2, topcoat, lines, residues };
+  lines.push(line('topcoat', topcoatId, top, area.totalM2, [...topcoat.because, ...asks]));
+  return { left, bareM2: primedM2, topcoat, lines, residues, refused, asks };
 }

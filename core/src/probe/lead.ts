@@ -17,7 +17,7 @@ export interface CoatLead {
   readonly because: readonly Reason[];
 }
 
-export type NextTest = 'none' | 'waitForLab' | 'notchAllCoats' | 'notchForDepth' | 'labAllCoats';
+export type NextTest = 'none' | 'asbestosFirst' | 'waitForLab' | 'notchAllCoats' | 'notchForDepth' | 'labAllCoats';
 
 export interface LeadPicture {
   readonly coats: readonly CoatLead[];
@@ -141,6 +141,10 @@ function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: Su
   if (coats.every((c) => c.state === 'notFound')) return answer('none', why('next.nothingToTest', 'job-record'));
   if (coats.some((c) => c.state === 'waiting'))
     return answer('waitForLab', why('next.waitForLab', 'trade-wait-lab', { days: measure(ctx.settings.labDays.lead * 24, 'h') }));
+  // A notch or a chip through all coats cuts what may hold asbestos: nobody does, before that is answered.
+  const cutInto = strictest([ctx.asbestos.coat.value, ctx.asbestos.below.value]);
+  if (isPresent(cutInto) && !(says('lead') && depthKnown))
+    return answer('asbestosFirst', why('next.asbestosFirst', ctx.rulebook.sources.asbestosWork, { state: cutInto }, 'care', 'hazard'));
   const disagree = coats.some((c) => c.because.some((r) => r.rule === 'lead.testsDisagree' || BEFORE.has(r.rule)));
   if (disagree) return answer('labAllCoats', why('next.labSettles', 'job-record'));
   if (says('lead') && depthKnown) return answer('none', why('next.foundIsEnough', 'job-record'));

@@ -228,12 +228,15 @@ describe('asbestos areas', () => {
     expect(planOf(ceiling('c'), { job: { yearBuilt: 1990, rulebook: 'uk' } }).asbestos.overall.value).toBe('assumed');
   });
 
-  test('old plaster is a suspect below the paint: grinding it is blocked, taking the paint with care is not', () => {
+  test('old plaster is a suspect below the paint: nothing goes into it, what ends in a sound coat above it needs care', () => {
     const p = planOf(aSurface({ element: 'wall', material: 'gypsumPlaster' }), { job: { yearBuilt: 1955 } });
     expect([p.asbestos.coat.value, p.asbestos.below.value]).toEqual(['notFound', 'unknown']);
     const verdict = (id: string) => p.choice.parts[0]!.options.find((o) => o.methodId === id)!;
-    expect(rulesOf(verdict('powerSand').because)).toContain('asbestos.belowDust');
-    expect(verdict('overcoat').verdict).not.toBe('blocked');
+    for (const id of ['powerSand', 'neutralStripper', 'steam']) expect(rulesOf(verdict(id).because)).toContain('asbestos.belowInto');
+    expect([verdict('overcoat').verdict, rulesOf(verdict('overcoat').because)]).toEqual([
+      'care',
+      expect.arrayContaining(['asbestos.belowCare']),
+    ]);
   });
 
   test('places are drawn inside the area, larger faces more often, the same for the same seed', () => {

@@ -95,6 +95,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
       left: stated(p.coating.left),
       bare: area(p.coating.bareM2),
       topcoat: stated(p.coating.topcoat),
+      refused: reasons(p.coating.refused),
       coats: p.coating.lines.map((l) => ({
         use: l.use,
         product: l.product,

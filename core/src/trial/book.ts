@@ -4,8 +4,8 @@ import { why, type Reason } from '../reasons';
 import type { Conclusion } from './conclude';
 
 export interface Learned {
-  /** done: tried here; carried: taken over from the same coating elsewhere; failed: tried, and nothing brought it off without harm. */
-  readonly state: 'done' | 'carried' | 'failed';
+  /** done: tried here; carried: taken over from the same coating elsewhere; failed: tried, and nothing brought it off; harmed: it did harm. */
+  readonly state: 'done' | 'carried' | 'failed' | 'harmed';
   /** At 20 C, h. Null: the method does not soak, or nothing worked. */
   readonly dwellH: { readonly low: number; readonly high: number } | null;
   readonly passes: { readonly low: number; readonly high: number } | null;
@@ -44,7 +44,7 @@ export function trialBook(conclusions: readonly Conclusion[]): TrialBook {
     const squares = all.reduce((n, c) => n + c.squares, 0);
     if (works.length === 0) {
       out[id] = {
-        state: 'failed',
+        state: all.some((c) => c.harmed) ? 'harmed' : 'failed',
         dwellH: null,
         passes: null,
         ease: { low: 1, high: 1 },
@@ -55,8 +55,9 @@ export function trialBook(conclusions: readonly Conclusion[]): TrialBook {
       };
       continue;
     }
+    const lifted = new Set(works.map((c) => c.coating.toLowerCase()));
     const differs = all
-      .filter((c) => c.state.value === 'failed')
+      .filter((c) => c.state.value === 'failed' && !lifted.has(c.coating.toLowerCase()))
       .map((c) => why('trial.differs', 'job-record', { coating: c.coating || 'the coats recorded' }, 'care'));
     const dwells = works.flatMap((c) => (c.dwellH ? [c.dwellH] : []));
     out[id] = {

@@ -20,6 +20,8 @@ export interface Conclusion {
   readonly methodId: MethodId;
   /** Empty: the coats as recorded. */
   readonly coating: string;
+  /** Which product or mix; empty: nobody said. */
+  readonly product: string;
   readonly squares: number;
   /** works: a dwell is known; open: more squares tell; failed: no dwell that fits brought it off, or it did harm. */
   readonly state: Answer<'works' | 'open' | 'failed'>;
@@ -36,6 +38,8 @@ export interface Conclusion {
   /** With so few squares, as much as this share of the face could still ask for more. 95 % bound. */
   readonly couldStillFail: number | null;
   readonly carried: boolean;
+  /** A square did harm. */
+  readonly harmed: boolean;
   readonly next: readonly Proposal[];
 }
 
@@ -44,6 +48,8 @@ export const CLOSE_SHARE = 0.1;
 const CLOSE_MIN = 5;
 /** Beyond the usual dwell by this much nobody waits. */
 const LONGEST_TIMES = 4;
+/** Two weeks: no square stands longer (facts/schema.ts). */
+const LONGEST_MIN = 20_160;
 /** How much more or less work than usual, from how it came off: 1 hard work, 5 falls off. Common practice. */
 const EASE: Readonly<Record<number, readonly [number, number]>> = {
   1: [1.6, 2.4],
@@ -74,6 +80,7 @@ export function usualMin(m: Method, own: MethodOwn | undefined): { low: number; 
 interface Group {
   readonly method: Method;
   readonly coating: string;
+  readonly product: string;
   readonly squares: readonly Square[];
 }
 
@@ -83,10 +90,11 @@ export function groupsOf(squares: readonly Square[]): Group[] {
   for (const q of squares) {
     if (q.removedAt !== null) continue;
     const coating = q.coating.trim();
-    const key = `${q.methodId}|${coating.toLowerCase()}`;
+    const product = q.product.trim();
+    const key = `${q.methodId}|${coating.toLowerCase()}|${product.toLowerCase()}`;
     const known = out.get(key);
     if (known) known.squares.push(q);
-    else out.set(key, { method: methodById(q.methodId), coating, squares: [q] });
+    else out.set(key, { method: methodById(q.methodId), coating, product, squares: [q] });
   }
   return [...out.values()];
 }
@@ -100,7 +108,7 @@ function nextDwell(
 ): { min: number; reason: Reason } | null {
   if (clean === null) {
     const longer = (notClean ?? usual.low) * 2;
-    return longer > usual.high * LONGEST_TIMES
+    return longer > Math.min(usual.high * LONGEST_TIMES, LONGEST_MIN)
       ? null
       : { min: longer, reason: why('trial.longer', 'trade-trial', { longest: measure(round(notClean ?? 0), 'min') }) };
   }
@@ -122,10 +130,10 @@ function nextDwell(
 function onTheDay(min: number, faceC: number | null, above: number, below: number): number | null {
   const exact = fromReference(min, faceC);
   const lies = (d: number) => toReference(d, faceC) > above * 1.02 && toReference(d, faceC) < below * 0.98;
-  return [round(exact), Math.round(exact)].find(lies) ?? null;
+  return [round(exact), Math.round(exact)].find((d) => lies(d) && d <= LONGEST_MIN) ?? null;
 }
 
-function conclude({ method, coating, squares }: Group, s: Surface, faceC: number | null, own: MethodOwn | undefined): Conclusion {
+function conclude({ method, coating, product, squares }: Group, s: Surface, faceC: number | null, own: MethodOwn | undefined): Conclusion {
   const told = squares.map((q) => ({ q, says: outcomeOf(q, s), min: referenceMin(q) }));
   const answered = told.filter((t) => t.says !== 'open');
   const clean = answered.filter((t) => t.says === 'clean');
@@ -142,15 +150,16 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
   const because: Reason[] = [];
   if (carried) because.push(why('trial.carried', 'job-record', { from: answered[0]!.q.carriedFrom }, 'care'));
   if (uneven) because.push(why('trial.uneven', 'job-record', {}, 'care'));
-  else if (usual === null && clean.length > 0 && clean.length < answered.length) because.push(why('trial.mixed', 'job-record', {}, 'care'));
   for (const h of new Set(answered.flatMap((t) => t.q.harms))) because.push(why('trial.harm', 'job-record', { harm: h }, 'care'));
 
   const common = {
     methodId: method.id,
     coating,
+    product,
     squares: answered.length,
     bracketMin: { notClean: notCleanMin, clean: cleanMin },
     carried,
+    harmed,
   };
   const ease = easeOf(
     clean.map((t) => t.q.ease).filter((x): x is number => x !== null),
@@ -162,7 +171,8 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
   );
   const workHPerM2 = perM2(
     clean.map((t) => t.q),
-    (q) => (q.workMin === null ? null : q.workMin / 60),
+    // As on flat work, so that each part may be reckoned from it: a square on a moulding holds what a moulding asks.
+    (q) => (q.workMin === null ? null : (q.workMin / 60) * (method.reach[s.parts.find((p) => p.id === q.partId)?.kind ?? 'flat'] ?? 1)),
   );
   const none = { dwellH: null, passes: null, ease, coverageLPerM2, workHPerM2, couldStillFail: null };
   const say = (value: 'works' | 'open' | 'failed', ...r: Reason[]): Answer<typeof value> => answer(value, ...r, ...because);
@@ -175,12 +185,19 @@ function conclude({ method, coating, squares }: Group, s: Surface, faceC: number
       state: say('open', why('trial.waiting', 'job-record', { squares: measure(waiting, 'pieces') })),
       next: [],
     };
+  // The firm's own mix may be weak, or the coat may not yield to any: a ready-made one beside it tells which.
+  const control =
+    method.id === 'causticPoultice' && clean.length === 0 && !s.squares.some((q) => q.removedAt === null && q.methodId === 'causticReady');
+  if (control) because.push(why('trial.mixOrCoat', 'trade-trial', {}, 'care'));
   const step = usual ? nextDwell(method, usual, notCleanMin, cleanMin) : null;
   const dwellMin = step && onTheDay(step.min, faceC, notCleanMin ?? 0, cleanMin ?? Infinity);
   const proposals: Proposal[] =
     step && dwellMin !== null && waiting === 0
       ? [{ methodId: method.id, coating, dwellMin, covered: answered.at(-1)!.q.covered, because: [step.reason] }]
       : [];
+  // Without a dwell every square was the whole method: one that failed is as good a witness as one that did not.
+  if (usual === null && clean.length > 0 && clean.length < answered.length)
+    return { ...common, ...none, state: say('open', why('trial.mixed', 'job-record', {}, 'care')), next: [] };
   // Clean only below a dwell that failed is not proved: the stricter holds until a longer one is clean.
   if (clean.length === 0 || (usual !== null && cleanMin === null)) {
     if (usual === null || step === null)

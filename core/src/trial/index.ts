@@ -1,6 +1,7 @@
 export { fromReference, REFERENCE_C, speedAt, toReference } from './dwell';
 export { minutesLeft, outcomeOf, stoodMin, type SquareOutcome } from './square';
-export { conclusionsOf, type Conclusion, type Proposal } from './conclude';
+export { conclusionsOf, usualMin, type Conclusion, type Proposal } from './conclude';
 export { NO_TRIALS, trialBook, type Learned, type TrialBook } from './book';
 export { dueSquares, type DueSquare } from './due';
+export { endsClear, wantsBare } from './endpoint';
 export { holdOf, type Hold } from './hold';

@@ -1,13 +1,19 @@
 /** One trial square: how long it stood, and what it says. */
-import type { Square, Surface } from '../facts';
+import type { Harm, LeftBehind, Square, Surface } from '../facts';
+import { endsClear, wantsBare } from './endpoint';
 import { toReference } from './dwell';
 
 export type SquareOutcome = 'open' | 'clean' | 'notClean' | 'harmed';
 
 /** Up to this much left on the square still counts as clean: a second wipe takes it. Common practice. */
 const CLEAN_WITH_PCT = 10;
-/** Harm that a thicker coat does not hide. */
-const LASTING: readonly string[] = ['scorched', 'etched', 'darkened', 'softened', 'bleached'];
+/** Harm that shows through a clear finish or on an old face that is kept; paint hides it, with what the square says beside it. */
+const SHOWS: readonly Harm[] = ['darkened', 'bleached', 'grainRaised'];
+/** Harm under paint too: the next coat has nothing sound to hold on, or a burn that is never faired out. */
+const RUINS: readonly Harm[] = ['scorched', 'etched', 'softened'];
+/** Under a clear finish a ghost of the old film in the grain is a fault; under paint only what is still soft. */
+const SPOILS_PAINT: readonly LeftBehind[] = ['softFilm'];
+const SPOILS_CLEAR: readonly LeftBehind[] = ['softFilm', 'ghost'];
 
 /** Minutes that it stood: by its clock, else as meant. */
 export function stoodMin(q: Square): number | null {
@@ -22,11 +28,13 @@ export const referenceMin = (q: Square): number | null => {
 };
 
 /** Whether it did what this surface asks: down to the material for a clear finish, to a coat that holds for paint. */
-export function outcomeOf(q: Square, s: Pick<Surface, 'aim'>): SquareOutcome {
+export function outcomeOf(q: Square, s: Pick<Surface, 'aim' | 'topcoat'>): SquareOutcome {
   if (q.lifted === null) return 'open';
-  if (q.harms.some((h) => LASTING.includes(h)) && (s.aim === 'bareClear' || s.aim === 'patina' || q.harms.includes('etched')))
-    return 'harmed';
-  const deep = q.lifted === 'bare' || (q.lifted === 'toCoat' && s.aim !== 'bareClear');
+  const clear = endsClear(s);
+  const seen = clear || s.aim === 'patina';
+  if (q.harms.some((h) => RUINS.includes(h) || (seen && SHOWS.includes(h)))) return 'harmed';
+  if (q.leftBehind.some((x) => (clear ? SPOILS_CLEAR : SPOILS_PAINT).includes(x))) return 'notClean';
+  const deep = q.lifted === 'bare' || (q.lifted === 'toCoat' && !wantsBare(s));
   return deep && (q.stayedPct ?? 0) <= CLEAN_WITH_PCT ? 'clean' : 'notClean';
 }
 

@@ -123,15 +123,15 @@ describe('what may be concluded', () => {
     expect(rulesOf(only(on([heat('sq-h1', 'bare'), heat('sq-h2', 'some')])).state.because)).toContain('trial.mixed');
   });
   test('etching ends it at any aim; a dark stain ends it where the wood is to be seen', () => {
-    expect(only(on([gel(60, 'bare', { harms: ['etched'] })], { aim: 'keepSound' })).state.value).toBe('failed');
+    expect(only(on([gel(60, 'bare', { harms: ['etched'] })], { aim: 'keepSound', topcoat: null })).state.value).toBe('failed');
     expect(only(on([gel(60, 'bare', { harms: ['darkened'] })])).state.value).toBe('failed');
-    expect(only(on([gel(60, 'bare', { harms: ['darkened'] })], { aim: 'keepSound' })).state.value).toBe('works');
+    expect(only(on([gel(60, 'bare', { harms: ['darkened'] })], { aim: 'keepSound', topcoat: null })).state.value).toBe('works');
   });
   test('down to a coat that holds is enough for paint, not for stain; a tenth left is wiped off, more is not clean', () => {
     const q = gel(60, 'toCoat', { stoppedOnLayerId: 'coat-2', stayedPct: 10 });
-    expect(outcomeOf(q, { aim: 'keepSound' })).toBe('clean');
-    expect(outcomeOf(q, { aim: 'bareClear' })).toBe('notClean');
-    expect(outcomeOf({ ...q, stayedPct: 11 }, { aim: 'keepSound' })).toBe('notClean');
+    expect(outcomeOf(q, { aim: 'keepSound', topcoat: null })).toBe('clean');
+    expect(outcomeOf(q, { aim: 'bareClear', topcoat: null })).toBe('notClean');
+    expect(outcomeOf({ ...q, stayedPct: 11 }, { aim: 'keepSound', topcoat: null })).toBe('notClean');
   });
   test('the clock counts, not what was meant', () => {
     const q = gel(60, 'bare', { startedAt: '2026-05-04T09:00:00.000Z', stoppedAt: '2026-05-04T10:20:00.000Z' });

@@ -1,8 +1,8 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
-import { TIMBER, type Surface } from '../facts';
+import { TIMBER, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
-import { methodById } from '../catalogue';
-import { effortOn, picksOf, type Choice, type Range, type Stroke } from '../choose';
+import { methodById, type Method, type Residue } from '../catalogue';
+import { effortOn, isMains, picksOf, reactions, type Choice, type Range, type Stroke } from '../choose';
 import { baseOf, type CoatingPlan } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isPresent } from '../probe';
@@ -52,6 +52,9 @@ const NOTHING: Range = { low: 0, high: 0 };
 const hours = (low: number, high: number): Range => ({ low, high });
 const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
 
+/** What lies over the old coat: it disturbs nothing, and is work all the same. */
+const COVERS: readonly MethodId[] = ['thickPrimer', 'encapsulate', 'cover'];
+
 interface Inputs {
   readonly s: Surface;
   readonly ctx: SurfaceContext;
@@ -74,11 +77,66 @@ const strokeId = (x: Stroke, main: boolean): string =>
 /** Of a sanding in two halves, the coarse one is the larger. */
 const HALF = { coarse: 0.6, final: 0.4 } as const;
 
+/** How long it dries before the next tool, h. Common practice, no published source. */
+const DRY_BETWEEN: Range = hours(1, 24);
+
+/** A stroke that was made before: what it left is there until it is cleared away, and wet until it has dried. */
+interface Earlier {
+  readonly method: Method;
+  cleared: boolean;
+  wet: boolean;
+}
+
+/** Between two strokes that must not meet: what is cleared away, its proof, and drying. */
+function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], gate: GateMaker): Step[] {
+  const at = `${x.kind}.${x.methodId}${x.half === 'coarse' ? '.coarse' : ''}`;
+  const out = new Map<Residue, Step>();
+  for (const e of earlier) {
+    if (e.cleared) continue;
+    const first = e.method;
+    for (const { rule, clear } of reactions(first, m)) {
+      out.set(clear, {
+        id: `between.${clear}.${at}`,
+        kind: 'rinse',
+        title: why('step.between', 'trade-strip', { then: x.methodId, residue: clear }),
+        handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
+        waitH: DRY_BETWEEN,
+        amounts: [],
+        gates: [gate(`clean.${clear}.before.${at}`, 'rinse', cleanProof(clear))],
+        because: [why(rule, 'trade-strip', { first: first.id, then: m.id }, 'care', 'hazard'), why(RINSE_WORDS[clear], 'trade-strip')],
+      });
+      e.cleared = true;
+    }
+  }
+  if (out.size === 0 && isMains(m) && earlier.some((e) => e.wet))
+    out.set('water', {
+      id: `between.water.${at}`,
+      kind: 'dry',
+      title: why('step.betweenDry', 'trade-strip', { then: x.methodId }),
+      handsOnH: NOTHING,
+      waitH: DRY_BETWEEN,
+      amounts: [],
+      gates: [gate(`dry.before.${at}`, 'dry', why('gate.dryToTouch', 'trade-strip'))],
+      because: [],
+    });
+  if (out.size > 0) for (const e of earlier) e.wet = false;
+  return [...out.values()];
+}
+
+const cleanProof = (residue: Residue): Reason =>
+  residue === 'alkali' || residue === 'acid' ? why('gate.alkaliGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue });
+
+const times = (r: Range, by: Range): Range => ({ low: r.low * by.low, high: r.high * by.high });
+
 function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
   const { strokes, apart } = choice.sequence;
+  const earlier: Earlier[] = [];
+  let soaking: string | null = null;
   return strokes.flatMap((x, i): Step[] => {
     const m = methodById(x.methodId);
-    if (!m.disturbs && m.id !== 'encapsulate' && m.id !== 'cover') return [];
+    if (!m.disturbs && !COVERS.includes(m.id)) return [];
+    const between = betweenSteps(x, m, earlier, gate);
+    earlier.push({ method: m, cleared: false, wet: m.wet });
     const part = choice.parts.find((p) => p.partId === x.partId)!;
     const pick = picksOf(part).find((k) => k.option.methodId === x.methodId)!;
     const share = x.half === null ? 1 : HALF[x.half];
@@ -95,21 +153,28 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
     if (m.id === 'overcoat' || m.id === 'wetSand' || m.id === 'drySand') because.push(why('order.scuffGrit', 'trade-sand'));
     if ((m.id === 'hepaSand' || m.id === 'powerSand') && s.aim === 'bareClear') because.push(why('order.bareGrit', 'trade-sand'));
     if (pick.main && isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
+    const together = soaking === x.methodId && effort.dwellHours !== null;
+    soaking = x.methodId;
+    if (together) because.push(why('order.soaksTogether', 'trade-round'));
     const gates =
-      !pick.main || x.half === 'coarse'
-        ? []
-        : m.bite === 'loose'
-          ? [gate(`edges-hold.${x.kind}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
-          : m.bite === 'bare' && !m.removesPiece
-            ? [gate(`bare.${x.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))]
-            : [];
+      m.takes.length === 1 && m.takes[0] === 'mold'
+        ? [gate(`mold-clean.${x.kind}`, 'remove', why('gate.moldClean', 'trade-mold'))]
+        : !pick.main || x.half === 'coarse'
+          ? []
+          : m.bite === 'loose'
+            ? [gate(`edges-hold.${x.kind}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
+            : m.bite === 'bare' && !m.removesPiece
+              ? [gate(`bare.${x.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))]
+              : [];
     return [
+      ...between,
       {
         id: strokeId(x, pick.main),
         kind: 'remove',
         title: why('step.remove', m.source, { part: x.kind, method: m.id, area: measure(x.areaM2, 'm2') }),
         handsOnH: effort.personHours,
-        waitH: effort.dwellHours ?? NOTHING,
+        // Like parts soak side by side; each pass stands its own time.
+        waitH: together || effort.dwellHours === null ? NOTHING : times(effort.dwellHours, pick.option.perM2.passes),
         amounts: effort.consumables.map((c) => ({
           what: c.id,
           amount: c.amount.unit === 'pieces' ? measure(Math.ceil(c.amount.value), 'pieces') : c.amount,
@@ -142,13 +207,14 @@ const RINSE_WORDS = {
   dust: 'rinse.dust',
   grit: 'rinse.grit',
   char: 'rinse.char',
+  bleach: 'rinse.bleach',
 } as const;
 
 /** A waxed cloth before solvent paint is a school; before waterborne paint it is a mistake. */
 function dustWords(ctx: SurfaceContext, coating: CoatingPlan): Reason[] {
   if (ctx.settings.dustOff === 'microfibre') return [why('rinse.dust', 'trade-strip')];
   const first = coating.lines[0]?.product ?? coating.topcoat.value;
-  return baseOf(first) === 'solvent'
+  return first !== null && baseOf(first) === 'solvent'
     ? [why('rinse.dustTack', 'firm-setting')]
     : [why('rinse.dust', 'trade-strip'), why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
 }
@@ -185,10 +251,8 @@ export function workPlan(input: Inputs): WorkPlan {
     return { steps, handsOnH: NOTHING, waitH: NOTHING, standsAt: 'leave' };
   }
 
-  const dampGates =
-    s.conditions.includes('wet') || s.conditions.includes('moldy')
-      ? [gate('cause-cured', 'prepare', why('gate.causeCured', 'trade-mold'))]
-      : [];
+  const damp = s.conditions.includes('wet') || s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
+  const dampGates = damp ? [gate('cause-cured', 'prepare', why('gate.causeCured', 'trade-mold'))] : [];
   step({
     id: 'prepare',
     kind: 'prepare',
@@ -240,20 +304,14 @@ export function workPlan(input: Inputs): WorkPlan {
       title: why('step.rinse', 'trade-strip', { residue }),
       handsOnH: hours(areaM2 / 25, areaM2 / 10),
       because: residue === 'dust' ? dustWords(ctx, coating) : [why(RINSE_WORDS[residue], 'trade-strip')],
-      gates: [
-        gate(
-          `clean.${residue}`,
-          'rinse',
-          residue === 'alkali' || residue === 'acid'
-            ? why('gate.alkaliGone', 'trade-strip')
-            : why('gate.clothClean', 'trade-strip', { residue }),
-        ),
-      ],
+      gates: [gate(`clean.${residue}`, 'rinse', cleanProof(residue))],
     });
   }
   const timber = TIMBER.includes(s.material);
+  const suspect = isPresent(ctx.asbestos.overall.value);
   const wetting = disturbing.some((m) => m.wet);
-  if (wetting) {
+  // What is sealed in damp stays damp.
+  if (wetting || damp || picks.some((m) => COVERS.includes(m.id))) {
     const deep = disturbing.some((m) => m.caustic || m.id === 'steam');
     step({
       id: 'dry',
@@ -270,16 +328,26 @@ export function workPlan(input: Inputs): WorkPlan {
     kind: 'check',
     title: why('step.check', 'trade-prime', {}),
     handsOnH: hours(0.1, 0.25),
-    gates: [gate('adhesion', 'remove', why('gate.adhesion', 'trade-scrape'))],
+    gates: [gate('adhesion', 'remove', why(suspect ? 'gate.adhesionNoCut' : 'gate.adhesion', 'trade-scrape'))],
   });
   step({
     id: 'repair',
     kind: 'repair',
     title: why('step.repair', 'trade-prime', {}),
     handsOnH: hours(areaM2 / 20, areaM2 / 6),
-    because: s.conditions.includes('openJoints') ? [why('repair.joints', 'trade-prime')] : [],
+    because: [
+      ...(s.conditions.includes('openJoints') ? [why('repair.joints', 'trade-prime')] : []),
+      ...(suspect ? [why('repair.suspect', ctx.rulebook.sources.asbestosWork, {}, 'care', 'hazard')] : []),
+    ],
   });
 
+  if (coating.refused.length > 0)
+    step({
+      id: 'coat.ask',
+      kind: 'ask',
+      title: why('step.askCoat', 'trade-prime', { topcoat: coating.topcoat.value ?? '' }),
+      because: coating.refused,
+    });
   coating.lines.forEach((l, i) => {
     const last = i === coating.lines.length - 1;
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';

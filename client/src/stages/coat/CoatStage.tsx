@@ -33,13 +33,25 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
         value={surface.topcoat ?? ''}
         testID="topcoat"
         options={[
-          { value: '', label: `usual here: ${say(coating.topcoat.value)}` },
+          {
+            value: '',
+            label:
+              surface.topcoat === null && coating.topcoat.value !== null ? `usual here: ${say(coating.topcoat.value)}` : 'as usual here',
+          },
           ...TOPCOATS.map((value) => ({ value, label: say(value) })),
         ]}
         onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
       />
       <Panel title="Coats, in order">
-        {coating.lines.length === 0 ? <Empty says="Nothing is coated: the surface is left as it is." /> : null}
+        {coating.refused.length > 0 ? (
+          <AnswerRow
+            label="Does not fit"
+            value={coating.topcoat.value === null ? '' : say(coating.topcoat.value)}
+            because={coating.refused}
+          />
+        ) : coating.lines.length === 0 ? (
+          <Empty says="Nothing is coated: the surface is left as it is." />
+        ) : null}
         {coating.lines.map((l) => (
           <AnswerRow
             key={l.product}

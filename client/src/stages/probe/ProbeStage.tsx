@@ -33,7 +33,7 @@ import { takeChip } from './samples';
 
 const NEXT_WORDS = {
   none: 'Nothing more to test',
-  ...Object.fromEntries(['waitForLab', 'notchAllCoats', 'notchForDepth', 'labAllCoats'].map((k) => [k, say(k)])),
+  ...Object.fromEntries(['asbestosFirst', 'waitForLab', 'notchAllCoats', 'notchForDepth', 'labAllCoats'].map((k) => [k, say(k)])),
 } as Record<string, string>;
 
 type Form = { readonly kind: 'spot' | 'lab' | 'xrf' | 'report'; readonly answers?: Reading } | { readonly kind: MeasureKind };

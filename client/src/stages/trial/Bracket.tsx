@@ -11,15 +11,15 @@ const PAD = 22;
 interface BracketProps {
   readonly group: Conclusion;
   readonly squares: readonly Square[];
-  readonly aim: Surface['aim'];
+  readonly surface: Surface;
 }
 
 /** Half as long again to either side, on a scale where twice as long is always as far. */
-export function Bracket({ group, squares, aim }: BracketProps) {
+export function Bracket({ group, squares, surface }: BracketProps) {
   const [width, setWidth] = useState(0);
   const told = squares.flatMap((q) => {
     const stood = stoodMin(q) ?? q.dwellMin;
-    return stood === null ? [] : [{ min: Math.max(0.5, toReference(stood, q.surfaceC)), says: outcomeOf(q, { aim }) }];
+    return stood === null ? [] : [{ min: Math.max(0.5, toReference(stood, q.surfaceC)), says: outcomeOf(q, surface) }];
   });
   if (told.length === 0) return null;
   const mins = told.map((t) => t.min);

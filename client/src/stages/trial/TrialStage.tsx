@@ -194,7 +194,7 @@ function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) 
         because={group.state.because}
       />
       {measured(group, units) ? <Words look="note">{measured(group, units)}</Words> : null}
-      <Bracket group={group} squares={squares} aim={surface.aim} />
+      <Bracket group={group} squares={squares} surface={surface} />
       {squares.map((q) => (
         <SquareCard key={q.id} facts={facts} surface={surface} square={q} number={all.indexOf(q) + 1} />
       ))}

@@ -83,8 +83,9 @@ export const PROBE = {
   'asbestos.noScrewsBelow': { says: 'A board is screwed into the material below, and asbestos is not ruled out there ({asbestosBelow}).', lifts: 'Samples of the material below, all negative; or a frame that stands free of it.' },
   'asbestos.traceDry': { says: 'Asbestos was seen, or not ruled out, below the limit: no dry work and no open power tool on it.', lifts: 'Work wet, or with HEPA at the tool.' },
   'asbestos.trace': { says: 'Asbestos was seen, or not ruled out, below the limit: keep it wet, clean with HEPA, no dry sweeping.' },
-  'asbestos.belowDust': { says: 'This grinds into the material below the paint, and asbestos is not ruled out in it ({asbestosBelow}).', lifts: 'Samples of the material below, all negative; or a method without dust.' },
-  'asbestos.belowCare': { says: 'Asbestos is not ruled out in the material below ({asbestosBelow}). Take the paint only: do not cut, key or sand what is under it.' },
+  'asbestos.belowInto': { says: 'This goes through the paint into what lies below, and asbestos is not ruled out in it ({asbestosBelow}).', lifts: 'Samples of the material below, all negative; or work that ends in a sound coat above it.' },
+  'asbestos.belowIntoUk': { says: 'This goes through the paint into what lies below, and asbestos is not ruled out in it ({asbestosBelow}).', lifts: 'Samples of the material below, none with asbestos; or work that ends in a sound coat above it.' },
+  'asbestos.belowCare': { says: 'Asbestos is not ruled out in the material below ({asbestosBelow}). Stay in a coat that holds, and stop where the material shows.' },
 
   // Mold and moisture
   'mold.none': { says: 'No growth was recorded here.' },
@@ -178,6 +179,7 @@ export const PROBE = {
 
   // Next test
   'next.nothingToTest': { says: 'Every coat is accounted for.' },
+  'next.asbestosFirst': { says: 'Asbestos is {state} in or below the coat: a notch or a chip would cut into it. Until a trained sampler has answered that, lead counts as there.' },
   'next.waitForLab': { says: 'A lab usually answers within {days}. Until then plan as if it were lead.' },
   'next.labSettles': { says: 'What is known does not settle it. A chip of all coats, sent to a lab, does.' },
   'next.foundIsEnough': { says: 'Lead is found and its coat is known: more tests would not change how you work.' },

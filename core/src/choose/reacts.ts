@@ -1,0 +1,57 @@
+/** What must never meet on one piece, and what stands between. CDC and labels on bleach; the rest common practice, no published source. */
+import type { Method, Residue } from '../catalogue';
+import type { RuleId } from '../reasons';
+
+/** What a method brings to the piece or leaves on it. */
+type Agent = 'bleach' | 'acid' | 'alkali' | 'alcohol' | 'solvent' | 'spark';
+
+export function agentsOf(m: Method): readonly Agent[] {
+  const out: Agent[] = [];
+  if (m.id === 'moldBleach') out.push('bleach');
+  else if (m.vapour) out.push('solvent');
+  if (m.acid) out.push('acid');
+  if (m.leaves.includes('alkali')) out.push('alkali');
+  // Degreasing ends with alcohol and water.
+  if (m.id === 'washDegrease') out.push('alcohol');
+  if (m.flame || (m.powered && m.blast === 'no') || (m.heatC !== null && m.heatC > 150)) out.push('spark');
+  return out;
+}
+
+/** A tool on a mains lead that is not made to work wet. */
+export const isMains = (m: Method): boolean => m.needs.includes('power') && !m.wet && m.blast === 'no';
+
+interface Pair {
+  readonly one: Agent;
+  readonly other: Agent;
+  readonly rule: RuleId;
+}
+const PAIRS: readonly Pair[] = [
+  { one: 'bleach', other: 'acid', rule: 'apart.bleachAcid' },
+  { one: 'bleach', other: 'alcohol', rule: 'apart.bleachAlcohol' },
+  { one: 'bleach', other: 'solvent', rule: 'apart.bleachSolvent' },
+  { one: 'alkali', other: 'acid', rule: 'apart.causticAcid' },
+  { one: 'solvent', other: 'spark', rule: 'order.noHeatOnSolvent' },
+  { one: 'alcohol', other: 'spark', rule: 'apart.alcoholSpark' },
+];
+
+/** What is rinsed off before the next may come near; what has no residue of its own in the catalogue is rinsed as water takes it. */
+const RINSED_AS: Readonly<Record<Agent, Residue>> = {
+  bleach: 'bleach',
+  acid: 'acid',
+  alkali: 'alkali',
+  alcohol: 'solvent',
+  solvent: 'solvent',
+  spark: 'dust',
+};
+
+/** Why `then` must not come straight after `first`, and what is cleared away between them. Empty: they may. */
+export function reactions(first: Method, then: Method): { readonly rule: RuleId; readonly clear: Residue }[] {
+  const a = agentsOf(first);
+  const b = agentsOf(then);
+  return PAIRS.flatMap(({ one, other, rule }) => {
+    if (a.includes(one) && b.includes(other)) return [{ rule, clear: RINSED_AS[one] }];
+    // A spark that comes first is over when the tool is down.
+    if (other !== 'spark' && a.includes(other) && b.includes(one)) return [{ rule, clear: RINSED_AS[other] }];
+    return [];
+  });
+}

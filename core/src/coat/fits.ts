@@ -1,0 +1,110 @@
+/**
+ * Whether a coat fits what it lies on: the material, the film that stays, its place, the age of plaster, service heat.
+ * What does not fit is refused with its reason; where nothing certain is known, a question stands. Common practice where no source is named.
+ */
+import { FERROUS } from '../catalogue/method';
+import { CLEAR_FILMS } from '../choose';
+import { MASONRY, METAL, PLASTER, TIMBER, type Binder, type Material, type Surface, type TopcoatId } from '../facts';
+import type { SurfaceContext } from '../context';
+import { lastFaceC } from '../probe';
+import { why, type Reason } from '../reasons';
+import { measure } from '../units/units';
+import { TOPCOATS_DATA } from './products';
+
+/** Hard, closed films on which waterborne paint takes no hold by itself. */
+const CLOSED_FILMS: readonly Binder[] = ['oil', 'alkyd', 'shellac', 'lacquer', 'polyurethane', 'epoxy'];
+/** What is made for dry rooms. */
+const INSIDE_ONLY: readonly TopcoatId[] = ['matEmulsion', 'waterborneEggshell'];
+/** Lime binds to lime and to the pores of stone and brick, to nothing else. */
+const TAKES_LIME: readonly Material[] = ['limePlaster', 'brick', 'stone'];
+/** Films that close a wall to vapour. */
+const TIGHT: readonly TopcoatId[] = ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish'];
+/** What stays on a hot heater without yellowing through or softening. */
+const BEARS_HEAT: readonly TopcoatId[] = ['metalEnamel', 'alkydGloss', 'waterborneGloss'];
+/** What a topcoat is made for; elsewhere it is asked about. */
+const MADE_FOR: Readonly<Record<TopcoatId, readonly Material[]>> = {
+  waterborneEggshell: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL],
+  waterborneGloss: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL],
+  alkydGloss: [...TIMBER, ...PLASTER, ...METAL],
+  exteriorAcrylic: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL],
+  matEmulsion: [...PLASTER, ...MASONRY, ...TIMBER],
+  limewash: TAKES_LIME,
+  clearVarnish: TIMBER,
+  metalEnamel: METAL,
+};
+
+/** Coldest and hottest face on which a generic coat dries as it should, C. From memory of maker practice: the data sheet rules. */
+const COAT_FROM_C = 10;
+const COAT_TO_C = 30;
+/** Below this no film forms; above this it dries before it has flowed. */
+const COAT_NEVER_BELOW_C = 5;
+const COAT_NEVER_ABOVE_C = 40;
+
+export interface Ground {
+  readonly s: Surface;
+  readonly ctx: SurfaceContext;
+  /** The films that the coat touches once the work is done, top ones only. */
+  readonly films: readonly Binder[];
+  /** Some of it lies bare. */
+  readonly bare: boolean;
+}
+
+const refuse = (rule: Parameters<typeof why>[0], source: Parameters<typeof why>[1], facts: Parameters<typeof why>[2] = {}): Reason =>
+  why(rule, source, facts, 'block');
+const ask = (rule: Parameters<typeof why>[0], source: Parameters<typeof why>[1], facts: Parameters<typeof why>[2] = {}): Reason =>
+  why(rule, source, facts, 'care');
+
+/** All that speaks against a topcoat here; a blocking reason refuses it. Empty: it fits. */
+export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare }: Ground): Reason[] {
+  const out: Reason[] = [];
+  const data = TOPCOATS_DATA[topcoat];
+  const facts = { topcoat, material: s.material };
+  const mineral = PLASTER.includes(s.material) || MASONRY.includes(s.material);
+  const opaque = films.filter((b) => !CLEAR_FILMS.includes(b));
+  if (data.clear && opaque.length > 0) out.push(refuse('coat.clearOverFilm', 'trade-prime', facts));
+  if (ctx.place === 'outside' && INSIDE_ONLY.includes(topcoat)) out.push(refuse('coat.insideOnly', 'trade-prime', facts));
+  if (topcoat === 'limewash') {
+    if (!TAKES_LIME.includes(s.material)) out.push(refuse('coat.limewashGround', 'trade-prime', facts));
+    const over = films.find((b) => b !== 'limewash');
+    if (over) out.push(refuse('coat.limewashOverFilm', 'trade-prime', { ...facts, binder: over }));
+  } else if (films.includes('limewash')) out.push(refuse('coat.overLimewash', 'trade-prime', facts));
+  if (films.includes('distemper')) out.push(refuse('coat.overDistemper', 'trade-wash', facts));
+  if (films.includes('bitumen')) out.push(ask('coat.overBitumen', 'trade-prime', facts));
+  if (films.includes('unknown')) out.push(ask('coat.overUnknown', 'trade-prime', facts));
+  if (s.material === 'galvanised' && bare && data.base === 'solvent') out.push(refuse('coat.alkydOnZinc', 'trade-prime', facts));
+  if (s.element === 'heater' && !BEARS_HEAT.includes(topcoat)) out.push(refuse('coat.heater', 'trade-prime', facts));
+  if (s.material === 'limePlaster' && TIGHT.includes(topcoat)) out.push(refuse('coat.tightOnLime', 'trade-prime', facts));
+  else if (mineral && s.conditions.includes('wet') && data.base !== 'mineral') out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
+  if (s.conditions.includes('oilSoaked')) out.push(refuse('coat.oilSoaked', 'trade-aim', facts));
+  if (!MADE_FOR[topcoat].includes(s.material) && topcoat !== 'limewash') out.push(ask('coat.unusual', 'trade-prime', facts));
+  const made = s.yearMade ?? ctx.builtYear;
+  if (mineral && bare && made !== null && made >= ctx.thisYear - 1) out.push(ask('coat.freshMineral', 'trade-prime', facts));
+  out.push(...againstWeather(s));
+  return out;
+}
+
+/** The face as it was last read: too cold or too hot to coat today. */
+function againstWeather(s: Surface): Reason[] {
+  const face = s.readings.length === 0 ? null : lastFaceC(s);
+  if (face === null || (face >= COAT_FROM_C && face <= COAT_TO_C)) return [];
+  const facts = { face: measure(face, 'C'), low: measure(COAT_FROM_C, 'C'), high: measure(COAT_TO_C, 'C') };
+  if (face < COAT_NEVER_BELOW_C || face > COAT_NEVER_ABOVE_C) return [refuse('coat.faceNever', 'mem-film', facts)];
+  return [ask('coat.faceNotToday', 'mem-film', facts)];
+}
+
+/** A hard old film takes waterborne paint only over a primer that holds on it. */
+export const needsBond = (films: readonly Binder[], topcoat: TopcoatId): boolean =>
+  TOPCOATS_DATA[topcoat].base === 'water' && films.some((b) => CLOSED_FILMS.includes(b));
+
+/** What is usual here, of what fits. Null: it is usually left as it is. */
+export function usualTopcoat(s: Surface, ctx: SurfaceContext, films: readonly Binder[], clear: boolean): TopcoatId | null {
+  const outside = ctx.place === 'outside';
+  const uncoated = films.length === 0 && s.coatsCounted && s.layers.every((l) => l.removedAt !== null);
+  if (s.material === 'aluminium' && uncoated) return null;
+  if (clear && TIMBER.includes(s.material)) return 'clearVarnish';
+  if (s.element === 'heater' || FERROUS.includes(s.material)) return 'metalEnamel';
+  if (METAL.includes(s.material)) return outside ? 'exteriorAcrylic' : 'waterborneGloss';
+  if (TAKES_LIME.includes(s.material) && films.every((b) => b === 'limewash') && (outside || films.length > 0)) return 'limewash';
+  if (outside) return 'exteriorAcrylic';
+  return TIMBER.includes(s.material) ? 'waterborneEggshell' : 'matEmulsion';
+}
