@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { arbitraryOf } from '../../core/src/arbitrary';
 import {
   BINDERS,
+  BLANK_READING,
   ELEMENT_IDS,
   emptyLists,
   HAZARDS,
@@ -232,7 +233,28 @@ const settings = (
   return parsed.success ? parsed.data : undefined;
 });
 
+/** A find, and a record that means to take it out: sometimes worth it, mostly wanting in one thing. */
+interface PairRecipe {
+  readonly old: 'spot' | 'lab' | 'xrf';
+  readonly by: 'spot' | 'lab' | 'xrf' | 'report' | 'moisture';
+  readonly reach: Reach;
+  readonly why: string;
+  readonly hoursBetween: number;
+  readonly apart: boolean;
+  readonly control: 'worked' | 'unsaid';
+}
+const pair: fc.Arbitrary<PairRecipe> = fc.record({
+  old: fc.constantFrom('spot', 'lab', 'xrf'),
+  by: fc.constantFrom('spot', 'spot', 'lab', 'xrf', 'report', 'moisture'),
+  reach: fc.constantFrom('face', 'allAndBelow', 'allAndBelow', 'allAndBelow'),
+  why: fc.constantFrom('.', 'taken again at the same notch', 'taken again at the same notch', 'taken again at the same notch'),
+  hoursBetween: fc.constantFrom(-2, 1, 1, 1),
+  apart: fc.constantFrom(true, false, false, false),
+  control: fc.constantFrom('worked', 'worked', 'unsaid'),
+});
+
 interface SurfaceRecipe {
+  readonly pair: PairRecipe | null;
   readonly fields: Fields;
   readonly room: number;
   readonly parts: readonly Fields[];
@@ -246,6 +268,7 @@ interface SurfaceRecipe {
 }
 const list = <T>(x: fc.Arbitrary<T>, max: number, min = 0) => fc.array(x, { minLength: min, maxLength: max });
 const surfaceRecipe: fc.Arbitrary<SurfaceRecipe> = fc.record({
+  pair: maybe(pair),
   fields: surface,
   room: fc.nat(1),
   parts: list(part, 3, 1),
@@ -347,6 +370,53 @@ function readingOf(m: Made, i: number, coats: readonly string[], earlier: readon
   };
 }
 
+function pairOf(p: PairRecipe, id: string, coats: readonly string[], like: Fields | undefined): Fields[] {
+  const blank = {
+    ...(like ?? {}),
+    ...BLANK_READING,
+    by: 'Tester',
+    kitRecognised: true,
+    control: p.control,
+    decidedBy: 'inspector',
+    certificate: 'RA-104',
+  };
+  const device = (kind: string) => (kind === 'xrf' ? 'X-1' : '');
+  const value = (kind: string, found: boolean) =>
+    kind === 'lab'
+      ? { value: found ? 4 : 0, unit: 'mass%' }
+      : kind === 'xrf'
+        ? { value: found ? 2.4 : 0, unit: 'mg/cm2' }
+        : kind === 'moisture'
+          ? { value: 12, unit: '%MC' }
+          : kind === 'spot'
+            ? { spot: found ? 'changed' : 'unchanged' }
+            : { finding: 'noLead', file: 'survey.pdf' };
+  const place = (x: number) => ({ atX: x, atY: 0.5 });
+  const old = {
+    ...blank,
+    ...reached('allAndBelow', coats),
+    ...value(p.old, true),
+    kind: p.old,
+    id: `${id}-old`,
+    takenAt: at(6),
+    device: device(p.old),
+    ...place(0.1),
+  };
+  const by = {
+    ...blank,
+    ...(p.by === 'moisture' ? {} : reached(p.reach, coats)),
+    ...value(p.by, false),
+    kind: p.by,
+    id: `${id}-by`,
+    takenAt: at(6 + p.hoursBetween),
+    device: device(p.by),
+    supersedesId: `${id}-old`,
+    supersedesWhy: p.why,
+    ...place(p.apart ? 0.9 : 0.1),
+  };
+  return [old, by];
+}
+
 /** The parts' shares, in whole percents that add up. */
 function partsOf(drawn: readonly Fields[], id: string): Fields[] {
   const kinds = [...new Map(drawn.map((p) => [p['kind'], p])).values()];
@@ -385,6 +455,7 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
     first['supersedesId'] = second['id'];
     first['supersedesWhy'] = 'the other way round';
   }
+  if (r.pair !== null) readings.push(...pairOf(r.pair, id, coats, r.readings[0]?.fields));
   const squares = r.squares.map((m, i): Fields => {
     const lifted = m.fields['lifted'] as string | null;
     const stop = pickFrom(coats, m.pick);

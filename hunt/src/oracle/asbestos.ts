@@ -54,7 +54,7 @@ function says(r: Reading, uk: boolean): Says {
 
 function answersOf(s: Surface, x: Sample, facts: JobFacts): Says[] {
   const uk = facts.job.rulebook === 'uk';
-  return standing(s, facts.job.rulebook)
+  return standing(s, facts)
     .stands.filter((r) => r.kind === 'bulk' && r.sampleId === x.id)
     .map((r) => says(r, uk));
 }

@@ -25,30 +25,39 @@ const RANK: Readonly<Record<string, number>> = { spot: 1, xrf: 2, report: 3, lab
 /** The reach of a reading: its own, or its sample's where it states none. */
 export function reachOf(r: Reading, s: Surface): { readonly ids: readonly string[]; readonly below: boolean } {
   // A signed report speaks of the component, which is all of its coats.
-  if ((r.kind as string) === 'report') return { ids: [], below: true };
+  if (r.kind === 'report') return { ids: [], below: true };
   const sample = s.samples.find((x) => x.id === r.sampleId);
   const own = r.reachedLayerIds.length > 0 || r.toSubstrate;
   return own || !sample ? { ids: r.reachedLayerIds, below: r.toSubstrate } : { ids: sample.reachedLayerIds, below: sample.toSubstrate };
 }
 
-export function isPositive(r: Reading, rules: Rules): boolean {
+/** What the bare material adds to an instrument's reading, by its last check on that material. HUD Guidelines ch. 7. */
+function bareAdds(r: Reading, s: Surface, facts: JobFacts): number {
+  const checks = facts.instrumentChecks.filter((k) => k.device === r.device && k.what === 'substrate' && k.material === s.material);
+  const last = [...checks].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1);
+  return last ? last.values.reduce((a, b) => a + b, 0) / last.values.length - last.filmMgCm2 : 0;
+}
+
+export function isPositive(r: Reading, s: Surface, facts: JobFacts): boolean {
+  const rules = facts.job.rulebook;
   if (r.kind === 'spot') return r.spot === 'changed';
-  if ((r as { finding?: unknown }).finding === 'lead') return true;
+  if (r.finding === 'lead') return true;
   if (!['lab', 'xrf'].includes(r.kind) || r.value === null || r.unit === null) return false;
   // Less than so much is no find.
   if (r.below) return false;
   // A number that no lab reports in that unit convicts nobody and clears nobody.
   if (r.unit === 'ppm' && r.value > 0 && r.value < 10) return false;
   // Inside the instrument's inconclusive range it says neither.
-  if (r.kind === 'xrf' && r.bandLow !== null && r.bandHigh !== null && r.value >= r.bandLow && r.value <= r.bandHigh) return false;
-  return rules === 'us' ? r.value >= LEAD_PAINT[r.unit]! : r.value > 0;
+  const value = r.kind === 'xrf' ? r.value - bareAdds(r, s, facts) : r.value;
+  if (r.kind === 'xrf' && r.bandLow !== null && r.bandHigh !== null && value >= r.bandLow && value <= r.bandHigh) return false;
+  return rules === 'us' ? value >= LEAD_PAINT[r.unit]! : value > 0;
 }
 
 /**
  * What stands. A record takes another out when it is later, at least as decisive, as deep, at the same place and says why; a positive
  * that somebody only withdrew leaves doubt behind (see `doubted`).
  */
-export function standing(s: Surface, rules: Rules): { readonly stands: readonly Reading[]; readonly doubted: readonly Reading[] } {
+export function standing(s: Surface, facts: JobFacts): { readonly stands: readonly Reading[]; readonly doubted: readonly Reading[] } {
   const byId = new Map(s.readings.map((r) => [r.id, r]));
   const out = new Set<string>();
   const doubted: Reading[] = [];
@@ -60,7 +69,7 @@ export function standing(s: Surface, rules: Rules): { readonly stands: readonly 
     if (!isLead(by) || isWaiting(by) || RANK[by.kind]! < RANK[old.kind]!) return false;
     const [a, b] = [reachOf(by, s), reachOf(old, s)];
     const unknownReach = b.ids.length === 0 && !b.below;
-    const whole = by.kind === 'xrf' || (by.kind as string) === 'report';
+    const whole = by.kind === 'xrf' || by.kind === 'report';
     const deep = whole || (unknownReach ? a.below : b.ids.every((id) => a.ids.includes(id)) && (!b.below || a.below));
     const apart =
       by.atX !== null && old.atX !== null && (Math.abs(by.atX - old.atX) > 0.2 || Math.abs((by.atY ?? 0) - (old.atY ?? 0)) > 0.2);
@@ -70,7 +79,9 @@ export function standing(s: Surface, rules: Rules): { readonly stands: readonly 
     const old = by.supersedesId === null ? undefined : byId.get(by.supersedesId);
     if (!old || !takesOut(by, old)) continue;
     out.add(old.id);
-    if (by.kind === 'withdrawn' && (isPositive(old, rules) || isWaiting(old))) doubted.push(old);
+    if (!isPositive(old, s, facts) && !isWaiting(old)) continue;
+    // Taken back, or answered by what neither finds nor clears: the doubt stays.
+    if (by.kind === 'withdrawn' || (isPositive(old, s, facts) && !isPositive(by, s, facts) && !clears(by, s, facts))) doubted.push(old);
   }
   return { stands: s.readings.filter((r) => !out.has(r.id) && r.kind !== 'withdrawn'), doubted };
 }
@@ -80,35 +91,23 @@ export function clears(r: Reading, s: Surface, facts: JobFacts): boolean {
   const rules = facts.job.rulebook;
   const sample = s.samples.find((x) => x.id === r.sampleId);
   if (sample && sample.kind === 'blank') return false;
-  const more = r as Reading & {
-    control?: string | null;
-    certificate?: string;
-    decidedBy?: string;
-    finding?: string | null;
-    inspector?: string;
-    fileName?: string;
-    below?: boolean;
-  };
   if (r.kind === 'spot')
-    return rules === 'us' && r.spot === 'unchanged' && r.kitRecognised && KIT_MATERIALS.includes(s.material) && more.control === 'worked';
-  if (isPositive(r, rules)) return false;
+    return rules === 'us' && r.spot === 'unchanged' && r.kitRecognised && KIT_MATERIALS.includes(s.material) && r.control === 'worked';
+  if (isPositive(r, s, facts)) return false;
   if (r.kind === 'lab') {
     if (r.value === null || r.unit === null || (r.unit === 'ppm' && r.value > 0 && r.value < 10)) return false;
     // Less than so much clears where so much would; where any amount counts, only what was looked for finely enough (100 ppm, practice).
     if (r.below) return r.value <= (rules === 'us' ? LEAD_PAINT : { 'mg/cm2': 0.02, 'mass%': 0.01, ppm: 100 })[r.unit as 'ppm']!;
     return rules === 'us' || r.value === 0;
   }
-  if ((r.kind as string) === 'report')
+  if (r.kind === 'report')
     return (
-      more.finding === 'noLead' &&
-      rules === 'us' &&
-      more.decidedBy === 'inspector' &&
-      (more.certificate ?? '').trim().length >= 3 &&
-      ((more as { file?: string }).file ?? '').trim() !== ''
+      r.finding === 'noLead' && rules === 'us' && r.decidedBy === 'inspector' && r.certificate.trim().length >= 3 && r.file.trim() !== ''
     );
   if (r.kind !== 'xrf' || rules === 'uk' || r.value === null || r.device === '') return false;
-  if (more.decidedBy !== 'inspector' || (more.certificate ?? '').trim().length < 3) return false;
-  if (r.bandLow !== null && r.bandHigh !== null && r.value >= r.bandLow && r.value <= r.bandHigh) return false;
+  if (r.decidedBy !== 'inspector' || r.certificate.trim().length < 3) return false;
+  const value = r.value - bareAdds(r, s, facts);
+  if (r.bandLow !== null && r.bandHigh !== null && value >= r.bandLow && value <= r.bandHigh) return false;
   const checks = facts.instrumentChecks
     .filter((k) => k.device === r.device && k.what === 'calibration')
     .map((k) => ({
@@ -126,10 +125,9 @@ const live = <T extends { readonly removedAt: string | null }>(xs: readonly T[])
 
 /** Lead that was ever found in a place, and is not there any more as a record of a live surface. */
 function foundBefore(s: Surface, facts: JobFacts): boolean {
-  const rules = facts.job.rulebook;
   const convicts = (x: Surface) => {
-    const { stands, doubted } = standing(x, rules);
-    return doubted.length > 0 || stands.some((r) => isLead(r) && isPositive(r, rules));
+    const { stands, doubted } = standing(x, facts);
+    return doubted.length > 0 || stands.some((r) => isLead(r) && isPositive(r, x, facts));
   };
   const room = facts.spaces.find((x) => x.id === s.spaceId);
   const sameRoom = (x: Surface) => x.spaceId === s.spaceId || facts.spaces.find((p) => p.id === x.spaceId)?.removedAt !== null;
@@ -138,8 +136,7 @@ function foundBefore(s: Surface, facts: JobFacts): boolean {
 
 /** The piece was replaced, or its coats were stripped with proof: said, and with what. */
 const pastEnded = (s: Surface): boolean => {
-  const more = s as Surface & { past?: string; pastWhy?: string };
-  return (more.past === 'replaced' || more.past === 'stripped') && saysSomething(more.pastWhy ?? '');
+  return (s.past === 'replaced' || s.past === 'stripped') && saysSomething(s.pastWhy);
 };
 
 function tooYoung(s: Surface, layer: Layer | null, facts: JobFacts): boolean {
@@ -161,12 +158,11 @@ export interface MayClear {
  * E1 readings outrank ages; E2 the strictest standing one; E3 reach unknown is every coat; E4 the place remembers; E5 what clears.
  */
 export function leadMayBeCleared(s: Surface, facts: JobFacts): MayClear[] {
-  const rules = facts.job.rulebook;
   const coats: (Layer | null)[] = live(s.layers).sort((a, b) => a.position - b.position);
   if (!s.coatsCounted) coats.push(null);
-  const { stands, doubted } = standing(s, rules);
+  const { stands, doubted } = standing(s, facts);
   const lead = stands.filter((r) => isLead(r) && s.samples.find((x) => x.id === r.sampleId)?.kind !== 'blank');
-  const positives = lead.filter((r) => isPositive(r, rules));
+  const positives = lead.filter((r) => isPositive(r, s, facts));
   const answered = new Set(lead.map((r) => r.sampleId));
   const out: Pick<Sample, 'reachedLayerIds' | 'toSubstrate'>[] = [
     ...lead.filter(isWaiting).map((r) => {
@@ -203,7 +199,7 @@ export function leadMayBeCleared(s: Surface, facts: JobFacts): MayClear[] {
     }
     if (out.some((x) => reaches({ ids: x.reachedLayerIds, below: x.toSubstrate }, coat?.id ?? null))) return not('waiting');
     if (acquit.length > 0) return not(null);
-    if (doubted.length > 0) return not('doubted');
+    if (doubted.length > 0 && !pastEnded(s)) return not('doubted');
     const lostHere = positives.some((r) => reachOf(r, s).ids.some((id) => gone.has(id)));
     if (!pastEnded(s) && (lostHere || foundBefore(s, facts))) return not('before');
     if (positives.length > 0 && !(coat !== null && tooYoung({ ...s, yearMade: 1500 }, coat, facts))) return not('positive');
