@@ -4,10 +4,12 @@ import path from 'node:path';
 import fc from 'fast-check';
 import { edit, recipe, type Edit, type Recipe } from './scenario';
 import { stopsOf } from './run';
+import { CHOICE_LAWS } from './laws/choice';
 import { EVIDENCE } from './laws/evidence';
+import { HAZARDS_LAWS } from './laws/hazards';
 import type { Law } from './laws/law';
 
-export const LAWS: readonly Law[] = [...EVIDENCE];
+export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS];
 
 interface Scenario {
   readonly recipe: Recipe;
@@ -50,35 +52,34 @@ export function hunt({ surfaces, seed, laws, shrink = true, first = false, told 
 } {
   const watched = LAWS.filter((l) => laws === undefined || laws.length === 0 || laws.includes(l.id));
   const counts = new Map<string, number>();
-  const firstIndex = new Map<string, number>();
+  const firstMet = new Map<string, { readonly at: number; readonly is: Scenario }>();
   let seen = 0;
   let index = -1;
-  // Values are drawn one after another from one seed, as fast-check's own runner draws them, so that a breach is met again by its place.
-  const drawn = fc.sample(scenario, { seed, numRuns: Math.ceil(surfaces / 1.5) });
-  for (const one of drawn) {
+  // One after another, none kept: a long hunt must fit in memory. A breach is met again by its seed and place.
+  const look = fc.property(scenario, (one) => {
     index += 1;
-    if (seen >= surfaces) break;
+    if (seen >= surfaces) return;
     for (const run of stopsOf(one.recipe, one.edits)) {
       if (run.before === null) seen += run.facts.surfaces.length;
       for (const law of watched) {
-        const found = law.check(run);
-        if (found.length === 0) continue;
+        if (law.check(run).length === 0) continue;
         counts.set(law.id, (counts.get(law.id) ?? 0) + 1);
-        if (!firstIndex.has(law.id)) firstIndex.set(law.id, index);
+        if (!firstMet.has(law.id)) firstMet.set(law.id, { at: index, is: one });
       }
     }
     if (index % 200 === 0) told?.(seen);
-    if (first && counts.size > 0) break;
-  }
+    if (first && counts.size > 0) throw new Error('met the first');
+  });
+  const whole = fc.check(look, { seed, numRuns: Math.ceil(surfaces / 1.5), endOnFailure: true });
+  if (whole.failed && counts.size === 0) throw whole.errorInstance;
   const finds = watched.flatMap((law): Find[] => {
-    const at = firstIndex.get(law.id);
-    if (at === undefined) return [];
-    const met = drawn[at]!;
-    let smallest = met;
+    const met = firstMet.get(law.id);
+    if (met === undefined) return [];
+    let smallest = met.is;
     if (shrink) {
       const check = fc.check(
         fc.property(scenario, (x) => breaches(law, x).length === 0),
-        { seed, numRuns: at + 2, endOnFailure: false },
+        { seed, numRuns: met.at + 2, endOnFailure: false },
       );
       if (check.failed && check.counterexample) [smallest] = check.counterexample;
     }
@@ -86,8 +87,8 @@ export function hunt({ surfaces, seed, laws, shrink = true, first = false, told 
       {
         law: law.id,
         count: counts.get(law.id)!,
-        says: breaches(law, smallest)[0] ?? breaches(law, met)[0] ?? '',
-        path: `${seed}:${at}`,
+        says: breaches(law, smallest)[0] ?? breaches(law, met.is)[0] ?? '',
+        path: `${seed}:${met.at}`,
         smallest,
       },
     ];

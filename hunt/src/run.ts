@@ -1,7 +1,7 @@
 /** One job with its edits, derived at every stop, warm and cold. */
 import { isDeepStrictEqual } from 'node:util';
 import type { JobFacts } from '../../core/src/facts';
-import { createDeriver } from '../../core/src/pipeline';
+import { createDeriver, type JobPlan } from '../../core/src/pipeline';
 import type { FirmSettings } from '../../core/src/rulebook';
 import type { SurfacePlan } from '../../core/src/surface-plan';
 import { edited } from './edit';
@@ -11,6 +11,7 @@ export interface Run {
   readonly facts: JobFacts;
   readonly settings: FirmSettings;
   readonly plans: ReadonlyMap<string, SurfacePlan>;
+  readonly job: JobPlan;
   /** Where the warm and the cold derivation differ. */
   readonly differs: readonly string[];
   /** How it stood before the last edit; null at the first stop. */
@@ -34,7 +35,8 @@ export function* stopsOf(recipe: Recipe, edits: readonly Edit[]): Generator<Run>
     if (edit !== null && next === facts) continue;
     facts = next;
     const warm = deriver.derive(facts, settings, THIS_YEAR);
-    const cold = before === null ? warm : createDeriver().derive(facts, settings, THIS_YEAR);
+    // Settings of its own, so that nothing which is remembered by them is shared.
+    const cold = before === null ? warm : createDeriver().derive(facts, { ...settings }, THIS_YEAR);
     const differs = isDeepStrictEqual(warm, cold)
       ? []
       : warm.surfaces.flatMap((p, i) =>
@@ -44,7 +46,7 @@ export function* stopsOf(recipe: Recipe, edits: readonly Edit[]): Generator<Run>
               : [`${p.surfaceId}: ${k} differs from a fresh derivation`],
           ),
         );
-    const run: Run = { facts, settings, plans: plansOf(warm.surfaces), differs, before, edit };
+    const run: Run = { facts, settings, plans: plansOf(warm.surfaces), job: warm, differs, before, edit };
     yield run;
     before = run;
   }

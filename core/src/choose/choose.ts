@@ -80,7 +80,7 @@ export type OptionMemo = Map<string, readonly MethodOption[]>;
 /** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
 function memoKey(s: SurfaceSheet, part: PartKind): string {
   const d = s.depths;
-  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.asbestosTrace}|${s.leadPutty}|${s.assisted}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.wet}|${s.thinBoards}|${s.scrapped}|${s.runs}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
+  return `${part}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.asbestosTrace}|${s.leadPutty}|${s.assisted}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${d.covered}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.wet}|${s.thinBoards}|${s.scrapped}|${s.runs}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
 }
 
 /**
@@ -110,6 +110,8 @@ export function optionsFor(s: SurfaceSheet, part: PartKind, ctx: SurfaceContext,
   return ranked;
 }
 
+const MOLD_CLEANERS: readonly MethodId[] = ['moldWash', 'moldBiocide', 'moldBleach'];
+
 /** What the state of the surface asks for, beside what was picked. */
 function alsoOn(
   part: Part,
@@ -121,8 +123,9 @@ function alsoOn(
   const allowed = (id: MethodId) => helpers.some((o) => o.methodId === id && o.verdict !== 'blocked');
   const out = part.alsoIds.filter(allowed).map((id) => answer(id, why('also.byPerson', 'job-record', { method: id })));
   const cleans = part.alsoIds.some((id) => methodById(id).takes.includes('mold'));
-  const school = ctx.settings.moldSchool;
-  if (s.moldy && disturbed && !cleans && allowed(school)) out.push(answer(school, why('also.mold', 'firm-setting', { method: school })));
+  // The firm's school where it may be used here, else another that may.
+  const school = [ctx.settings.moldSchool, ...MOLD_CLEANERS].find(allowed);
+  if (s.moldy && disturbed && !cleans && school) out.push(answer(school, why('also.mold', 'firm-setting', { method: school })));
   return out;
 }
 

@@ -124,7 +124,8 @@ export const RULES: readonly Rule[] = [
   rule('lead.hepaShroudUk', 'care', 'hazard', 'clw2002', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule('lead.untested', 'note', 'hazard', 'job-record', (m) => m.disturbs, [is('leadInReach', ...UNPROVEN)]),
   rule('lead.putty', 'care', 'hazard', 'trade-putty', (m) => m.takes.includes('putty'), [is('leadPutty', true)]),
-  rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound')]),
+  rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound'), is('rulebook', 'us')]),
+  rule('lead.traceDustUk', 'care', 'law', 'clw2002', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound'), is('rulebook', 'uk')]),
   rule('lead.notCertified', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('certified', false), is('minorWork', 'over'), is('dwelling', true)]),
   rule('lead.windowNeverMinor', 'block', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadAnywhere', ...PRESENT), is('certified', false), is('window', true), is('dwelling', true), is('minorWork', 'within')]),
   rule('lead.wholePieceCounts', 'care', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
@@ -138,8 +139,8 @@ export const RULES: readonly Rule[] = [
   // Asbestos
   rule('asbestos.noDisturbing', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.noDisturbingUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
-  rule('asbestos.puttyCut', 'block', 'law', 'cfr29-1926.1101', (m) => m.takes.includes('putty'), [is('glazed', true), is('asbestosPutty', ...PRESENT), is('rulebook', 'us')]),
-  rule('asbestos.puttyCutUk', 'block', 'law', 'uk-asbestos', (m) => m.takes.includes('putty'), [is('glazed', true), is('asbestosPutty', ...PRESENT), is('rulebook', 'uk')]),
+  rule('asbestos.puttyCut', 'block', 'law', 'cfr29-1926.1101', (m) => m.takes.includes('putty'), [is('asbestosPutty', ...PRESENT), is('rulebook', 'us')]),
+  rule('asbestos.puttyCutUk', 'block', 'law', 'uk-asbestos', (m) => m.takes.includes('putty'), [is('asbestosPutty', ...PRESENT), is('rulebook', 'uk')]),
   // Beside the glass the film lies on the putty: what goes through it cuts, soaks or heats the putty.
   rule('asbestos.puttyInto', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs && !m.takes.includes('putty'), [is('part', 'besideGlass'), is('asbestosPutty', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'us')]),
   rule('asbestos.puttyIntoUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs && !m.takes.includes('putty'), [is('part', 'besideGlass'), is('asbestosPutty', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'uk')]),

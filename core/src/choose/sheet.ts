@@ -1,7 +1,16 @@
 /** The fact sheet on which the rules are asked: one part of one surface under one method. Small closed values, so that equal sheets share a verdict. */
 import { BINDERS, METAL, TIMBER, type Aim, type Binder, type Material, type PartKind, type Surface, type YesNo } from '../facts';
 import type { SurfaceContext } from '../context';
-import { holdsSilica, isPresent, lastFaceC, leadDepths, type HazardState, type LeadDepths, type LeadPicture } from '../probe';
+import {
+  holdsSilica,
+  isPresent,
+  lastFaceC,
+  leadDepths,
+  meetsMaterial,
+  type HazardState,
+  type LeadDepths,
+  type LeadPicture,
+} from '../probe';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
 import { FERROUS } from '../catalogue/method';
@@ -142,12 +151,6 @@ export function coatsReached(bite: Bite, d: LeadDepths): number {
   return { none: 0, skin: Math.min(1, d.coats), loose: d.looseCoats, bare: d.coats }[bite];
 }
 
-/** Whether a stroke goes on until it meets the material: to bare, or through coats none of which is known to hold, or on no coat at all. */
-export function meetsMaterial(method: Method, d: LeadDepths): boolean {
-  if (!method.disturbs || method.removesPiece) return false;
-  return method.bite === 'bare' || (method.bite === 'loose' && d.looseCoats >= d.coats) || (method.bite === 'skin' && d.coats === 0);
-}
-
 function leadInReach(method: Method, d: LeadDepths): HazardState {
   // Taking a piece out reaches every coat on it, whatever is left behind.
   if (method.removesPiece) return d.all;
@@ -272,7 +275,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     asbestosPutty: s.asbestosPutty,
     asbestosTrace: s.asbestosTrace,
     leadPutty: s.leadPutty,
-    meetsMaterial: meetsMaterial(method, s.depths),
+    meetsMaterial: method.disturbs && !method.removesPiece && meetsMaterial(method.bite, s.depths),
     material: s.material,
     part,
     place: s.place,

@@ -107,6 +107,9 @@ function primerFor(
   return answer('acrylicWood', why('prime.acrylic', 'trade-prime', facts));
 }
 
+/** What takes growth off with it: a cleaning, or the piece itself going. */
+const CLEANS = (m: Method): boolean => m.removesPiece || (m.takes.length === 1 && m.takes[0] === 'mold');
+
 const line = (
   use: CoatLine['use'],
   product: CoatLine['product'],
@@ -154,7 +157,12 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   // What is left alone or hidden behind a board is not coated.
   if (worked.length > 0 && worked.every((w) => w.method.id === 'leave' || w.method.id === 'cover'))
     return { left, bareM2, topcoat, lines: [], residues, refused: [], asks: [] };
-  const against = againstTopcoat(topcoatId, { s, ctx, films, bare: leftValue !== 'coated' });
+  const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
+  const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));
+  const against = [
+    ...againstTopcoat(topcoatId, { s, ctx, films, bare: leftValue !== 'coated' }),
+    ...(growth && !cleaned ? [why('coat.overGrowth', ctx.rulebook.sources.mold, {}, 'block', 'hazard')] : []),
+  ];
   const refused = against.filter((r) => r.effect === 'block');
   const asks = against.filter((r) => r.effect !== 'block');
   if (refused.length > 0) return { left, bareM2: primedM2, topcoat, lines: [], residues, refused, asks };
@@ -181,7 +189,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     const primed = leftValue === 'coated' ? area.totalM2 : primedM2;
     lines.push(line('primer', primer.value, data, primed, [...primer.because, ...first, ...incompatible]));
   }
-  if (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0) {
+  if (growth) {
     const seal = MOLD_SEALS[ctx.settings.moldSeal];
     const because = [why(seal.rule, 'trade-mold', {}, seal.effect)];
     const same = lines.findIndex((l) => l.product === seal.product);

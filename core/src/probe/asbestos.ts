@@ -140,11 +140,20 @@ function neededUk(kind: SuspectKind, of: AsbestosClass, totalM2: number, runM: n
   if (of === 'lagging') {
     const run = runM ?? 0;
     const n = Math.max(1, Math.ceil((run > 20 ? run / 6 : run / 3) - 1e-9));
-    return answer(n, why('asbestos.laggingCountUk', source, { run: measure(run, 'm'), count: n }));
+    return answer(
+      n,
+      why('asbestos.laggingCountUk', source, {
+        run: measure(run, 'm'),
+        count: n,
+        short: measure(3, 'm'),
+        long: measure(20, 'm'),
+        far: measure(6, 'm'),
+      }),
+    );
   }
   if (kind === 'heaterBoard') {
     const n = Math.max(1, Math.ceil(totalM2 / 25 - 1e-9));
-    return answer(n, why('asbestos.boardCountUk', source, { area: measure(totalM2, 'm2'), count: n }));
+    return answer(n, why('asbestos.boardCountUk', source, { area: measure(totalM2, 'm2'), count: n, each: measure(25, 'm2') }));
   }
   return answer(2, why('asbestos.coatCountUk', source, { area: measure(totalM2, 'm2') }));
 }
@@ -159,7 +168,15 @@ function neededFor(kind: SuspectKind, of: AsbestosClass, totalM2: number, runM: 
   const ft2 = convert(totalM2, 'm2', 'ft2');
   if (of === 'surfacing') {
     const n = ft2 <= 1000 + 1e-6 ? 3 : ft2 <= 5000 + 1e-6 ? 5 : 7;
-    return answer(n, why('asbestos.surfacingCount', source, { area: measure(totalM2, 'm2'), count: n }));
+    return answer(
+      n,
+      why('asbestos.surfacingCount', source, {
+        area: measure(totalM2, 'm2'),
+        count: n,
+        small: measure(1000, 'ft2'),
+        large: measure(5000, 'ft2'),
+      }),
+    );
   }
   if (of === 'lagging') return answer(3, why('asbestos.laggingCount', source, { run: measure(runM ?? 0, 'm') }));
   return answer(2, why('asbestos.otherCount', 'trade-sample', {}));

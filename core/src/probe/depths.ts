@@ -1,4 +1,5 @@
 import type { LeadPicture } from './lead';
+import { UNCOUNTED } from './stack';
 import { strictest, type HazardState } from './state';
 
 /** What is known of lead down to where each bite exposes it, and how many coats that is. */
@@ -9,7 +10,13 @@ export interface LeadDepths {
   readonly all: HazardState;
   readonly looseCoats: number;
   readonly coats: number;
+  /** Some coat is on the list: a scuff ends in it. */
+  readonly covered: boolean;
 }
+
+/** Whether a stroke goes on until it meets the material: to bare, through coats none of which is known to hold, or where no coat is known. */
+export const meetsMaterial = (to: 'none' | 'skin' | 'loose' | 'bare', d: LeadDepths): boolean =>
+  to === 'bare' || (to === 'loose' && (!d.covered || d.looseCoats >= d.coats)) || (to === 'skin' && !d.covered);
 
 /** `loose` goes down to the deepest coat that is not known to be sound: scraping stops only where the film holds. */
 export function leadDepths(lead: LeadPicture): LeadDepths {
@@ -24,5 +31,6 @@ export function leadDepths(lead: LeadPicture): LeadDepths {
     all: strictest(states),
     looseCoats,
     coats: states.length,
+    covered: lead.coats.some((c) => c.coat.id !== UNCOUNTED),
   };
 }

@@ -210,3 +210,9 @@ test('every state of every coat comes with a reason, and the whole is as strict 
     ),
   );
 });
+
+test('a measurement that is no lead test may be taken again without touching what is known of lead', () => {
+  const drop = (id: string, value: number, over = {}) => aReading({ id, kind: 'drop', value, unit: 's', ...over });
+  const again = drop('r-2', 4, { takenAt: '2026-05-04T14:00:00.000Z', supersedesId: 'r-1', supersedesWhy: 'the face was wet' });
+  expect(leadOf(aSurface({ readings: [drop('r-1', 200), again] })).overall.value).toBe(leadOf(aSurface()).overall.value);
+});

@@ -136,15 +136,19 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   return { coat, state, because: [...because, ...reasons(unclear), ...notReached] };
 }
 
+/** What may be done next to know more. A notch or a chip cuts into what may hold asbestos: nobody does, before that is answered. */
 function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: SurfaceContext, depthKnown: boolean): Answer<NextTest> {
+  const next = wantedTest(coats, judged, ctx, depthKnown);
+  const state = strictest([ctx.asbestos.coat.value, ctx.asbestos.below.value]);
+  if (next.value === 'none' || next.value === 'waitForLab' || !isPresent(state)) return next;
+  return answer('asbestosFirst', why('next.asbestosFirst', ctx.rulebook.sources.asbestosWork, { state }, 'care', 'hazard'));
+}
+
+function wantedTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: SurfaceContext, depthKnown: boolean): Answer<NextTest> {
   const says = (s: ReadingVerdict['says']) => judged.some((j) => j.verdict.says === s);
   if (coats.every((c) => c.state === 'notFound')) return answer('none', why('next.nothingToTest', 'job-record'));
   if (coats.some((c) => c.state === 'waiting'))
     return answer('waitForLab', why('next.waitForLab', 'trade-wait-lab', { days: measure(ctx.settings.labDays.lead * 24, 'h') }));
-  // A notch or a chip through all coats cuts what may hold asbestos: nobody does, before that is answered.
-  const cutInto = strictest([ctx.asbestos.coat.value, ctx.asbestos.below.value]);
-  if (isPresent(cutInto) && !(says('lead') && depthKnown))
-    return answer('asbestosFirst', why('next.asbestosFirst', ctx.rulebook.sources.asbestosWork, { state: cutInto }, 'care', 'hazard'));
   const disagree = coats.some((c) => c.because.some((r) => r.rule === 'lead.testsDisagree' || BEFORE.has(r.rule)));
   if (disagree) return answer('labAllCoats', why('next.labSettles', 'job-record'));
   if (says('lead') && depthKnown) return answer('none', why('next.foundIsEnough', 'job-record'));
@@ -196,8 +200,8 @@ const PENDING: Reading = { ...BLANK_READING, id: '', kind: 'lab', takenAt: '', b
 function takenBack(s: Surface, rulebook: Rulebook, instruments: InstrumentBook = NO_INSTRUMENTS): Reading[] {
   const says = (r: Reading) => judgeReading(r, rulebook, s.material, instruments).says;
   const { withdrawn, replaced } = standingOf(s);
-  const gone = [...withdrawn, ...replaced.flatMap(([old, by]) => (['lead', 'noLead'].includes(says(by)) ? [] : [old]))];
-  return gone.filter((r) => isLeadReading(r) && ['lead', 'waiting'].includes(says(r)));
+  const unproven = replaced.filter(([old, by]) => isLeadReading(old) && !['lead', 'noLead'].includes(says(by))).map(([old]) => old);
+  return [...withdrawn, ...unproven].filter((r) => isLeadReading(r) && ['lead', 'waiting'].includes(says(r)));
 }
 const latest = (times: readonly string[]): string | null => times.reduce<string | null>((a, t) => (a === null || t > a ? t : a), null);
 

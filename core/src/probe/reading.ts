@@ -79,7 +79,8 @@ const hasCertificate = (r: Reading): boolean => r.certificate.trim().length >= 3
 /** A signed determination speaks for the whole stack. 40 CFR 745.82(a)(1). */
 function judgeReport(r: Reading, rulebook: Rulebook): ReadingVerdict {
   const by = { certificate: r.certificate.trim() === '' ? 'none given' : r.certificate };
-  if (r.finding === 'lead') return verdict('lead', why('lead.reportFound', 'cfr40-745.82', by));
+  if (r.finding === 'lead')
+    return verdict('lead', why('lead.reportFound', rulebook.leadPaint === null ? 'trade-sample' : 'cfr40-745.82', by));
   if (rulebook.leadPaint === null) return verdict('unclear', why('lead.reportNotHere', 'uk-lead-any', by));
   const signed = r.finding === 'noLead' && r.decidedBy === 'inspector' && hasCertificate(r) && r.file.trim() !== '';
   return signed

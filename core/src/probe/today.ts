@@ -52,7 +52,7 @@ export function todayOf(surfaces: readonly TodaySurface[], register: Register): 
     found: n[3]!,
     stopped: surfaces.filter((s) => s.touch.skin === 'stop').map((s) => s.surfaceId),
     controlled: surfaces
-      .filter((s) => s.touch.skin !== 'stop' && (s.touch.bare === 'controlled' || s.touch.loose === 'controlled'))
+      .filter((s) => s.touch.skin !== 'stop' && [s.touch.skin, s.touch.loose, s.touch.bare].some((t) => t === 'controlled' || t === 'stop'))
       .map((s) => s.surfaceId),
     act: registerAct(register),
   };

@@ -1,15 +1,15 @@
 /** What may be touched today, by depth: the one answer that a crew asks for. */
 import { answer, why, type Answer } from '../reasons';
 import type { AsbestosPicture } from './asbestos';
-import { leadDepths } from './depths';
+import { leadDepths, meetsMaterial, type LeadDepths } from './depths';
 import type { LeadPicture } from './lead';
 import type { Rulebook } from '../rulebook';
 import { isPresent, type HazardState } from './state';
 
 export const DEPTHS = ['skin', 'loose', 'bare'] as const;
 export type Depth = (typeof DEPTHS)[number];
-/** free: as any paint. controlled: lead-safe, set up first. stop: nobody touches it. */
-export type Touch = 'free' | 'controlled' | 'stop';
+/** free: as any paint. above: this coat only, lead lies below it. controlled: lead-safe, set up first. stop: nobody touches it. */
+export type Touch = 'free' | 'above' | 'controlled' | 'stop';
 
 export interface TouchToday {
   readonly depth: Depth;
@@ -22,22 +22,45 @@ const made = new Map<string, readonly TouchToday[]>();
 /** A surface's answer for each depth. Anything that is not "not found" counts as present. */
 export function touchToday(lead: LeadPicture, asbestos: AsbestosPicture, mold: HazardState, rulebook: Rulebook): readonly TouchToday[] {
   const depths = leadDepths(lead);
-  const key = [rulebook.id, depths.skin, depths.loose, depths.all, asbestos.coat.value, asbestos.below.value, mold].join();
+  const key = [
+    rulebook.id,
+    depths.skin,
+    depths.loose,
+    depths.all,
+    meetsMaterial('loose', depths),
+    meetsMaterial('skin', depths),
+    asbestos.coat.value,
+    asbestos.below.value,
+    asbestos.putty.value,
+    mold,
+  ].join();
   const known = made.get(key);
   if (known) return known;
   const leadAt = { skin: depths.skin, loose: depths.loose, bare: depths.all };
-  const out = DEPTHS.map((depth): TouchToday => ({ depth, answer: touchAt(leadAt[depth], depth, asbestos, mold, rulebook) }));
+  const out = DEPTHS.map((depth): TouchToday => ({ depth, answer: touchAt(leadAt[depth], depth, asbestos, mold, rulebook, depths) }));
   made.set(key, out);
   return out;
 }
 
-function touchAt(lead: HazardState, depth: Depth, asbestos: AsbestosPicture, mold: HazardState, rulebook: Rulebook): Answer<Touch> {
+function touchAt(
+  lead: HazardState,
+  depth: Depth,
+  asbestos: AsbestosPicture,
+  mold: HazardState,
+  rulebook: Rulebook,
+  depths: LeadDepths,
+): Answer<Touch> {
   const coat = asbestos.coat.value;
   if (isPresent(coat)) return answer('stop', why('touch.asbestos', rulebook.sources.asbestosWork, { state: coat }, 'block', 'law'));
   if (mold === 'found') return answer('stop', why('touch.mold', rulebook.sources.mold, {}, 'block', 'hazard'));
   const below = asbestos.below.value;
-  if (depth === 'bare' && isPresent(below))
-    return answer('controlled', why('touch.below', 'trade-sample', { state: below }, 'care', 'hazard'));
-  if (isPresent(lead)) return answer('controlled', why('touch.lead', 'job-record', { state: lead }, 'care', 'law'));
+  if (isPresent(below) && meetsMaterial(depth, depths))
+    return answer('stop', why('touch.below', rulebook.sources.asbestosWork, { state: below }, 'block', 'law'));
+  if (isPresent(below)) return answer('controlled', why('touch.aboveSuspect', 'trade-sample', { state: below }, 'care', 'hazard'));
+  const putty = asbestos.putty.value;
+  const beside = isPresent(putty) ? [why('touch.putty', 'trade-putty', { state: putty }, 'care', 'hazard')] : [];
+  if (isPresent(lead)) return answer('controlled', why('touch.lead', 'job-record', { state: lead }, 'care', 'law'), ...beside);
+  if (beside.length > 0) return answer('controlled', ...beside);
+  if (isPresent(depths.all)) return answer('above', why('touch.leadBelow', 'job-record', { state: depths.all }, 'care'));
   return answer('free', why('touch.clear', 'job-record', {}));
 }

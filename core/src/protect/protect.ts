@@ -207,5 +207,5 @@ function exposureReason(c: ExposureClassId, ctx: SurfaceContext): Reason {
   const upper = EXPOSURE_CLASSES[c].upperUgM3;
   if (c === 'none') return why('exposure.none', ctx.rulebook.sources.clothing);
   const rule = ctx.rulebook.id === 'uk' ? 'exposure.presumedUk' : upper === null ? 'exposure.presumedTop' : 'exposure.presumed';
-  return why(rule, 'cfr29-1926.62d2', { class: c, upper: measure(upper ?? 2500, 'ug/m3') });
+  return why(rule, ctx.rulebook.id === 'uk' ? 'clw2002' : 'cfr29-1926.62d2', { class: c, upper: measure(upper ?? 2500, 'ug/m3') });
 }

@@ -252,7 +252,9 @@ function conclude({ method, coating, product, squares }: Group, s: Surface, face
       'works',
       why('trial.works', 'job-record', { dwell: measure(round(cleanMin), 'min'), at: measure(20, 'C') }),
       spread,
-      ...(answered.some((t) => t.q.surfaceC === null) ? [why('trial.noTemperature', 'mem-q10')] : []),
+      ...(answered.some((t) => t.q.surfaceC === null)
+        ? [why('trial.noTemperature', 'mem-q10', { at: measure(20, 'C'), step: measure(10, 'deltaC') })]
+        : []),
     ),
     next: proposals,
   };

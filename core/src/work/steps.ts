@@ -365,7 +365,11 @@ export function workPlan(input: Inputs): WorkPlan {
       amounts: [{ what: l.product, amount: measure(l.litres, 'L') }],
       because: [
         ...l.because,
-        why('coat.interval', 'trade-interval', { low: measure(l.recoatH.low, 'h'), high: measure(l.recoatH.high, 'h') }),
+        why('coat.interval', 'trade-interval', {
+          low: measure(l.recoatH.low, 'h'),
+          high: measure(l.recoatH.high, 'h'),
+          at: measure(20, 'C'),
+        }),
       ],
       gates: i === 0 ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: measure(3, 'deltaC') }))] : [],
     });
@@ -383,7 +387,7 @@ export function workPlan(input: Inputs): WorkPlan {
       ? hours(0.5 + protection.sheetLaidM2.value / 30, 1 + protection.sheetLaidM2.value / 12)
       : hours(0.25, 0.5),
     because: protection.needed.value
-      ? [why(ctx.place === 'outside' ? 'clean.outside' : 'clean.inside', ctx.rulebook.sources.cleaning)]
+      ? [why(ctx.place === 'outside' ? 'clean.outside' : 'clean.inside', ctx.rulebook.sources.cleaning, { beyond: measure(2, 'ft') })]
       : [],
     amounts: protection.needed.value ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
     gates: coating.lines.some((l) => l.product === 'alkydGloss' || l.product === 'clearVarnish' || l.product === 'alkydWood')

@@ -127,7 +127,9 @@ const live = <T extends { readonly removedAt: string | null }>(xs: readonly T[])
 function foundBefore(s: Surface, facts: JobFacts): boolean {
   const convicts = (x: Surface) => {
     const { stands, doubted } = standing(x, facts);
-    return doubted.length > 0 || stands.some((r) => isLead(r) && isPositive(r, x, facts));
+    // What a blank said speaks of the bag.
+    const blank = (r: Reading) => x.samples.find((m) => m.id === r.sampleId)?.kind === 'blank';
+    return doubted.some((r) => !blank(r)) || stands.some((r) => isLead(r) && !blank(r) && isPositive(r, x, facts));
   };
   const room = facts.spaces.find((x) => x.id === s.spaceId);
   const sameRoom = (x: Surface) => x.spaceId === s.spaceId || facts.spaces.find((p) => p.id === x.spaceId)?.removedAt !== null;

@@ -86,6 +86,7 @@ export const CHOOSE = {
   'lead.untested': { says: 'Lead is {leadInReach}, so the work is planned as if it were there.', lifts: 'Test through all coats.' },
   'lead.putty': { says: 'Old putty can hold lead of its own, whatever the paint on it is: damp, in small lengths, over a sheet, vacuum at hand.' },
   'lead.traceDust': { says: 'Below the lead-paint limit, yet lead is in it: the rules for the worker’s air have no lower limit for dusty work.' },
+  'lead.traceDustUk': { says: 'Lead may be in it below what the lab could see: dusty work still asks for your own assessment of the air.' },
   'lead.notCertified': { says: 'Paid work that disturbs more than minor amounts of lead paint in housing needs a certified firm. Lead is {leadInReach}.', lifts: 'Certification, a certified partner, or a clear test.' },
   'lead.windowNeverMinor': { says: 'Taking out a window is never minor work: it needs a certified firm.', lifts: 'Certification, or a certified partner.' },
   'lead.wholePieceCounts': { says: 'A piece taken out counts with its whole painted area, and window replacement is never minor work.' },

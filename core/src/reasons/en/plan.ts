@@ -58,6 +58,7 @@ export const PLAN = {
   'coat.heater': { says: '{topcoat} softens or yellows through on a heater.', lifts: 'An enamel that bears the heat.' },
   'coat.tightOnLime': { says: '{topcoat} closes lime plaster to vapour, and damp behind it pushes both off.', lifts: 'A mineral or open mat coat.' },
   'coat.filmOverDamp': { says: 'A film over damp {material} blisters.', lifts: 'Cure the damp and dry it; then record what is there.' },
+  'coat.overGrowth': { says: 'No coat goes over growth, and no cleaning is in the plan.', lifts: 'Add a cleaning, or clear what stands against it.' },
   'coat.oilSoaked': { says: 'No coat holds on oil-soaked material.', lifts: 'Replace the piece.' },
   'coat.unusual': { says: 'Is {topcoat} made for {material}? Its data sheet says; a patch shows.' },
   'coat.freshMineral': { says: 'How old is it? New plaster and cement wait until they read dry and below pH 10; lime waits longer.' },
@@ -86,7 +87,7 @@ export const PLAN = {
   'prime.galvanised': { says: 'Galvanised metal: etch or wash primer; an alkyd straight on it turns to soap.' },
   'prime.aluminium': { says: 'Aluminium: degrease, scuff, etch primer on the bare metal the same day.' },
   'prime.heater': { says: 'Heater: heat-resistant primer on cold metal, valve shut.' },
-  'coat.interval': { says: '{low} to {high} between coats at about 20 °C; cold and damp stretch it. The data sheet rules.' },
+  'coat.interval': { says: '{low} to {high} between coats at about {at}; cold and damp stretch it. The data sheet rules.' },
 
   // Order of removal
   'order.messyFirst': { says: '{first} on {part} work goes before {then}: stripper drips onto what lies below, so clean parts come last.' },
@@ -156,7 +157,7 @@ export const PLAN = {
   'rinse.char': { says: 'Scrape and sand off any charred wood: paint does not hold on char.' },
   'repair.suspect': { says: 'Fill over the face only: nothing is raked out, cut or sanded into what may hold asbestos.' },
   'repair.joints': { says: 'Open joints were recorded: seal them, or water gets behind the new film.' },
-  'clean.inside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it; then 2 ft beyond, high to low, HEPA vacuum and wet wipe.' },
+  'clean.inside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it; then {beyond} beyond, high to low, HEPA vacuum and wet wipe.' },
   'clean.outside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it. Clean up before any rain.' },
   'verify.card': { says: 'One wet cloth for each sill and for each floor part of less than {limit}. Darker than the card: clean and wipe again. Fails twice: wait an hour or until dry, then one dry cloth.' },
 

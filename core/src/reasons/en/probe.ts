@@ -54,10 +54,10 @@ export const PROBE = {
   'asbestos.ageUnknown': { says: '{suspect} of unknown year: asbestos counts as present.', lifts: 'Find the year, or have it sampled by a competent person.' },
   'asbestos.presumed': { says: '{suspect} from {built}, no later than {built.limit}: asbestos is presumed until samples say otherwise.', lifts: 'Have it sampled by a competent person.' },
   'asbestos.suspect': { says: '{suspect} from {built}: such material sometimes holds asbestos. It is not presumed by law, but nobody has looked, so it counts as present.', lifts: 'Have it sampled by a competent person.' },
-  'asbestos.surfacingCount': { says: '{area} of one surfacing material: {count} samples. Up to 1,000 ft² takes three, up to 5,000 ft² five, more takes seven.' },
+  'asbestos.surfacingCount': { says: '{area} of one surfacing material: samples: {count}. Up to {small} takes three, up to {large} five, more takes seven.' },
   'asbestos.laggingCount': { says: '{run} of pipe lagging of one kind: three samples.' },
-  'asbestos.laggingCountUk': { says: '{run} of pipe lagging: {count} samples, one in 3 m, over 20 m one in 6 m.' },
-  'asbestos.boardCountUk': { says: '{area} of board: {count} samples, one a room or one in 25 m².' },
+  'asbestos.laggingCountUk': { says: '{run} of pipe lagging: samples: {count}, one in {short}, over {long} one in {far}.' },
+  'asbestos.boardCountUk': { says: '{area} of board: samples: {count}, one a room or one in {each}.' },
   'asbestos.coatCountUk': { says: '{area} of one material: two samples through its depth, well apart.' },
   'asbestos.possible': { says: '{suspect} from {built}: no law presumes it, but such material was in use until about {built.limit}. Sample it before it is cut.', lifts: 'Have it sampled by a competent person.' },
   'asbestos.oneCorner': { says: 'The samples come from {seen} of the places in which this material stands; they have to be spread over {spread}.', lifts: 'Take the missing ones where nobody has looked yet.' },
@@ -142,8 +142,11 @@ export const PROBE = {
   // Today
   'touch.asbestos': { says: 'Asbestos is not ruled out ({state}): nobody cuts, scrapes, wets or sands it.' },
   'touch.mold': { says: 'Growth is on it: clean it wet and dry it out before any of it is disturbed.' },
-  'touch.below': { says: 'The paint may be taken with care; what is under it may not be cut ({state}).' },
+  'touch.below': { says: 'This goes into the material below, and asbestos is {state} there: nobody does until it is sampled.' },
+  'touch.aboveSuspect': { says: 'Asbestos is {state} in the material below: stay in a coat that holds, and stop where the material shows.' },
   'touch.lead': { says: 'Lead at this depth: {state}. Set up, keep it wet, wear what is listed.' },
+  'touch.leadBelow': { says: 'No lead in this coat; below it lead is {state}. Stop where an older coat shows. Certificate, notice, area and records go by the whole stack.' },
+  'touch.putty': { says: 'The putty beside the glass may hold asbestos ({state}): stay off it, and stop where it shows.' },
   'touch.clear': { says: 'Nothing at this depth asks for more than ordinary care.' },
 
   // Sampling and deciding

@@ -26,7 +26,7 @@ export const TRIAL = {
   'trial.works': { says: '{dwell} at {at} brings it off.' },
   'trial.worksDry': { says: 'It brought the coat off.' },
   'trial.fewSquares': { says: 'From so few clean squares ({squares}), as much as {share} of the face may still ask for more (95 % bound).' },
-  'trial.noTemperature': { says: 'The face was not read on every square: taken as 20 °C. The rate doubles for each 10 °C.' },
+  'trial.noTemperature': { says: 'The face was not read on every square: taken as {at}. The rate doubles for each {step}.' },
   'trial.carried': { says: 'Carried over from {from}, not tried here.' },
   'trial.patchFailed': { says: 'It did not bring the coat off.' },
   'trial.mixed': { says: 'Some patches came off and some did not: expect both on the face.' },

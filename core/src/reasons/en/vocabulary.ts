@@ -280,6 +280,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   due: 'overdue',
   in: 'answered',
   free: 'as any paint',
+  above: 'this coat only',
   controlled: 'set up first',
   stop: 'not to be touched',
   texturedCoat: 'Textured coating',

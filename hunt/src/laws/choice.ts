@@ -1,0 +1,179 @@
+/** C and W: the default is what a careful tradesman would do first, a coat fits what it lies on, and words are whole. */
+import type { Binder, Surface, TopcoatId } from '../../../core/src/facts';
+import { moldPicture } from '../../../core/src/probe/mold';
+import type { Reason } from '../../../core/src/reasons';
+import { RULEBOOKS } from '../../../core/src/rulebook';
+import { RULE_WORDS, remedy, sentence, SOURCES } from '../../../core/src/words';
+import { coatsOf, DOES } from '../oracle/methods';
+import type { Run } from '../run';
+import type { Law } from './law';
+
+/** Nothing was seen, measured or wanted that asks for more than a scuff. */
+const isSoundAndPlain = (s: Surface): boolean =>
+  s.conditions.length === 0 &&
+  (['blisterGrade', 'flakeGrade', 'crackGrade', 'chalkGrade', 'rustGrade'] as const).every((g) => (s[g] ?? 0) === 0) &&
+  (s.moldM2 ?? 0) === 0 &&
+  s.readings.length === 0 &&
+  s.squares.length === 0 &&
+  s.aim === 'keepSound' &&
+  !s.scrapped &&
+  s.topcoat !== 'clearVarnish' &&
+  coatsOf(s).length > 0 &&
+  coatsOf(s).every((l) => l !== null && l.soundness === 'sound' && l.water !== 'dissolves' && l.binder !== 'distemper');
+
+/** Which film refuses which topcoat, as the trade has it (no published source). */
+function refusedBy(film: Binder, top: TopcoatId): boolean {
+  if (film === 'distemper') return true;
+  if (top === 'limewash') return film !== 'limewash';
+  if (film === 'limewash') return true;
+  return top === 'clearVarnish' && !['shellac', 'lacquer', 'polyurethane'].includes(film);
+}
+const SOLVENT: readonly TopcoatId[] = ['alkydGloss', 'metalEnamel', 'clearVarnish'];
+
+function coatBreaches(s: Surface, run: Run): string[] {
+  const plan = run.plans.get(s.id);
+  const top = plan?.coating.lines.find((l) => l.use === 'topcoat')?.product as TopcoatId | undefined;
+  if (!plan || !top) return [];
+  const out: string[] = [];
+  const add = (bad: boolean, what: string) => void (bad && out.push(`${s.name}: ${top} ${what}`));
+  const outdoors = !s.bench && run.facts.spaces.find((x) => x.id === s.spaceId)?.kind === 'elevation';
+  add(outdoors && (top === 'matEmulsion' || top === 'waterborneEggshell'), 'outdoors');
+  add(top === 'limewash' && !['limePlaster', 'brick', 'stone'].includes(s.material), `on ${s.material}`);
+  add(
+    s.material === 'limePlaster' && ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish'].includes(top),
+    'closes lime plaster',
+  );
+  add(s.element === 'heater' && ['matEmulsion', 'limewash', 'clearVarnish'].includes(top), 'on a heater');
+  add(s.conditions.includes('oilSoaked'), 'on oil-soaked material');
+  const worked = plan.choice.parts.filter((p) => p.areaM2 > 0 && p.selected.value !== null);
+  const bare = worked.some((p) => DOES[p.selected.value!].to === 'bare');
+  add(s.material === 'galvanised' && bare && SOLVENT.includes(top), 'on bare zinc');
+  const keeps = worked.some((p) => ['nothing', 'skin'].includes(DOES[p.selected.value!].to));
+  const film = coatsOf(s)[0];
+  add(keeps && film != null && refusedBy(film.binder, top), `over ${film?.binder ?? ''}`);
+  return out;
+}
+
+/** Harm that no coat mends, at the product or another: no plan goes out with that method. */
+const RUINS = ['scorched', 'etched', 'softened'];
+
+function reasonsIn(x: unknown, out: Set<Reason> = new Set(), seen: Set<object> = new Set()): Set<Reason> {
+  if (typeof x !== 'object' || x === null || seen.has(x)) return out;
+  seen.add(x);
+  if ('rule' in x && 'weighed' in x) out.add(x as Reason);
+  else for (const v of x instanceof Map ? x.values() : Object.values(x)) reasonsIn(v, out, seen);
+  return out;
+}
+
+/** Words and units of the other rulebook. A published limit may stand in brackets behind the job's own unit. */
+const FOREIGN = {
+  us: /\b(FFP[23]|H-class|HSE|HSG\d|CAR 2012|COSHH)\b/,
+  uk: /\b(HEPA-shrouded|EPA|HUD|CFR|OSHA|N95|P100|HVI)\b/,
+} as const;
+const FOREIGN_UNITS = { ft: /\d\s?(m²|m2|mm|°C|L\b|mL|m\/s)/, m: /\d\s?(ft²|ft2|ft\b|°F|gal\b|fl oz|mph|cfm|mil\b)/ } as const;
+const RAW = /\{|\}|undefined|NaN|\[object|\bnull\b/;
+const CAMEL = /\b[a-z]+[A-Z][a-zA-Z]*\b/;
+const DOUBLED = /\b(\w+) \1\b/i;
+const OWN_WORD = /\b(pH|mL|kPa)\b/g;
+
+const asked = new Map<string, readonly string[]>();
+function wrongWords(r: Reason, system: 'ft' | 'm', rules: 'us' | 'uk'): readonly string[] {
+  const key = `${system}|${rules}|${r.source}|${r.rule}|${JSON.stringify(r.weighed)}`;
+  const known = asked.get(key);
+  if (known) return known;
+  const out: string[] = [];
+  if (!(r.rule in RULE_WORDS)) out.push(`${r.rule} has no words`);
+  else
+    for (const text of [sentence(r, system), remedy(r, system) ?? '']) {
+      // What a person typed stands between quotes and is shown as typed.
+      const said = text.replace(/“[^”]*”/g, 'x').replace(OWN_WORD, 'x');
+      const plain = said.replace(/\([^)]*\)/g, '');
+      if (RAW.test(said) || CAMEL.test(said)) out.push(`${r.rule}: "${text}" shows a raw id`);
+      if (/ {2}|\s[.,;:]/.test(said) || (DOUBLED.test(said) && !/that that|had had/.test(said))) out.push(`${r.rule}: "${text}" is broken`);
+      if (FOREIGN[rules].test(said)) out.push(`${r.rule}: "${text}" has words of the other rulebook`);
+      if (FOREIGN_UNITS[system].test(plain)) out.push(`${r.rule}: "${text}" has the other units`);
+    }
+  const { where } = SOURCES[r.source];
+  if (where !== 'any' && where.toLowerCase() !== rules) out.push(`${r.rule}: source ${r.source} binds in ${where}`);
+  // Bounded, so that a long hunt fits in memory.
+  if (asked.size > 20_000) asked.clear();
+  asked.set(key, out);
+  return out;
+}
+
+export const CHOICE_LAWS: readonly Law[] = [
+  {
+    id: 'C1',
+    says: 'on sound, clean paint the default is wash, scuff, overcoat; nothing is sealed, covered or replaced by default where less will do',
+    check: (run) =>
+      run.facts.surfaces.flatMap((s) => {
+        const plan = run.plans.get(s.id);
+        if (!plan) return [];
+        return plan.choice.parts.flatMap((p) => {
+          const id = p.selected.value;
+          if (p.chosenByPerson || id === null) return [];
+          const can = p.options.filter((o) => o.verdict !== 'blocked').map((o) => o.methodId);
+          if (id === 'cover') return [`${s.name}: covered by default`];
+          const rubs = run.facts.job.childUnder6 !== 'no' || run.facts.job.pregnancy !== 'no';
+          if (isSoundAndPlain(s) && !rubs && can.includes('overcoat') && id !== 'overcoat')
+            return [`${s.name}: ${id} by default on sound paint`];
+          const lesser = can.some((x) => !['leave', 'cover', 'encapsulate', 'thickPrimer', 'replacePart'].includes(x));
+          return lesser && (id === 'encapsulate' || id === 'replacePart') ? [`${s.name}: ${id} by default where less will do`] : [];
+        });
+      }),
+  },
+  {
+    id: 'C2',
+    says: 'harm on a square holds the plan',
+    check: ({ facts, plans }) =>
+      facts.surfaces.flatMap((s) => {
+        const plan = plans.get(s.id);
+        if (!plan || !plan.issue.value) return [];
+        const picked = new Set(plan.choice.parts.flatMap((p) => [p.selected.value, ...p.also.map((a) => a.value)]));
+        return s.squares
+          .filter((q) => q.removedAt === null && q.lifted !== null && picked.has(q.methodId) && q.harms.some((h) => RUINS.includes(h)))
+          .filter(
+            (q) =>
+              !s.squares.some(
+                (x) => x.removedAt === null && x.id !== q.id && x.methodId === q.methodId && (x.lifted === 'bare' || x.lifted === 'toCoat'),
+              ),
+          )
+          .map((q) => `${s.name}: the plan goes out with ${q.methodId}, which ${q.harms.join()} a square`);
+      }),
+  },
+  { id: 'C3', says: 'every coat fits what it lies on', check: (run) => run.facts.surfaces.flatMap((s) => coatBreaches(s, run)) },
+  {
+    id: 'W1',
+    says: 'every sentence is whole, in the job’s units, of its own rulebook, with a source that binds there',
+    // Every option is walked, which is slow: once for each job.
+    check: ({ facts, job, before }) => {
+      if (before !== null) return [];
+      const { units, rulebook } = facts.job;
+      const mold = facts.spaces.map((x) =>
+        moldPicture(
+          x,
+          facts.surfaces.filter((s) => s.spaceId === x.id && s.removedAt === null),
+          RULEBOOKS[rulebook],
+        ),
+      );
+      return [...reasonsIn([job, mold])].flatMap((r) => wrongWords(r, units, rulebook));
+    },
+  },
+  {
+    id: 'W2',
+    says: 'free is only said where nothing stands against dry work at that depth',
+    check: ({ facts, plans }) =>
+      facts.surfaces.flatMap((s) => {
+        const plan = plans.get(s.id);
+        if (!plan) return [];
+        return plan.touch.flatMap((t) => {
+          if (t.answer.value !== 'free') return [];
+          const dry = plan.choice.parts
+            .flatMap((p) => p.options)
+            .filter((o) => o.verdict === 'blocked' && DOES[o.methodId].dryHand && DOES[o.methodId].to === t.depth);
+          const hazard = dry.flatMap((o) => o.because.filter((r) => r.effect === 'block' && /^(lead|asbestos|mold)\./.test(r.rule)));
+          return hazard.length > 0 ? [`${s.name}: "free" to ${t.depth}, and ${hazard[0]!.rule} stands`] : [];
+        });
+      }),
+  },
+];
