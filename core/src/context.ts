@@ -3,6 +3,8 @@ import type { Service, YesNo } from './facts';
 import type { AsbestosPicture } from './probe/asbestos';
 import type { Past } from './probe/place';
 import type { InstrumentBook } from './probe/xrf';
+import type { MoldKit } from './probe/mold';
+import type { Answer } from './reasons';
 import type { FirmSettings, Rulebook } from './rulebook';
 import type { TrialBook } from './trial/book';
 
@@ -28,6 +30,8 @@ export interface SurfaceContext {
     /** m; 0 when nobody said. */
     readonly accessM: number;
   };
+  /** What cleaning the growth of this room is done in, by its class; null: no growth in it. */
+  readonly moldKit: Answer<MoldKit> | null;
   /** A child under 6 or a pregnancy in the household; unknown counts as yes. */
   readonly childOrPregnancy: 'yes' | 'no' | 'unknown';
   /** What was found at this place on other surfaces, those that were taken off the list too. */
@@ -39,6 +43,8 @@ export interface SurfaceContext {
     readonly heightM: number | null;
     readonly boundaryM: number | null;
     readonly moisture: object | null;
+    /** What is thrown out anyway, as typed. */
+    readonly goesAnyway: string;
   };
   readonly instruments: InstrumentBook;
   /** What the squares of this surface say. */

@@ -23,6 +23,7 @@ import {
   type Past,
   type Suspect,
 } from './probe';
+import { moldPicture, type MoldKit } from './probe/mold';
 import { answer, why, type Answer } from './reasons';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from './rulebook';
 import { ACT_RANK, NEXT_ACTS, planSurface, type NextAct, type SurfacePlan } from './surface-plan';
@@ -127,7 +128,10 @@ interface JobContext {
   readonly key: string;
   /** One slot for each surface, in the order of the facts. */
   readonly slots: readonly Slot[];
-  readonly spaces: ReadonlyMap<string, { readonly space: Space; readonly plan: SpacePlan; readonly key: string }>;
+  readonly spaces: ReadonlyMap<
+    string,
+    { readonly space: Space; readonly plan: SpacePlan; readonly moldKit: Answer<MoldKit> | null; readonly key: string }
+  >;
   /** By place in the list. */
   readonly past: readonly Past[];
   readonly instruments: InstrumentBook;
@@ -222,6 +226,7 @@ export function createDeriver(): Deriver {
       const { local } = slotAt(i, s, yearOf(job, bySpace.get(s.spaceId), s), rulebook, book.is);
       if (s.removedAt === null && local.leadPresent) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + local.disturbedM2);
     });
+    const moldy = new Set(slots.flatMap((x) => (x.local.moldy && x.of.removedAt === null ? [x.of.spaceId] : [])));
     // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
     const outsideM2 = facts.spaces
       .filter((s) => s.kind === 'elevation' && s.removedAt === null)
@@ -230,12 +235,21 @@ export function createDeriver(): Deriver {
       live(facts.spaces).map((space) => {
         const disturbedM2 = space.kind === 'elevation' ? outsideM2 : (sums.get(space.id) ?? 0);
         const minorWork = minorWorkOf(space, disturbedM2, rulebook, job.publicFunding === 'yes');
+        const moldKit = moldy.has(space.id)
+          ? moldPicture(
+              space,
+              facts.surfaces.filter((s) => s.spaceId === space.id && s.removedAt === null),
+              rulebook,
+            ).equipment
+          : null;
         const key = [
           space.kind,
+          moldKit?.value,
           space.lengthM,
           space.widthM,
           space.heightM,
           space.boundaryM,
+          space.goesAnyway,
           space.yearBuilt,
           minorWork.value,
           space.services.join(),
@@ -243,7 +257,7 @@ export function createDeriver(): Deriver {
           space.moisture?.leak,
           space.moisture?.rising,
         ].join('|');
-        return [space.id, { space, plan: { spaceId: space.id, disturbedM2, minorWork }, key }] as const;
+        return [space.id, { space, plan: { spaceId: space.id, disturbedM2, minorWork }, moldKit, key }] as const;
       }),
     );
     const places = placesOf(
@@ -306,6 +320,7 @@ export function createDeriver(): Deriver {
       place: s.bench ? 'bench' : space.kind === 'room' ? 'inside' : 'outside',
       dwelling: job.dwelling,
       assisted: job.publicFunding === 'yes',
+      moldKit: at.moldKit,
       childOrPregnancy: occupants(job),
       past,
       thisYear,

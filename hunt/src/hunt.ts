@@ -7,9 +7,10 @@ import { stopsOf } from './run';
 import { CHOICE_LAWS } from './laws/choice';
 import { EVIDENCE } from './laws/evidence';
 import { HAZARDS_LAWS } from './laws/hazards';
+import { RELATIONS } from './laws/relation';
 import type { Law } from './laws/law';
 
-export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS];
+export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS, ...RELATIONS];
 
 interface Scenario {
   readonly recipe: Recipe;

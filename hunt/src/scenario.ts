@@ -258,6 +258,7 @@ interface PairRecipe {
   readonly hoursBetween: number;
   readonly apart: boolean;
   readonly control: 'worked' | 'unsaid';
+  readonly decidedBy: 'inspector' | 'renovator';
 }
 const pair: fc.Arbitrary<PairRecipe> = fc.record({
   old: fc.constantFrom('spot', 'lab', 'xrf'),
@@ -269,6 +270,7 @@ const pair: fc.Arbitrary<PairRecipe> = fc.record({
   hoursBetween: fc.constantFrom(-2, 0, 1, 1),
   apart: fc.constantFrom(true, false, false, false),
   control: fc.constantFrom('worked', 'worked', 'unsaid'),
+  decidedBy: fc.constantFrom('inspector', 'inspector', 'renovator'),
 });
 
 /** Bulk samples of one suspect as an area asks for them, all negative, and one thing that may be wrong. */
@@ -456,7 +458,7 @@ function pairOf(p: PairRecipe, id: string, coats: readonly string[], like: Field
     by: 'Tester',
     kitRecognised: true,
     control: p.control,
-    decidedBy: 'inspector',
+    decidedBy: p.decidedBy,
     certificate: 'RA-104',
   };
   const device = (kind: string) => (kind === 'xrf' ? 'X-1' : '');

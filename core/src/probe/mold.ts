@@ -10,6 +10,8 @@ export type MoldSize = 'none' | 'small' | 'medium' | 'large';
 /** S520: 1 as normal, 2 settled from elsewhere, 3 growth. */
 export type MoldCondition = 1 | 2 | 3;
 
+export type MoldKit = 'n95' | 'n95Suit' | 'fullFace' | 'ffp3' | 'ffp3Suit' | 'fullP3';
+
 export interface MoldPicture {
   readonly spaceId: string;
   readonly extentM2: number;
@@ -18,7 +20,7 @@ export interface MoldPicture {
   readonly size: Answer<MoldSize>;
   readonly condition: Answer<MoldCondition>;
   readonly containment: Answer<'none' | 'limited' | 'full'>;
-  readonly equipment: Answer<'n95' | 'n95Suit' | 'fullFace' | 'ffp3' | 'ffp3Suit' | 'fullP3'>;
+  readonly equipment: Answer<MoldKit>;
   readonly moisture: readonly { readonly surfaceId: string; readonly readingId: string; readonly verdict: Answer<MoistureVerdict> }[];
   /** What is known of the cause: a leak comes before all arithmetic. */
   readonly cause: Answer<'notAsked' | 'leak' | 'rising' | 'condensation' | 'open'>;

@@ -1,5 +1,6 @@
 /** Containment, presumed exposure, equipment, bags and signs for the methods that a surface is going to meet. */
 import type { MethodId, Surface } from '../facts';
+import type { MoldKit } from '../probe/mold';
 import type { SurfaceContext } from '../context';
 import { methodById, type Method } from '../catalogue';
 import { picksOf, type Choice } from '../choose';
@@ -18,6 +19,7 @@ export type Kit =
   | 'goggles'
   | 'faceShield'
   | 'eyewash'
+  | 'bleachCartridge'
   | 'hearing'
   | 'hepaVacuum'
   | 'mister'
@@ -84,7 +86,52 @@ function worstExposure(methods: readonly Method[]): ExposureClassId {
   return methods.reduce<ExposureClassId>((worst, m) => (order.indexOf(m.exposure) > order.indexOf(worst) ? m.exposure : worst), 'none');
 }
 
-function respiratorFor(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceContext): Answer<RespiratorId | null> {
+/** By class of growth, the least of the respirators on the list that keeps it out. EPA 402-K-01-001 table 2. */
+const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
+  n95: 'halfMask',
+  n95Suit: 'halfMask',
+  fullFace: 'fullFace',
+  ffp3: 'ffp3',
+  ffp3Suit: 'ffp3',
+  fullP3: 'fullP3',
+};
+
+/** What the growth and the grit ask for, beside lead: each with its reason. Common practice for grit: a hood for hard grit. */
+function alsoBreathed(methods: readonly Method[], ctx: SurfaceContext): { readonly least: RespiratorId; readonly because: Reason }[] {
+  const { rulebook } = ctx;
+  const out: { least: RespiratorId; because: Reason }[] = [];
+  if (ctx.moldKit && methods.some((m) => m.takes.includes('mold') && m.disturbs))
+    out.push({ least: MOLD_NEEDS[ctx.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.moldKit.value }) });
+  const blast = methods.filter((m) => m.blast !== 'no');
+  if (blast.length > 0)
+    out.push({
+      least: blast.some((m) => m.blast === 'hard') ? 'airline' : rulebook.id === 'uk' ? 'halfP3' : 'halfMask',
+      because: why('ppe.blast', 'trade-blast'),
+    });
+  else if (methods.some((m) => m.dust === 'high' || m.powered || m.handDry))
+    out.push({ least: rulebook.respirators[0]!.id, because: why('ppe.dust', 'trade-sand') });
+  return out;
+}
+
+function respiratorFor(
+  exposure: ExposureClassId,
+  vapour: boolean,
+  ctx: SurfaceContext,
+  methods: readonly Method[],
+): Answer<RespiratorId | null> {
+  const forLead = forLeadAndVapour(exposure, vapour, ctx);
+  const also = alsoBreathed(methods, ctx);
+  if (also.length === 0 || (forLead.value === null && forLead.because.some((r) => r.effect === 'block'))) return forLead;
+  const rank = (id: RespiratorId | null) => ctx.rulebook.respirators.findIndex((r) => r.id === id);
+  const most = also.reduce((a, b) => (rank(b.least) > rank(a.least) ? b : a));
+  const takesVapour = (id: RespiratorId) => ctx.rulebook.respirators.find((r) => r.id === id)!.vapour;
+  const because = also.map((a) => a.because);
+  if (forLead.value !== null && (rank(forLead.value) >= rank(most.least) || (vapour && !takesVapour(most.least))))
+    return { value: forLead.value, because: [...forLead.because, ...because] };
+  return { value: most.least, because: [...because, ...(forLead.value === null ? [] : forLead.because)] };
+}
+
+function forLeadAndVapour(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceContext): Answer<RespiratorId | null> {
   const { rulebook } = ctx;
   if (exposure === 'none' && !vapour) return answer(null, why('ppe.noRespirator', rulebook.respiratorSource));
   const limit = convert(rulebook.leadAir.is.value, rulebook.leadAir.is.unit, 'ug/m3');
@@ -105,7 +152,7 @@ function respiratorFor(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceC
   return answer(pick.id, reason, ...(vapour ? [why('ppe.vapourToo', rulebook.respiratorSource)] : []));
 }
 
-function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook): Answer<Kit>[] {
+function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook, moldKit: Answer<MoldKit> | null): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
   const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));
   const any = (f: (m: Method) => boolean) => methods.some(f);
@@ -121,14 +168,21 @@ function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook
     add('causticGloves', why('kit.causticGloves', 'mem-gloves'));
     add('faceShield', why('kit.causticFace', 'trade-strip'));
     add('eyewash', why('kit.eyewash', 'ansi-z358'));
-  } else if (any((m) => m.vapour)) add('solventGloves', why('kit.solventGloves', 'mem-gloves'));
+  } else if (any((m) => m.vapour && m.id !== 'moldBleach')) add('solventGloves', why('kit.solventGloves', 'mem-gloves'));
+  else if (any((m) => m.id === 'moldBleach')) add('causticGloves', why('kit.bleachGloves', 'mem-gloves'));
   else add('nitrileGloves', why('kit.gloves', 'mem-gloves'));
   if (any((m) => m.wet)) add('mister', why('kit.keepWet', 'trade-scrape'));
   if (any((m) => m.heatC !== null && m.heatC > 150)) {
     add('heatGloves', why('kit.heat', 'trade-heat'));
     add('extinguisher', why('kit.fire', 'nfpa-51b', { watch: measure(60, 'min') }));
   }
-  if (any((m) => m.acid) && !any((m) => m.caustic)) add('faceShield', why('kit.acidFace', 'trade-rust'));
+  if (any((m) => m.acid) && !any((m) => m.caustic)) {
+    add('faceShield', why('kit.acidFace', 'trade-rust'));
+    add('eyewash', why('kit.acidEyewash', 'ansi-z358'));
+  }
+  if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
+  const suited = moldKit !== null && moldKit.value !== 'n95' && moldKit.value !== 'ffp3';
+  if (suited && !lead && any((m) => m.takes.includes('mold'))) add('coverall', why('kit.moldSuit', sources.mold));
   if (any((m) => m.noisy)) add('hearing', why('kit.noise', 'trade-sand'));
   return out;
 }
@@ -141,7 +195,10 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
   const disturbed = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
   const disturbedM2 = choice.parts.reduce((sum, p) => sum + (disturbed(p) ? p.areaM2 : 0), 0);
   const outside = ctx.place === 'outside';
-  const lead = methods.length > 0 && (isPresent(leadPicture.overall.value) || isPresent(ctx.asbestos.overall.value));
+  // Old putty holds lead of its own, whatever the paint on it is.
+  const putty =
+    methods.some((m) => m.takes.includes('putty')) && (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
+  const lead = methods.length > 0 && (putty || isPresent(leadPicture.overall.value) || isPresent(ctx.asbestos.overall.value));
   const state = leadPicture.overall.value;
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
@@ -190,9 +247,9 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
           )
         : answer('closeAndSeal', why('protect.sealRoom', rulebook.sheetBeyond.inside.source)),
     exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
-    respirator: respiratorFor(exposureClass, vapour, ctx),
+    respirator: respiratorFor(exposureClass, vapour, ctx, methods),
     vapourFilter: vapour,
-    kit: kitFor(methods, lead, rulebook),
+    kit: kitFor(methods, lead, rulebook, ctx.moldKit),
     bags: answer(
       bagCount,
       why('protect.bags', lead ? rulebook.sources.waste : 'trade-contain', { area: measure(laid, 'm2'), film: measure(disturbedM2, 'm2') }),

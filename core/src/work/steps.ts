@@ -219,6 +219,10 @@ function dustWords(ctx: SurfaceContext, coating: CoatingPlan): Reason[] {
     : [why('rinse.dust', 'trade-strip'), why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
 }
 
+/** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
+const goesAnyway = (ctx: SurfaceContext): Reason[] =>
+  ctx.space.goesAnyway.trim() === '' ? [] : [why('prep.goesAnyway', 'job-record', { what: `“${ctx.space.goesAnyway.trim()}”` })];
+
 /** Builds the plan of a surface from what the earlier stages decided. */
 export function workPlan(input: Inputs): WorkPlan {
   const { s, ctx, choice, protection, coating, lead } = input;
@@ -266,6 +270,7 @@ export function workPlan(input: Inputs): WorkPlan {
     gates: dampGates,
   });
 
+  const windGate = gate('wind', 'protect', why('gate.wind', ctx.rulebook.windStop.source, { limit: ctx.rulebook.windStop.is }));
   if (protection.needed.value) {
     step({
       id: 'protect',
@@ -276,13 +281,11 @@ export function workPlan(input: Inputs): WorkPlan {
         { what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') },
         { what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') },
       ],
-      because: [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because],
+      because: [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because, ...goesAnyway(ctx)],
       gates: [
         gate('containment-up', 'protect', why('gate.containmentUp', ctx.rulebook.sheetBeyond.inside.source)),
         gate('kit-on', 'protect', why('gate.kitOn', ctx.rulebook.respiratorSource)),
-        ...(ctx.place === 'outside'
-          ? [gate('wind', 'protect', why('gate.wind', ctx.rulebook.windStop.source, { limit: ctx.rulebook.windStop.is }))]
-          : []),
+        ...(ctx.place === 'outside' ? [windGate] : []),
       ],
     });
   } else if (disturbing.length > 0) {
@@ -291,7 +294,11 @@ export function workPlan(input: Inputs): WorkPlan {
       kind: 'protect',
       title: why('step.cover', 'trade-contain', {}),
       handsOnH: hours(0.25, 0.5),
-      because: protection.needed.because,
+      because: [...protection.needed.because, ...protection.respirator.because, ...goesAnyway(ctx)],
+      gates: [
+        ...(protection.respirator.value === null ? [] : [gate('kit-on', 'protect', why('gate.kitOn', ctx.rulebook.respiratorSource))]),
+        ...(ctx.place === 'outside' && disturbing.some((m) => m.blast !== 'no') ? [windGate] : []),
+      ],
     });
   }
 

@@ -50,7 +50,7 @@ function coatBreaches(s: Surface, run: Run): string[] {
   add(s.material === 'galvanised' && bare && SOLVENT.includes(top), 'on bare zinc');
   const keeps = worked.some((p) => ['nothing', 'skin'].includes(DOES[p.selected.value!].to));
   const film = coatsOf(s)[0];
-  add(keeps && film != null && refusedBy(film.binder, top), `over ${film?.binder ?? ''}`);
+  add(keeps && film !== null && film !== undefined && refusedBy(film.binder, top), `over ${film?.binder ?? ''}`);
   return out;
 }
 

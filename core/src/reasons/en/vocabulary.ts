@@ -233,6 +233,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   goggles: 'goggles',
   faceShield: 'face shield',
   eyewash: 'eyewash, 15 minutes',
+  bleachCartridge: 'acid-gas cartridges',
   hearing: 'hearing protection',
   hepaVacuum: 'HEPA vacuum',
   mister: 'mister',

@@ -1,0 +1,101 @@
+/** H3 and P5: one fact is changed, and the answer moves the right way or not at all. */
+import type { JobFacts, Surface } from '../../../core/src/facts';
+import { createDeriver } from '../../../core/src/pipeline';
+import type { SurfacePlan } from '../../../core/src/surface-plan';
+import { THIS_YEAR } from '../scenario';
+import type { Run } from '../run';
+import type { Law } from './law';
+
+const CLEARS = ['spot', 'lab', 'xrf', 'report', 'bulk'];
+const says = (r: Surface['readings'][number]): boolean =>
+  r.spot === 'changed' || (r.value ?? 0) > 0 || r.trace || r.finding === 'lead' || (r.kind === 'lab' && r.value === null);
+
+/** The same job with less known of it: no clear result, no year after which anything is free. */
+function knowingLess(facts: JobFacts): JobFacts {
+  const kept = (s: Surface) => {
+    // What takes a record out is kept with it, or the record would come back by itself.
+    const named = new Set(s.readings.map((r) => r.supersedesId));
+    return s.readings.filter((r) => !CLEARS.includes(r.kind) || says(r) || named.has(r.id) || r.supersedesId !== null);
+  };
+  return {
+    ...facts,
+    job: { ...facts.job, yearBuilt: null },
+    spaces: facts.spaces.map((x) => ({ ...x, yearBuilt: null })),
+    surfaces: facts.surfaces.map((s) => ({
+      ...s,
+      yearMade: null,
+      readings: kept(s),
+      layers: s.layers.map((l) => ({ ...l, yearApplied: null })),
+    })),
+  };
+}
+
+const picksOf = (p: SurfacePlan): string =>
+  p.choice.parts.map((x) => [x.selected.value, ...x.also.map((a) => a.value)].join('+')).join('|');
+const RESPIRATOR: Readonly<Record<string, number>> = {
+  halfMask: 10,
+  poweredHood: 25,
+  fullFace: 50,
+  airline: 1000,
+  ffp3: 20,
+  halfP3: 20,
+  fullP3: 40,
+  th3: 40,
+};
+
+/** Each surface beside itself in the other job. */
+function beside(run: Run, other: JobFacts, wrong: (s: Surface, base: SurfacePlan, then: SurfacePlan) => string[]): string[] {
+  const then = new Map(
+    createDeriver()
+      .derive(other, run.settings, THIS_YEAR)
+      .surfaces.map((p) => [p.surfaceId, p]),
+  );
+  return run.facts.surfaces.flatMap((s) => {
+    const [a, b] = [run.plans.get(s.id), then.get(s.id)];
+    return a && b ? wrong(s, a, b) : [];
+  });
+}
+
+export const RELATIONS: readonly Law[] = [
+  {
+    id: 'H3',
+    says: 'knowing less never allows more, never lowers protection, never costs less',
+    check: (run) =>
+      run.before !== null
+        ? []
+        : beside(run, knowingLess(run.facts), (s, base, less) => {
+            const out = base.choice.parts.flatMap((p, i) => {
+              const q = less.choice.parts[i]!;
+              const allowed = new Set([...p.options, ...p.helpers].filter((o) => o.verdict !== 'blocked').map((o) => o.methodId));
+              return [...q.options, ...q.helpers]
+                .filter((o) => o.verdict !== 'blocked' && !allowed.has(o.methodId))
+                .map((o) => `${s.name}, ${p.kind}: ${o.methodId} only where less is known`);
+            });
+            if (picksOf(base) !== picksOf(less)) return out;
+            const mask = (p: SurfacePlan) => (p.protection.respirator.value === null ? 0 : RESPIRATOR[p.protection.respirator.value]!);
+            if (mask(less) < mask(base)) out.push(`${s.name}: a weaker mask where less is known`);
+            if (less.protection.sheetLaidM2.value < base.protection.sheetLaidM2.value - 1e-6)
+              out.push(`${s.name}: less sheet where less is known`);
+            const kit = new Set(less.protection.kit.map((k) => k.value));
+            const lost = base.protection.kit.find((k) => !kit.has(k.value));
+            if (lost) out.push(`${s.name}: no ${lost.value} where less is known`);
+            if (less.coating.refused.length === base.coating.refused.length && less.money.low < base.money.low - 1e-6)
+              out.push(`${s.name}: cheaper where less is known`);
+            return out;
+          }),
+  },
+  {
+    id: 'P5',
+    says: 'twice the length never takes fewer hours or less money',
+    check: (run) =>
+      run.before !== null
+        ? []
+        : beside(run, { ...run.facts, surfaces: run.facts.surfaces.map((s) => ({ ...s, lengthM: s.lengthM * 2 })) }, (s, base, long) => {
+            if (picksOf(base) !== picksOf(long) || base.choice.parts.some((p) => p.selected.value === null)) return [];
+            const out: string[] = [];
+            if (long.work.handsOnH.low < base.work.handsOnH.low - 1e-6) out.push(`${s.name}: fewer hours on twice the length`);
+            if (long.money.high < base.money.high - 1e-6) out.push(`${s.name}: less money on twice the length`);
+            return out;
+          }),
+  },
+];
