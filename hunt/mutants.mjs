@@ -43,7 +43,6 @@ export const MUTANTS = [
   ['an earlier record replaces a later', 'probe/standing.ts', 'by.takenAt < old.takenAt || ', ''],
   ['any reason will do', 'probe/standing.ts', "replace(/[^\\p{L}]/gu, '').length >= 3", 'length >= 1'],
   ['two records take out each other', 'probe/standing.ts', ' || old.supersedesId === by.id', ''],
-  ['a lab that has not answered replaces', 'probe/standing.ts', "!(by.kind === 'lab' && by.value === null) &&", ''],
   ['taken back is gone', 'probe/lead.ts', 'if (back.length > 0) return', 'if (false) return'],
   ['coats off the list are gone', 'probe/lead.ts', 'if (onGone.length > 0)', 'if (false)'],
   ['removed surfaces are gone', 'probe/place.ts', "const lead = leadAt !== null ? 'removed' :", "const lead = false ? 'removed' :"],

@@ -158,7 +158,7 @@ test('choose: the law is final; practice may be overruled, with a why that goes 
 test('choose: each verdict stands in words, with hours and money unless it is blocked', () => {
   show('choose');
   const infrared = screen.getAllByTestId('method-infrared')[0]!;
-  expect(infrared.textContent).toMatch(/\bgo\b/);
+  expect(infrared.textContent).toMatch(/with care: A burn/);
   expect(infrared.textContent).toMatch(/min.*\$/);
   fireEvent.click(screen.getByTestId('blocked-flat'));
   expect(screen.getByTestId('part-flat').querySelector('[data-testid=method-torch]')!.textContent).not.toMatch(/\$/);

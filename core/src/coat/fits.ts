@@ -100,7 +100,8 @@ export const needsBond = (films: readonly Binder[], topcoat: TopcoatId): boolean
 export function usualTopcoat(s: Surface, ctx: SurfaceContext, films: readonly Binder[], clear: boolean): TopcoatId | null {
   const outside = ctx.place === 'outside';
   const uncoated = films.length === 0 && s.coatsCounted && s.layers.every((l) => l.removedAt !== null);
-  if (s.material === 'aluminium' && uncoated) return null;
+  // What was never painted is painted when somebody says so.
+  if (uncoated) return null;
   if (clear && TIMBER.includes(s.material)) return 'clearVarnish';
   if (s.element === 'heater' || FERROUS.includes(s.material)) return 'metalEnamel';
   if (METAL.includes(s.material)) return outside ? 'exteriorAcrylic' : 'waterborneGloss';

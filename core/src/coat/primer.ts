@@ -1,5 +1,5 @@
 /** Which primer, where: by material, what was left behind, what bleeds and what goes on top. */
-import { MASONRY, PLASTER, TIMBER, type Binder, type Surface, type TopcoatId } from '../facts';
+import { MASONRY, PLASTER, TIMBER, type Binder, type MethodId, type Surface, type TopcoatId } from '../facts';
 import type { SurfaceContext } from '../context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
@@ -154,8 +154,9 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ? why('topcoat.byPerson', 'job-record', { topcoat: topcoatId })
       : why('topcoat.default', 'trade-prime', { topcoat: topcoatId, material: s.material }),
   );
-  // What is left alone or hidden behind a board is not coated.
-  if (worked.length > 0 && worked.every((w) => w.method.id === 'leave' || w.method.id === 'cover'))
+  // What is left alone or hidden behind a board is not coated; bare material that somebody wants painted has nothing to be left alone.
+  const leftAlone = (id: MethodId) => id === 'cover' || (id === 'leave' && !(uncoated && choice.parts.every((p) => !p.chosenByPerson)));
+  if (worked.length > 0 && worked.every((w) => leftAlone(w.method.id)))
     return { left, bareM2, topcoat, lines: [], residues, refused: [], asks: [] };
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));

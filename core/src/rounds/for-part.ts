@@ -1,6 +1,6 @@
 /** The question for one part of a surface, as the plan and the firm have it; the person then changes crew, cover and size. */
 import type { MethodId, Surface } from '../facts';
-import { methodById } from '../catalogue';
+import { methodById, type Method } from '../catalogue';
 import { picksOf } from '../choose';
 import type { SurfacePlan } from '../surface-plan';
 import { lastFaceC } from '../probe';
@@ -10,6 +10,14 @@ import type { RoundQuestion } from './rounds';
 
 /** A strip of wall that one person lays and lifts without moving. Common practice. */
 const STRIP_M2 = 0.25;
+
+/** One person's measured hours on a square metre of flat work, against what laying, lifting and rinsing usually take. */
+function paceOf(plan: SurfacePlan, { id, laying }: Method): number {
+  const timed = plan.trials.flatMap((t) => (t.methodId === id && t.workHPerM2 ? [(t.workHPerM2.low + t.workHPerM2.high) / 2] : []));
+  if (timed.length === 0 || laying === null) return 1;
+  const usual = 1 / laying.layM2PerH + 1 / laying.liftM2PerH + (laying.rinseM2PerH === null ? 0 : 1 / laying.rinseM2PerH);
+  return Math.max(...timed) / usual;
+}
 
 /**
  * @param methodId instead of what the plan has there
@@ -47,6 +55,7 @@ export function roundQuestion(
     speed: method.reach[part.kind] ?? 0.5,
     soakH: soak?.high ?? 0,
     pieces: equalPieces ? s.count : Math.ceil(part.areaM2 / pieceM2),
+    pace: paceOf(plan, method),
     settings,
   };
 }

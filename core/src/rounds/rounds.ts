@@ -24,6 +24,8 @@ export interface RoundQuestion {
   /** Soak on the day, h: from a trial, else the longer of the usual. */
   readonly soakH: number;
   readonly pieces: number | null;
+  /** How much slower than usual it went on the squares that were timed; absent: nobody timed any. */
+  readonly pace?: number;
   readonly settings: FirmSettings;
 }
 
@@ -79,7 +81,7 @@ export function largestRound(r: RoundInput): number {
 export function roundInput(q: RoundQuestion): RoundInput {
   const l = q.method.laying;
   if (!l) throw new RangeError(`${q.method.id} is not laid and lifted`);
-  const minutes = (m2PerH: number, people: number) => (q.pieceM2 / (m2PerH * q.speed * people)) * 60;
+  const minutes = (m2PerH: number, people: number) => (q.pieceM2 / (m2PerH * q.speed * people)) * 60 * (q.pace ?? 1);
   const lay = Math.max(1, q.crew.laying);
   const lift = Math.max(1, q.crew.lifting);
   return {

@@ -223,6 +223,81 @@ describe('from trial to plan', () => {
   });
 });
 
+// A trial decides over a guess, in both directions. Common practice, no published source.
+describe('a trial decides', () => {
+  const part = (methodId: 'solventGel' | 'infrared' | 'causticPoultice', kind: 'flat' | 'moulded' = 'flat') => [
+    { id: `part-${kind}`, kind, sharePct: 100, methodId, insistedWhy: null, alsoIds: [], removedAt: null },
+  ];
+  const heat = (id: string, lifted: Square['lifted'], over: Partial<Square> = {}) =>
+    aSquare({ id, methodId: 'infrared', lifted, surfaceC: 20, ...over });
+  const issue = (s: Surface) => planOf(s).issue;
+  test.each([
+    ['a ghost in the grain under a clear finish', { leftBehind: ['ghost'] }, { aim: 'bareClear' }, 'notClean'],
+    ['a ghost under paint', { leftBehind: ['ghost'] }, { aim: 'bareClear', topcoat: 'alkydGloss' }, 'clean'],
+    ['a soft film, whatever comes over it', { leftBehind: ['softFilm'] }, { aim: 'keepSound' }, 'notClean'],
+    ['raised grain that is to be seen', { harms: ['grainRaised'] }, { aim: 'bareClear' }, 'harmed'],
+    ['raised grain under paint', { harms: ['grainRaised'] }, { aim: 'keepSound' }, 'clean'],
+    ['softened wood under paint', { harms: ['softened'] }, { aim: 'keepSound' }, 'harmed'],
+    ['a burn under paint', { harms: ['scorched'] }, { aim: 'keepSound' }, 'harmed'],
+  ] as const)('%s: %s', (_what, square, surface, want) => {
+    expect(outcomeOf(gel(60, 'bare', square as never), { topcoat: null, ...surface } as never)).toBe(want);
+  });
+  test('one good square among four holds nothing up but the plan', () => {
+    const mixed = on([heat('a', 'bare'), heat('b', 'some'), heat('c', 'some'), heat('d', 'nothing')], {
+      topcoat: 'alkydGloss',
+      parts: part('infrared'),
+    });
+    expect(only(mixed).state.value).toBe('open');
+    expect([issue(mixed).value, rulesOf(issue(mixed).because)]).toEqual([false, ['issue.trialShort']]);
+  });
+  test('a harmed square, and one that failed for as long as is planned, hold the plan; a shorter failure only brackets', () => {
+    const after = (q: Square) => rulesOf(issue(on([q], { parts: part('solventGel'), topcoat: 'alkydGloss' })).because);
+    const harmed = planOf(on([gel(60, 'bare', { harms: ['softened'] })], { parts: part('solventGel'), topcoat: 'alkydGloss' })).choice
+      .parts[0]!;
+    expect([harmed.selected.value === 'solventGel', rulesOf(harmed.selected.because)]).toEqual([
+      false,
+      expect.arrayContaining(['choice.refused']),
+    ]);
+    expect(after(gel(90, 'some'))).toEqual(['issue.trialShort']);
+    expect(after(gel(30, 'some'))).toEqual(['issue.ready']);
+  });
+  test('a square that worked lifts a rule of thumb against it', () => {
+    const verdict = (squares: Square[]) =>
+      planOf(on(squares, { layers: [aLayer(0, { binder: 'casein' })], topcoat: 'alkydGloss' })).choice.parts[0]!.options.find(
+        (o) => o.methodId === 'solventGel',
+      )!;
+    expect(rulesOf(verdict([]).because)).toContain('solvent.casein');
+    expect(rulesOf(verdict([gel(60, 'bare')]).because)).not.toContain('solvent.casein');
+  });
+  test('two products are two answers, and the one that works is the one to plan with', () => {
+    const s = on([gel(90, 'nothing', { product: 'A' }), gel(60, 'bare', { product: 'B' })], {
+      topcoat: 'alkydGloss',
+      parts: part('solventGel'),
+    });
+    expect(conclusionsOf(s, 20, {}).map((c) => [c.product, c.state.value])).toEqual([
+      ['A', 'open'],
+      ['B', 'works'],
+    ]);
+    expect(issue(s).value).toBe(true);
+  });
+  test('the firm’s own mix that failed asks whether the mix or the coat is at fault', () => {
+    const s = on([aSquare({ id: 'm', methodId: 'causticPoultice', dwellMin: 1440, lifted: 'nothing', surfaceC: 20 })]);
+    expect(rulesOf(only(s).state.because)).toContain('trial.mixOrCoat');
+  });
+  test('no dwell is proposed that no square could hold', () => {
+    const long = aSquare({ id: 'm', methodId: 'causticPoultice', dwellMin: 20_160, lifted: 'nothing', surfaceC: 20 });
+    expect([only(on([long])).next, only(on([long])).state.value]).toEqual([[], 'failed']);
+  });
+  test('a square that was timed on the moulding holds what mouldings and height ask: neither is put on top again', () => {
+    const timed = gel(60, 'bare', { partId: 'part-moulded', sizeCm2: 400, workMin: 9 });
+    const s = on([timed], { parts: part('solventGel', 'moulded') });
+    const hours = (accessM: number) =>
+      planOf(s, { space: { accessM } }).choice.parts[0]!.options.find((o) => o.methodId === 'solventGel')!.perM2.personHours.low;
+    expect(hours(1)).toBeCloseTo(3.75 * 0.85, 9);
+    expect(hours(6)).toBeCloseTo(hours(1), 9);
+  });
+});
+
 // Classes: ASTM D3359 method B and D6677. Where keep ends and strip begins: common practice, no published source.
 describe('whether the film holds', () => {
   const cut = (kind: 'crossCut' | 'knife', value: number) => aReading({ id: `r-${kind}${value}`, kind, value, unit: 'class' } as never);

@@ -245,7 +245,7 @@ export function workPlan(input: Inputs): WorkPlan {
   }
   const picks = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))].map(methodById);
   const disturbing = picks.filter((m) => m.disturbs);
-  if (picks.length > 0 && picks.every((m) => m.id === 'leave')) {
+  if (picks.length > 0 && picks.every((m) => m.id === 'leave') && coating.lines.length === 0 && coating.refused.length === 0) {
     step({
       id: 'leave',
       kind: 'verify',

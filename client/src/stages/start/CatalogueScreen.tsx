@@ -8,9 +8,11 @@ import {
   FAMILIES,
   FirmSettings,
   formatHours,
+  formatMeasure,
   formatRange,
   makes,
   MATERIALS,
+  measure,
   PART_KINDS,
   roundForReading,
   say,
@@ -81,11 +83,14 @@ function factsOf(m: Method): readonly (readonly [MethodFact, string, string])[] 
     ['exposure', 'On lead', tell(m.exposure === 'none' ? 'exposure.none' : m.exposure)],
   ];
   if (m.failsOn.length > 0) out.push(['suits', 'Does little on', list(m.failsOn.map(say))]);
-  if (m.coldestC !== null) out.push(['limits', 'Not colder than', `${m.coldestC} °C on the face`]);
+  const c = (value: number) => formatMeasure(measure(value, 'C'), 'ft');
+  if (m.coldestC !== null) out.push(['limits', 'Not colder than', `${c(m.coldestC)} on the face`]);
+  if (m.hottestC !== null) out.push(['limits', 'Not hotter than', `${c(m.hottestC)} on the face`]);
   if (m.shade) out.push(['limits', 'Weather', 'no sun, no wind on it']);
-  if (m.dwellH) out.push(['dwell', 'Soaks', `${formatRange(m.dwellH, formatHours)} at 20 °C`]);
+  if (m.dwellH) out.push(['dwell', 'Soaks', `${formatRange(m.dwellH, formatHours)} at ${c(20)}`]);
   if (m.consumables.length > 0) out.push(['use', 'Uses', list(m.consumables.map((c) => say(c.id)))]);
   if (m.people === 2) out.push(['rate', 'People', 'two beside each other, both counted']);
+  if (m.paired) out.push(['rate', 'People', 'one or two: the same person-hours, fewer days with two']);
   return out;
 }
 

@@ -105,7 +105,7 @@ test('a new job: UK rules bring metres; a year in the future stays in its field 
 test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', async () => {
   const s = show(CatalogueScreen);
   fireEvent.click(screen.getByRole('button', { name: 'infrared, then scrape: facts and rates' }));
-  expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/People: two beside each other, both counted/);
+  expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/People: one or two: the same person-hours/);
   expect(screen.getByTestId('method-card-infrared').textContent).toMatch(/From memory: verify locally/);
   const low = screen.getByTestId('rate-low-infrared');
   fireEvent.change(low, { target: { value: '20' } });
