@@ -117,8 +117,8 @@ export const MUTANTS = [
   ],
   ['a notch into a suspect', 'probe/lead.ts', '!isPresent(state)) return next;', 'true) return next;'],
   ['free to dust over a suspect', 'probe/touch.ts', 'if (isPresent(below) && meetsMaterial(depth, depths))', 'if (false)'],
-  ['the options forget whether a coat is known', 'choose/choose.ts', '${d.covered}|', ''],
-  ['the options forget that it is wet', 'choose/choose.ts', '${s.wet}|', ''],
+  ['the options forget that it goes anyway', 'choose/choose.ts', '${s.scrapped}|', ''],
+  ['the options forget the aim', 'choose/choose.ts', '${s.aim}|', ''],
   // Choice, coats, words
   [
     'sealing picks itself',
@@ -126,7 +126,7 @@ export const MUTANTS = [
     "usual.find((o) => o.methodId === 'overcoat') ??",
     "open.find((o) => o.methodId === 'encapsulate') ?? usual.find((o) => o.methodId === 'overcoat') ??",
   ],
-  ['harm on a square holds nothing', 'surface-plan.ts', 'if (t.harmed) return why(', 'if (false) return why('],
+  ['softened wood is no harm', 'trial/square.ts', "['scorched', 'etched', 'softened']", "['scorched', 'etched']"],
   ['a dry-room coat outdoors', 'coat/fits.ts', "if (ctx.place === 'outside' && INSIDE_ONLY.includes(topcoat))", 'if (false)'],
   ['limewash over anything', 'coat/fits.ts', 'if (over) out.push(', 'if (false) out.push('],
   ['a coat over soft distemper', 'coat/fits.ts', "if (films.includes('distemper'))", 'if (false)'],

@@ -1,5 +1,5 @@
 // npm run hunt -- [--surfaces 3000] [--seed 1] [--laws E1,E2] : random jobs and edits, looked at for a breach of a law.
-// npm run hunt -- --mutants [--from 12] : breaks the core on purpose, one way after the other, and shows that each is noticed.
+// npm run hunt -- --mutants [--from 12] [--only bleach] : breaks the core on purpose, one way after the other, and shows that each is noticed.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
@@ -14,6 +14,7 @@ const { values } = parseArgs({
     laws: { type: 'string', default: '' },
     mutants: { type: 'boolean', default: false },
     from: { type: 'string', default: '1' },
+    only: { type: 'string', default: '' },
   },
 });
 const { build } = await import('esbuild');
@@ -66,7 +67,7 @@ const options = { surfaces: Number(values.surfaces), seed: Number(values.seed), 
 if (!values.mutants) process.exit(run(await bundle('hunt'), options, 'inherit').status ?? 1);
 
 const { MUTANTS: all } = await import('../hunt/mutants.mjs');
-const MUTANTS = all.slice(Number(values.from) - 1);
+const MUTANTS = all.slice(Number(values.from) - 1).filter(([what]) => what.includes(values.only));
 const missed = [];
 for (const [i, mutant] of MUTANTS.entries()) {
   const file = await bundle('mutant', mutant);

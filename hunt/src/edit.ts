@@ -10,7 +10,7 @@ import {
   type Row,
   type Surface,
 } from '../../core/src/facts';
-import { THIS_YEAR, type Edit } from './scenario';
+import { proof, THIS_YEAR, type Edit } from './scenario';
 
 let n = 0;
 const change = (c: Pick<JobChange, 'entity' | 'entityId' | 'parent' | 'op' | 'fields'>): JobChange => ({
@@ -102,6 +102,16 @@ function changesOf(facts: JobFacts, e: Edit): JobChange[] {
           : [];
       return [...off, ...added];
     }
+    case 'addCheck':
+      return [
+        change({
+          entity: 'instrumentCheck',
+          entityId: `check-${(n += 1)}`,
+          parent: scopeParent('instrumentCheck', 'job-1') as JobChange['parent'],
+          op: 'add',
+          fields: proof(e.hour, e.holds),
+        }),
+      ];
     case 'split': {
       const s = facts.surfaces.filter((x) => x.removedAt === null)[e.which % Math.max(1, facts.surfaces.length)];
       if (!s) return [];

@@ -2,8 +2,8 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import fc from 'fast-check';
-import { edit, recipe, type Edit, type Recipe } from './scenario';
-import { stopsOf } from './run';
+import { edit, factsOf, recipe, type Edit, type Recipe } from './scenario';
+import { stopsOf, type Course } from './run';
 import { CHOICE_LAWS } from './laws/choice';
 import { EVIDENCE } from './laws/evidence';
 import { HAZARDS_LAWS } from './laws/hazards';
@@ -26,7 +26,7 @@ export interface Find {
   readonly count: number;
   readonly says: string;
   readonly path: string;
-  readonly smallest: Scenario;
+  readonly smallest: Course;
 }
 export interface HuntOptions {
   readonly surfaces: number;
@@ -39,8 +39,11 @@ export interface HuntOptions {
   readonly told?: (surfaces: number) => void;
 }
 
-function breaches(law: Law, { recipe: r, edits }: Scenario): readonly string[] {
-  for (const run of stopsOf(r, edits)) {
+const courseOf = ({ recipe: r, edits }: Scenario): Course => ({ facts: factsOf(r), settings: r.settings, edits });
+
+/** What a course breaks of a law at its first breach. */
+export function breaches(law: Law, course: Course): readonly string[] {
+  for (const run of stopsOf(course)) {
     const found = law.check(run);
     if (found.length > 0) return found;
   }
@@ -60,7 +63,7 @@ export function hunt({ surfaces, seed, laws, shrink = true, first = false, told 
   const look = fc.property(scenario, (one) => {
     index += 1;
     if (seen >= surfaces) return;
-    for (const run of stopsOf(one.recipe, one.edits)) {
+    for (const run of stopsOf(courseOf(one))) {
       if (run.before === null) seen += run.facts.surfaces.length;
       for (const law of watched) {
         if (law.check(run).length === 0) continue;
@@ -79,7 +82,7 @@ export function hunt({ surfaces, seed, laws, shrink = true, first = false, told 
     let smallest = met.is;
     if (shrink) {
       const check = fc.check(
-        fc.property(scenario, (x) => breaches(law, x).length === 0),
+        fc.property(scenario, (x) => breaches(law, courseOf(x)).length === 0),
         { seed, numRuns: met.at + 2, endOnFailure: false },
       );
       if (check.failed && check.counterexample) [smallest] = check.counterexample;
@@ -88,9 +91,9 @@ export function hunt({ surfaces, seed, laws, shrink = true, first = false, told 
       {
         law: law.id,
         count: counts.get(law.id)!,
-        says: breaches(law, smallest)[0] ?? breaches(law, met.is)[0] ?? '',
+        says: breaches(law, courseOf(smallest))[0] ?? breaches(law, courseOf(met.is))[0] ?? '',
         path: `${seed}:${met.at}`,
-        smallest,
+        smallest: courseOf(smallest),
       },
     ];
   });

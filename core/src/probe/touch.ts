@@ -32,6 +32,7 @@ export function touchToday(lead: LeadPicture, asbestos: AsbestosPicture, mold: H
     asbestos.coat.value,
     asbestos.below.value,
     asbestos.putty.value,
+    asbestos.trace,
     mold,
   ].join();
   const known = made.get(key);
@@ -60,6 +61,7 @@ function touchAt(
   const putty = asbestos.putty.value;
   const beside = isPresent(putty) ? [why('touch.putty', 'trade-putty', { state: putty }, 'care', 'hazard')] : [];
   if (isPresent(lead)) return answer('controlled', why('touch.lead', 'job-record', { state: lead }, 'care', 'law'), ...beside);
+  if (asbestos.trace) return answer('controlled', why('touch.trace', 'osha-trace', {}, 'care', 'hazard'), ...beside);
   if (beside.length > 0) return answer('controlled', ...beside);
   if (isPresent(depths.all)) return answer('above', why('touch.leadBelow', 'job-record', { state: depths.all }, 'care'));
   return answer('free', why('touch.clear', 'job-record', {}));

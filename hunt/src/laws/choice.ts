@@ -4,7 +4,7 @@ import { moldPicture } from '../../../core/src/probe/mold';
 import type { Reason } from '../../../core/src/reasons';
 import { RULEBOOKS } from '../../../core/src/rulebook';
 import { RULE_WORDS, remedy, sentence, SOURCES } from '../../../core/src/words';
-import { coatsOf, DOES } from '../oracle/methods';
+import { coatsOf, DOES, meets } from '../oracle/methods';
 import type { Run } from '../run';
 import type { Law } from './law';
 
@@ -167,6 +167,8 @@ export const CHOICE_LAWS: readonly Law[] = [
         const plan = plans.get(s.id);
         if (!plan) return [];
         return plan.touch.flatMap((t) => {
+          const into = plan.asbestos.below.value !== 'notFound' && meets(t.depth, s);
+          if (into && t.answer.value !== 'stop') return [`${s.name}: "${t.answer.value}" to ${t.depth}, into what may hold asbestos`];
           if (t.answer.value !== 'free') return [];
           const dry = plan.choice.parts
             .flatMap((p) => p.options)
