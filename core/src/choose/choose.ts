@@ -157,8 +157,16 @@ function byDefault(options: readonly MethodOption[]): MethodOption | undefined {
     usual.find((o) => o.methodId === 'overcoat') ??
     usual.find((o) => biteDepth(o.bite) === least) ??
     open[0] ??
-    options.find((o) => o.verdict !== 'blocked' && o.methodId === 'leave')
+    options.find((o) => o.verdict === 'go' && o.methodId === 'leave')
   );
+}
+
+/** What stands against the method that is nearest to being allowed: each block says what lifts it. */
+function nearestBlocks(options: readonly MethodOption[]): readonly Reason[] {
+  const blocks = (o: MethodOption) => o.because.filter((r) => r.effect === 'block');
+  const fits = options.filter((o) => o.verdict === 'blocked' && !beside(o) && !o.because.some((r) => r.rule === 'fit.notDeepEnough'));
+  const nearest = fits.reduce<MethodOption | null>((a, o) => (a === null || blocks(o).length < blocks(a).length ? o : a), null);
+  return nearest === null ? [] : blocks(nearest);
 }
 
 function select(part: Part, options: readonly MethodOption[]): Answer<MethodId | null> {
@@ -179,7 +187,8 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
         ...chosen.because.filter((r) => r.effect === 'block'),
       ]
     : [];
-  if (!best) return { value: null, because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard')] };
+  if (!best)
+    return { value: null, because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard'), ...nearestBlocks(options)] };
   return { value: best.methodId, because: [...refused, ...everydayAnswer('choice.bestForAim', best.methodId).because] };
 }
 

@@ -49,7 +49,9 @@ export const RULES: readonly Rule[] = [
   // Fit of the method
   rule('fit.material', 'block', 'hazard', 'trade-aim', any, [is('methodSuits', false)]),
   rule('fit.partOutOfReach', 'block', 'trade', 'trade-aim', any, [is('partReached', false)]),
-  rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece && m.id !== 'cover' && !isHelper(m), [is('deepEnough', false)]),
+  rule('fit.notDeepEnough', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece && m.id !== 'cover' && m.id !== 'leave' && !isHelper(m), [is('deepEnough', false)]),
+  // To leave it is always a person's decision, and never a finish.
+  rule('fit.leaveUndone', 'care', 'trade', 'trade-aim', (m) => m.id === 'leave', [is('deepEnough', false)]),
   rule('fit.nothingToTake', 'block', 'trade', 'trade-aim', any, [is('nothingToTake', true)]),
   rule('fit.failsOn', 'block', 'trade', 'trade-binder', (m) => m.failsOn.length > 0, [is('failsOnCoat', ...BINDERS), noSquare]),
   rule('fit.binderUnknown', 'note', 'trade', 'trade-trial', (m) => m.laying !== null || m.infrared, [is('binderUnknown', true), is('trial', 'none')]),

@@ -47,6 +47,8 @@ export interface Ground {
   readonly films: readonly Binder[];
   /** Some of it lies bare. */
   readonly bare: boolean;
+  /** The piece is a new one. */
+  readonly renewed: boolean;
 }
 
 const refuse = (rule: Parameters<typeof why>[0], source: Parameters<typeof why>[1], facts: Parameters<typeof why>[2] = {}): Reason =>
@@ -55,7 +57,7 @@ const ask = (rule: Parameters<typeof why>[0], source: Parameters<typeof why>[1],
   why(rule, source, facts, 'care');
 
 /** All that speaks against a topcoat here; a blocking reason refuses it. Empty: it fits. */
-export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare }: Ground): Reason[] {
+export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewed }: Ground): Reason[] {
   const out: Reason[] = [];
   const data = TOPCOATS_DATA[topcoat];
   const facts = { topcoat, material: s.material };
@@ -75,7 +77,10 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare }: Grou
   if (s.element === 'heater' && !BEARS_HEAT.includes(topcoat)) out.push(refuse('coat.heater', 'trade-prime', facts));
   if (s.material === 'limePlaster' && TIGHT.includes(topcoat)) out.push(refuse('coat.tightOnLime', 'trade-prime', facts));
   else if (mineral && s.conditions.includes('wet') && data.base !== 'mineral') out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
-  if (s.conditions.includes('oilSoaked')) out.push(refuse('coat.oilSoaked', 'trade-aim', facts));
+  // Looked at piece by piece, the soaked ones are replaced and the others coated.
+  const boards = s.boards.some((b) => b.removedAt === null);
+  if (s.conditions.includes('oilSoaked') && !renewed)
+    out.push(boards ? ask('coat.oilSoakedPieces', 'trade-board', facts) : refuse('coat.oilSoaked', 'trade-aim', facts));
   if (!MADE_FOR[topcoat].includes(s.material) && topcoat !== 'limewash') out.push(ask('coat.unusual', 'trade-prime', facts));
   const made = s.yearMade ?? ctx.builtYear;
   if (mineral && bare && made !== null && made >= ctx.thisYear - 1) out.push(ask('coat.freshMineral', 'trade-prime', facts));

@@ -161,7 +161,13 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));
   const against = [
-    ...againstTopcoat(topcoatId, { s, ctx, films, bare: leftValue !== 'coated' }),
+    ...againstTopcoat(topcoatId, {
+      s,
+      ctx,
+      films,
+      bare: leftValue !== 'coated',
+      renewed: worked.length > 0 && worked.every((w) => w.method.removesPiece),
+    }),
     ...(growth && !cleaned ? [why('coat.overGrowth', ctx.rulebook.sources.mold, {}, 'block', 'hazard')] : []),
   ];
   const refused = against.filter((r) => r.effect === 'block');

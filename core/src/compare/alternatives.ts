@@ -85,6 +85,8 @@ function tryMethod(
   return plan && { allowed, on, plan };
 }
 
+const isUndone = (o: { readonly because: readonly Reason[] }): boolean => o.because.some((r) => r.rule === 'fit.leaveUndone');
+
 export function compareMethods(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): Compared {
   const deriver = createDeriver();
   const s = facts.surfaces.find((x) => x.id === surfaceId);
@@ -122,7 +124,10 @@ export function compareMethods(facts: JobFacts, surfaceId: string, settings: Fir
   const better = (a: Omit<Alternative, 'dominated'>, b: Omit<Alternative, 'dominated'>) =>
     midpoint(a.money) <= midpoint(b.money) && a.harm <= b.harm && (midpoint(a.money) < midpoint(b.money) || a.harm < b.harm);
   return {
-    open: open.map((o) => ({ ...o, dominated: open.some((x) => better(x, o)) })).sort((a, b) => midpoint(a.money) - midpoint(b.money)),
+    // Leaving undone what has to be done is cheap, and no alternative to doing it.
+    open: open
+      .map((o) => ({ ...o, dominated: isUndone(o) || open.some((x) => !isUndone(x) && better(x, o)) }))
+      .sort((a, b) => midpoint(a.money) - midpoint(b.money)),
     blocked,
   };
 }

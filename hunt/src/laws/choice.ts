@@ -44,7 +44,8 @@ function coatBreaches(s: Surface, run: Run): string[] {
     'closes lime plaster',
   );
   add(s.element === 'heater' && ['matEmulsion', 'limewash', 'clearVarnish'].includes(top), 'on a heater');
-  add(s.conditions.includes('oilSoaked'), 'on oil-soaked material');
+  const renewed = plan.choice.parts.every((p) => p.selected.value !== null && DOES[p.selected.value].to === 'out');
+  add(s.conditions.includes('oilSoaked') && !renewed && s.boards.every((b) => b.removedAt !== null), 'on oil-soaked material');
   const worked = plan.choice.parts.filter((p) => p.areaM2 > 0 && p.selected.value !== null);
   const bare = worked.some((p) => DOES[p.selected.value!].to === 'bare');
   add(s.material === 'galvanised' && bare && SOLVENT.includes(top), 'on bare zinc');

@@ -59,6 +59,7 @@ export const CHOOSE = {
   'fit.takesSoundPaint': { says: 'It takes off sound paint that could stay.' },
   'fit.oilSoaked': { says: 'Oil-soaked timber holds no coating.', lifts: 'Replace the piece.' },
   'fit.replaceLast': { says: 'The old piece is gone for good: replace what cannot be saved, and keep a sample of it.' },
+  'fit.leaveUndone': { says: 'It stays as it is: this surface needs {required}, and is not done. Say so to the owner, and look at it every year.' },
   'fit.leaveSound': { says: 'Sound paint that is kept up and left alone is not an emergency. Look at it again every year.' },
   'fit.overLoose': { says: 'A new film over loose paint comes off with it.', lifts: 'Scrape to a sound edge first.' },
   'fit.damp': { says: 'It is wet or moldy. Find and cure the cause first: paint does not finish a surface that stays wet.' },

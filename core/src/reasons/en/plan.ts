@@ -66,6 +66,7 @@ export const PLAN = {
   'coat.tightOnLime': { says: '{topcoat} closes lime plaster to vapour, and damp behind it pushes both off.', lifts: 'A mineral or open mat coat.' },
   'coat.filmOverDamp': { says: 'A film over damp {material} blisters.', lifts: 'Cure the damp and dry it; then record what is there.' },
   'coat.overGrowth': { says: 'No coat goes over growth, and no cleaning is in the plan.', lifts: 'Add a cleaning, or clear what stands against it.' },
+  'coat.oilSoakedPieces': { says: 'Some pieces are soaked with oil: only those that are kept are coated, and the soaked ones replaced.' },
   'coat.oilSoaked': { says: 'No coat holds on oil-soaked material.', lifts: 'Replace the piece.' },
   'coat.unusual': { says: 'Is {topcoat} made for {material}? Its data sheet says; a patch shows.' },
   'coat.freshMineral': { says: 'How old is it? New plaster and cement wait until they read dry and below pH 10; lime waits longer.' },
