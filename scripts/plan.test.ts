@@ -41,7 +41,7 @@ test('the whole house: trials with the next square, what is compared with ranges
   expect(md).toMatch(/next square: 3 h\. Not clean at/);
   expect(md).toMatch(/Piece by piece:\*\* 2 keep, 1 strip, 1 split at the joint, 2 replace, 1 look again/);
   expect(md).toMatch(/\| pH-neutral stripper \* \| with care \|.*\| none \| a guess \|/);
-  expect(md).toMatch(/- leave and look again: blocked\. It goes nowhere near the film/);
+  expect(md).toMatch(/- seal over: blocked\. It goes nowhere near the film/);
   expect(md).toMatch(/- If an hour costs a fifth more: \$[\d,]+ instead of \$[\d,]+/);
   expect(md).toMatch(/\*\*Rounds, flat: alkaline powder for milk paint\*\*\n- \d+ at once/);
   const chosen = JSON.parse(readFileSync(path.join(root, whole), 'utf8')) as any;

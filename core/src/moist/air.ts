@@ -32,7 +32,7 @@ export function woodMoistureAt(c: number, rhPct: number): number {
 
 /** ISO 13788: inside surface resistance for mold, m2K/W. */
 export const RSI_MOLD = 0.25;
-/** Wanted temperature factor: ISO 13788 and BRE IP 1/06 ask for at least 0.75 in dwellings. */
+/** Wanted temperature factor in dwellings: the British figure (BRE IP 1/06); ISO 13788 sets how it is reckoned, and no such number. */
 export const FRSI_WANTED = 0.75;
 
 /** Temperature factor of a face from its heat loss: 1 - U x Rsi. */

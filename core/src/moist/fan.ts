@@ -1,10 +1,15 @@
 /** What a fan should move, and what it does. Flows in m3/h, areas in m2, volumes in m3. */
 import { convert } from '../units/units';
 
-/** Bathroom: 1 cfm for each ft2, at least 50 cfm (HVI; ASHRAE 62.2), up to 100 ft2. UK Approved Document F: 15 L/s. */
+/** Above this floor, ft2, fixtures count and not the floor: 50 cfm for each of toilet, shower and tub. HVI. */
+const FIXTURES_ABOVE_FT2 = 100;
+const ALL_FIXTURES_CFM = 150;
+
+/** Bathroom: 1 cfm for each ft2, at least 50 cfm (HVI; ASHRAE 62.2); in a large one all its fixtures. UK Approved Document F: 15 L/s. */
 export function bathroomFan(floorM2: number, rules: 'us' | 'uk'): number {
   if (rules === 'uk') return 15 * 3.6;
-  return convert(Math.max(50, convert(floorM2, 'm2', 'ft2')), 'cfm', 'm3/h');
+  const ft2 = convert(floorM2, 'm2', 'ft2');
+  return convert(ft2 > FIXTURES_ABOVE_FT2 + 1e-6 ? ALL_FIXTURES_CFM : Math.max(50, ft2), 'cfm', 'm3/h');
 }
 
 /** Air changes an hour. */

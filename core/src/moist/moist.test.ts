@@ -64,7 +64,7 @@ describe('fans', () => {
   // HVI: 1 cfm for each ft2, at least 50 cfm; 8 air changes in 8 x 6 x 8 ft are 51.2 cfm. Approved Document F: 15 L/s.
   test('what a bathroom wants', () => {
     const cfm = (ft2: number) => convert(bathroomFan(convert(ft2, 'ft2', 'm2'), 'us'), 'm3/h', 'cfm');
-    expect([cfm(48), cfm(50), cfm(90)].map((x) => Number(x.toFixed(6)))).toEqual([50, 50, 90]);
+    expect([cfm(48), cfm(50), cfm(90), cfm(100), cfm(101)].map((x) => Number(x.toFixed(6)))).toEqual([50, 50, 90, 100, 150]);
     expect(bathroomFan(10, 'uk')).toBeCloseTo(54, 9);
     const volume = 8 * 6 * 8 * convert(1, 'ft', 'm') ** 3;
     expect(airChanges(convert(51.2, 'cfm', 'm3/h'), volume)).toBeCloseTo(8, 6);

@@ -14,6 +14,9 @@ export interface LeadGroup {
   readonly needed: Answer<number>;
 }
 
+/** A room has so many, entered as one surface or as several. */
+const WALLS = 4;
+
 /** Coats by binder and colour, top down: pieces with one history were painted together. */
 const history = (s: Surface): string =>
   `${liveLayers(s)
@@ -22,7 +25,8 @@ const history = (s: Surface): string =>
 
 /** @returns groups in the order of the list; what is thrown out untouched still counts, since taking it out disturbs it */
 export function leadGroups(facts: JobFacts): LeadGroup[] {
-  const source = RULEBOOKS[facts.job.rulebook].sources.sampling;
+  const { id: rules, sources } = RULEBOOKS[facts.job.rulebook];
+  const source = sources.sampling;
   const groups = new Map<string, { spaceId: string; surfaces: Surface[] }>();
   for (const s of facts.surfaces) {
     if (s.removedAt !== null) continue;
@@ -31,14 +35,19 @@ export function leadGroups(facts: JobFacts): LeadGroup[] {
     if (g) g.surfaces.push(s);
     else groups.set(key, { spaceId: s.spaceId, surfaces: [s] });
   }
+  /** HUD ch. 7: one reading on each of the four walls of a room. Where a person may not let one test speak for the rest: each piece. */
+  const neededFor = (surfaces: readonly Surface[]): Answer<number> => {
+    const pieces = surfaces.reduce((a, s) => a + s.count, 0);
+    if (surfaces.some((s) => s.element === 'wall'))
+      return answer(Math.max(pieces, WALLS), why('lead.groupWalls', source, { pieces: WALLS }));
+    if (rules === 'us' && pieces > 1) return answer(pieces, why('lead.groupEach', 'cfr40-745.82', { pieces }));
+    return answer(1, why('lead.groupOne', source, { pieces: surfaces.length }));
+  };
   return [...groups].map(([key, { spaceId, surfaces }]) => ({
     key,
     spaceId,
     surfaceIds: surfaces.map((s) => s.id),
     pieces: surfaces.reduce((a, s) => a + s.count, 0),
-    // A wall is judged wall by wall: HUD ch. 7 reads each of four; other components by one reading a combination.
-    needed: surfaces.some((s) => s.element === 'wall')
-      ? answer(surfaces.length * 4, why('lead.groupWalls', source, { pieces: surfaces.length }))
-      : answer(1, why('lead.groupOne', source, { pieces: surfaces.length })),
+    needed: neededFor(surfaces),
   }));
 }

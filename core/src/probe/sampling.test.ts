@@ -459,3 +459,14 @@ describe('the XRF instrument proves itself: HUD Guidelines ch. 7', () => {
     expect(stateWith(1.03, [good, closing], [bare]).value).toBe('notFound');
   });
 });
+
+// HUD Guidelines ch. 7 (reference N04): one reading on each of the four walls; 40 CFR 745.82(a)(2): a renovator tests each component.
+test.each([
+  ['a room of walls entered as one', 'us', { element: 'wall', material: 'limePlaster' }, 0, 4],
+  ['three like doors, US', 'us', { element: 'door' }, 2, 3],
+  ['three like doors, UK', 'uk', { element: 'door' }, 2, 1],
+] as const)('%s: readings', (_what, rulebook, over, more, want) => {
+  const one = aSurface(over);
+  const others = Array.from({ length: more }, (_, i) => ({ ...one, id: `like-${i}` }));
+  expect(leadGroups(aFacts(one, { job: { rulebook }, others })).map((g) => g.needed.value)).toEqual([want]);
+});

@@ -55,7 +55,7 @@ export const SOURCES = {
   'epa-mold': pub('US', 'EPA 402-K-01-001, table 2', 'mold: sizes, equipment, containment'),
   s520: { kind: 'mem', title: 'ANSI/IICRC S520', at: 'conditions 1, 2 and 3', where: 'any' },
   iso13788: pub('any', 'ISO 13788', 'surface humidity of 80 %, temperature factor, vapour pressure (annex E)'),
-  'bre-ip1-06': pub('UK', 'BRE IP 1/06; BS 5250', 'temperature factor of at least 0.75 in dwellings'),
+  'bre-ip1-06': pub('any', 'BRE IP 1/06; BS 5250', 'temperature factor of at least 0.75 in dwellings', 'The British figure; elsewhere taken as good practice.'),
   'hukka-viitanen': pub('any', 'Hukka and Viitanen 1999, Wood Science and Technology 33', 'mold growth index on wood', 'The classes for other materials are recalled from memory.'),
   hvi: pub('US', 'HVI; ASHRAE 62.2', 'bathroom fan: 1 cfm for each ft², at least 50 cfm'),
   adf: pub('UK', 'Approved Document F', 'bathroom fan: 15 L/s'),

@@ -35,6 +35,9 @@ function judge(r: Reading): { hold: Hold; reason: Reason } | null {
   return null;
 }
 
+/** So many brushed coats are thicker than the 125 um up to which method B holds. Common practice, no published source. */
+const THICK_COATS = 4;
+
 export function holdOf(s: Surface): Answer<Hold> {
   const standing = standingReadings(s);
   const judged = standing.flatMap((r) => judge(r) ?? []);
@@ -51,6 +54,8 @@ export function holdOf(s: Surface): Answer<Hold> {
     worst = 'strip';
     notes.push(why('hold.waterSoluble', 'trade-binder', { binder: l.binder }, 'care'));
   }
+  const thick = liveLayers(s).length >= THICK_COATS && standing.some((r) => r.kind === 'crossCut' && r.value !== null);
+  if (thick) notes.push(why('hold.thickFilm', 'astm-d3359', { coats: liveLayers(s).length, film: measure(125, 'um') }, 'care'));
   if (liveLayers(s).some((l) => l.alcohol === 'dissolves')) notes.push(why('hold.alcoholSoluble', 'trade-binder'));
   if (worst === 'untested') return answer(worst, why('hold.untested', 'trade-trial'), ...notes);
   return answer(worst, ...judged.filter((j) => j.hold === worst).map((j) => j.reason), ...notes);

@@ -1,5 +1,5 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
-import { TIMBER, type MethodId, type Surface } from '../facts';
+import { TIMBER, type ElementId, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { effortOn, isMains, picksOf, reactions, type Choice, type Range, type Stroke } from '../choose';
@@ -51,6 +51,9 @@ export interface WorkPlan {
 const NOTHING: Range = { low: 0, high: 0 };
 const hours = (low: number, high: number): Range => ({ low, high });
 const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
+
+/** A sill belongs to every window, whichever way it opens. */
+const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'sill'];
 
 /** What lies over the old coat: it disturbs nothing, and is work all the same. */
 const COVERS: readonly MethodId[] = ['thickPrimer', 'encapsulate', 'cover'];
@@ -417,7 +420,7 @@ export function workPlan(input: Inputs): WorkPlan {
           : [
               {
                 what: 'wipeCloths',
-                amount: measure(cloths + (s.element === 'doubleHungSash' || s.element === 'sill' ? s.count : 0), 'pieces'),
+                amount: measure(cloths + (HAS_SILL.includes(s.element) ? s.count : 0), 'pieces'),
               },
             ],
       because: ctx.place === 'outside' ? [] : [why(card ? 'verify.card' : 'verify.cloth', by, { limit: section.is })],

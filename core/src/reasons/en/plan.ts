@@ -5,8 +5,8 @@ export const PLAN = {
   // Protection
   'protect.leadWork': { says: 'Lead is {leadInReach} and the work disturbs it: contain, dress, clean and verify.' },
   'protect.noHazardDisturbed': { says: 'No hazard is disturbed (lead: {leadInReach}): ordinary sheets and care.' },
-  'protect.sheetInside': { says: 'Floor sheet {beyond} beyond {width} of work on each side and outwards, or to the wall: {area}.' },
-  'protect.sheetOutside': { says: 'Ground sheet {beyond} beyond {width} of work at each end and outwards: {area}.' },
+  'protect.sheetInside': { says: 'Floor sheet {beyond} beyond {width} of work on each side and outwards, or to the wall; farther where debris goes farther: {area}.' },
+  'protect.sheetOutside': { says: 'Ground sheet {beyond} beyond {width} of work at each end and outwards; farther where debris goes farther: {area}.' },
   'protect.sheetToWalls': { says: 'The room is smaller than that: the sheet stops at its walls.' },
   'protect.screen': { says: 'The boundary is {boundary} away, nearer than {boundary.limit}: an upright screen on a frame.' },
   'protect.boundaryUnknown': { says: 'The distance to the boundary is not known: plan an upright screen unless it is at least {limit}.', lifts: 'Measure the distance to the boundary.' },
@@ -168,7 +168,7 @@ export const PLAN = {
   'repair.joints': { says: 'Open joints were recorded: seal them, or water gets behind the new film.' },
   'clean.inside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it; then {beyond} beyond, high to low, HEPA vacuum and wet wipe.' },
   'clean.outside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it. Clean up before any rain.' },
-  'verify.card': { says: 'One wet cloth for each sill and for each floor part of less than {limit}. Darker than the card: clean and wipe again. Fails twice: wait an hour or until dry, then one dry cloth.' },
+  'verify.card': { says: 'One wet cloth for each sill in the area, and for each part of floor and counter of less than {limit}. Darker than the card: clean and wipe again. Fails twice: wait an hour or until dry, whichever is longer, then one dry cloth.' },
 
   'verify.cloth': { says: 'A fresh damp cloth for each sill and each floor part of less than {limit}. UK rules set no wipe limit: ask for dust wipes at a lab where small children live.' },
 

@@ -152,7 +152,8 @@ export const PROBE = {
 
   // Sampling and deciding
   'lead.groupOne': { says: 'One history in one place: one full-depth test speaks for {pieces} entries. A face test beside it frees light work sooner.' },
-  'lead.groupWalls': { says: 'Walls are tested side by side: four of each, since each was often painted by itself.' },
+  'lead.groupWalls': { says: 'Each of the walls of a room takes a reading of its own ({pieces} in all): each was often painted by itself.' },
+  'lead.groupEach': { says: 'A renovator tests each of the {pieces} pieces; only an inspector or risk assessor may let one speak for its like.' },
   'lead.unitDoubt': { says: '{result} is less than any lab reports ({least}): it is likelier a percentage or mg/cm². It clears nothing.', lifts: 'Enter it again with the unit on the lab’s sheet.' },
   'lead.xrfCorrected': { says: 'XRF read {read}; bare material alone adds {off}, which leaves {result} to hold against the limit of {result.limit}.' },
   'lead.xrfCorrectedAny': { says: 'XRF read {read}; bare material alone adds {off}, which leaves {result}. Any amount counts.' },

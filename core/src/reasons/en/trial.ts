@@ -38,6 +38,7 @@ export const TRIAL = {
   'hold.knife.keep': { says: 'Knife {class} of 10: hard to lift, keep it.' },
   'hold.knife.feather': { says: 'Knife {class} of 10: scrape what lifts and feather the rest.' },
   'hold.knife.strip': { says: 'Knife {class} of 10: it peels, nothing lasts on it.' },
+  'hold.thickFilm': { says: '{coats} coats are thicker than the {film} for which this cut is meant: an X-cut or the knife says more.' },
   'hold.drinks': { says: 'A drop of water is gone in {seconds}: the face is open or chalky. Wash and bind it before a coat.' },
   'hold.stands': { says: 'A drop of water still stands after {seconds}: the face is closed, waxed or oiled. Degrease and scuff it.' },
   'hold.waterSoluble': { says: 'Water takes up one of the coats ({binder}): every waterborne coat would lift it. It comes off.' },
