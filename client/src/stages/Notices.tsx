@@ -1,5 +1,5 @@
 /** One thin bar above the ledge: what is not sent yet, what was refused, what clashed, and the way to take the last act back. */
-import { useEffect, useState, type ReactNode } from 'react';
+import { Component, useEffect, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { router, type Href } from 'expo-router';
 import { dueSquares, valueText, type DueSquare, type Value } from '@roughsill/core';
@@ -7,8 +7,25 @@ import { Button, Words } from '../kit';
 import { flush, keepAgain, noticeSlice, outboxSlice, undo, useAppDispatch, useAppSelector } from '../store';
 import { saveFile } from './save-file';
 
-/** A recorded value as it was entered: a year has no thousands comma. */
-const shown = (v: unknown): string => (v === null ? 'nothing' : typeof v === 'number' ? String(v) : valueText(v as Value, 'ft'));
+/** A recorded value as it was entered: a year has no thousands comma, and a whole sheet of answers is named, not read out. */
+function shown(v: unknown): string {
+  if (v === null || v === undefined) return 'nothing';
+  if (typeof v === 'number') return String(v);
+  if (typeof v === 'object' && !Array.isArray(v)) return 'a sheet of answers';
+  if (Array.isArray(v) && v.some((x) => typeof x !== 'string')) return `a list of ${v.length}`;
+  return valueText(v as Value, 'ft');
+}
+
+/** A notice that fails never takes the screen below it along: it stays away until the next one. */
+class Guard extends Component<{ readonly children: ReactNode }, { readonly failed: boolean }> {
+  override state = { failed: false };
+  static getDerivedStateFromError() {
+    return { failed: true };
+  }
+  override render() {
+    return this.state.failed ? null : this.props.children;
+  }
+}
 
 const TICK_MS = 15_000;
 
@@ -111,7 +128,17 @@ function Sending({ onAside }: { readonly onAside: boolean }) {
 }
 
 /** @param onAside this is the screen of what was set aside: it need not be told there */
-export function Notices({ jobId, onAside = false }: { readonly jobId?: string; readonly onAside?: boolean }) {
+interface NoticesProps {
+  readonly jobId?: string;
+  readonly onAside?: boolean;
+}
+export const Notices = (props: NoticesProps) => (
+  <Guard>
+    <Bar {...props} />
+  </Guard>
+);
+
+function Bar({ jobId, onAside = false }: NoticesProps) {
   const dispatch = useAppDispatch();
   const { undo: step, clashes, refused } = useAppSelector((s) => s.notice);
   const quiet = useAppSelector(

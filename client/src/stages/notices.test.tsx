@@ -101,6 +101,16 @@ test('a clash names both values; a refusal names what was wrong', () => {
   expect(screen.queryByTestId('clash')).toBeNull();
 });
 
+test('a clash of a whole sheet of answers is named and fells nothing', () => {
+  const store = open();
+  const sheet = { insideC: 20, insideRhPct: 60, leak: 'no' };
+  store.dispatch(
+    noticeSlice.actions.clashed([{ changeId: 'c-2', entity: 'space', entityId: 'x', field: 'moisture', theirs: null, yours: sheet }]),
+  );
+  bar(store, jobId);
+  expect(screen.getByTestId('clash').textContent).toMatch(/Yours, a sheet of answers, stands now/);
+});
+
 test('on paper: the whole job, or one surface, with its steps, checks, reasons and their sources', () => {
   const store = open();
   const paper = () => (
