@@ -9,6 +9,7 @@ import {
   BINDERS,
   BLANK_READING,
   BLANK_SAMPLE,
+  BLANK_SQUARE,
   ELEMENT_IDS,
   emptyLists,
   HAZARDS,
@@ -307,7 +308,14 @@ const PLAIN: Fields = {
   coatsCounted: true,
 };
 
+/** Modern paint to be taken off by a method of which a square here did harm. */
+const HARMED = { methodId: 'neutralStripper', harms: ['softened', 'scorched', 'etched'] } as const;
+
 interface SurfaceRecipe {
+  /** Which harm a square did, by its place in the list; null: none of this. */
+  readonly harmed: number | null;
+  /** Rusty steel with growth on it, and two helpers that must not meet. */
+  readonly meeting: readonly string[] | null;
   /** The year of an ordinary piece; null: whatever was drawn. */
   readonly plain: number | null;
   readonly bulkSet: SetRecipe | null;
@@ -327,7 +335,12 @@ const list = <T>(x: fc.Arbitrary<T>, max: number, min = 0) => fc.array(x, { minL
 const surfaceRecipe: fc.Arbitrary<SurfaceRecipe> = fc.record({
   plain: maybe(fc.constantFrom(1925, 1985, 2005)),
   bulkSet: maybe(bulkSet),
-  pair: maybe(pair),
+  pair: maybe(pair, 2),
+  harmed: fc.oneof({ weight: 14, arbitrary: c(null) }, { weight: 1, arbitrary: fc.nat(2) }),
+  meeting: fc.oneof(
+    { weight: 9, arbitrary: c(null) },
+    { weight: 1, arbitrary: fc.constantFrom(['moldBleach', 'rustGel'], ['washDegrease', 'moldBleach'], ['washDegrease', 'rustGel']) },
+  ),
   fields: surface,
   room: fc.nat(1),
   parts: list(part, 3, 1),
@@ -543,7 +556,7 @@ function partsOf(drawn: readonly Fields[], id: string): Fields[] {
 
 export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readonly id: string }[]): Surface {
   const id = `surface-${n}`;
-  const parts = partsOf(
+  const drawnParts = partsOf(
     r.bulkSet?.suspect === 'putty'
       ? [{ ...r.parts[0]!, kind: 'besideGlass' }, ...r.parts]
       : r.plain === null
@@ -551,6 +564,8 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
         : r.parts.map((p) => ({ ...p, methodId: null })),
     id,
   );
+  const met = r.meeting === null ? drawnParts : drawnParts.map((p) => ({ ...p, methodId: 'wetScrapeLoose', alsoIds: r.meeting }));
+  const parts = r.harmed === null ? met : met.map((p) => ({ ...p, methodId: HARMED.methodId, alsoIds: [] }));
   const coat = {
     soundness: 'sound',
     colour: '',
@@ -613,9 +628,26 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
       dwellMin: m.fields['dwellMin'] ?? (lifted === null ? null : 60),
     };
   });
+  if (r.harmed !== null)
+    squares.push({
+      ...BLANK_SQUARE,
+      id: `${id}-harmed`,
+      removedAt: null,
+      methodId: HARMED.methodId,
+      dwellMin: 600,
+      lifted: 'bare',
+      stayedPct: 0,
+      harms: [HARMED.harms[r.harmed]!],
+    });
   const facts = {
     ...r.fields,
     ...(r.plain === null ? {} : { ...PLAIN, yearMade: r.plain }),
+    ...(r.meeting === null
+      ? {}
+      : { ...PLAIN, element: 'gutter', material: 'mildSteel', yearMade: 2005, rustGrade: 3, conditions: ['moldy'] }),
+    ...(r.harmed === null
+      ? {}
+      : { ...PLAIN, element: 'casing', material: 'softwood', yearMade: 2005, aim: 'bareClear', topcoat: 'alkydGloss' }),
     ...(r.bulkSet === null ? {} : HOLDER[r.bulkSet.suspect]),
     ...emptyLists('surface'),
     id,

@@ -181,10 +181,13 @@ export function leadMayBeCleared(s: Surface, facts: JobFacts): MayClear[] {
     const unknown = x.ids.length === 0 && !x.below;
     return unknown || (id === null ? x.below : x.ids.includes(id)) || (x.below && x.ids.length === 0);
   };
+  // A doubt is only answered by what came after it.
+  const doubts = [...doubted, ...positives.filter((r) => reachOf(r, s).ids.some((id) => gone.has(id)))].map((r) => r.takenAt);
+  const later = (r: Reading) => pastEnded(s) || doubts.every((t) => r.takenAt > t);
   return coats.map((coat): MayClear => {
     const coatId = coat?.id ?? 'uncounted';
     const not = (why: MayClear['not']): MayClear => ({ coatId, not: why });
-    const acquit = lead.filter((r) => clears(r, s, facts) && (r.kind === 'xrf' || reaches(reachOf(r, s), coat?.id ?? null)));
+    const acquit = lead.filter((r) => later(r) && clears(r, s, facts) && (r.kind === 'xrf' || reaches(reachOf(r, s), coat?.id ?? null)));
     for (const r of positives) {
       const reach = reachOf(r, s);
       const names = named(r);
