@@ -25,7 +25,7 @@ test('a sentence is made of the facts, in the reader’s units, and begins with 
   expect(sentence(r, 'ft')).toBe('The boundary is 6.56 ft away, nearer than 10 ft: an upright screen on a frame.');
   expect(sentence(r, 'm')).toBe('The boundary is 2 m away, nearer than 3.05 m (10 ft): an upright screen on a frame.');
   expect(sentence(why('choice.bestForAim', 'trade-aim', { method: 'wetSand' }), 'm')).toMatch(
-    /^Nobody has chosen yet. wet-sand ranks first/,
+    /^Nobody has chosen yet: wet-sand ranks first/,
   );
   expect(sentence(why('step.remove', 'trade-aim', { part: 'flat', method: 'infrared', area: measure(1, 'm2') }), 'm')).toBe(
     'Flat: infrared, then scrape, 1 m²',

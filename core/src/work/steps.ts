@@ -144,7 +144,9 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
     const pick = picksOf(part).find((k) => k.option.methodId === x.methodId)!;
     const share = x.half === null ? 1 : HALF[x.half];
     const effort = effortOn(x.areaM2 * share, pick.option.perM2, m);
-    const because: Reason[] = [...pick.because];
+    // What may hurt is said where it is done, not only where it was chosen.
+    const careful = pick.option.because.filter((r) => r.effect === 'care' && !/^(fit|trial)\./.test(r.rule));
+    const because: Reason[] = [...pick.because, ...careful.filter((r) => !pick.because.includes(r))];
     const next = strokes.slice(i + 1).find((y) => y.partId !== x.partId);
     if (next && pick.main && (m.caustic || m.vapour))
       because.push(why('order.messyFirst', 'trade-strip', { part: x.kind, first: x.methodId, then: next.methodId }));

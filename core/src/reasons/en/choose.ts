@@ -165,7 +165,7 @@ export const CHOOSE = {
   'choice.byPerson': { says: 'You chose {method}.' },
   'choice.insisted': { says: 'You kept {method} against practice: {note}. It is on record.' },
   'choice.refused': { says: '{method} was chosen, but it is blocked now, so it is not in the plan.' },
-  'choice.bestForAim': { says: 'Nobody has chosen yet. {method} ranks first for your aim.' },
+  'choice.bestForAim': { says: 'Nobody has chosen yet: {method} ranks first for your aim.' },
   'choice.allBlocked': { says: 'Every method is blocked on this part. Stop and ask.' },
 
   // Minor work

@@ -180,7 +180,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   dust: 'dust',
   solvent: 'solvent residue',
   alkali: 'alkali',
-  water: 'slurry',
+  water: 'wash water',
   grit: 'grit',
   char: 'char',
   acid: 'acid',
