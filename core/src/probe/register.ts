@@ -1,6 +1,8 @@
 /** The sample register: where every sample stands, when its answer is due, what it cost. */
-import type { JobFacts, Reading, Sample } from '../facts';
-import type { FirmSettings } from '../rulebook';
+import type { JobFacts, Reading, Sample, Surface } from '../facts';
+import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
+import { judgeBulk } from './asbestos';
+import { judgeReading } from './reading';
 import { standingReadings } from './standing';
 
 export type SampleState = 'planned' | 'taken' | 'sent' | 'due' | 'in';
@@ -14,6 +16,8 @@ export interface RegisterLine {
   /** Null until it was sent. */
   readonly dueAt: string | null;
   readonly result: Reading | null;
+  /** What the answer says of the hazard; null: none yet. */
+  readonly answer: 'found' | 'clear' | 'unclear' | null;
   readonly price: number;
   /** Another sample on the job carries the same number: one of the two phones renumbers. */
   readonly numberTwice: boolean;
@@ -57,9 +61,16 @@ export const sameNumber = (n: string): string =>
     .replace(/-0+(?=\d)/g, '-')
     .trim();
 
+function answerOf(r: Reading, sample: Sample, s: Surface, rulebook: Rulebook): RegisterLine['answer'] {
+  const says = sample.hazard === 'asbestos' ? judgeBulk(r, rulebook).says : judgeReading(r, rulebook, s.material).says;
+  if (says === 'asbestos' || says === 'lead') return 'found';
+  return says === 'none' || says === 'noLead' ? 'clear' : 'unclear';
+}
+
 /** @param now instant at which "due" is judged */
 export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: string): Register {
   const spaces = new Map(facts.spaces.map((s) => [s.id, s]));
+  const rulebook = RULEBOOKS[facts.job.rulebook];
   const lines: Omit<RegisterLine, 'numberTwice' | 'doubt'>[] = [];
   for (const s of facts.surfaces) {
     if (s.samples.length === 0) continue;
@@ -86,6 +97,7 @@ export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: str
               : 'planned',
         dueAt,
         result,
+        answer: result && answerOf(result, sample, s, rulebook),
         price: sample.hazard === 'asbestos' ? settings.testPrices.bulk : settings.testPrices.chip,
         answersDiffer: own.length > 1 && own.some((r) => r.value !== own[0]!.value),
       });

@@ -32,6 +32,16 @@ export function planSvg(p: AreaPlan): string {
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${(p.widthM * scale + 60).toFixed(0)}" height="${(p.heightM * scale + 16).toFixed(0)}">${faces.join('')}${dots.join('')}</svg>`;
 }
 
+/** An instant on the job's own clock, with its zone: a lab elsewhere reads it too. */
+const onTheClock = (instant: string | null, timeZone: string): string =>
+  instant === null
+    ? ''
+    : `${new Date(instant).toLocaleString('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' })} ${zoneOf(instant, timeZone)}`;
+const zoneOf = (instant: string, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-US', { timeZone, timeZoneName: 'short' })
+    .formatToParts(new Date(instant))
+    .find((p) => p.type === 'timeZoneName')?.value ?? 'UTC';
+
 export interface PaperInput {
   readonly facts: JobFacts;
   readonly plan: JobPlan;
@@ -189,13 +199,13 @@ export function custodyPdf(input: PaperInput): Promise<Buffer> {
     para(out.length === 0 ? 'No sample is waiting to go, or out.' : `${out.length} samples.`),
     table(
       ['No.', 'Analyse for', 'Kind', 'Taken from', 'Taken', 'By'],
-      [56, 60, 50, '*', 74, 70],
+      [56, 60, 50, '*', 100, 70],
       out.map((l) => [
         l.sample.number,
         say(l.sample.hazard),
         say(l.sample.kind),
         `${l.spaceName}, ${l.surfaceName}${l.sample.place ? `, ${l.sample.place}` : ''}`,
-        l.sample.takenAt?.slice(0, 16).replace('T', ' ') ?? '',
+        onTheClock(l.sample.takenAt, facts.job.timeZone) || '',
         l.sample.takenBy,
       ]),
     ),
@@ -223,7 +233,7 @@ export function labelsPdf(input: PaperInput): Promise<Buffer> {
       { text: `${facts.job.name}`, fontSize: 8 },
       { text: `${l.spaceName}, ${l.surfaceName}`, fontSize: 8 },
       {
-        text: `taken ${l.sample.takenAt?.slice(0, 16).replace('T', ' ') ?? '____________'}  by ${l.sample.takenBy || '________'}`,
+        text: `taken ${onTheClock(l.sample.takenAt, facts.job.timeZone) || '____________'}  by ${l.sample.takenBy || '________'}`,
         fontSize: 8,
       },
       ...(l.sample.hazard === 'asbestos' ? [{ text: 'MAY CONTAIN ASBESTOS. DO NOT OPEN.', bold: true, fontSize: 8 }] : []),

@@ -32,7 +32,13 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
     setProblems(dispatch(commit(facts.job.id, [draft], what)));
   const result = line.result;
   const says = (result && resultText(result, units)) ?? '';
-  const edge = state === 'due' || line.numberTwice ? 'border-oxide' : state === 'in' ? 'border-verdigris' : 'border-ochre';
+  // Green is for what was looked for and not found, never for a mere answer.
+  const edge =
+    state === 'due' || line.numberTwice || line.answer === 'found'
+      ? 'border-oxide'
+      : line.answer === 'clear'
+        ? 'border-verdigris'
+        : 'border-ochre';
   return (
     <View
       role="group"
@@ -42,7 +48,9 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
     >
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Words look="row">{`${sample.number}  ${say(sample.hazard)}, ${say(sample.kind)}`}</Words>
-        <Words look="strong">{says ? `${say(state)}: ${says}` : say(state)}</Words>
+        <Words look="strong">
+          {[line.answer === 'found' ? `${say(state)}, ${say(sample.hazard)} found` : say(state), says].filter(Boolean).join(': ')}
+        </Words>
       </View>
       <Words look="note">{[line.spaceName, line.surfaceName, sample.place].filter(Boolean).join(' · ')}</Words>
       <Words look="note">
