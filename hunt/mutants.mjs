@@ -120,6 +120,13 @@ export const MUTANTS = [
   ['the options forget that it goes anyway', 'choose/choose.ts', '${s.scrapped}|', ''],
   ['the options forget the aim', 'choose/choose.ts', '${s.aim}|', ''],
   // Choice, coats, words
+  ['replacing picks itself', 'choose/choose.ts', "!o.because.some((r) => r.rule === 'fit.replaceLast')", 'true'],
+  [
+    'what is unknown needs no dress',
+    'protect/protect.ts',
+    'isPresent(leadPicture.overall.value) ||',
+    "['found', 'assumed'].includes(leadPicture.overall.value) ||",
+  ],
   [
     'sealing picks itself',
     'choose/choose.ts',

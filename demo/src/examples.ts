@@ -1,12 +1,24 @@
 /** Worked example files for the command line: examples/*.roughsill.json. */
 import type { JobFacts } from '@roughsill/core';
-import { facts, job, reading, space, surface } from './build';
+import { AT, facts, job, reading, sample, space, surface } from './build';
 import { quillPoint } from './quill-point';
 
 /** One old window, lead found under three coats: the smallest job with everything in it. */
 function oneWindow(): JobFacts {
   const room = space('ow-front-room', 'Front room', 'room', 0, { lengthM: 4.2, widthM: 3.6, heightM: 2.7 });
   const coats = ['ow-sash-coat1', 'ow-sash-coat2', 'ow-sash-coat3', 'ow-sash-coat4'];
+  // Old putty is a suspect: two samples from two corners, or nobody goes down to it.
+  const putty = [0.1, 0.9].map((atX, i) =>
+    sample(`ow-putty${i + 1}`, `S-00${i + 1}`, {
+      hazard: 'asbestos',
+      kind: 'bulk',
+      suspect: 'putty',
+      place: 'lower rail',
+      atX,
+      atY: 0.9,
+      takenAt: AT,
+    }),
+  );
   const sash = surface(
     'ow-sash',
     room.id,
@@ -25,7 +37,9 @@ function oneWindow(): JobFacts {
       topcoat: 'waterborneEggshell',
       readings: [
         reading('ow-r1', { kind: 'spot', spot: 'changed', reachedLayerIds: coats, toSubstrate: true, changedLayerIds: ['ow-sash-coat4'] }),
+        ...putty.map((x) => reading(`${x.id}-says`, { kind: 'bulk', sampleId: x.id, value: 0, unit: 'mass%', analysis: 'plm' })),
       ],
+      samples: putty,
     },
   );
   return facts(job({ id: 'one-window', name: 'One old window', yearBuilt: 1926, childUnder6: 'yes', pregnancy: 'no' }), [room], [sash]);

@@ -7,8 +7,6 @@ import { z } from 'zod';
 import { arbitraryOf } from '../../core/src/arbitrary';
 import {
   BINDERS,
-  BLANK_READING,
-  BLANK_SAMPLE,
   BLANK_SQUARE,
   ELEMENT_IDS,
   emptyLists,
@@ -26,23 +24,10 @@ import {
 } from '../../core/src/facts';
 import { surfaceProblems } from '../../core/src/facts/validate';
 import { FirmSettings } from '../../core/src/rulebook/settings';
+import { at, c, few, hours, maybe, REACHES, reached, year, type Fields, type Reach } from './draw';
+import { bulkSet, HARMED, HOLDER, pair, pairOf, PLAIN, setOf, type PairRecipe, type SetRecipe } from './steered';
 
 export const THIS_YEAR = 2026;
-const START = Date.parse('2026-05-04T06:00:00.000Z');
-const at = (hours: number): string => new Date(START + Math.round(hours * 60) * 60_000).toISOString();
-
-/** Years about every date at which some rule changes its mind, and some far from all. */
-const YEARS = [
-  1700, 1890, 1904, 1939, 1940, 1959, 1960, 1972, 1977, 1978, 1979, 1980, 1981, 1985, 1989, 1990, 1991, 1992, 1994, 1999, 2000, 2003, 2012,
-  2024,
-];
-const year = fc.constantFrom(...YEARS);
-const maybe = <T>(x: fc.Arbitrary<T>, weight = 1): fc.Arbitrary<T | null> =>
-  fc.oneof({ weight, arbitrary: x as fc.Arbitrary<T | null> }, { weight: 2, arbitrary: fc.constant(null) });
-const few = <T>(all: readonly T[], most: number): fc.Arbitrary<T[]> => fc.uniqueArray(fc.constantFrom(...all), { maxLength: most });
-const hours = fc.integer({ min: 0, max: 24 });
-
-type Fields = Record<string, unknown>;
 /** Every field of an entity: steered where it is named, else whatever its schema takes. */
 function fieldsOf(entity: Entity, steered: Readonly<Record<string, fc.Arbitrary<unknown>>>): fc.Arbitrary<Fields> {
   const schema = z.toJSONSchema(specOf(entity).fields, { io: 'output', unrepresentable: 'any' }) as {
@@ -51,8 +36,6 @@ function fieldsOf(entity: Entity, steered: Readonly<Record<string, fc.Arbitrary<
   const each = Object.fromEntries(Object.entries(schema.properties).map(([k, s]) => [k, steered[k] ?? arbitraryOf(s)]));
   return fc.record(each) as fc.Arbitrary<Fields>;
 }
-const c = fc.constant;
-
 const job = fieldsOf('job', {
   name: c('Job'),
   place: c(''),
@@ -110,9 +93,6 @@ const layer = fieldsOf('layer', {
   yearApplied: maybe(year),
 });
 
-/** How deep a test went, before it is known which coats there are. */
-const REACHES = ['nowhere', 'face', 'two', 'deepest', 'all', 'allAndBelow'] as const;
-type Reach = (typeof REACHES)[number];
 const LEVELS: Readonly<Record<string, readonly number[]>> = {
   'mass%': [0, 0.009, 0.05, 0.49, 0.499, 0.5, 0.51, 4, 30],
   ppm: [0, 5, 40, 90, 4999, 5000, 5001, 200_000],
@@ -247,70 +227,6 @@ const settings = (
   return parsed.success ? parsed.data : undefined;
 });
 
-/** A find, and a record that means to take it out: sometimes worth it, mostly wanting in one thing. */
-interface PairRecipe {
-  readonly old: 'spot' | 'lab' | 'xrf';
-  readonly by: 'spot' | 'lab' | 'xrf' | 'report' | 'moisture' | 'waiting' | 'withdrawn' | 'none';
-  /** The find names its coat, which may be off the list since. */
-  readonly names: boolean;
-  readonly gone: boolean;
-  /** A clear test of the whole stack from before the find. */
-  readonly early: boolean;
-  /** Of the first: much lead, little, or none. */
-  readonly says: 'much' | 'little' | 'none';
-  /** Each says that it replaces the other. */
-  readonly mutual: boolean;
-  readonly reach: Reach;
-  readonly why: string;
-  readonly hoursBetween: number;
-  readonly apart: boolean;
-  readonly control: 'worked' | 'unsaid';
-  readonly decidedBy: 'inspector' | 'renovator';
-}
-const pair: fc.Arbitrary<PairRecipe> = fc.record({
-  old: fc.constantFrom('spot', 'lab', 'xrf'),
-  by: fc.constantFrom('spot', 'spot', 'lab', 'xrf', 'report', 'moisture', 'waiting', 'withdrawn', 'withdrawn', 'none', 'none'),
-  names: fc.boolean(),
-  gone: fc.constantFrom(false, false, true),
-  early: fc.boolean(),
-  says: fc.constantFrom('much', 'much', 'little', 'none'),
-  mutual: fc.constantFrom(false, false, false, true),
-  reach: fc.constantFrom('face', 'allAndBelow', 'allAndBelow', 'allAndBelow'),
-  why: fc.constantFrom('.', 'taken again at the same notch', 'taken again at the same notch', 'taken again at the same notch'),
-  hoursBetween: fc.constantFrom(-2, 0, 1, 1),
-  apart: fc.constantFrom(true, false, false, false),
-  control: fc.constantFrom('worked', 'worked', 'unsaid'),
-  decidedBy: fc.constantFrom('inspector', 'inspector', 'renovator'),
-});
-
-/** Bulk samples of one suspect as an area asks for them, all negative, and one thing that may be wrong. */
-interface SetRecipe {
-  readonly suspect: string;
-  readonly count: number;
-  readonly wrong: 'nothing' | 'duplicate' | 'sameSpot' | 'waiting' | 'doubtful' | 'positive';
-}
-const bulkSet: fc.Arbitrary<SetRecipe> = fc.record({
-  suspect: fc.constantFrom('texturedCoat', 'texturedCoat', 'plaster', 'putty', 'jointCompound', 'lagging'),
-  count: fc.integer({ min: 1, max: 4 }),
-  wrong: fc.constantFrom('nothing', 'nothing', 'duplicate', 'sameSpot', 'waiting', 'doubtful', 'positive'),
-});
-
-/** An ordinary piece with nothing wrong: what is random all over is rarely what a crew meets. */
-const PLAIN: Fields = {
-  conditions: [],
-  blisterGrade: null,
-  flakeGrade: null,
-  crackGrade: null,
-  chalkGrade: null,
-  rustGrade: null,
-  moldM2: null,
-  scrapped: false,
-  coatsCounted: true,
-};
-
-/** Modern paint to be taken off by a method of which a square here did harm. */
-const HARMED = { methodId: 'neutralStripper', harms: ['softened', 'scorched', 'etched'] } as const;
-
 interface SurfaceRecipe {
   /** Which harm a square did, by its place in the list; null: none of this. */
   readonly harmed: number | null;
@@ -377,23 +293,6 @@ export const recipe: fc.Arbitrary<Recipe> = fc.record({
 
 const pickFrom = <T>(xs: readonly T[], i: number): T | undefined => (xs.length === 0 ? undefined : xs[i % xs.length]);
 
-function reached(reach: Reach, coats: readonly string[]): { reachedLayerIds: string[]; toSubstrate: boolean } {
-  switch (reach) {
-    case 'nowhere':
-      return { reachedLayerIds: [], toSubstrate: false };
-    case 'face':
-      return { reachedLayerIds: coats.slice(0, 1), toSubstrate: false };
-    case 'two':
-      return { reachedLayerIds: coats.slice(0, 2), toSubstrate: false };
-    case 'deepest':
-      return { reachedLayerIds: coats.slice(-1), toSubstrate: false };
-    case 'all':
-      return { reachedLayerIds: [...coats], toSubstrate: false };
-    case 'allAndBelow':
-      return { reachedLayerIds: [...coats], toSubstrate: true };
-  }
-}
-
 const UNITS: Readonly<Record<string, readonly string[]>> = {
   lab: ['mass%', 'ppm', 'mg/cm2'],
   xrf: ['mg/cm2'],
@@ -447,99 +346,6 @@ function readingOf(m: Made, i: number, coats: readonly string[], earlier: readon
     supersedesId: replaced ? replaced['id'] : null,
     supersedesWhy: replaced ? f['supersedesWhy'] : null,
   };
-}
-
-/** What a surface must be to hold the suspect, so that its samples speak of it. */
-const HOLDER: Readonly<Record<string, Fields>> = {
-  texturedCoat: { element: 'ceiling', material: 'gypsumPlaster' },
-  plaster: { element: 'wall', material: 'limePlaster' },
-  putty: { element: 'doubleHungSash', material: 'softwood' },
-  jointCompound: { element: 'wall', material: 'board' },
-  lagging: { element: 'pipeLagging', material: 'limePlaster' },
-};
-
-function setOf({ suspect, count, wrong }: SetRecipe, id: string, n: number): { taken: Fields[]; answers: Fields[] } {
-  const odd = count - 1;
-  const each = Array.from({ length: count }, (_, i) => i);
-  const taken = each.map((i): Fields => ({
-    ...BLANK_SAMPLE,
-    id: `${id}-bulk-${i}`,
-    number: `B-${n}${i}`,
-    hazard: 'asbestos',
-    kind: wrong === 'duplicate' && i === odd && count > 1 ? 'duplicate' : 'bulk',
-    repeatsId: wrong === 'duplicate' && i === odd && count > 1 ? `${id}-bulk-0` : null,
-    suspect,
-    takenAt: at(1),
-    takenBy: 'Tester',
-    atX: wrong === 'sameSpot' && i === odd ? 0.1 : 0.1 + 0.25 * i,
-    atY: 0.5,
-    removedAt: null,
-  }));
-  const answers = each
-    .filter((i) => !(wrong === 'waiting' && i === odd))
-    .map((i): Fields => ({
-      ...BLANK_READING,
-      id: `${id}-says-${i}`,
-      kind: 'bulk',
-      takenAt: at(30),
-      by: 'Tester',
-      sampleId: `${id}-bulk-${i}`,
-      value: i === odd && wrong === 'doubtful' ? 0.4 : i === odd && wrong === 'positive' ? 4 : 0,
-      unit: 'mass%',
-      analysis: 'plm',
-    }));
-  return { taken, answers };
-}
-
-function pairOf(p: PairRecipe, id: string, coats: readonly string[], like: Fields | undefined): Fields[] {
-  const blank = {
-    ...(like ?? {}),
-    ...BLANK_READING,
-    by: 'Tester',
-    kitRecognised: true,
-    control: p.control,
-    decidedBy: p.decidedBy,
-    certificate: 'RA-104',
-  };
-  const device = (kind: string) => (kind === 'xrf' ? 'X-1' : '');
-  const value = (kind: string, found: PairRecipe['says']) =>
-    kind === 'lab'
-      ? { value: { much: 4, little: 0.03, none: 0 }[found], unit: 'mass%' }
-      : kind === 'xrf'
-        ? { value: { much: 2.4, little: 0.05, none: 0 }[found], unit: 'mg/cm2' }
-        : kind === 'moisture'
-          ? { value: 12, unit: '%MC' }
-          : kind === 'spot'
-            ? { spot: found === 'none' ? 'unchanged' : 'changed' }
-            : { finding: 'noLead', file: 'survey.pdf' };
-  const place = (x: number) => ({ atX: x, atY: 0.5 });
-  const old = {
-    ...blank,
-    ...reached('allAndBelow', coats),
-    ...value(p.old, p.says),
-    changedLayerIds: p.names && p.old === 'spot' && p.says !== 'none' ? coats.slice(0, 1) : [],
-    kind: p.old,
-    id: `${id}-old`,
-    takenAt: at(6),
-    device: device(p.old),
-    ...place(0.1),
-  };
-  const by = {
-    ...blank,
-    ...(p.by === 'moisture' || p.by === 'withdrawn' ? {} : reached(p.reach, coats)),
-    ...(p.by === 'waiting' || p.by === 'withdrawn' ? { value: null, unit: null } : value(p.by, 'none')),
-    kind: p.by === 'waiting' ? 'lab' : p.by,
-    id: `${id}-by`,
-    takenAt: at(6 + p.hoursBetween),
-    device: device(p.by),
-    supersedesId: `${id}-old`,
-    supersedesWhy: p.why,
-    ...place(p.apart ? 0.9 : 0.1),
-  };
-  const early = { ...blank, ...reached('allAndBelow', coats), kind: 'spot', spot: 'unchanged', id: `${id}-early`, takenAt: at(3) };
-  const before = p.early ? [early] : [];
-  if (p.by === 'none') return [...before, old];
-  return [...before, p.mutual ? { ...old, supersedesId: `${id}-by`, supersedesWhy: 'the other way round' } : old, by];
 }
 
 /** The parts' shares, in whole percents that add up. */

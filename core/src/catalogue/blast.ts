@@ -1,29 +1,34 @@
 /** Blasting: soft grit as a sweep, hard grit on steel only. */
 import { MASONRY, METAL, TIMBER } from '../facts/vocabulary';
-import { ft2h, method, once, span } from './method';
+import { ft2h, method, once, span, type Method } from './method';
 
 const REACH = { flat: 1, moulded: 0.9, turned: 0.8, carved: 0.6, tight: 0.7, threads: 0.6, underside: 0.7 } as const;
 
+/** Nut shell, cob and the like: a blast to bare, or a sweep from afar. */
+const SOFT_GRIT = {
+  takes: ['coat', 'rust'],
+  reach: REACH,
+  dust: 'high',
+  powered: true,
+  blast: 'soft',
+  trialFirst: true,
+  exposure: 'class3',
+  leaves: ['grit', 'grain'],
+  needs: ['power', 'air'],
+  setUpH: span(1.5, 3),
+  noisy: true,
+  source: 'trade-blast',
+} as const satisfies Partial<Method>;
+
 export const BLAST = [
   method('softBlast', {
-    takes: ['coat', 'rust'],
+    ...SOFT_GRIT,
     bite: 'bare',
     suits: [...TIMBER, ...METAL, ...MASONRY],
-    reach: REACH,
-    dust: 'high',
-    powered: true,
-    blast: 'soft',
-    trialFirst: true,
-    exposure: 'class3',
-    leaves: ['grit', 'grain'],
-    needs: ['power', 'air'],
     harms: ['earlyWood', 'grain', 'glass', 'mortar'],
     rate: ft2h(60, 150),
-    setUpH: span(1.5, 3),
-    noisy: true,
     consumables: [once('softGrit', 12, 'L', 6)],
     harm: 2,
-    source: 'trade-blast',
   }),
   method('sodaBlast', {
     takes: ['coat'],
@@ -87,24 +92,13 @@ export const BLAST = [
   }),
   // Quick and from afar: what is loose goes, tight primer stays.
   method('sweepBlast', {
-    takes: ['coat', 'rust'],
+    ...SOFT_GRIT,
     bite: 'loose',
     suits: [...TIMBER, ...METAL],
-    reach: REACH,
-    dust: 'high',
-    powered: true,
-    blast: 'soft',
-    trialFirst: true,
-    exposure: 'class3',
-    leaves: ['grit', 'grain'],
-    needs: ['power', 'air'],
     harms: ['earlyWood', 'glass'],
     rate: ft2h(120, 300),
-    setUpH: span(1.5, 3),
-    noisy: true,
     consumables: [once('softGrit', 7, 'L', 3.5)],
     harm: 1,
-    source: 'trade-blast',
   }),
   // Under a shroud with its own HEPA exhaust, which the law allows; slow, and only where the brush seals against the face.
   method('vacuumBlast', {

@@ -150,7 +150,10 @@ const SECOND_BEST: readonly MethodId[] = ['thickPrimer', 'encapsulate'];
  * of the aim. Nothing is sealed, scraped or replaced by default where less will do.
  */
 function byDefault(options: readonly MethodOption[]): MethodOption | undefined {
-  const open = options.filter((o) => o.verdict !== 'blocked' && !NEVER_BY_DEFAULT.includes(o.methodId));
+  // An old piece that could be saved goes only when a person says so.
+  const open = options.filter(
+    (o) => o.verdict !== 'blocked' && !NEVER_BY_DEFAULT.includes(o.methodId) && !o.because.some((r) => r.rule === 'fit.replaceLast'),
+  );
   const usual = open.filter((o) => !SECOND_BEST.includes(o.methodId) && !methodById(o.methodId).removesPiece);
   const least = Math.min(...usual.map((o) => biteDepth(o.bite)));
   return (
@@ -161,10 +164,13 @@ function byDefault(options: readonly MethodOption[]): MethodOption | undefined {
   );
 }
 
+/** Too shallow, or nothing done at all: to lift what else stands against it would not get the work done. */
+const NO_ANSWER: readonly string[] = ['fit.notDeepEnough', 'fit.leaveUndone'];
+
 /** What stands against the method that is nearest to being allowed: each block says what lifts it. */
 function nearestBlocks(options: readonly MethodOption[]): readonly Reason[] {
   const blocks = (o: MethodOption) => o.because.filter((r) => r.effect === 'block');
-  const fits = options.filter((o) => o.verdict === 'blocked' && !beside(o) && !o.because.some((r) => r.rule === 'fit.notDeepEnough'));
+  const fits = options.filter((o) => o.verdict === 'blocked' && !beside(o) && !o.because.some((r) => NO_ANSWER.includes(r.rule)));
   const nearest = fits.reduce<MethodOption | null>((a, o) => (a === null || blocks(o).length < blocks(a).length ? o : a), null);
   return nearest === null ? [] : blocks(nearest);
 }

@@ -205,6 +205,13 @@ test.each(['wall', 'ceiling', 'door', 'baseboard', 'casing', 'doubleHungSash', '
   },
 );
 
+test('where only replacing is open, nobody has chosen it: the plan asks, and says what lifts it', () => {
+  const { selected } = planOf(aSurface({ element: 'doubleHungSash', parts: [part('besideGlass')] }), { job: { childUnder6: 'yes' } }).choice
+    .parts[0]!;
+  expect(selected.value).toBeNull();
+  expect(rulesOf(selected.because)).toEqual(expect.arrayContaining(['choice.allBlocked', 'asbestos.puttyInto']));
+});
+
 // CDC and labels on bleach; the rest common practice: rinse, proof and drying stand between what reacts.
 test.each([
   ['bleach, then acid', ['moldBleach', 'rustGel'], 'mildSteel', 'clean.bleach'],

@@ -1,6 +1,6 @@
 /** What must never meet on one piece, and what stands between. CDC and labels on bleach; the rest common practice, no published source. */
 import type { Method, Residue } from '../catalogue';
-import type { RuleId } from '../reasons';
+import type { RuleId, SourceId } from '../reasons';
 
 /** What a method brings to the piece or leaves on it. */
 type Agent = 'bleach' | 'acid' | 'alkali' | 'alcohol' | 'solvent' | 'spark';
@@ -24,14 +24,15 @@ interface Pair {
   readonly one: Agent;
   readonly other: Agent;
   readonly rule: RuleId;
+  readonly source: SourceId;
 }
 const PAIRS: readonly Pair[] = [
-  { one: 'bleach', other: 'acid', rule: 'apart.bleachAcid' },
-  { one: 'bleach', other: 'alcohol', rule: 'apart.bleachAlcohol' },
-  { one: 'bleach', other: 'solvent', rule: 'apart.bleachSolvent' },
-  { one: 'alkali', other: 'acid', rule: 'apart.causticAcid' },
-  { one: 'solvent', other: 'spark', rule: 'order.noHeatOnSolvent' },
-  { one: 'alcohol', other: 'spark', rule: 'apart.alcoholSpark' },
+  { one: 'bleach', other: 'acid', rule: 'apart.bleachAcid', source: 'trade-mold' },
+  { one: 'bleach', other: 'alcohol', rule: 'apart.bleachAlcohol', source: 'trade-mold' },
+  { one: 'bleach', other: 'solvent', rule: 'apart.bleachSolvent', source: 'trade-mold' },
+  { one: 'alkali', other: 'acid', rule: 'apart.causticAcid', source: 'trade-strip' },
+  { one: 'solvent', other: 'spark', rule: 'order.noHeatOnSolvent', source: 'trade-strip' },
+  { one: 'alcohol', other: 'spark', rule: 'apart.alcoholSpark', source: 'trade-strip' },
 ];
 
 /** What is rinsed off before the next may come near; what has no residue of its own in the catalogue is rinsed as water takes it. */
@@ -45,13 +46,13 @@ const RINSED_AS: Readonly<Record<Agent, Residue>> = {
 };
 
 /** Why `then` must not come straight after `first`, and what is cleared away between them. Empty: they may. */
-export function reactions(first: Method, then: Method): { readonly rule: RuleId; readonly clear: Residue }[] {
+export function reactions(first: Method, then: Method): { readonly rule: RuleId; readonly source: SourceId; readonly clear: Residue }[] {
   const a = agentsOf(first);
   const b = agentsOf(then);
-  return PAIRS.flatMap(({ one, other, rule }) => {
-    if (a.includes(one) && b.includes(other)) return [{ rule, clear: RINSED_AS[one] }];
+  return PAIRS.flatMap(({ one, other, rule, source }) => {
+    if (a.includes(one) && b.includes(other)) return [{ rule, source, clear: RINSED_AS[one] }];
     // A spark that comes first is over when the tool is down.
-    if (other !== 'spark' && a.includes(other) && b.includes(one)) return [{ rule, clear: RINSED_AS[other] }];
+    if (other !== 'spark' && a.includes(other) && b.includes(one)) return [{ rule, source, clear: RINSED_AS[other] }];
     return [];
   });
 }

@@ -1,7 +1,7 @@
 /** In which order the methods of a surface are worked, whatever order they were entered in, and why anything was moved. */
 import type { MethodId, PartKind, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import { why, type Reason, type RuleId } from '../reasons';
+import { why, type Reason, type RuleId, type SourceId } from '../reasons';
 import { isMains, reactions } from './reacts';
 
 export interface Stroke {
@@ -102,13 +102,13 @@ function orderReason(first: Stroke, then: Stroke): Reason {
 function apartReasons(strokes: readonly Stroke[]): Reason[] {
   const ms = [...new Set(strokes.map((x) => x.methodId))].map(methodById);
   const out: Reason[] = [];
-  const add = (rule: RuleId, first: Method, then: Method) => {
-    if (!out.some((r) => r.rule === rule)) out.push(why(rule, 'trade-strip', { first: first.id, then: then.id }, 'care', 'hazard'));
+  const add = (rule: RuleId, source: SourceId, first: Method, then: Method) => {
+    if (!out.some((r) => r.rule === rule)) out.push(why(rule, source, { first: first.id, then: then.id }, 'care', 'hazard'));
   };
   ms.forEach((first, i) => {
     for (const then of ms.slice(i + 1)) {
-      for (const { rule } of reactions(first, then)) add(rule, first, then);
-      if (first.wet && isMains(then)) add('apart.mainsWet', first, then);
+      for (const { rule, source } of reactions(first, then)) add(rule, source, first, then);
+      if (first.wet && isMains(then)) add('apart.mainsWet', 'trade-strip', first, then);
     }
   });
   return out;

@@ -124,9 +124,8 @@ function respiratorFor(
   if (also.length === 0 || (forLead.value === null && forLead.because.some((r) => r.effect === 'block'))) return forLead;
   const rank = (id: RespiratorId | null) => ctx.rulebook.respirators.findIndex((r) => r.id === id);
   const most = also.reduce((a, b) => (rank(b.least) > rank(a.least) ? b : a));
-  const takesVapour = (id: RespiratorId) => ctx.rulebook.respirators.find((r) => r.id === id)!.vapour;
   const because = also.map((a) => a.because);
-  if (forLead.value !== null && (rank(forLead.value) >= rank(most.least) || (vapour && !takesVapour(most.least))))
+  if (forLead.value !== null && rank(forLead.value) >= rank(most.least))
     return { value: forLead.value, because: [...forLead.because, ...because] };
   return { value: most.least, because: [...because, ...(forLead.value === null ? [] : forLead.because)] };
 }

@@ -97,7 +97,7 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], gate: GateMaker)
   for (const e of earlier) {
     if (e.cleared) continue;
     const first = e.method;
-    for (const { rule, clear } of reactions(first, m)) {
+    for (const { rule, source, clear } of reactions(first, m)) {
       out.set(clear, {
         id: `between.${clear}.${at}`,
         kind: 'rinse',
@@ -106,7 +106,7 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], gate: GateMaker)
         waitH: DRY_BETWEEN,
         amounts: [],
         gates: [gate(`clean.${clear}.before.${at}`, 'rinse', cleanProof(clear))],
-        because: [why(rule, 'trade-strip', { first: first.id, then: m.id }, 'care', 'hazard'), why(RINSE_WORDS[clear], 'trade-strip')],
+        because: [why(rule, source, { first: first.id, then: m.id }, 'care', 'hazard'), why(RINSE_WORDS[clear], 'trade-strip')],
       });
       e.cleared = true;
     }

@@ -119,7 +119,9 @@ export const CHOICE_LAWS: readonly Law[] = [
           if (isSoundAndPlain(s) && !rubs && can.includes('overcoat') && id !== 'overcoat')
             return [`${s.name}: ${id} by default on sound paint`];
           const lesser = can.some((x) => !['leave', 'cover', 'encapsulate', 'thickPrimer', 'replacePart'].includes(x));
-          return lesser && (id === 'encapsulate' || id === 'replacePart') ? [`${s.name}: ${id} by default where less will do`] : [];
+          if (id === 'replacePart' && !s.scrapped && !s.conditions.includes('oilSoaked'))
+            return [`${s.name}: a piece that could be saved is replaced by default`];
+          return lesser && id === 'encapsulate' ? [`${s.name}: ${id} by default where less will do`] : [];
         });
       }),
   },
