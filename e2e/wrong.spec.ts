@@ -44,7 +44,7 @@ test('a correction is a new record that says why; both stay', async ({ app, page
   const jobId = await app.bring(example('one-window'));
   await app.open(`/job/${jobId}/probe`);
   await page.getByRole('link', { name: /Lower sash/ }).click();
-  await app.button('Withdraw this reading').click();
+  await page.getByRole('button', { name: /^Withdraw this reading: swab changed/ }).click();
   await app.button('Withdraw it').click();
   await expect(page.getByText('Say in a word or two why it is withdrawn')).toBeVisible();
   await page.getByLabel('Why is it withdrawn').fill('wrong sash');

@@ -9,7 +9,7 @@ function oneWindow(): JobFacts {
   const coats = ['ow-sash-coat1', 'ow-sash-coat2', 'ow-sash-coat3', 'ow-sash-coat4'];
   // Old putty is a suspect: two samples from two corners, or nobody goes down to it.
   const putty = [0.1, 0.9].map((atX, i) =>
-    sample(`ow-putty${i + 1}`, `S-00${i + 1}`, {
+    sample(`ow-putty${i + 1}`, `P-${'AB'[i]}`, {
       hazard: 'asbestos',
       kind: 'bulk',
       suspect: 'putty',

@@ -51,7 +51,7 @@ export function Record({
               {r.kind === 'lab' && r.value === null ? (
                 <Button label="Enter the answer" testID={`answer-${r.id}`} onPress={() => onAnswer(r)} />
               ) : null}
-              <Withdraw jobId={jobId} surface={surface} reading={r} />
+              <Withdraw jobId={jobId} surface={surface} reading={r} what={resultWords(r, units)} />
             </View>
           ) : null}
         </View>
@@ -60,11 +60,18 @@ export function Record({
   );
 }
 
-function Withdraw({ jobId, surface, reading }: { readonly jobId: string; readonly surface: Surface; readonly reading: Reading }) {
+interface WithdrawProps {
+  readonly jobId: string;
+  readonly surface: Surface;
+  readonly reading: Reading;
+  /** Which of several, for whoever hears the button instead of seeing where it stands. */
+  readonly what: string;
+}
+function Withdraw({ jobId, surface, reading, what }: WithdrawProps) {
   const dispatch = useAppDispatch();
   const [why, setWhy] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
-  if (why === null) return <Button look="quiet" label="Withdraw" says={`Withdraw this reading`} onPress={() => setWhy('')} />;
+  if (why === null) return <Button look="quiet" label="Withdraw" says={`Withdraw this reading: ${what}`} onPress={() => setWhy('')} />;
   const save = () => {
     if (!saysSomething(why)) return setProblem('Say in a word or two why it is withdrawn.');
     const { id: _id, by: _by, ...blank } = reading;
