@@ -15,6 +15,8 @@ export interface SurfaceContext {
   /** Year that governs the surface: its own, else the space's, else the job's. Null: unknown. */
   readonly builtYear: number | null;
   readonly dwelling: boolean;
+  /** Somebody is paid for it: an owner who works in their own home is not bound by the rule for renovators. 40 CFR 745.82, 745.83. */
+  readonly paid: boolean;
   /** Public money is in the work: HUD's own prohibitions bind. */
   readonly assisted: boolean;
   readonly site: {

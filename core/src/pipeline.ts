@@ -106,6 +106,10 @@ function occupants(job: Job): SurfaceContext['childOrPregnancy'] {
   return job.childUnder6 === 'no' && job.pregnancy === 'no' ? 'no' : 'unknown';
 }
 
+/** An owner's own hands in the home where they live, and no public money: nobody is paid for it. */
+export const isPaid = (job: Pick<Job, 'worker' | 'tenure' | 'publicFunding'>): boolean =>
+  job.worker === 'firm' || job.tenure !== 'ownerOccupied' || job.publicFunding === 'yes';
+
 /** What one surface brings to its room's sums, before any choice is made. */
 function localOf(s: Surface, year: number | null, rulebook: Rulebook, instruments: InstrumentBook): Local {
   const area = takeOff(s);
@@ -273,6 +277,7 @@ export function createDeriver(): Deriver {
         job.childUnder6,
         job.pregnancy,
         job.dwelling,
+        isPaid(job),
         job.publicFunding,
         job.power,
         job.water,
@@ -319,6 +324,7 @@ export function createDeriver(): Deriver {
       builtYear: slot.year,
       place: s.bench ? 'bench' : space.kind === 'room' ? 'inside' : 'outside',
       dwelling: job.dwelling,
+      paid: isPaid(job),
       assisted: job.publicFunding === 'yes',
       moldKit: at.moldKit,
       childOrPregnancy: occupants(job),

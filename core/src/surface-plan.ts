@@ -79,7 +79,7 @@ export function planSurface(
   thisYear: number,
 ): SurfacePlan {
   const stack = stackOf(s);
-  const trials = conclusionsOf(s, faceOf(s), bare.settings.rates);
+  const trials = conclusionsOf(s, faceOf(s), bare.settings.rates, bare.rulebook.id);
   const ctx: SurfaceContext = trials.length === 0 ? bare : { ...bare, trials: trialBook(trials) };
   const lead = leadPicture(s, stack, ctx);
   const { asbestos } = ctx;

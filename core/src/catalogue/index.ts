@@ -26,4 +26,4 @@ export function methodById(id: MethodId): Method {
   if (!m) throw new RangeError(`no method ${id} in the catalogue`);
   return m;
 }
-export { BITES, biteDepth, isHelper, makes, METHOD_FACTS, sourceOf, type Bite, type Consumable, type Laying, type Makes, type Method, type MethodFact, type Residue, type Takes } from './method';
+export { BITES, biteDepth, isHelper, makes, METHOD_FACTS, sourceOf, type Bite, type Consumable, type Laying, usesGrit, type Makes, type Method, type MethodFact, type Residue, type Takes } from './method';

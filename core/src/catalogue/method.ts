@@ -163,6 +163,10 @@ export function makes(m: Method): Makes[] {
   return out;
 }
 
+const GRITS: readonly MethodId[] = ['overcoat', 'wetSand', 'drySand', 'padSand', 'hepaSand', 'powerSand'];
+/** Worked with abrasive sheets or discs, or scuffed with them. */
+export const usesGrit = (m: Method): boolean => GRITS.includes(m.id);
+
 const PLAIN = {
   takes: ['coat'],
   failsOn: [],

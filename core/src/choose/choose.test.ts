@@ -185,7 +185,9 @@ describe('ranking and choice', () => {
   test('a choice that becomes blocked is dropped and says so; practice may be overruled with a why, the law may not', () => {
     const chosen = (methodId: MethodId, insistedWhy: string | null) =>
       failing({
-        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy, alsoIds: [], removedAt: null }],
+        parts: [
+          { id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy, alsoIds: [], grits: [], toolC: null, removedAt: null },
+        ],
         readings: [found],
       });
     const dropped = planOf(chosen('dryScrapeLoose', 'in a hurry')).choice.parts[0]!.selected;
@@ -237,6 +239,8 @@ test('every method on every material, part, place and lead state has a verdict w
     methodId: null,
     insistedWhy: null,
     alsoIds: [],
+    grits: [],
+    toolC: null,
     removedAt: null,
   }));
   for (const material of MATERIALS)
@@ -329,6 +333,17 @@ test('every method on every material, part, place and lead state has a verdict w
     ],
     [bare({ readings: [aReading({ kind: 'surfaceTemp', value: -2, unit: 'C' })] }), { settings: { crew: 1 } }],
     [bare({ readings: [aReading({ kind: 'surfaceTemp', value: 45, unit: 'C' })] }), {}],
+    [aSurface({ filmUm: 2000, parts: parts.map((p) => ({ ...p, grits: [60, 150], toolC: 620 })) }), {}],
+    [bare({ filmUm: 2000, parts: parts.map((p) => ({ ...p, grits: [60, 150], toolC: 620 })) }), { settings: { allowHotAirOnLead: true } }],
+    [bare({ parts: parts.map((p) => ({ ...p, toolC: 620 })) }), { job: { rulebook: 'uk' }, settings: { allowHotAirOnLead: true } }],
+    [aSurface(), { job: { worker: 'owner', tenure: 'ownerOccupied' } }],
+    [aSurface({ element: 'pipeLagging' }), { job: { rulebook: 'uk' } }],
+    ...(['methyleneChloride', 'limonene', 'nmp'] as const).flatMap((chemistry) =>
+      (['us', 'uk'] as const).map((rulebook): [Surface, Setup] => [
+        bare(),
+        { job: { rulebook }, settings: { rates: { solventGel: { ...AS_CATALOGUED, chemistry } } } },
+      ]),
+    ),
     [failing({ scrapped: true, conditions: ['runs'] }), {}],
     [aSurface({ conditions: ['runs'] }), {}],
     [bare({ element: 'wall', material: 'limePlaster' }), { job: { rulebook: 'uk' } }],
@@ -350,7 +365,19 @@ test('asbestos and mold: whatever the material, doubt and finds never open a met
   const open = (s: Surface) => {
     const plan = planOf({
       ...s,
-      parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: null, insistedWhy: null, alsoIds: [], removedAt: null }],
+      parts: [
+        {
+          id: 'part-flat',
+          kind: 'flat',
+          sharePct: 100,
+          methodId: null,
+          insistedWhy: null,
+          alsoIds: [],
+          grits: [],
+          toolC: null,
+          removedAt: null,
+        },
+      ],
     });
     return plan.choice.parts.flatMap((p) => {
       for (const o of [...p.options, ...p.helpers]) expect(o.because.length).toBeGreaterThan(0);

@@ -9,6 +9,8 @@ const part = (kind: PartKind, methodId: MethodId | null = null, alsoIds: MethodI
   sharePct: 100,
   methodId,
   insistedWhy: null,
+  grits: [],
+  toolC: null,
   alsoIds,
   removedAt: null,
 });

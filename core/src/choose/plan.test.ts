@@ -28,6 +28,8 @@ const part = (kind: PartKind, sharePct: number, methodId: MethodId | null, alsoI
   sharePct,
   methodId,
   insistedWhy: null,
+  grits: [],
+  toolC: null,
   alsoIds,
   removedAt: null,
 });

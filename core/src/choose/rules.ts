@@ -6,9 +6,9 @@ import type { Effect, Force, RuleId, SourceId } from '../reasons';
 import type { HazardState } from '../probe';
 import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
-import { isHelper, type Method } from '../catalogue';
-import { BINDERS } from '../facts/vocabulary';
-import type { Sheet } from './sheet';
+import { isHelper, usesGrit, type Method } from '../catalogue';
+import { BINDERS, BOUGHT } from '../facts/vocabulary';
+import { SCORCHES_ABOVE, THICK_FILM, type Sheet } from './sheet';
 
 type SheetValue = string | boolean;
 export interface Condition {
@@ -28,11 +28,14 @@ export interface Rule {
 
 /** NFPA 51B (2019): at least 60 minutes. */
 const FIRE_WATCH = measure(60, 'min');
+/** The lower end of mineral spirits, the weakest of what is sold. NFPA 325, from memory. */
+const FLASH = measure(38, 'C');
 
 const PRESENT: readonly HazardState[] = ['found', 'waiting', 'assumed', 'unknown'];
 const UNPROVEN: readonly HazardState[] = ['waiting', 'assumed', 'unknown'];
 /** Not when a square of its own has shown that it works here: a trial decides over a rule of thumb. */
 const noSquare: Condition = { asked: 'trial', is: ['none', 'carried', 'failed', 'harmed'] };
+const isHotAir = (m: Method): boolean => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared;
 const is = (asked: keyof Sheet, ...values: SheetValue[]): Condition => ({ asked, is: values });
 const any = () => true;
 const rule = (id: RuleId, effect: Effect, force: Force, source: SourceId, of: Rule['of'], conditions: readonly Condition[], limit?: Rule['limit']): Rule => ({
@@ -65,6 +68,15 @@ export const RULES: readonly Rule[] = [
   rule('fit.alone', 'care', 'trade', 'trade-heat', (m) => m.people === 2 || m.paired, [is('alone', true)]),
   rule('fit.scrapped', 'block', 'trade', 'job-record', (m) => m.disturbs && !m.removesPiece && !isHelper(m), [is('scrapped', true)]),
   rule('fit.runs', 'care', 'trade', 'trade-sand', (m) => m.id === 'overcoat' || m.id === 'thickPrimer' || m.id === 'encapsulate', [is('runs', true)]),
+  rule(
+    'fit.thickFilm',
+    'care',
+    'trade',
+    'nps-pb10',
+    (m) => m.id === 'overcoat' || m.id === 'thickPrimer' || m.id === 'encapsulate',
+    [is('thickFilm', true)],
+    () => THICK_FILM,
+  ),
   rule('fit.takesSoundPaint', 'care', 'trade', 'trade-aim', any, [is('takesSound', true)]),
   rule('fit.oilSoaked', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('oilSoaked', true)]),
   rule('fit.replaceLast', 'care', 'trade', 'trade-aim', (m) => m.removesPiece, [is('oilSoaked', false), is('scrapped', false)]),
@@ -93,24 +105,19 @@ export const RULES: readonly Rule[] = [
     (b) => b.hotAirBelow.is,
   ),
   rule('lead.openFlameUk', 'block', 'hazard', 'trade-heat', (m) => m.flame, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
-  rule('lead.hotAirOff', 'block', 'firm', 'firm-setting', (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared, [is('leadInReach', ...PRESENT), is('hotAirAllowed', false)]),
+  rule('lead.hotAirOff', 'block', 'firm', 'firm-setting', isHotAir, [is('leadInReach', ...PRESENT), is('hotAirAllowed', false)]),
+  rule('lead.hotAirLimit', 'care', 'law', 'cfr40-745.85a3', isHotAir, [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'us')], (b) => b.hotAirBelow.is),
+  rule('lead.hotAirLimitUk', 'care', 'trade', 'trade-heat', isHotAir, [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'uk')], (b) => b.hotAirBelow.is),
+  rule('lead.toolTooHot', 'block', 'law', 'cfr40-745.85a3', isHotAir, [is('leadInReach', ...PRESENT), is('toolOver', true), is('rulebook', 'us')], (b) => b.hotAirBelow.is),
+  rule('lead.toolTooHotUk', 'block', 'hazard', 'trade-heat', isHotAir, [is('leadInReach', ...PRESENT), is('toolOver', true), is('rulebook', 'uk')], (b) => b.hotAirBelow.is),
   rule(
-    'lead.hotAirLimit',
-    'care',
-    'law',
-    'cfr40-745.85a3',
-    (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared,
-    [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'us')],
-    (b) => b.hotAirBelow.is,
-  ),
-  rule(
-    'lead.hotAirLimitUk',
-    'care',
-    'trade',
+    'lead.infraredTooHot',
+    'block',
+    'hazard',
     'trade-heat',
-    (m) => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared,
-    [is('leadInReach', ...PRESENT), is('hotAirAllowed', true), is('rulebook', 'uk')],
-    (b) => b.hotAirBelow.is,
+    (m) => m.infrared,
+    [is('leadInReach', ...PRESENT), is('toolOver', true)],
+    (b) => b.infraredBelow.is,
   ),
   rule(
     'lead.infraredCool',
@@ -128,8 +135,9 @@ export const RULES: readonly Rule[] = [
   rule('lead.putty', 'care', 'hazard', 'trade-putty', (m) => m.takes.includes('putty'), [is('leadPutty', true)]),
   rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound'), is('rulebook', 'us')]),
   rule('lead.traceDustUk', 'care', 'law', 'clw2002', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound'), is('rulebook', 'uk')]),
-  rule('lead.notCertified', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('certified', false), is('minorWork', 'over'), is('dwelling', true)]),
-  rule('lead.windowNeverMinor', 'block', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadAnywhere', ...PRESENT), is('certified', false), is('window', true), is('dwelling', true), is('minorWork', 'within')]),
+  rule('lead.notCertified', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('certified', false), is('minorWork', 'over'), is('dwelling', true), is('paid', true)]),
+  rule('lead.windowNeverMinor', 'block', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadAnywhere', ...PRESENT), is('certified', false), is('window', true), is('dwelling', true), is('paid', true), is('minorWork', 'within')]),
+  rule('lead.ownHome', 'care', 'law', 'cfr40-745.82', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('paid', false), is('dwelling', true), is('rulebook', 'us')]),
   rule('lead.wholePieceCounts', 'care', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.failingChild', 'block', 'hazard', 'cfr24-35.1330', (m) => m.id === 'leave', [is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'us')]),
   rule('lead.failingChildUk', 'block', 'hazard', 'trade-aim', (m) => m.id === 'leave', [is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'uk')]),
@@ -140,7 +148,8 @@ export const RULES: readonly Rule[] = [
 
   // Asbestos
   rule('asbestos.noDisturbing', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
-  rule('asbestos.noDisturbingUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
+  rule('asbestos.noDisturbingUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('asbestosLicensed', true), is('rulebook', 'uk')]),
+  rule('asbestos.noDisturbingUkTrained', 'block', 'law', 'uk-asbestos-classes', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('asbestosLicensed', false), is('rulebook', 'uk')]),
   rule('asbestos.puttyCut', 'block', 'law', 'cfr29-1926.1101', (m) => m.takes.includes('putty'), [is('asbestosPutty', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.puttyCutUk', 'block', 'law', 'uk-asbestos', (m) => m.takes.includes('putty'), [is('asbestosPutty', ...PRESENT), is('rulebook', 'uk')]),
   // Beside the glass the film lies on the putty: what goes through it cuts, soaks or heats the putty.
@@ -150,6 +159,9 @@ export const RULES: readonly Rule[] = [
   // Sealing it is regulated work of its own; a board is screwed through it.
   rule('asbestos.sealing', 'care', 'law', 'cfr29-1926.1101', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.sealingUk', 'care', 'law', 'uk-asbestos', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
+  // Sealed, it is still there: what the law asks for goes on after the coat.
+  rule('asbestos.stays', 'care', 'law', 'cfr29-1926.1101k', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
+  rule('asbestos.staysUk', 'care', 'law', 'uk-asbestos', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
   rule('asbestos.noScrews', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestos', ...PRESENT)]),
   rule('asbestos.noScrewsBelow', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestosBelow', ...PRESENT)]),
   // At or under the limit is not none: wet methods and HEPA still bind.
@@ -212,6 +224,18 @@ export const RULES: readonly Rule[] = [
   rule('masonry.twoStages', 'note', 'trade', 'trade-strip', (m) => m.id === 'masonryStripper' || m.id === 'masonryKit', [is('methodSuits', true)]),
   rule('masonry.ownFlush', 'note', 'trade', 'trade-strip', (m) => m.id === 'masonryKit', [is('methodSuits', true)]),
   rule('masonry.runOff', 'care', 'hazard', 'trade-strip', (m) => m.needs.includes('drain'), [is('place', 'outside')]),
+  rule('strip.banned', 'block', 'law', 'cfr40-751', (m) => BOUGHT.includes(m.id), [is('chemistry', 'methyleneChloride'), is('rulebook', 'us')]),
+  rule('strip.bannedUk', 'block', 'law', 'uk-reach59', (m) => BOUGHT.includes(m.id), [is('chemistry', 'methyleneChloride'), is('rulebook', 'uk')]),
+  rule(
+    'strip.flash',
+    'care',
+    'hazard',
+    'mem-flash',
+    (m) => BOUGHT.includes(m.id),
+    [is('chemistry', 'limonene', 'mineralSpirits')],
+    () => FLASH,
+  ),
+  rule('strip.nmp', 'care', 'hazard', 'mem-nmp', (m) => BOUGHT.includes(m.id), [is('chemistry', 'nmp')]),
   rule('strip.shade', 'note', 'trade', 'trade-strip', (m) => m.shade && m.laying !== null, [is('place', 'outside')]),
 
   // Rust
@@ -250,11 +274,16 @@ export const RULES: readonly Rule[] = [
     [is('methodSuits', true)],
     () => FIRE_WATCH,
   ),
+  rule('heat.toolScorches', 'care', 'trade', 'nps-pb10', isHotAir, [is('timber', true), is('toolScorches', true)], () => SCORCHES_ABOVE),
   rule('steam.dryOut', 'care', 'trade', 'trade-heat', (m) => m.id === 'steam', [is('methodSuits', true)]),
 
   // Sanding and blasting
   rule('sand.pad', 'note', 'trade', 'trade-sand', (m) => m.id === 'padSand', [is('methodSuits', true)]),
   rule('keep.thickPrimer', 'note', 'trade', 'trade-sand', (m) => m.id === 'thickPrimer', [is('methodSuits', true)]),
+  rule('sand.gritJump', 'care', 'trade', 'trade-sand', usesGrit, [is('gritJump', true)]),
+  rule('sand.gritCoarse', 'care', 'trade', 'trade-sand', (m) => usesGrit(m) && m.id !== 'padSand' && m.bite === 'skin', [is('gritCoarse', true), is('clear', false)]),
+  rule('sand.gritDigs', 'block', 'trade', 'trade-sand', (m) => m.id === 'padSand', [is('gritDigs', true)]),
+  rule('sand.gritCloses', 'care', 'trade', 'trade-sand', (m) => usesGrit(m) && m.bite === 'bare', [is('gritCloses', true), is('clear', true)]),
   rule('sand.glass', 'care', 'trade', 'trade-sand', (m) => m.id === 'wetSand' || m.id === 'drySand', [is('part', 'besideGlass')]),
   rule('sand.noShroud', 'block', 'firm', 'firm-setting', (m) => m.hepa, [is('ownsHepa', false)]),
   rule('sand.dustCloud', 'care', 'trade', 'trade-sand', (m) => m.dust === 'high' && m.blast === 'no', [is('place', 'inside'), is('leadInReach', 'notFound')]),

@@ -1,5 +1,16 @@
 /** The fact sheet on which the rules are asked: one part of one surface under one method. Small closed values, so that equal sheets share a verdict. */
-import { BINDERS, METAL, TIMBER, type Aim, type Binder, type Material, type PartKind, type Surface, type YesNo } from '../facts';
+import {
+  BINDERS,
+  METAL,
+  TIMBER,
+  type Aim,
+  type Binder,
+  type Chemistry,
+  type Material,
+  type PartKind,
+  type Surface,
+  type YesNo,
+} from '../facts';
 import type { SurfaceContext } from '../context';
 import {
   holdsSilica,
@@ -11,6 +22,7 @@ import {
   type LeadDepths,
   type LeadPicture,
 } from '../probe';
+import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
 import { FERROUS } from '../catalogue/method';
@@ -26,6 +38,8 @@ export interface SurfaceSheet {
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
   readonly asbestosTrace: boolean;
+  /** Under UK rules: what is suspected there is work for a licensed contractor. */
+  readonly asbestosLicensed: boolean;
   /** Old putty is presumed to hold lead as old paint is: no test of it is on record. */
   readonly leadPutty: boolean;
   readonly depths: LeadDepths;
@@ -50,6 +64,8 @@ export interface SurfaceSheet {
   readonly thinBoards: boolean;
   readonly scrapped: boolean;
   readonly runs: boolean;
+  /** So thick that another coat may pull it off. */
+  readonly thickFilm: boolean;
   /** Rubs in use or can be chewed. */
   readonly rubs: boolean;
   readonly childOrPregnancy: SurfaceContext['childOrPregnancy'];
@@ -60,11 +76,34 @@ export interface SurfaceSheet {
   readonly dwelling: boolean;
   /** Public money is in the work. */
   readonly assisted: boolean;
+  /** Work for pay: the rule for renovators binds it. */
+  readonly paid: boolean;
   readonly clearTopcoat: boolean;
   readonly glazed: boolean;
   readonly site: SurfaceContext['site'];
   readonly rulebook: 'us' | 'uk';
 }
+
+/** What a part brings: its kind, and how the person means to work it. */
+export interface PartSheet {
+  readonly kind: PartKind;
+  readonly grits: readonly number[];
+  /** C; null: not recorded. */
+  readonly toolC: number | null;
+}
+/** Nobody has said anything of how. */
+export const plainPart = (kind: PartKind): PartSheet => ({ kind, grits: [], toolC: null });
+
+/** From one abrasive to the next no more than double, and never back to a coarser one. Common practice, no published source. */
+const GRIT_STEP = 2;
+/** The coarsest for paint, for a pad on a curve, and the finest under a stain that still takes it. Common practice, no published source. */
+const SCUFF_FROM = 220;
+const PAD_FROM = 180;
+const STAIN_UP_TO = 100;
+/** A heat gun's element stands at 500 to 750 F (NPS Preservation Brief 10): above that old wood scorches before the paint lifts. */
+export const SCORCHES_ABOVE = measure(750, 'F');
+/** A build-up of about a sixteenth of an inch: class III of NPS Preservation Brief 10. */
+export const THICK_FILM = measure((convert(1, 'in', 'm') * 1e6) / 16, 'um');
 
 /** Each key is a question that a rule may ask. */
 export interface Sheet {
@@ -75,6 +114,7 @@ export interface Sheet {
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
   readonly asbestosTrace: boolean;
+  readonly asbestosLicensed: boolean;
   readonly leadPutty: boolean;
   /** The stroke goes through to what lies under the paint, or starts on it. */
   readonly meetsMaterial: boolean;
@@ -95,6 +135,18 @@ export interface Sheet {
   readonly thinBoards: boolean;
   readonly scrapped: boolean;
   readonly runs: boolean;
+  readonly thickFilm: boolean;
+  /** Of the abrasives that are planned: a step too far, too coarse for paint, for a pad, too fine for stain. */
+  readonly gritJump: boolean;
+  readonly gritCoarse: boolean;
+  readonly gritDigs: boolean;
+  readonly gritCloses: boolean;
+  /** The tool is set above what may be used on lead; hotter than old wood bears. */
+  readonly toolOver: boolean;
+  readonly toolScorches: boolean;
+  /** What the firm says is in the product that it buys for this method. */
+  readonly chemistry: Chemistry;
+  readonly paid: boolean;
   readonly rubs: boolean;
   readonly childOrPregnancy: string;
   readonly casein: boolean;
@@ -186,6 +238,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     asbestosBelow: ctx.asbestos.below.value,
     asbestosPutty: ctx.asbestos.putty.value,
     asbestosTrace: ctx.asbestos.trace,
+    asbestosLicensed: ctx.asbestos.licensed,
     leadPutty: isGlazed(s) && s.past !== 'replaced' && (ctx.builtYear === null || ctx.builtYear < ctx.rulebook.leadPresumedBefore.is.value),
     depths: leadDepths(lead),
     leadTrace: lead.trace,
@@ -204,6 +257,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     thinBoards: ctx.place !== 'bench' && (s.element === 'siding' || s.element === 'soffit') && TIMBER.includes(s.material),
     scrapped: s.scrapped,
     runs: has('runs'),
+    thickFilm: s.filmUm !== null && s.filmUm >= THICK_FILM.value - 1,
     rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
     childOrPregnancy: ctx.childOrPregnancy,
     isSash: s.element === 'doubleHungSash' || s.element === 'casementSash',
@@ -211,6 +265,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     minorWork: ctx.minorWork,
     dwelling: ctx.dwelling,
     assisted: ctx.assisted,
+    paid: ctx.paid,
     clearTopcoat: endsClear(s),
     glazed: isGlazed(s),
     site: ctx.site,
@@ -241,7 +296,12 @@ function failsOn(s: SurfaceSheet, method: Method): Binder | 'none' {
   return method.failsOn.find((b) => reached.includes(b)) ?? 'none';
 }
 
-export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: SurfaceContext): Sheet {
+/** Each abrasive against the one before it. */
+const jumps = (grits: readonly number[]): boolean => grits.some((g, i) => i > 0 && (g > grits[i - 1]! * GRIT_STEP || g < grits[i - 1]!));
+
+export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, toolC }: PartSheet, ctx: SurfaceContext): Sheet {
+  const last = grits.at(-1);
+  const hottest = method.infrared ? ctx.rulebook.infraredBelow.is : ctx.rulebook.hotAirBelow.is;
   const refused = failsOn(s, method);
   return {
     nothingToTake: !method.takes.some((t) => s.holds.includes(t)) && method.id !== 'leave',
@@ -274,6 +334,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     asbestosBelow: s.asbestosBelow,
     asbestosPutty: s.asbestosPutty,
     asbestosTrace: s.asbestosTrace,
+    asbestosLicensed: s.asbestosLicensed,
     leadPutty: s.leadPutty,
     meetsMaterial: method.disturbs && !method.removesPiece && meetsMaterial(method.bite, s.depths),
     material: s.material,
@@ -293,6 +354,16 @@ export function sheetFor(s: SurfaceSheet, method: Method, part: PartKind, ctx: S
     thinBoards: s.thinBoards,
     scrapped: s.scrapped,
     runs: s.runs,
+    thickFilm: s.thickFilm,
+    gritJump: jumps(grits),
+    gritCoarse: last !== undefined && last < SCUFF_FROM,
+    gritDigs: grits.some((g) => g < PAD_FROM),
+    gritCloses: last !== undefined && last > STAIN_UP_TO,
+    // The limit itself is over: the rule says below it.
+    toolOver: toolC !== null && toolC >= convert(hottest.value, hottest.unit, 'C') - 1e-9,
+    toolScorches: toolC !== null && toolC > convert(SCORCHES_ABOVE.value, 'F', 'C'),
+    chemistry: ctx.settings.rates[method.id]?.chemistry ?? 'unsaid',
+    paid: s.paid,
     rubs: s.rubs && isPresent(s.depths.all),
     childOrPregnancy: s.childOrPregnancy,
     casein: s.casein,

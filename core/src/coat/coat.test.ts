@@ -86,7 +86,19 @@ describe('primer', () => {
         topcoat: 'waterborneEggshell',
         knots: 'yes',
         readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
-        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, alsoIds: [], removedAt: null }],
+        parts: [
+          {
+            id: 'part-flat',
+            kind: 'flat',
+            sharePct: 100,
+            methodId,
+            insistedWhy: null,
+            alsoIds: [],
+            grits: [],
+            toolC: null,
+            removedAt: null,
+          },
+        ],
         ...over,
       }),
       setup,
@@ -118,7 +130,17 @@ describe('primer', () => {
         aim: 'bareClear',
         topcoat: 'exteriorAcrylic',
         parts: [
-          { id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'causticPoultice', insistedWhy: null, alsoIds: [], removedAt: null },
+          {
+            id: 'part-flat',
+            kind: 'flat',
+            sharePct: 100,
+            methodId: 'causticPoultice',
+            insistedWhy: null,
+            alsoIds: [],
+            grits: [],
+            toolC: null,
+            removedAt: null,
+          },
         ],
       }),
       { space: { kind: 'elevation', boundaryM: 20 } },
@@ -139,7 +161,19 @@ describe('schools', () => {
       aSurface({
         topcoat,
         readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
-        parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'drySand', insistedWhy: null, alsoIds: [], removedAt: null }],
+        parts: [
+          {
+            id: 'part-flat',
+            kind: 'flat',
+            sharePct: 100,
+            methodId: 'drySand',
+            insistedWhy: null,
+            alsoIds: [],
+            grits: [],
+            toolC: null,
+            removedAt: null,
+          },
+        ],
       });
     expect(rules(sanded('alkydGloss'), { dustOff: 'tackCloth' })).toContain('rinse.dustTack');
     expect(rules(sanded('waterborneEggshell'), { dustOff: 'tackCloth' })).toContain('rinse.noTackUnderWater');

@@ -4,7 +4,17 @@ import type { Binder, MethodId, Surface } from '../facts';
 
 const coated = (binder: Binder) => [aLayer(0, { binder })];
 const bareBy = (methodId: MethodId) => [
-  { id: 'part-flat', kind: 'flat' as const, sharePct: 100, methodId, insistedWhy: null, alsoIds: [], removedAt: null },
+  {
+    id: 'part-flat',
+    kind: 'flat' as const,
+    sharePct: 100,
+    methodId,
+    insistedWhy: null,
+    alsoIds: [],
+    grits: [],
+    toolC: null,
+    removedAt: null,
+  },
 ];
 const outside: Setup = { space: { kind: 'elevation', boundaryM: 30 } };
 const face = (value: number) => aReading({ id: 'face', kind: 'surfaceTemp', value, unit: 'C' });

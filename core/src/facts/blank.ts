@@ -32,6 +32,7 @@ export const BLANK_JOB: JobDraft = {
   power: 'unknown',
   water: 'unknown',
   samplingSeed: '',
+  worker: 'firm',
 };
 
 export const BLANK_SPACE: SpaceDraft = {
@@ -113,6 +114,7 @@ export const BLANK_SAMPLE: SampleDraft = {
 
 export const BLANK_SQUARE: Omit<SquareDraft, 'methodId'> = {
   product: '',
+  chemistry: 'unsaid',
   partId: null,
   coating: '',
   place: '',

@@ -7,6 +7,7 @@ import {
   ANALYSES,
   AIMS,
   BINDERS,
+  CHEMISTRIES,
   CONDITIONS,
   DECIDERS,
   ELEMENT_IDS,
@@ -32,6 +33,7 @@ import {
   SUSPECT_KINDS,
   SPOT_RESULTS,
   TOPCOATS,
+  WORKERS,
   YES_NO,
 } from './vocabulary';
 
@@ -114,6 +116,8 @@ export const JobFields = z.strictObject({
   water: yesNo,
   /** Draws the random places and dwellings; the same seed draws the same. */
   samplingSeed: text(60).default(''),
+  /** Who does the work that disturbs: the rule for renovators binds who is paid. */
+  worker: z.enum(WORKERS).default('firm'),
 });
 
 const between = (low: number, high: number, what: string) =>
@@ -213,6 +217,13 @@ export const SurfaceFields = z.strictObject({
   /** What ended the memory of what was found here, and how that is known. */
   past: z.enum(PASTS).default('asBefore'),
   pastWhy: text(300).default(''),
+  /** All coats together, as a gauge read them, um. Null: not measured. */
+  filmUm: z
+    .number({ error: 'the film is a number' })
+    .positive('a film is more than 0')
+    .max(20_000, 'over 20 mm of paint: check the unit')
+    .nullable()
+    .default(null),
 });
 
 export const PartFields = z.strictObject({
@@ -223,6 +234,24 @@ export const PartFields = z.strictObject({
   insistedWhy: text(500).nullable(),
   /** Others that the part gets before or after its main method. */
   alsoIds: list(METHOD_IDS, 'a method').default([]),
+  /** Abrasives in the order in which they are used, as the number on the back. */
+  grits: z
+    .array(
+      z
+        .number({ error: 'a grit is a number' })
+        .int('a grit is a whole number')
+        .min(12, 'coarser than any paper')
+        .max(3000, 'finer than any paper'),
+    )
+    .max(8, 'at most 8 grits')
+    .default([]),
+  /** What the hot tool is set to, at its mouth, C. Null: not recorded. */
+  toolC: z
+    .number({ error: 'the tool’s temperature is a number' })
+    .min(50, 'colder than any hot tool')
+    .max(2200, 'hotter than any torch')
+    .nullable()
+    .default(null),
 });
 
 export const LayerFields = z.strictObject({
@@ -311,6 +340,7 @@ export const SampleFields = z.strictObject({
 export const SquareFields = z.strictObject({
   methodId: z.enum(METHOD_IDS, { error: 'no such method' }),
   product: text(80),
+  chemistry: z.enum(CHEMISTRIES).default('unsaid'),
   partId: Id.nullable(),
   /** What coats stand at this spot when they differ from the rest of the surface, in words; empty: those recorded. */
   coating: text(60),

@@ -127,6 +127,17 @@ export const SOAKS: readonly MethodId[] = [
   'rustGel',
 ];
 
+/**
+ * What dissolves or swells in a bought stripper; it stands on the tin or the data sheet. It decides gloves, fire and what is not used at all.
+ */
+export const CHEMISTRIES = ['unsaid', 'benzylAlcohol', 'nmp', 'limonene', 'mineralSpirits', 'methyleneChloride'] as const;
+export type Chemistry = (typeof CHEMISTRIES)[number];
+/** Methods whose product is bought and may be any of these. */
+export const BOUGHT: readonly MethodId[] = ['solventGel', 'neutralStripper', 'masonryStripper', 'masonryKit'];
+
+/** Whose hands: the firm's for pay, or the owner's own in their own home. The law binds paid work. */
+export const WORKERS = ['firm', 'owner'] as const;
+
 /** How far a trial square came off. */
 export const LIFTED = ['nothing', 'some', 'toCoat', 'bare'] as const;
 export type Lifted = (typeof LIFTED)[number];

@@ -8,7 +8,7 @@ import { answer, why, type Answer, type Reason, type SourceId } from '../reasons
 import type { Rulebook } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { stackOf } from './stack';
-import { strictest, type HazardState } from './state';
+import { isPresent, strictest, type HazardState } from './state';
 import { seeded } from './seeded';
 import { saysSomething, standingReadings } from './standing';
 
@@ -21,15 +21,17 @@ interface SuspectDef {
   readonly of: AsbestosClass;
   /** By law presumed to contain it until sampled; the others are suspects, and unknown. */
   readonly presumed: boolean;
+  /** Under UK rules work on it is for a licensed contractor beyond short work; the others are work for trained people. CAR 2012, HSE task sheets. */
+  readonly licensedUk: boolean;
 }
 const SUSPECTS: Readonly<Record<SuspectKind, SuspectDef>> = {
-  texturedCoat: { lies: 'coat', of: 'surfacing', presumed: true },
-  plaster: { lies: 'material', of: 'surfacing', presumed: false },
-  jointCompound: { lies: 'material', of: 'other', presumed: false },
-  bitumenCoat: { lies: 'coat', of: 'other', presumed: false },
-  putty: { lies: 'putty', of: 'other', presumed: false },
-  lagging: { lies: 'piece', of: 'lagging', presumed: true },
-  heaterBoard: { lies: 'piece', of: 'other', presumed: false },
+  texturedCoat: { lies: 'coat', of: 'surfacing', presumed: true, licensedUk: false },
+  plaster: { lies: 'material', of: 'surfacing', presumed: false, licensedUk: false },
+  jointCompound: { lies: 'material', of: 'other', presumed: false, licensedUk: false },
+  bitumenCoat: { lies: 'coat', of: 'other', presumed: false, licensedUk: false },
+  putty: { lies: 'putty', of: 'other', presumed: false, licensedUk: false },
+  lagging: { lies: 'piece', of: 'lagging', presumed: true, licensedUk: true },
+  heaterBoard: { lies: 'piece', of: 'other', presumed: false, licensedUk: true },
 };
 
 export interface Suspect {
@@ -404,6 +406,8 @@ export interface AsbestosPicture {
   readonly overall: Answer<HazardState>;
   /** Nowhere above the limit, but some asbestos was seen or not ruled out. */
   readonly trace: boolean;
+  /** What is not ruled out on it is, under UK rules, work for a licensed contractor. */
+  readonly licensed: boolean;
 }
 
 const NOT_SUSPECT = answer<HazardState>('notFound', why('asbestos.notSuspect', 'job-record'));
@@ -413,6 +417,7 @@ export const NO_ASBESTOS: AsbestosPicture = {
   putty: NOT_SUSPECT,
   overall: NOT_SUSPECT,
   trace: false,
+  licensed: false,
 };
 
 /** What a surface takes from its areas: for each place the strictest. */
@@ -430,7 +435,14 @@ export function asbestosPicture(s: Surface, suspects: readonly Suspect[], areas:
   const coat = pick((x) => SUSPECTS[x.kind].lies === 'coat' || SUSPECTS[x.kind].lies === 'piece');
   const below = pick((x) => SUSPECTS[x.kind].lies === 'material');
   const putty = pick((x) => SUSPECTS[x.kind].lies === 'putty');
-  return { coat, below, putty, overall: pick(() => true), trace: suspects.some((x) => areaFor(x)?.trace === true) };
+  return {
+    coat,
+    below,
+    putty,
+    overall: pick(() => true),
+    trace: suspects.some((x) => areaFor(x)?.trace === true),
+    licensed: suspects.some((x) => SUSPECTS[x.kind].licensedUk && isPresent(areaFor(x)?.state.value ?? 'unknown')),
+  };
 }
 
 /**

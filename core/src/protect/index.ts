@@ -1,1 +1,1 @@
-export { protect, type Kit, type Protection } from './protect';
+export { protect, withCartridges, type Cartridge, type Kit, type Protection } from './protect';

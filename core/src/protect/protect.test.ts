@@ -10,7 +10,9 @@ const ft = (n: number) => n * 0.3048;
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const onePart = (methodId: MethodId, over: Partial<Surface> = {}) =>
   aSurface({
-    parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, alsoIds: [], removedAt: null }],
+    parts: [
+      { id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, alsoIds: [], grits: [], toolC: null, removedAt: null },
+    ],
     readings: [found],
     layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
     ...over,
@@ -52,8 +54,28 @@ describe('minor work', () => {
     expect(room.disturbedM2 / FT2).toBeCloseTo(7, 6);
     expect(room.minorWork.value).toBe(false);
     const parts: Surface['parts'] = [
-      { id: 'part-a', kind: 'flat', sharePct: 20, methodId: 'replacePart', insistedWhy: null, alsoIds: [], removedAt: null },
-      { id: 'part-b', kind: 'moulded', sharePct: 80, methodId: 'leave', insistedWhy: null, alsoIds: [], removedAt: null },
+      {
+        id: 'part-a',
+        kind: 'flat',
+        sharePct: 20,
+        methodId: 'replacePart',
+        insistedWhy: null,
+        alsoIds: [],
+        grits: [],
+        toolC: null,
+        removedAt: null,
+      },
+      {
+        id: 'part-b',
+        kind: 'moulded',
+        sharePct: 80,
+        methodId: 'leave',
+        insistedWhy: null,
+        alsoIds: [],
+        grits: [],
+        toolC: null,
+        removedAt: null,
+      },
     ];
     const whole = createDeriver().derive(aFacts(aSurface({ parts, lengthM: ft(10), widthM: ft(1) })), DEFAULT_SETTINGS, THIS_YEAR)
       .spaces[0]!;
@@ -117,7 +139,7 @@ describe('presumed exposure and the respirator that covers it', () => {
   test('UK rules: FFP3 for dust, a half mask with cartridges where there is vapour', () => {
     expect(protectionOf(onePart('wetScrapeLoose'), { job: { rulebook: 'uk' } }).respirator.value).toBe('ffp3');
     const gel = protectionOf(onePart('solventGel', { aim: 'bareClear' }), { job: { rulebook: 'uk' } });
-    expect([gel.respirator.value, gel.vapourFilter]).toEqual(['halfP3', true]);
+    expect([gel.respirator.value, gel.cartridges]).toEqual(['halfP3', ['organicVapour']]);
     expect(convert(RULEBOOKS.uk.leadAir.is.value, 'mg/m3', 'ug/m3')).toBe(150);
   });
   test('caustic brings gloves, shield and an eyewash of 15 minutes (ANSI Z358.1)', () => {

@@ -1,12 +1,12 @@
 /** Containment, presumed exposure, equipment, bags and signs for the methods that a surface is going to meet. */
-import type { MethodId, Surface } from '../facts';
+import type { Chemistry, MethodId, Surface } from '../facts';
 import type { MoldKit } from '../probe/mold';
 import type { SurfaceContext } from '../context';
 import { methodById, type Method } from '../catalogue';
 import { picksOf, type Choice } from '../choose';
 import { isPresent, type LeadPicture } from '../probe';
-import { answer, why, type Answer, type Reason } from '../reasons';
-import { EXPOSURE_CLASSES, type ExposureClassId, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
+import { answer, say, why, type Answer, type Reason, type RuleId } from '../reasons';
+import { EXPOSURE_CLASSES, type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { ELEMENTS } from '../walk';
 
@@ -22,13 +22,24 @@ export type Kit =
   | 'bleachCartridge'
   | 'hearing'
   | 'hepaVacuum'
+  | 'leadVacuum'
+  | 'asbestosVacuum'
   | 'mister'
   | 'extinguisher'
   | 'washStation'
   | 'bootCovers';
 
+/** Organic vapour holds solvent; acid gas holds chlorine and acid mist. Neither holds the other. */
+export type Cartridge = 'organicVapour' | 'acidGas';
+
+/** As every screen and paper puts it behind the mask. */
+export const withCartridges = (cs: readonly Cartridge[]): string =>
+  cs.length === 0 ? '' : `, with cartridges for ${cs.map(say).join(' and for ')}`;
+
 export interface Protection {
   readonly needed: Answer<boolean>;
+  /** Lead is what it is needed for: its sign, its clean-up and its check. */
+  readonly leadWork: boolean;
   /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
   readonly sheetLaidM2: Answer<number>;
   readonly sheetBoughtM2: number;
@@ -38,7 +49,8 @@ export interface Protection {
   readonly openings: Answer<'closeAndSeal' | 'closeNear' | 'none'>;
   readonly exposure: Answer<ExposureClassId>;
   readonly respirator: Answer<RespiratorId | null>;
-  readonly vapourFilter: boolean;
+  /** Cartridges that go with the dust filter, by what is in the air. 42 CFR 84. */
+  readonly cartridges: readonly Cartridge[];
   readonly kit: readonly Answer<Kit>[];
   readonly bags: Answer<number>;
   readonly sign: Answer<readonly string[]>;
@@ -105,7 +117,11 @@ function alsoBreathed(methods: readonly Method[], ctx: SurfaceContext): { readon
   const blast = methods.filter((m) => m.blast !== 'no');
   if (blast.length > 0)
     out.push({
-      least: blast.some((m) => m.blast === 'hard') ? 'airline' : rulebook.id === 'uk' ? 'halfP3' : 'halfMask',
+      least: blast.some((m) => m.blast === 'hard')
+        ? rulebook.respirators.find((r) => r.apf >= 1000)!.id
+        : rulebook.id === 'uk'
+          ? 'halfP3'
+          : 'halfMask',
       because: why('ppe.blast', 'trade-blast'),
     });
   else if (methods.some((m) => m.dust === 'high' || m.powered || m.handDry))
@@ -151,23 +167,47 @@ function forLeadAndVapour(exposure: ExposureClassId, vapour: boolean, ctx: Surfa
   return answer(pick.id, reason, ...(vapour ? [why('ppe.vapourToo', rulebook.respiratorSource)] : []));
 }
 
-function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook, moldKit: Answer<MoldKit> | null): Answer<Kit>[] {
+/** What each chemistry passes least: laminate holds all of them; of the others only what is named. Glove tables, from memory. */
+const GLOVES = {
+  unsaid: 'kit.glovesLaminate',
+  benzylAlcohol: 'kit.glovesButyl',
+  nmp: 'kit.glovesButyl',
+  limonene: 'kit.glovesNitrile',
+  mineralSpirits: 'kit.glovesNitrile',
+  methyleneChloride: 'kit.glovesLaminate',
+} as const satisfies Record<Chemistry, RuleId>;
+
+/** Of several strippers the gloves that hold all: where they ask for different ones, laminate. */
+function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
+  const found = methods.filter((m) => m.vapour && m.id !== 'moldBleach').map((m) => settings.rates[m.id]?.chemistry ?? 'unsaid');
+  const gloves = [...new Set(found.map((c) => GLOVES[c]))];
+  const one = gloves.length === 1 ? gloves[0]! : 'kit.glovesLaminate';
+  return why(one, 'mem-gloves', { chemistry: [...new Set(found)] });
+}
+
+function kitFor(
+  methods: readonly Method[],
+  guarded: boolean,
+  { rulebook: { sources, id }, moldKit, settings, asbestos }: SurfaceContext,
+): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
   const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));
   const any = (f: (m: Method) => boolean) => methods.some(f);
   if (methods.length === 0) return out;
-  if (lead) {
+  if (guarded) {
     add('coverall', why('kit.leadClothes', sources.clothing));
     add('bootCovers', why('kit.leadClothes', sources.clothing));
     add('washStation', why('kit.washHands', sources.clothing));
-    add('hepaVacuum', why('kit.hepa', sources.cleaning));
+    if (id === 'us') add('hepaVacuum', why('kit.hepa', sources.cleaning));
+    else if (isPresent(asbestos.overall.value)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
+    else add('leadVacuum', why('kit.classMH', 'uk-vacuum'));
   }
   add('goggles', why('kit.eyes', 'trade-contain'));
   if (any((m) => m.caustic)) {
     add('causticGloves', why('kit.causticGloves', 'mem-gloves'));
     add('faceShield', why('kit.causticFace', 'trade-strip'));
     add('eyewash', why('kit.eyewash', 'ansi-z358'));
-  } else if (any((m) => m.vapour && m.id !== 'moldBleach')) add('solventGloves', why('kit.solventGloves', 'mem-gloves'));
+  } else if (any((m) => m.vapour && m.id !== 'moldBleach')) add('solventGloves', glovesFor(methods, settings));
   else if (any((m) => m.id === 'moldBleach')) add('causticGloves', why('kit.bleachGloves', 'mem-gloves'));
   else add('nitrileGloves', why('kit.gloves', 'mem-gloves'));
   if (any((m) => m.wet)) add('mister', why('kit.keepWet', 'trade-scrape'));
@@ -181,7 +221,7 @@ function kitFor(methods: readonly Method[], lead: boolean, { sources }: Rulebook
   }
   if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
   const suited = moldKit !== null && moldKit.value !== 'n95' && moldKit.value !== 'ffp3';
-  if (suited && !lead && any((m) => m.takes.includes('mold'))) add('coverall', why('kit.moldSuit', sources.mold));
+  if (suited && !guarded && any((m) => m.takes.includes('mold'))) add('coverall', why('kit.moldSuit', sources.mold));
   if (any((m) => m.noisy)) add('hearing', why('kit.noise', 'trade-sand'));
   return out;
 }
@@ -197,7 +237,9 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
   // Old putty holds lead of its own, whatever the paint on it is.
   const putty =
     methods.some((m) => m.takes.includes('putty')) && (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
-  const lead = methods.length > 0 && (putty || isPresent(leadPicture.overall.value) || isPresent(ctx.asbestos.overall.value));
+  const lead = methods.length > 0 && (putty || isPresent(leadPicture.overall.value));
+  // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
+  const guarded = lead || (methods.length > 0 && isPresent(ctx.asbestos.overall.value));
   const state = leadPicture.overall.value;
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
@@ -205,19 +247,28 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
   const sheet = sheetArea(s, ctx, beyondM);
   const laid = methods.length === 0 ? 0 : sheet.areaM2;
   const boundary = ctx.space.boundaryM;
-  const nearBoundary = outside && lead && (boundary === null || boundary < metres(rulebook.screenWithin));
+  const nearBoundary = outside && guarded && (boundary === null || boundary < metres(rulebook.screenWithin));
 
   const exposureClass = lead ? worstExposure(methods) : 'none';
   const vapour = methods.some((m) => m.vapour);
-  const bagCount = lead ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
+  const cartridges: Cartridge[] = [
+    ...(methods.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
+    ...(methods.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
+  ];
+  const bagCount = guarded ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
 
   return {
     needed: answer(
-      lead,
-      lead
-        ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: state })
-        : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }),
+      guarded,
+      putty && !isPresent(state)
+        ? why('protect.leadPutty', 'trade-putty')
+        : lead
+          ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: state })
+          : guarded
+            ? why('protect.aboveAsbestos', rulebook.sources.asbestosWork, { asbestos: ctx.asbestos.overall.value })
+            : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }),
     ),
+    leadWork: lead,
     sheetLaidM2: answer(
       laid,
       why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, {
@@ -237,7 +288,7 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
             : why('protect.screen', rulebook.screenWithin.source, { boundary: [measure(boundary, 'm'), rulebook.screenWithin.is] }),
         )
       : answer(false, why('protect.noScreen', rulebook.screenWithin.source)),
-    openings: !lead
+    openings: !guarded
       ? answer('none', why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }))
       : outside
         ? answer(
@@ -247,15 +298,18 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
         : answer('closeAndSeal', why('protect.sealRoom', rulebook.sheetBeyond.inside.source)),
     exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
     respirator: respiratorFor(exposureClass, vapour, ctx, methods),
-    vapourFilter: vapour,
-    kit: kitFor(methods, lead, rulebook, ctx.moldKit),
+    cartridges,
+    kit: kitFor(methods, guarded, ctx),
     bags: answer(
       bagCount,
-      why('protect.bags', lead ? rulebook.sources.waste : 'trade-contain', { area: measure(laid, 'm2'), film: measure(disturbedM2, 'm2') }),
+      why('protect.bags', guarded ? rulebook.sources.waste : 'trade-contain', {
+        area: measure(laid, 'm2'),
+        film: measure(disturbedM2, 'm2'),
+      }),
     ),
     sign: lead
       ? answer(rulebook.signLines, why('protect.sign', rulebook.signSource))
-      : answer([], why('protect.noSign', rulebook.signSource)),
+      : answer([], guarded ? why('protect.noSignAbove', rulebook.sources.asbestosWork) : why('protect.noSign', rulebook.signSource)),
   };
 }
 

@@ -1,4 +1,5 @@
 /** The report as a readable plan. */
+import { withCartridges } from '../protect';
 import { say } from '../reasons';
 import { tell } from '../words';
 import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
@@ -116,7 +117,7 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
       `- Exposure ${say(pr.exposure.value)}.`,
     );
     out.push(
-      `- ${pr.respirator.value ? say(pr.respirator.value) : 'No respirator'}${pr.vapourFilter ? ', with vapour cartridges' : ''}.`,
+      `- ${pr.respirator.value ? say(pr.respirator.value) : 'No respirator'}${withCartridges(pr.cartridges)}.`,
       `- ${pr.equipment.map((k) => say(k.value)).join(', ')}.`,
       `- ${pr.bags.value} waste bags.`,
     );

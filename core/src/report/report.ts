@@ -86,7 +86,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
       openings: stated(p.protection.openings),
       exposure: stated(p.protection.exposure),
       respirator: stated(p.protection.respirator),
-      vapourFilter: p.protection.vapourFilter,
+      cartridges: p.protection.cartridges,
       equipment: p.protection.kit.map(stated),
       bags: stated(p.protection.bags),
       sign: stated(p.protection.sign),

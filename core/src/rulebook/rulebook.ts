@@ -11,7 +11,8 @@ export interface Limit {
 }
 const limit = (value: number, unit: Measure['unit'], source: SourceId): Limit => ({ is: measure(value, unit), source });
 
-export type RespiratorId = 'halfMask' | 'fullFace' | 'poweredHood' | 'airline' | 'ffp3' | 'halfP3' | 'fullP3' | 'th3';
+export type RespiratorId =
+  'halfMask' | 'fullFace' | 'poweredHood' | 'airline' | 'airlineFlow' | 'airlineDemand' | 'ffp3' | 'halfP3' | 'fullP3' | 'th3';
 
 export interface Respirator {
   readonly id: RespiratorId;
@@ -171,7 +172,9 @@ const UK: Rulebook = {
     { id: 'halfP3', apf: 20, vapour: true },
     { id: 'fullP3', apf: 40, vapour: true },
     { id: 'th3', apf: 40, vapour: true },
-    { id: 'airline', apf: 1000, vapour: true },
+    // By type, from memory (HSG53): constant flow at most 40; full face with positive pressure 1,000 to 2,000, and the lower is taken.
+    { id: 'airlineFlow', apf: 40, vapour: true },
+    { id: 'airlineDemand', apf: 1000, vapour: true },
   ],
   floorSectionBelow: limit(3.7, 'm2', 'trade-contain'),
   verifiedBy: 'cloth',

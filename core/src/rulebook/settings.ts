@@ -1,6 +1,6 @@
 /** What a firm decides for itself: rates, prices, schools, certificates. Every default can be changed; a change is marked as the firm's. */
 import { z } from 'zod';
-import { METHOD_IDS } from '../facts/vocabulary';
+import { CHEMISTRIES, METHOD_IDS } from '../facts/vocabulary';
 
 const money = z.number().min(0, 'a price cannot be negative').max(100000, 'check the price');
 const days = z.number().min(0, 'days cannot be negative').max(60, 'over 60 days: check');
@@ -19,6 +19,8 @@ export const MethodOwn = z
     materialsPerM2: money.nullable().default(null),
     /** The firm has the tool, or hires it. */
     owned: z.boolean().default(true),
+    /** Of a bought stripper, what is in it. */
+    chemistry: z.enum(CHEMISTRIES).default('unsaid'),
   })
   .refine((r) => (r.lowM2PerH === null) === (r.highM2PerH === null), 'give both the slow and the fast rate')
   .refine((r) => r.lowM2PerH === null || r.highM2PerH === null || r.lowM2PerH <= r.highM2PerH, 'the slow rate is above the fast one')
@@ -32,6 +34,7 @@ export const AS_CATALOGUED: MethodOwn = {
   dwellHighH: null,
   materialsPerM2: null,
   owned: true,
+  chemistry: 'unsaid',
 };
 
 export const FirmSettings = z.strictObject({

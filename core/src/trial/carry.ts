@@ -1,7 +1,7 @@
 /** What was learned on one surface, taken over to another that has the same coating. */
 import type { JobFacts, Square, SquareDraft, Surface } from '../facts';
 import { liveLayers } from '../walk';
-import { stoodMin, outcomeOf } from './square';
+import { isBanned, stoodMin, outcomeOf } from './square';
 
 /** Two surfaces with this in common may share a trial: the material, and the binders of all coats from the top down. */
 export const coatingKey = (s: Surface): string =>
@@ -24,7 +24,7 @@ export function carryable(s: Surface, jobs: readonly JobFacts[]): Carried[] {
       from.id === s.id || from.removedAt !== null || !from.coatsCounted || coatingKey(from) !== key
         ? []
         : from.squares
-            .filter((q) => q.removedAt === null && q.carriedFrom === '' && outcomeOf(q, s) !== 'open')
+            .filter((q) => q.removedAt === null && q.carriedFrom === '' && !isBanned(q) && outcomeOf(q, s) !== 'open')
             .map((square) => ({ from, fromJob: f.job, square })),
     ),
   );

@@ -1,11 +1,11 @@
 /** From squares to a dwell, by method and coating, and which square to try next. */
-import type { MethodId, Square, Surface } from '../facts';
+import type { Chemistry, MethodId, Square, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { answer, why, type Answer, type Reason } from '../reasons';
-import type { MethodOwn } from '../rulebook';
+import type { MethodOwn, Rulebook } from '../rulebook';
 import { measure } from '../units/units';
 import { fromReference, toReference } from './dwell';
-import { outcomeOf, referenceMin } from './square';
+import { isBanned, outcomeOf, referenceMin } from './square';
 
 export interface Proposal {
   readonly methodId: MethodId;
@@ -22,6 +22,7 @@ export interface Conclusion {
   readonly coating: string;
   /** Which product or mix; empty: nobody said. */
   readonly product: string;
+  readonly chemistry: Chemistry;
   readonly squares: number;
   /** works: a dwell is known; open: more squares tell; failed: no dwell that fits brought it off, or it did harm. */
   readonly state: Answer<'works' | 'open' | 'failed'>;
@@ -81,6 +82,7 @@ interface Group {
   readonly method: Method;
   readonly coating: string;
   readonly product: string;
+  readonly chemistry: Chemistry;
   readonly squares: readonly Square[];
 }
 
@@ -91,10 +93,10 @@ export function groupsOf(squares: readonly Square[]): Group[] {
     if (q.removedAt !== null) continue;
     const coating = q.coating.trim();
     const product = q.product.trim();
-    const key = `${q.methodId}|${coating.toLowerCase()}|${product.toLowerCase()}`;
+    const key = `${q.methodId}|${coating.toLowerCase()}|${product.toLowerCase()}|${q.chemistry}`;
     const known = out.get(key);
     if (known) known.squares.push(q);
-    else out.set(key, { method: methodById(q.methodId), coating, product, squares: [q] });
+    else out.set(key, { method: methodById(q.methodId), coating, product, chemistry: q.chemistry, squares: [q] });
   }
   return [...out.values()];
 }
@@ -133,7 +135,13 @@ function onTheDay(min: number, faceC: number | null, above: number, below: numbe
   return [round(exact), Math.round(exact)].find((d) => lies(d) && d <= LONGEST_MIN) ?? null;
 }
 
-function conclude({ method, coating, product, squares }: Group, s: Surface, faceC: number | null, own: MethodOwn | undefined): Conclusion {
+function conclude(
+  { method, coating, product, chemistry, squares }: Group,
+  s: Surface,
+  faceC: number | null,
+  own: MethodOwn | undefined,
+  rules: Rulebook['id'],
+): Conclusion {
   const told = squares.map((q) => ({ q, says: outcomeOf(q, s), min: referenceMin(q) }));
   const answered = told.filter((t) => t.says !== 'open');
   const clean = answered.filter((t) => t.says === 'clean');
@@ -156,6 +164,7 @@ function conclude({ method, coating, product, squares }: Group, s: Surface, face
     methodId: method.id,
     coating,
     product,
+    chemistry,
     squares: answered.length,
     bracketMin: { notClean: notCleanMin, clean: cleanMin },
     carried,
@@ -177,6 +186,11 @@ function conclude({ method, coating, product, squares }: Group, s: Surface, face
   const none = { dwellH: null, passes: null, ease, coverageLPerM2, workHPerM2, couldStillFail: null };
   const say = (value: 'works' | 'open' | 'failed', ...r: Reason[]): Answer<typeof value> => answer(value, ...r, ...because);
 
+  if (squares.some(isBanned)) {
+    const banned =
+      rules === 'uk' ? why('trial.bannedUk', 'uk-reach59', {}, 'block', 'law') : why('trial.banned', 'cfr40-751', {}, 'block', 'law');
+    return { ...common, ...none, state: say('failed', banned), next: [] };
+  }
   if (harmed) return { ...common, ...none, state: say('failed', why('trial.harmed', 'job-record', {}, 'care')), next: [] };
   if (answered.length === 0)
     return {
@@ -281,7 +295,12 @@ function easeOf(grades: readonly number[], n: number): { low: number; high: numb
 }
 
 /** Every method and coating that has squares on this surface. */
-export function conclusionsOf(s: Surface, faceC: number | null, rates: Readonly<Partial<Record<MethodId, MethodOwn>>>): Conclusion[] {
+export function conclusionsOf(
+  s: Surface,
+  faceC: number | null,
+  rates: Readonly<Partial<Record<MethodId, MethodOwn>>>,
+  rules: Rulebook['id'],
+): Conclusion[] {
   if (s.squares.length === 0) return [];
-  return groupsOf(s.squares).map((g) => conclude(g, s, faceC, rates[g.method.id]));
+  return groupsOf(s.squares).map((g) => conclude(g, s, faceC, rates[g.method.id], rules));
 }

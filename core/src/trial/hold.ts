@@ -19,8 +19,13 @@ const knife = (v: number): Hold => (v >= 8 ? 'keep' : v >= 6 ? 'feather' : 'stri
 const DRINKS_WITHIN_S = 10;
 const STANDS_FOR_S = 120;
 
-function judge(r: Reading): { hold: Hold; reason: Reason } | null {
+/** Method B of ASTM D3359 is for films up to 5 mil. */
+export const CROSS_CUT_TO_UM = 125;
+
+/** Through a thicker film the cut of method B does not go: that nothing came off then says nothing; that something did, counts. */
+function judge(r: Reading, filmUm: number | null): { hold: Hold; reason: Reason } | null {
   if (r.value === null) return null;
+  if (r.kind === 'crossCut' && filmUm !== null && filmUm > CROSS_CUT_TO_UM && CROSS_CUT[r.value] === 'keep') return null;
   if (r.kind === 'crossCut') {
     const hold = CROSS_CUT[r.value] ?? 'strip';
     return {
@@ -35,12 +40,12 @@ function judge(r: Reading): { hold: Hold; reason: Reason } | null {
   return null;
 }
 
-/** So many brushed coats are thicker than the 125 um up to which method B holds. Common practice, no published source. */
+/** Where no gauge was used: so many brushed coats are thicker than that. Common practice, no published source. */
 const THICK_COATS = 4;
 
 export function holdOf(s: Surface): Answer<Hold> {
   const standing = standingReadings(s);
-  const judged = standing.flatMap((r) => judge(r) ?? []);
+  const judged = standing.flatMap((r) => judge(r, s.filmUm) ?? []);
   const notes: Reason[] = [];
   for (const r of standing) {
     if (r.kind !== 'drop' || r.value === null) continue;
@@ -54,8 +59,12 @@ export function holdOf(s: Surface): Answer<Hold> {
     worst = 'strip';
     notes.push(why('hold.waterSoluble', 'trade-binder', { binder: l.binder }, 'care'));
   }
-  const thick = liveLayers(s).length >= THICK_COATS && standing.some((r) => r.kind === 'crossCut' && r.value !== null);
-  if (thick) notes.push(why('hold.thickFilm', 'astm-d3359', { coats: liveLayers(s).length, film: measure(125, 'um') }, 'care'));
+  const cut = standing.some((r) => r.kind === 'crossCut' && r.value !== null);
+  const most = measure(CROSS_CUT_TO_UM, 'um');
+  if (cut && s.filmUm !== null && s.filmUm > CROSS_CUT_TO_UM)
+    notes.push(why('hold.gaugedThick', 'astm-d3359', { film: [measure(s.filmUm, 'um'), most] }, 'care'));
+  else if (cut && s.filmUm === null && liveLayers(s).length >= THICK_COATS)
+    notes.push(why('hold.thickFilm', 'astm-d3359', { coats: liveLayers(s).length, film: most }, 'care'));
   if (liveLayers(s).some((l) => l.alcohol === 'dissolves')) notes.push(why('hold.alcoholSoluble', 'trade-binder'));
   if (worst === 'untested') return answer(worst, why('hold.untested', 'trade-trial'), ...notes);
   return answer(worst, ...judged.filter((j) => j.hold === worst).map((j) => j.reason), ...notes);

@@ -15,6 +15,11 @@ const RUINS: readonly Harm[] = ['scorched', 'etched', 'softened'];
 const SPOILS_PAINT: readonly LeftBehind[] = ['softFilm'];
 const SPOILS_CLEAR: readonly LeftBehind[] = ['softFilm', 'ghost'];
 
+/** What it says on the tin, or what it is by: banned for stripping paint, whatever else it is called. */
+const BANNED_NAME = /methylene\s*chloride|dichloromethane|\bDCM\b/i;
+export const isBanned = (q: Pick<Square, 'chemistry' | 'product'>): boolean =>
+  q.chemistry === 'methyleneChloride' || BANNED_NAME.test(q.product);
+
 /** Minutes that it stood: by its clock, else as meant. */
 export function stoodMin(q: Square): number | null {
   if (q.startedAt !== null && q.stoppedAt !== null) return (Date.parse(q.stoppedAt) - Date.parse(q.startedAt)) / 60_000;

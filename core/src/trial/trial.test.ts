@@ -19,7 +19,7 @@ const gel = (dwellMin: number, lifted: Square['lifted'], over: Partial<Square> =
   aSquare({ id: `sq-${(n += 1)}`, methodId: 'solventGel', dwellMin, lifted, surfaceC: 20, ...over });
 const on = (squares: readonly Square[], over: Partial<Surface> = {}): Surface =>
   aSurface({ aim: 'bareClear', squares: [...squares], ...over });
-const only = (s: Surface): Conclusion => conclusionsOf(s, 20, {})[0]!;
+const only = (s: Surface): Conclusion => conclusionsOf(s, 20, {}, 'us')[0]!;
 
 describe('dwell and temperature', () => {
   // Rule of thumb: the rate doubles for each 10 C.
@@ -85,7 +85,7 @@ describe('which square next', () => {
 describe('what may be concluded', () => {
   test('one coating each: a different result on another coat is another recommendation, never one verdict', () => {
     const s = on([gel(90, 'bare'), gel(90, 'nothing', { coating: 'Tar' }), gel(400, 'nothing', { coating: 'tar ' })]);
-    expect(conclusionsOf(s, 20, {}).map((c) => [c.coating, c.state.value])).toEqual([
+    expect(conclusionsOf(s, 20, {}, 'us').map((c) => [c.coating, c.state.value])).toEqual([
       ['', 'works'],
       ['Tar', 'failed'],
     ]);
@@ -148,7 +148,17 @@ describe('from trial to plan', () => {
       aim: 'bareClear',
       squares,
       parts: [
-        { id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'causticPoultice', insistedWhy: null, alsoIds: [], removedAt: null },
+        {
+          id: 'part-flat',
+          kind: 'flat',
+          sharePct: 100,
+          methodId: 'causticPoultice',
+          insistedWhy: null,
+          alsoIds: [],
+          grits: [],
+          toolC: null,
+          removedAt: null,
+        },
       ],
     });
   const outside = { space: { kind: 'elevation' as const } };
@@ -166,7 +176,17 @@ describe('from trial to plan', () => {
         yearMade,
         aim: 'bareClear',
         parts: [
-          { id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'masonryStripper', insistedWhy: null, alsoIds: [], removedAt: null },
+          {
+            id: 'part-flat',
+            kind: 'flat',
+            sharePct: 100,
+            methodId: 'masonryStripper',
+            insistedWhy: null,
+            alsoIds: [],
+            grits: [],
+            toolC: null,
+            removedAt: null,
+          },
         ],
       });
     expect(planOf(wall('brick', 1904), outside).issue.value).toBe(false);
@@ -189,7 +209,19 @@ describe('from trial to plan', () => {
     expect(c.coverageLPerM2).toEqual({ low: expect.closeTo(1.1 * 0.85, 9), high: expect.closeTo(1.1 * 1.3, 9) });
     expect(c.workHPerM2).toEqual({ low: expect.closeTo(3.75 * 0.85, 9), high: expect.closeTo(3.75 * 1.3, 9) });
     const s = on([measuredSquare], {
-      parts: [{ id: 'part-flat', kind: 'flat', sharePct: 100, methodId: 'solventGel', insistedWhy: null, alsoIds: [], removedAt: null }],
+      parts: [
+        {
+          id: 'part-flat',
+          kind: 'flat',
+          sharePct: 100,
+          methodId: 'solventGel',
+          insistedWhy: null,
+          alsoIds: [],
+          grits: [],
+          toolC: null,
+          removedAt: null,
+        },
+      ],
     });
     const { perM2 } = planOf(s).choice.parts[0]!.options.find((o) => o.methodId === 'solventGel')!;
     expect(perM2.personHours.low).toBeCloseTo(3.75 * 0.85, 9);
@@ -226,7 +258,7 @@ describe('from trial to plan', () => {
 // A trial decides over a guess, in both directions. Common practice, no published source.
 describe('a trial decides', () => {
   const part = (methodId: 'solventGel' | 'infrared' | 'causticPoultice', kind: 'flat' | 'moulded' = 'flat') => [
-    { id: `part-${kind}`, kind, sharePct: 100, methodId, insistedWhy: null, alsoIds: [], removedAt: null },
+    { id: `part-${kind}`, kind, sharePct: 100, methodId, insistedWhy: null, alsoIds: [], grits: [], toolC: null, removedAt: null },
   ];
   const heat = (id: string, lifted: Square['lifted'], over: Partial<Square> = {}) =>
     aSquare({ id, methodId: 'infrared', lifted, surfaceC: 20, ...over });
@@ -274,7 +306,7 @@ describe('a trial decides', () => {
       topcoat: 'alkydGloss',
       parts: part('solventGel'),
     });
-    expect(conclusionsOf(s, 20, {}).map((c) => [c.product, c.state.value])).toEqual([
+    expect(conclusionsOf(s, 20, {}, 'us').map((c) => [c.product, c.state.value])).toEqual([
       ['A', 'open'],
       ['B', 'works'],
     ]);

@@ -142,6 +142,8 @@ test('the parts share out the whole area and nothing else, whatever the shares',
           methodId: null,
           insistedWhy: null,
           alsoIds: [],
+          grits: [],
+          toolC: null,
           removedAt: null,
         }));
         const area = takeOff(aSurface({ lengthM, parts }));

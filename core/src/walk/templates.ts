@@ -45,10 +45,19 @@ export function surfaceDraft(
     species: '',
     past: 'asBefore',
     pastWhy: '',
+    filmUm: null,
     workOrder: [],
     ...over,
   };
 }
 
 export const partDrafts = (element: ElementId): PartDraft[] =>
-  ELEMENTS[element].parts.map(([kind, sharePct]) => ({ kind, sharePct, methodId: null, insistedWhy: null, alsoIds: [] }));
+  ELEMENTS[element].parts.map(([kind, sharePct]) => ({
+    kind,
+    sharePct,
+    methodId: null,
+    insistedWhy: null,
+    alsoIds: [],
+    grits: [],
+    toolC: null,
+  }));

@@ -1,13 +1,14 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
 import { TIMBER, type ElementId, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
-import { methodById, type Method, type Residue } from '../catalogue';
+import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { effortOn, isMains, picksOf, reactions, type Choice, type Range, type Stroke } from '../choose';
 import { baseOf, type CoatingPlan } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isPresent } from '../probe';
 import type { Protection } from '../protect';
 import { why, type Reason } from '../reasons';
+import { CROSS_CUT_TO_UM } from '../trial';
 import { measure, type Measure } from '../units/units';
 import { clothsForFloor } from './cloths';
 
@@ -54,6 +55,9 @@ const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high 
 
 /** A sill belongs to every window, whichever way it opens. */
 const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'sill'];
+
+/** Dust-lead action levels from 12 January 2026, ug/ft2: at or above fails. 40 CFR 745.65, 745.227(e)(8); the dates are recalled from memory. */
+const DUST_ACTION = { floor: 5, sill: 40, trough: 100 } as const;
 
 /** What lies over the old coat: it disturbs nothing, and is work all the same. */
 const COVERS: readonly MethodId[] = ['thickPrimer', 'encapsulate', 'cover'];
@@ -155,8 +159,10 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
     if (m.bite === 'loose' && !m.takes.includes('rust') && m.id !== 'puttyCut')
       because.push(why('order.twoPassRule', 'trade-scrape'), ...blades(s));
     if (m.id === 'masonryStripper') because.push(why('order.bladeDrag', 'trade-scrape'));
-    if (m.id === 'overcoat' || m.id === 'wetSand' || m.id === 'drySand') because.push(why('order.scuffGrit', 'trade-sand'));
-    if ((m.id === 'hepaSand' || m.id === 'powerSand') && s.aim === 'bareClear') because.push(why('order.bareGrit', 'trade-sand'));
+    because.push(...gritWords(m, s, x.partId));
+    const toolC = s.parts.find((p) => p.id === x.partId)?.toolC ?? null;
+    if (m.heatC !== null && m.heatC > 150 && toolC !== null)
+      because.push(why('order.toolSet', 'job-record', { tool: measure(toolC, 'C') }));
     if (pick.main && isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
     const together = soaking === x.methodId && effort.dwellHours !== null;
     soaking = x.methodId;
@@ -191,6 +197,15 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
   });
 }
 
+/** The abrasives that the person planned; where nobody did, what is usual. */
+function gritWords(m: Method, s: Surface, partId: string): Reason[] {
+  if (!usesGrit(m)) return [];
+  const grits = s.parts.find((p) => p.id === partId)?.grits ?? [];
+  if (grits.length > 0) return [why('order.ownGrits', 'job-record', { grits: grits.join(', ') })];
+  if (m.bite === 'skin') return m.id === 'padSand' ? [] : [why('order.scuffGrit', 'trade-sand')];
+  return s.aim === 'bareClear' ? [why('order.bareGrit', 'trade-sand')] : [];
+}
+
 /** Which blade: flat under what lifts, carbide where the film is checked. */
 function blades(s: Surface): Reason[] {
   const has = (c: Surface['conditions'][number]) => s.conditions.includes(c);
@@ -198,6 +213,15 @@ function blades(s: Surface): Reason[] {
     ...(has('flaking') || has('blistered') ? [why('order.bladeFlat', 'trade-scrape')] : []),
     ...(has('checked') ? [why('order.bladeCarbide', 'trade-scrape')] : []),
   ];
+}
+
+/** How it is proved that what stays holds: not by a cut into a suspect, and through a thick film not by a cross-cut. */
+function adhesionCheck(s: Surface, suspect: boolean): Reason {
+  if (suspect) return why('gate.adhesionNoCut', 'trade-scrape');
+  const film = s.filmUm;
+  return film !== null && film > CROSS_CUT_TO_UM
+    ? why('gate.adhesionThick', 'astm-d3359', { film: [measure(film, 'um'), measure(CROSS_CUT_TO_UM, 'um')] })
+    : why('gate.adhesion', 'trade-scrape');
 }
 
 type GateMaker = (id: string, backTo: StepKind, because: Reason) => Gate;
@@ -217,11 +241,12 @@ const RINSE_WORDS = {
 
 /** A waxed cloth before solvent paint is a school; before waterborne paint it is a mistake. */
 function dustWords(ctx: SurfaceContext, coating: CoatingPlan): Reason[] {
-  if (ctx.settings.dustOff === 'microfibre') return [why('rinse.dust', 'trade-strip')];
+  const plain = why(ctx.rulebook.id === 'uk' ? 'rinse.dustUk' : 'rinse.dust', 'trade-strip');
+  if (ctx.settings.dustOff === 'microfibre') return [plain];
   const first = coating.lines[0]?.product ?? coating.topcoat.value;
   return first !== null && baseOf(first) === 'solvent'
-    ? [why('rinse.dustTack', 'firm-setting')]
-    : [why('rinse.dust', 'trade-strip'), why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
+    ? [why(ctx.rulebook.id === 'uk' ? 'rinse.dustTackUk' : 'rinse.dustTack', 'firm-setting')]
+    : [plain, why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
 }
 
 /** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
@@ -340,7 +365,7 @@ export function workPlan(input: Inputs): WorkPlan {
     kind: 'check',
     title: why('step.check', 'trade-prime', {}),
     handsOnH: hours(0.1, 0.25),
-    gates: [gate('adhesion', 'remove', why(suspect ? 'gate.adhesionNoCut' : 'gate.adhesion', 'trade-scrape'))],
+    gates: [gate('adhesion', 'remove', adhesionCheck(s, suspect))],
   });
   step({
     id: 'repair',
@@ -391,7 +416,7 @@ export function workPlan(input: Inputs): WorkPlan {
     id: 'cleanUp',
     kind: 'cleanUp',
     title: why(
-      protection.needed.value ? 'step.cleanUpLead' : 'step.cleanUp',
+      protection.leadWork ? 'step.cleanUpLead' : protection.needed.value ? 'step.cleanUpGuarded' : 'step.cleanUp',
       protection.needed.value ? ctx.rulebook.sources.cleaning : 'trade-contain',
       {},
     ),
@@ -399,14 +424,20 @@ export function workPlan(input: Inputs): WorkPlan {
       ? hours(0.5 + protection.sheetLaidM2.value / 30, 1 + protection.sheetLaidM2.value / 12)
       : hours(0.25, 0.5),
     because: protection.needed.value
-      ? [why(ctx.place === 'outside' ? 'clean.outside' : 'clean.inside', ctx.rulebook.sources.cleaning, { beyond: measure(2, 'ft') })]
+      ? [
+          why(
+            ctx.place === 'outside' ? 'clean.outside' : ctx.rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside',
+            ctx.rulebook.sources.cleaning,
+            { beyond: measure(2, 'ft') },
+          ),
+        ]
       : [],
     amounts: protection.needed.value ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
     gates: coating.lines.some((l) => l.product === 'alkydGloss' || l.product === 'clearVarnish' || l.product === 'alkydWood')
       ? [gate('rags', 'cleanUp', why('gate.rags', 'trade-prime'))]
       : [],
   });
-  if (protection.needed.value) {
+  if (protection.leadWork) {
     const section = ctx.rulebook.floorSectionBelow;
     const card = ctx.rulebook.verifiedBy === 'card';
     const by = ctx.rulebook.sources.verification;
@@ -433,6 +464,35 @@ export function workPlan(input: Inputs): WorkPlan {
           why(ctx.place === 'outside' ? 'gate.nothingVisible' : card ? 'gate.cardPasses' : 'gate.clothsClean', by),
         ),
       ],
+    });
+  }
+  // 24 CFR 35.1340: in assisted housing, beyond the smallest work, an examination clears it and not the firm's own cloths.
+  if (protection.leadWork && ctx.assisted && ctx.rulebook.minorWorkAssisted !== null && ctx.minorWork === false)
+    step({
+      id: 'clearance',
+      kind: 'verify',
+      title: why('step.clearance', 'cfr24-35.1340', {}),
+      waitH: hours(1, 96),
+      gates: [
+        gate(
+          'clearance',
+          'cleanUp',
+          why('gate.clearance', 'cfr24-35.1340', {
+            floor: measure(DUST_ACTION.floor, 'ug/ft2'),
+            sill: measure(DUST_ACTION.sill, 'ug/ft2'),
+            trough: measure(DUST_ACTION.trough, 'ug/ft2'),
+          }),
+        ),
+      ],
+    });
+  if (picks.some((m) => m.id === 'encapsulate') && isPresent(ctx.asbestos.coat.value)) {
+    const by = ctx.rulebook.id === 'uk' ? 'uk-asbestos' : 'cfr29-1926.1101k';
+    step({
+      id: 'asbestosStays',
+      kind: 'verify',
+      title: why('step.asbestosStays', by, {}),
+      handsOnH: hours(0.25, 0.5),
+      gates: [gate('asbestos-entered', 'verify', why('gate.asbestosEntered', by))],
     });
   }
   const total = steps.reduce((acc, st) => ({ hands: plus(acc.hands, st.handsOnH), wait: plus(acc.wait, st.waitH) }), {

@@ -13,6 +13,8 @@ const part = (kind: PartKind, sharePct: number, methodId: MethodId) => ({
   methodId,
   insistedWhy: null,
   alsoIds: [],
+  grits: [],
+  toolC: null,
   removedAt: null,
 });
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });

@@ -126,6 +126,7 @@ export const jobs = pgTable(
     power: unknown('power'),
     water: unknown('water'),
     samplingSeed: text('sampling_seed').notNull().default(''),
+    worker: text().notNull().default('firm'),
     createdAt: instant('created_at').notNull(),
     removedAt: instant('removed_at'),
     /** Place in the change log up to which this job is written. */
@@ -204,6 +205,7 @@ export const surfaces = pgTable(
     workOrder: text('work_order').array().notNull().default([]),
     past: text().notNull().default('asBefore'),
     pastWhy: text('past_why').notNull().default(''),
+    filmUm: doublePrecision('film_um'),
     ...life,
   },
   (t) => [
@@ -227,6 +229,8 @@ export const parts = pgTable(
     methodId: text('method_id'),
     insistedWhy: text('insisted_why'),
     alsoIds: text('also_ids').array().notNull().default([]),
+    grits: integer().array().notNull().default([]),
+    toolC: doublePrecision('tool_c'),
     ...life,
   },
   (t) => [
@@ -295,6 +299,7 @@ export const squares = pgTable(
     ...onSurface,
     methodId: text('method_id').notNull(),
     product: text().notNull(),
+    chemistry: text().notNull().default('unsaid'),
     partId: text('part_id'),
     coating: text().notNull(),
     place: text().notNull(),

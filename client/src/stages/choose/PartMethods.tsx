@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import {
   beside,
+  convert,
   effortOn,
   formatHours,
   formatMeasure,
@@ -11,13 +12,17 @@ import {
   measure,
   methodById,
   say,
+  usesGrit,
   type Material,
+  type Method,
   type MethodId,
   type MethodOption,
+  type Part,
   type PartChoice,
+  type Problem,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
-import { Button, Panel, TextField, useUnits, VerdictEdge, Words } from '../../kit';
+import { Button, NumberField, Panel, TextField, useUnits, VerdictEdge, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { Strip, type SectionCoat } from '../../section';
 import { cap } from '../walk/drafts';
@@ -35,6 +40,9 @@ interface PartMethodsProps {
   /** What the person added before or after the main method. */
   readonly added: readonly MethodId[];
   readonly onAlso: (ids: MethodId[], what: string) => void;
+  /** How the person means to work it: abrasives in order, what the tool is set to. */
+  readonly how: Pick<Part, 'grits' | 'toolC'>;
+  readonly onHow: (how: Partial<Pick<Part, 'grits' | 'toolC'>>, what: string) => readonly Problem[];
 }
 
 export function PartMethods({
@@ -49,6 +57,8 @@ export function PartMethods({
   onChoose,
   added,
   onAlso,
+  how,
+  onHow,
 }: PartMethodsProps) {
   const units = useUnits();
   const [all, setAll] = useState(false);
@@ -84,6 +94,9 @@ export function PartMethods({
             }}
             onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)}
             onUndo={() => onChoose(null, null, false)}
+            planned={part.selected.value === o.methodId}
+            how={how}
+            onHow={onHow}
           />
         ))}
         {allowed.length === 0 ? (
@@ -177,6 +190,10 @@ interface MethodRowProps {
   readonly onToggle: () => void;
   readonly onChoose: (insistedWhy: string | null, all: boolean) => void;
   readonly onUndo: () => void;
+  /** It is in the plan: how it is worked can be said. */
+  readonly planned: boolean;
+  readonly how: PartMethodsProps['how'];
+  readonly onHow: PartMethodsProps['onHow'];
 }
 
 const WEIGHT = { block: 0, care: 1, note: 2 } as const;
@@ -196,6 +213,9 @@ function MethodRow({
   onToggle,
   onChoose,
   onUndo,
+  planned,
+  how,
+  onHow,
 }: MethodRowProps) {
   const units = useUnits();
   const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
@@ -256,11 +276,47 @@ function MethodRow({
               </Words>
             )}
             <Reasons because={weightiestFirst(o.because)} />
+            {planned ? <How method={methodById(o.methodId)} how={how} onHow={onHow} /> : null}
             <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
           </View>
         ) : null}
       </View>
     </View>
+  );
+}
+
+/** Typed as on the backs of the sheets: 80 120 180, with anything between. */
+const gritsOf = (typed: string): number[] => (typed.match(/[0-9]+/g) ?? []).map(Number);
+
+/** What the plan turns on and only the person knows: the abrasives in their order, and what the hot tool is set to. */
+function How({ method: m, how, onHow }: { readonly method: Method } & Pick<MethodRowProps, 'how' | 'onHow'>) {
+  const unit = useUnits() === 'ft' ? 'F' : 'C';
+  const [problem, setProblem] = useState<string>();
+  const put = (over: Partial<PartMethodsProps['how']>, what: string) => setProblem(onHow(over, what)[0]?.message);
+  if (usesGrit(m))
+    return (
+      <TextField
+        label="Abrasives, in their order"
+        hint="As on the back of the sheets, the coarsest first. Leave it empty for the usual ones"
+        placeholder="120 180 220"
+        value={how.grits.join(' ')}
+        problem={problem}
+        onCommit={(typed) => put({ grits: gritsOf(typed) }, 'abrasives')}
+        testID="grits"
+      />
+    );
+  if (m.heatC === null || m.heatC <= 150) return null;
+  return (
+    <NumberField
+      label="The tool is set to"
+      unit={`°${unit}`}
+      value={how.toolC === null ? null : Math.round(convert(how.toolC, 'C', unit))}
+      optional
+      decimals={0}
+      problem={problem}
+      onCommit={(v) => put({ toolC: v === null ? null : convert(v, unit, 'C') }, 'tool’s temperature')}
+      testID="tool-temperature"
+    />
   );
 }
 
@@ -271,7 +327,7 @@ function Act({
   several,
   onChoose,
   onUndo,
-}: Omit<MethodRowProps, 'part' | 'money' | 'coats' | 'material' | 'open' | 'first' | 'onToggle'>) {
+}: Omit<MethodRowProps, 'part' | 'money' | 'coats' | 'material' | 'open' | 'first' | 'onToggle' | 'planned' | 'how' | 'onHow'>) {
   const [why, setWhy] = useState(insisted ?? '');
   const [problem, setProblem] = useState<string>();
   if (chosen) return <Button label="Take the choice back" onPress={onUndo} />;

@@ -1,6 +1,6 @@
 /** Containment, air, equipment, waste and signs, each number with its reason. */
 import { View } from 'react-native';
-import { formatMeasure, measure, say } from '@roughsill/core';
+import { formatMeasure, measure, say, withCartridges } from '@roughsill/core';
 import { Panel, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import type { StageProps } from '../props';
@@ -42,7 +42,7 @@ export function ProtectStage({ plan }: StageProps) {
         />
         <AnswerRow
           label={p.respirator.value ? say(p.respirator.value) : 'No respirator called for by lead'}
-          value={p.vapourFilter ? 'with vapour cartridges' : undefined}
+          value={withCartridges(p.cartridges).replace(/^, /, '') || undefined}
           note={p.respirator.value ? 'Fit tested, clean shaven at the seal, seal checked each time' : undefined}
           because={p.respirator.because}
         />

@@ -4,6 +4,8 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import {
   AS_CATALOGUED,
+  BOUGHT,
+  CHEMISTRIES,
   convert,
   FAMILIES,
   FirmSettings,
@@ -22,7 +24,7 @@ import {
   type MethodOwn,
 } from '@roughsill/core';
 import { SOURCE_KIND_WORDS, SOURCES, tell } from '@roughsill/core/words';
-import { Button, NumberField, Panel, TextField, Toggle, Words } from '../../kit';
+import { Button, NumberField, Panel, Select, TextField, Toggle, Words } from '../../kit';
 import { changeSettings, useAppDispatch, useSettings } from '../../store';
 import { Notices } from '../Notices';
 import { cap } from '../walk/drafts';
@@ -178,6 +180,15 @@ function OwnNumbers({ method: m }: { readonly method: Method }) {
         {dwell ? number('Soaks, long', 'h', dwell.dwellHighH, (v) => ({ ...dwell, dwellHighH: v }), 'dwell-high') : null}
         {number('Materials', 'each m² and pass', now.materialsPerM2, (v) => ({ materialsPerM2: v }), 'materials')}
       </View>
+      {BOUGHT.includes(m.id) ? (
+        <Select
+          label="What is in the product that you buy"
+          value={now.chemistry}
+          options={CHEMISTRIES.map((value) => ({ value, label: say(value) }))}
+          onChange={(chemistry) => put({ chemistry })}
+          testID={`chemistry-${m.id}`}
+        />
+      ) : null}
       <Toggle label="We have it, or hire it" value={now.owned} onChange={(owned) => put({ owned })} testID={`owned-${m.id}`} />
       {own ? (
         <Button

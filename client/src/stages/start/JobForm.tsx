@@ -42,7 +42,7 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
     setValue,
     formState: { errors, isDirty },
   } = useForm<z.input<typeof Form>, unknown, Form>({ resolver: zodResolver(Form), defaultValues: picked });
-  const answer = <K extends 'asthma' | 'livedIn' | 'tenure' | 'family' | 'publicFunding' | 'listed' | 'power' | 'water'>(
+  const answer = <K extends 'asthma' | 'livedIn' | 'tenure' | 'worker' | 'family' | 'publicFunding' | 'listed' | 'power' | 'water'>(
     name: K,
     label: string,
     options: readonly { readonly value: Form[K] & string; readonly label: string }[],
@@ -190,6 +190,10 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
             { value: 'ownerOccupied', label: 'the owner' },
             { value: 'rented', label: 'it is rented' },
             { value: 'unknown', label: 'not known' },
+          ])}
+          {answer('worker', 'Who does the work', [
+            { value: 'firm', label: 'the firm, for pay' },
+            { value: 'owner', label: 'the owner, at home' },
           ])}
           {answer('family', 'The building holds', [
             { value: 'single', label: 'one dwelling' },

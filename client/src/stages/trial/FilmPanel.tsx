@@ -1,10 +1,20 @@
 /** Whether the film holds: cross-cut and tape, knife, a drop of water; keep, feather or strip. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BLANK_READING, say, standingReadings, type Answer, type Hold, type Problem, type Surface } from '@roughsill/core';
-import { Button, NumberField, Panel, Pick, Problems, useWhen, Words } from '../../kit';
+import {
+  BLANK_READING,
+  convert,
+  roundForReading,
+  say,
+  standingReadings,
+  type Answer,
+  type Hold,
+  type Problem,
+  type Surface,
+} from '@roughsill/core';
+import { Button, NumberField, Panel, Pick, Problems, useUnits, useWhen, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
-import { add, commit, useAppDispatch } from '../../store';
+import { add, commit, set, useAppDispatch } from '../../store';
 import { cap } from '../walk/drafts';
 
 type Kind = 'crossCut' | 'knife' | 'drop';
@@ -34,6 +44,9 @@ interface FilmPanelProps {
 export function FilmPanel({ jobId, surface, hold }: FilmPanelProps) {
   const [form, setForm] = useState<Kind | null>(null);
   const when = useWhen();
+  const dispatch = useAppDispatch();
+  const unit = useUnits() === 'ft' ? 'mil' : 'um';
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
   const readings = standingReadings(surface).filter((r) => r.kind === 'crossCut' || r.kind === 'knife' || r.kind === 'drop');
   return (
     <Panel title="Does the film hold" testID="film">
@@ -44,6 +57,26 @@ export function FilmPanel({ jobId, surface, hold }: FilmPanelProps) {
           look="note"
         >{`${cap(say(r.kind))}: ${r.value}${r.kind === 'drop' ? ' s' : ''} · ${when(r.takenAt)}${r.note ? ` · ${r.note}` : ''}`}</Words>
       ))}
+      <NumberField
+        label="All coats together, by gauge"
+        unit={unit === 'um' ? 'µm' : unit}
+        hint="A cross-cut is for thin films; through a thick one only the X-cut or the knife tells"
+        value={surface.filmUm === null ? null : roundForReading(convert(surface.filmUm, 'um', unit))}
+        optional
+        problem={problems[0]?.message}
+        onCommit={(v) =>
+          setProblems(
+            dispatch(
+              commit(
+                jobId,
+                [set('surface', surface.id, { filmUm: v === null ? null : convert(v, unit, 'um') })],
+                `${surface.name}: thickness of the film`,
+              ),
+            ),
+          )
+        }
+        testID="film-thickness"
+      />
       {form ? (
         <FilmForm key={form} jobId={jobId} surface={surface} kind={form} onDone={() => setForm(null)} />
       ) : (

@@ -2,11 +2,14 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import {
+  BOUGHT,
+  CHEMISTRIES,
   convert,
   HARMS,
   LEFT_BEHIND,
   LIFTED,
   liveLayers,
+  isBanned,
   minutesLeft,
   outcomeOf,
   say,
@@ -50,6 +53,7 @@ export function SquareCard({ facts, surface, square: q, number }: SquareCardProp
   const outcome = outcomeOf(q, surface);
   const told = [
     q.product,
+    q.chemistry === 'unsaid' ? '' : say(q.chemistry),
     q.place,
     q.covered ? 'covered' : 'open',
     q.carriedFrom ? `carried from ${q.carriedFrom}` : q.startedAt ? `begun ${when(q.startedAt)}` : '',
@@ -65,6 +69,11 @@ export function SquareCard({ facts, surface, square: q, number }: SquareCardProp
         <Words look="row">{`${number}  ${stood !== null ? minutesText(stood) : q.dwellMin !== null ? minutesText(q.dwellMin) : 'a patch'}`}</Words>
         {q.lifted ? <Words look="strong">{`${say(q.lifted)}${SAYS[outcome] ? ` · ${SAYS[outcome]}` : ''}`}</Words> : <Clock square={q} />}
       </View>
+      {isBanned(q) ? (
+        <Words look="strong" tone="oxide">
+          Banned for stripping paint: nothing is planned on this square.
+        </Words>
+      ) : null}
       {told.length > 0 ? <Words look="note">{told.join(' · ')}</Words> : null}
       <Problems problems={problems} />
       {lifting ? (
@@ -152,6 +161,7 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
   const [dwell, setDwell] = useState(q.dwellMin);
   const [place, setPlace] = useState(q.place);
   const [note, setNote] = useState(q.note);
+  const [chemistry, setChemistry] = useState(q.chemistry);
   const coats = liveLayers(surface);
   const feet = units === 'ft';
   const degrees = feet ? '°F' : '°C';
@@ -242,6 +252,14 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
         />
         <Amount label="Hands-on work" unit="min" factor={1} value={workMin} onCommit={setWork} testID="square-work" />
       </View>
+      {BOUGHT.includes(q.methodId) ? (
+        <Select
+          label="What is in the product"
+          value={chemistry}
+          options={CHEMISTRIES.map((value) => ({ value, label: say(value) }))}
+          onChange={setChemistry}
+        />
+      ) : null}
       <Toggle label="Covered with film" value={covered} onChange={setCovered} />
       <TextField label="Where it is" value={place} onChange={setPlace} onCommit={setPlace} placeholder="bottom rail, behind the door" />
       <TextField label="Note" value={note} onChange={setNote} onCommit={setNote} />
@@ -263,6 +281,7 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
               usedMl,
               workMin,
               covered,
+              chemistry,
               surfaceC: faceC,
               dwellMin: dwell,
               place,

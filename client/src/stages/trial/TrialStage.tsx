@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import {
   beside,
   BLANK_SQUARE,
+  BOUGHT,
+  CHEMISTRIES,
   convert,
   formatMeasure,
   formatRange,
@@ -13,6 +15,7 @@ import {
   methodById,
   say,
   stoodMin,
+  type Chemistry,
   type Conclusion,
   type MethodId,
   type Problem,
@@ -42,7 +45,7 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
   const jobId = facts.job.id;
   const faceC = lastFaceC(surface);
   const squares = surface.squares.filter((q) => q.removedAt === null);
-  const lay = (proposals: readonly Proposal[], product: string, what: string) =>
+  const lay = (proposals: readonly Proposal[], of: Product, what: string) =>
     setProblems(
       dispatch(
         commit(
@@ -53,7 +56,7 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
               {
                 ...BLANK_SQUARE,
                 methodId: p.methodId,
-                product,
+                ...of,
                 coating: p.coating,
                 covered: p.covered,
                 dwellMin: p.dwellMin === null ? null : Math.max(1, p.dwellMin),
@@ -81,13 +84,19 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
       {squares.length > 0 ? <SquarePlan surface={surface} squares={squares} /> : null}
       {plan.trials.map((t) => (
         <GroupPanel
-          key={`${t.methodId}|${t.coating}`}
+          key={`${t.methodId}|${t.coating}|${t.product}|${t.chemistry}`}
           group={t}
-          squares={squares.filter((q) => q.methodId === t.methodId && q.coating.trim().toLowerCase() === t.coating.toLowerCase())}
+          squares={squares.filter(
+            (q) =>
+              q.methodId === t.methodId &&
+              q.chemistry === t.chemistry &&
+              q.coating.trim().toLowerCase() === t.coating.toLowerCase() &&
+              q.product.trim().toLowerCase() === t.product.toLowerCase(),
+          )}
           all={squares}
           facts={facts}
           surface={surface}
-          onLay={(p, product) => lay([p], product, 'square marked out')}
+          onLay={(p) => lay([p], { product: t.product, chemistry: t.chemistry }, 'square marked out')}
         />
       ))}
       {squares.length === 0 ? (
@@ -96,8 +105,8 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
       <StartPanel
         plan={plan}
         first={squares.length === 0}
-        onStart={(id, product, coating) =>
-          lay(firstSquares(methodById(id), coating, faceC, settings.rates[id]), product, `${say(id)}: squares marked out`)
+        onStart={(id, of, coating) =>
+          lay(firstSquares(methodById(id), coating, faceC, settings.rates[id]), of, `${say(id)}: squares marked out`)
         }
       />
       <CarryPanel
@@ -111,7 +120,11 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
   );
 }
 
-const productOf = (squares: readonly Square[], p: Proposal): string => squares.findLast((q) => q.methodId === p.methodId)?.product ?? '';
+/** What is on the tin, and what is in it. */
+interface Product {
+  readonly product: string;
+  readonly chemistry: Chemistry;
+}
 
 interface CarryPanelProps {
   readonly facts: StageProps['facts'];
@@ -179,12 +192,12 @@ interface GroupProps {
   readonly all: readonly Square[];
   readonly facts: StageProps['facts'];
   readonly surface: StageProps['surface'];
-  readonly onLay: (p: Proposal, product: string) => void;
+  readonly onLay: (p: Proposal) => void;
 }
 
 function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) {
   const units = useUnits();
-  const name = `${cap(say(group.methodId))}${group.coating ? `, on ${group.coating}` : ''}`;
+  const name = [cap(say(group.methodId)), group.product, group.coating && `on ${group.coating}`].filter(Boolean).join(', ');
   return (
     <Panel title={name} aside={`${group.squares} with an answer`} testID={`trial-${group.methodId}`}>
       <AnswerRow
@@ -203,7 +216,7 @@ function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) 
           <Button
             label={p.dwellMin === null ? 'Mark out one more' : `Mark out ${minutesText(p.dwellMin)}`}
             says={`Mark out a square of ${say(p.methodId)}${p.dwellMin === null ? '' : ` for ${minutesText(p.dwellMin)}`}`}
-            onPress={() => onLay(p, productOf(all, p))}
+            onPress={() => onLay(p)}
             testID={`next-square-${p.methodId}`}
           />
           <Reasons because={p.because} />
@@ -247,7 +260,7 @@ function StartPanel({
   readonly plan: StageProps['plan'];
   /** Nothing was tried here yet. */
   readonly first: boolean;
-  readonly onStart: (id: MethodId, product: string, coating: string) => void;
+  readonly onStart: (id: MethodId, of: Product, coating: string) => void;
 }) {
   const worth = (id: MethodId) => methodById(id).dwellH !== null || methodById(id).trialFirst || methodById(id).infrared;
   const ids = [
@@ -261,6 +274,7 @@ function StartPanel({
   ];
   const [picked, setPicked] = useState<MethodId | null>(null);
   const [product, setProduct] = useState('');
+  const [chemistry, setChemistry] = useState<Chemistry>('unsaid');
   const [coating, setCoating] = useState('');
   const id = picked ?? ids[0];
   if (!id) return null;
@@ -277,6 +291,17 @@ function StartPanel({
         <View className="min-w-[10rem] flex-1">
           <TextField label="Product, as on the tin" value={product} onChange={setProduct} onCommit={setProduct} />
         </View>
+        {BOUGHT.includes(id) ? (
+          <View className="min-w-[10rem] flex-1">
+            <Select
+              label="What is in it"
+              value={chemistry}
+              options={CHEMISTRIES.map((value) => ({ value, label: cap(say(value)) }))}
+              onChange={setChemistry}
+              testID="chemistry"
+            />
+          </View>
+        ) : null}
         <View className="min-w-[10rem] flex-1">
           <TextField
             label="Coating at the spot, if it differs"
@@ -290,7 +315,7 @@ function StartPanel({
       <Button
         look="main"
         label={methodById(id).dwellH ? 'Mark out short, middle, long' : 'Mark out a patch'}
-        onPress={() => onStart(id, product.trim(), coating.trim())}
+        onPress={() => onStart(id, { product: product.trim(), chemistry: BOUGHT.includes(id) ? chemistry : 'unsaid' }, coating.trim())}
         testID="start-squares"
       />
     </Panel>

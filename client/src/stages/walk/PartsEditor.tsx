@@ -16,7 +16,10 @@ function draftsFor(surface: Surface, wanted: Shares): Draft[] {
   return PART_KINDS.flatMap((kind): Draft[] => {
     const now = parts.find((p) => p.kind === kind);
     const want = wanted[kind] ?? 0;
-    if (!now) return want > 0 ? [add('part', { kind, sharePct: want, methodId: null, insistedWhy: null, alsoIds: [] }, surface.id)] : [];
+    if (!now)
+      return want > 0
+        ? [add('part', { kind, sharePct: want, methodId: null, insistedWhy: null, alsoIds: [], grits: [], toolC: null }, surface.id)]
+        : [];
     if (want === 0) return [remove('part', now.id, surface.id)];
     return want === now.sharePct ? [] : [set('part', now.id, { sharePct: want }, surface.id)];
   });

@@ -1,7 +1,7 @@
 /** The plan on paper: every surface, or one, with its reasons written out. */
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { createDeriver, formatHours, formatRange, formatWork, say, type JobFacts } from '@roughsill/core';
+import { createDeriver, formatHours, formatRange, formatWork, say, withCartridges, type JobFacts } from '@roughsill/core';
 import { jobReport, NOTICE, type ReasonReport, type SurfaceReport } from '@roughsill/core/report';
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
@@ -122,7 +122,7 @@ function SurfacePaper({
       {pr.needed.value ? (
         <View {...keep} className="gap-1">
           <Words look="strong">Protection</Words>
-          <Words>{`Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought); ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${pr.vapourFilter ? ' with vapour cartridges' : ''}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</Words>
+          <Words>{`Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought); ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${withCartridges(pr.cartridges)}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</Words>
           <Lines because={[...pr.exposure.because, ...pr.respirator.because]} />
         </View>
       ) : null}

@@ -1,0 +1,171 @@
+/** What the person alone knows, and the rules turn on: abrasives, the tool's setting, the film, what is in the tin, who works. */
+import { aLayer, aReading, aSquare, aSurface, AT, COATS, planOf, rulesOf, type Setup } from '../testing';
+import type { Chemistry, MethodId, Part, PartKind, Surface } from '../facts';
+import { AS_CATALOGUED } from '../rulebook';
+import { convert } from '../units/units';
+
+const part = (methodId: MethodId | null, over: Partial<Part> = {}, kind: PartKind = 'flat'): Part => ({
+  id: `part-${kind}`,
+  kind,
+  sharePct: 100,
+  methodId,
+  insistedWhy: null,
+  alsoIds: [],
+  grits: [],
+  toolC: null,
+  removedAt: null,
+  ...over,
+});
+const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
+const lead = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
+const option = (id: MethodId, over: Partial<Surface>, setup: Setup = {}) => {
+  const plan = planOf(aSurface({ parts: [part(null)], ...over }), setup);
+  return [...plan.choice.parts[0]!.options, ...plan.choice.parts[0]!.helpers].find((o) => o.methodId === id)!;
+};
+const f = (deg: number) => convert(deg, 'F', 'C');
+
+// Common practice, no published source: 36, 60, 100 for stain; 220 to 320 for paint; a pad from 180.
+test.each([
+  ['drySand', [36, 60, 100], 'keepSound', null],
+  ['hepaSand', [36, 60, 100], 'bareClear', null],
+  ['hepaSand', [36, 80], 'bareClear', 'sand.gritJump'],
+  ['hepaSand', [80, 60], 'bareClear', 'sand.gritJump'],
+  ['hepaSand', [60, 120], 'bareClear', 'sand.gritCloses'],
+  ['hepaSand', [60, 120], 'keepSound', null],
+  ['overcoat', [219], 'keepSound', 'sand.gritCoarse'],
+  ['overcoat', [220], 'keepSound', null],
+  ['wetSand', [120, 180], 'keepSound', 'sand.gritCoarse'],
+  ['padSand', [179, 240], 'keepSound', 'sand.gritDigs'],
+  ['padSand', [180, 240], 'keepSound', null],
+] as const)('%s with %j for %s: %s', (id, grits, aim, rule) => {
+  const o = option(id, { aim, readings: [clear], parts: [part(null, { grits: [...grits] })] });
+  const about = rulesOf(o.because).filter((r) => r.startsWith('sand.grit'));
+  // The first row ends too coarse for paint; that is all that stands against it.
+  expect(about).toEqual(id === 'drySand' ? ['sand.gritCoarse'] : rule === null ? [] : [rule]);
+  expect(o.verdict === 'blocked').toBe(rule === 'sand.gritDigs');
+});
+
+test('the step names the abrasives and the setting that were planned, and not the usual ones beside them', () => {
+  const words = (methodId: MethodId, over: Partial<Part>, from: Partial<Surface> = {}) =>
+    planOf(aSurface({ readings: [clear], parts: [part(methodId, over)], ...from })).work.steps.flatMap((st) => rulesOf(st.because));
+  expect(words('overcoat', {})).toContain('order.scuffGrit');
+  const own = words('overcoat', { grits: [240, 320] });
+  expect(own).toContain('order.ownGrits');
+  expect(own).not.toContain('order.scuffGrit');
+  expect(words('heatGun', { toolC: 300 }, { aim: 'bareClear', topcoat: 'alkydGloss' })).toContain('order.toolSet');
+});
+
+// 40 CFR 745.85(a)(3): hot air below 1,100 F (593 C). 1,000 F for infrared, 500 C in the UK, 750 F on old wood: common practice and PB10.
+test.each([
+  ['heatGun', f(1099), 'us', 'care', null],
+  ['heatGun', f(1100), 'us', 'blocked', 'lead.toolTooHot'],
+  ['heatGun', 499, 'uk', 'care', null],
+  ['heatGun', 500, 'uk', 'blocked', 'lead.toolTooHotUk'],
+  ['infrared', f(999), 'us', 'care', null],
+  ['infrared', f(1000), 'us', 'blocked', 'lead.infraredTooHot'],
+  ['infrared', 500, 'uk', 'blocked', 'lead.infraredTooHot'],
+] as const)('%s set to %d C, %s rules, on lead: %s', (id, toolC, rulebook, verdict, rule) => {
+  const o = option(
+    id,
+    { aim: 'bareClear', topcoat: 'alkydGloss', readings: [lead], parts: [part(null, { toolC })] },
+    { job: { rulebook }, settings: { allowHotAirOnLead: true } },
+  );
+  expect(o.verdict).toBe(verdict);
+  expect(o.canInsist).toBe(false);
+  const over = rulesOf(o.because).filter((r) => /TooHot/.test(r));
+  expect(over).toEqual(rule === null ? [] : [rule]);
+});
+test('where lead is shown absent the legal limit does not bind; old wood scorches above 750 F all the same', () => {
+  const at = (toolC: number) =>
+    option('heatGun', { aim: 'bareClear', topcoat: 'alkydGloss', readings: [clear], parts: [part(null, { toolC })] });
+  expect(rulesOf(at(f(1150)).because)).toContain('heat.toolScorches');
+  expect(at(f(1150)).verdict).toBe('care');
+  expect(rulesOf(at(f(750)).because)).not.toContain('heat.toolScorches');
+});
+
+// 40 CFR 751 subpart B; UK REACH Annex XVII entry 59: refused by what is in it and by its name, and nobody insists it away.
+test.each([
+  ['us', 'strip.banned'],
+  ['uk', 'strip.bannedUk'],
+] as const)('methylene chloride is refused in the firm’s gel (%s)', (rulebook, rule) => {
+  const o = option(
+    'solventGel',
+    { aim: 'bareClear' },
+    { job: { rulebook }, settings: { rates: { solventGel: { ...AS_CATALOGUED, chemistry: 'methyleneChloride' } } } },
+  );
+  expect([o.verdict, o.canInsist]).toEqual(['blocked', false]);
+  expect(rulesOf(o.because)).toContain(rule);
+});
+test.each([
+  ['mix A', 'methyleneChloride', 'failed'],
+  ['Methylene  Chloride gel', 'unsaid', 'failed'],
+  ['gel with DCM', 'unsaid', 'failed'],
+  ['dichloromethane', 'unsaid', 'failed'],
+  ['mix A', 'benzylAlcohol', 'works'],
+  ['DCMX', 'unsaid', 'works'],
+] as const)('a clean square of "%s" (%s): %s', (product, chemistry, want) => {
+  const s = aSurface({
+    aim: 'bareClear',
+    squares: [aSquare({ id: 'q', methodId: 'solventGel', product, chemistry, dwellMin: 60, lifted: 'bare' })],
+  });
+  const [trial] = planOf(s).trials;
+  expect(trial!.state.value).toBe(want);
+  expect(rulesOf(trial!.state.because).includes('trial.banned')).toBe(want === 'failed');
+});
+
+// Glove tables, from memory (reference values: benzyl alcohol passes nitrile, limonene swells butyl, laminate holds all).
+test.each([
+  ['unsaid', 'kit.glovesLaminate'],
+  ['benzylAlcohol', 'kit.glovesButyl'],
+  ['nmp', 'kit.glovesButyl'],
+  ['limonene', 'kit.glovesNitrile'],
+] as const satisfies readonly (readonly [Chemistry, string])[])('gloves against %s: %s', (chemistry, rule) => {
+  const s = aSurface({ aim: 'bareClear', topcoat: 'alkydGloss', parts: [part('solventGel')] });
+  const { kit } = planOf(s, { settings: { rates: { solventGel: { ...AS_CATALOGUED, chemistry } } } }).protection;
+  expect(kit.filter((k) => k.value === 'solventGloves').map((k) => k.because[0]!.rule)).toEqual([rule]);
+});
+test('two strippers that ask for different gloves: laminate, which holds both', () => {
+  const s = aSurface({ aim: 'bareClear', topcoat: 'alkydGloss', parts: [part('solventGel'), part('neutralStripper', {}, 'moulded')] });
+  const rates = {
+    solventGel: { ...AS_CATALOGUED, chemistry: 'limonene' as const },
+    neutralStripper: { ...AS_CATALOGUED, chemistry: 'benzylAlcohol' as const },
+  };
+  expect(planOf(s, { settings: { rates } }).protection.kit.find((k) => k.value === 'solventGloves')!.because[0]!.rule).toBe(
+    'kit.glovesLaminate',
+  );
+});
+
+// ASTM D3359: method B for films up to 125 um. NPS Preservation Brief 10: a build-up of about 1/16 in, 1.6 mm.
+test.each([
+  [125, 5, 'keep', 'gate.adhesion'],
+  [126, 5, 'untested', 'gate.adhesionThick'],
+  [126, 1, 'strip', 'gate.adhesionThick'],
+  [null, 5, 'keep', 'gate.adhesion'],
+] as const)('a film of %s um, cross-cut class %d: %s', (filmUm, value, hold, gate) => {
+  const plan = planOf(aSurface({ filmUm, readings: [clear, aReading({ kind: 'crossCut', value, unit: 'class', takenAt: AT })] }));
+  expect(plan.hold.value).toBe(hold);
+  if (hold !== 'strip') expect(plan.work.steps.flatMap((st) => st.gates).find((g) => g.id === 'adhesion')!.because.rule).toBe(gate);
+});
+test.each([
+  [1500, false],
+  [1588, true],
+] as const)('another coat over %d um: cared about %s', (filmUm, cared) => {
+  expect(rulesOf(option('overcoat', { filmUm, readings: [clear] }).because).includes('fit.thickFilm')).toBe(cared);
+});
+
+// 40 CFR 745.82, 745.83: renovation for compensation. 24 CFR 35 binds where public money is, whoever works.
+test.each([
+  ['firm', 'ownerOccupied', 'no', 'lead.notCertified'],
+  ['owner', 'ownerOccupied', 'no', 'lead.ownHome'],
+  ['owner', 'rented', 'no', 'lead.notCertified'],
+  ['owner', 'unknown', 'no', 'lead.notCertified'],
+  ['owner', 'ownerOccupied', 'yes', 'lead.notCertified'],
+] as const)('work by %s, %s, public money %s: %s', (worker, tenure, publicFunding, rule) => {
+  const o = option(
+    'wetScrapeLoose',
+    { lengthM: 9, layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)], readings: [lead] },
+    { job: { worker, tenure, publicFunding }, settings: { certified: false } },
+  );
+  expect(rulesOf(o.because).filter((r) => r === 'lead.notCertified' || r === 'lead.ownHome')).toEqual([rule]);
+  expect(o.verdict).toBe(rule === 'lead.ownHome' ? 'care' : 'blocked');
+});
