@@ -10,10 +10,11 @@ import {
   asbestosAreas,
   asbestosPicture,
   instrumentBook,
-  leadCleared,
   leadEverFound,
+  leadIsPresent,
   NO_ASBESTOS,
   placesOf,
+  stackOf,
   samePast,
   suspectsOf,
   type AsbestosArea,
@@ -57,7 +58,6 @@ export interface JobPlan {
 
 interface Local {
   readonly area: TakeOff;
-  readonly leadPresent: boolean;
   /** When lead was last found on it, by a reading that stands or one that was only taken back. */
   readonly found: string | null;
   /** Growth was seen on it. */
@@ -88,6 +88,8 @@ interface Slot {
   readonly rulebook: Rulebook['id'];
   readonly instruments: InstrumentBook;
   readonly local: Local;
+  /** Whether lead is present on it, under what the place remembers. */
+  lead: { readonly past: Past; readonly present: boolean } | null;
   remembered: Remembered | null;
 }
 
@@ -111,9 +113,8 @@ export const isPaid = (job: Pick<Job, 'worker' | 'tenure' | 'publicFunding'>): b
   job.worker === 'firm' || job.tenure !== 'ownerOccupied' || job.publicFunding === 'yes';
 
 /** What one surface brings to its room's sums, before any choice is made. */
-function localOf(s: Surface, year: number | null, rulebook: Rulebook, instruments: InstrumentBook): Local {
+function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
   const area = takeOff(s);
-  const byAge = year === null || year < rulebook.leadOnSteelBefore.is.value;
   const found = leadEverFound(s, rulebook);
   const disturbedM2 = s.parts
     .filter((p) => p.removedAt === null)
@@ -125,7 +126,16 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook, instrument
     }, 0);
   const suspects = suspectsOf(s, year, area.totalM2, rulebook);
   const moldy = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
-  return { area, leadPresent: found !== null || (byAge && !leadCleared(s, rulebook, instruments)), found, moldy, suspects, disturbedM2 };
+  return { area, found, moldy, suspects, disturbedM2 };
+}
+
+/** What the sum of minor work counts is what the surface's own plan calls present. */
+function leadAt(slot: Slot, past: Past, rulebook: Rulebook): boolean {
+  if (slot.lead === null || !samePast(slot.lead.past, past)) {
+    const view = { rulebook, builtYear: slot.year, instruments: slot.instruments, past };
+    slot.lead = { past, present: leadIsPresent(slot.of, stackOf(slot.of), view) };
+  }
+  return slot.lead.present;
 }
 
 interface JobContext {
@@ -213,8 +223,8 @@ export function createDeriver(): Deriver {
   function slotAt(i: number, s: Surface, year: number | null, rulebook: Rulebook, instruments: InstrumentBook): Slot {
     const known = slots[i];
     if (known && known.of === s && known.year === year && known.rulebook === rulebook.id && known.instruments === instruments) return known;
-    const local = localOf(s, year, rulebook, instruments);
-    const made: Slot = { of: s, year, rulebook: rulebook.id, instruments, local, remembered: null };
+    const local = localOf(s, year, rulebook);
+    const made: Slot = { of: s, year, rulebook: rulebook.id, instruments, local, lead: null, remembered: null };
     slots[i] = made;
     return made;
   }
@@ -226,9 +236,16 @@ export function createDeriver(): Deriver {
     const sums = new Map<string, number>();
     if (book.of !== facts.instrumentChecks) book = { of: facts.instrumentChecks, is: instrumentBook(facts.instrumentChecks) };
     slots.length = Math.min(slots.length, facts.surfaces.length);
-    facts.surfaces.forEach((s, i) => {
-      const { local } = slotAt(i, s, yearOf(job, bySpace.get(s.spaceId), s), rulebook, book.is);
-      if (s.removedAt === null && local.leadPresent) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + local.disturbedM2);
+    facts.surfaces.forEach((s, i) => slotAt(i, s, yearOf(job, bySpace.get(s.spaceId), s), rulebook, book.is));
+    const places = placesOf(
+      slots.map((x) => ({ of: x.of, found: x.local.found, moldy: x.local.moldy, suspects: x.local.suspects })),
+      bySpace,
+      rulebook,
+    );
+    slots.forEach((x, i) => {
+      const { of: s, local } = x;
+      if (s.removedAt === null && local.disturbedM2 > 0 && leadAt(x, places.past[i]!, rulebook))
+        sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + local.disturbedM2);
     });
     const moldy = new Set(slots.flatMap((x) => (x.local.moldy && x.of.removedAt === null ? [x.of.spaceId] : [])));
     // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
@@ -263,11 +280,6 @@ export function createDeriver(): Deriver {
         ].join('|');
         return [space.id, { space, plan: { spaceId: space.id, disturbedM2, minorWork }, moldKit, key }] as const;
       }),
-    );
-    const places = placesOf(
-      slots.map((x) => ({ of: x.of, found: x.local.found, moldy: x.local.moldy, suspects: x.local.suspects })),
-      bySpace,
-      rulebook,
     );
     const { areas, pictures } = areasOf(slots, places.suspects, rulebook);
     return {

@@ -8,6 +8,8 @@ import { arbitraryOf } from '../../core/src/arbitrary';
 import {
   BINDERS,
   BLANK_SQUARE,
+  BOUGHT,
+  CHEMISTRIES,
   ELEMENT_IDS,
   emptyLists,
   HAZARDS,
@@ -23,7 +25,7 @@ import {
   type Surface,
 } from '../../core/src/facts';
 import { surfaceProblems } from '../../core/src/facts/validate';
-import { FirmSettings } from '../../core/src/rulebook/settings';
+import { AS_CATALOGUED, FirmSettings } from '../../core/src/rulebook/settings';
 import { at, c, few, hours, maybe, REACHES, reached, year, type Fields, type Reach } from './draw';
 import { bulkSet, HARMED, HOLDER, pair, pairOf, PLAIN, setOf, type PairRecipe, type SetRecipe } from './steered';
 
@@ -74,6 +76,7 @@ const surface = fieldsOf('surface', {
   ),
   coatsCounted: fc.oneof({ weight: 4, arbitrary: c(true) }, { weight: 1, arbitrary: c(false) }),
   measures: c({}),
+  filmUm: maybe(fc.constantFrom(60, 125, 126, 1600)),
   moldM2: maybe(fc.constantFrom(0, 0.2, 0.9, 0.93, 5, 9.2, 9.3, 40)),
   species: c(''),
   workOrder: c([]),
@@ -84,6 +87,8 @@ const part = fieldsOf('part', {
   methodId: maybe(fc.constantFrom(...METHOD_IDS)),
   insistedWhy: maybe(c('the client wants it so')),
   // Mostly what may come together on one piece, and must be kept apart.
+  grits: fc.constantFrom([], [], [36, 60, 100], [120, 220], [60, 240]),
+  toolC: maybe(fc.constantFrom(260, 420, 499, 500, 537, 538, 593, 593.4, 700), 3),
   alsoIds: fc.oneof(few(METHOD_IDS, 2), few(['washDegrease', 'moldBleach', 'moldWash', 'rustGel', 'puttyCut'] as const, 3)),
 });
 const layer = fieldsOf('layer', {
@@ -163,7 +168,8 @@ const sample = made(
 const square = made(
   fieldsOf('square', {
     methodId: fc.oneof(fc.constantFrom(...SOAKS), fc.constantFrom(...METHOD_IDS)),
-    product: fc.constantFrom('', 'mix A', 'mix B'),
+    product: fc.constantFrom('', 'mix A', 'mix B', 'DCM gel'),
+    chemistry: fc.oneof({ weight: 4, arbitrary: c('unsaid') }, { weight: 1, arbitrary: fc.constantFrom(...CHEMISTRIES) }),
     partId: c(null),
     coating: fc.constantFrom('', 'the green stretch'),
     place: c(''),
@@ -219,13 +225,17 @@ export const proof = (hour: number, holds: boolean): Fields => ({
   note: '',
 });
 
-const settings = (
-  arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>
-).map((drawn) => {
-  // Prices and rates do not decide what is safe; names must be names.
-  const parsed = FirmSettings.safeParse({ ...drawn, firmName: 'Firm', rates: {}, samplePrefix: 'S' });
-  return parsed.success ? parsed.data : undefined;
-});
+/** What the firm says is in the strippers that it buys. */
+const rates = fc
+  .tuple(maybe(fc.constantFrom(...BOUGHT)), fc.constantFrom(...CHEMISTRIES))
+  .map(([method, chemistry]) => (method === null ? {} : { [method]: { ...AS_CATALOGUED, chemistry } }));
+const settings = fc
+  .tuple(arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>, rates)
+  .map(([drawn, own]) => {
+    // Prices and rates do not decide what is safe; names must be names.
+    const parsed = FirmSettings.safeParse({ ...drawn, firmName: 'Firm', rates: own, samplePrefix: 'S' });
+    return parsed.success ? parsed.data : undefined;
+  });
 
 interface SurfaceRecipe {
   /** Which harm a square did, by its place in the list; null: none of this. */

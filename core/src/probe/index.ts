@@ -1,6 +1,6 @@
 export { HAZARD_STATES, isPresent, strictest, type HazardState } from './state';
 export { stackOf, UNCOUNTED, type StackCoat } from './stack';
-export { leadCleared, leadEverFound, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
+export { leadEverFound, leadIsPresent, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
 export { leadDepths, meetsMaterial, type LeadDepths } from './depths';
 export {
   asbestosAreas,

@@ -37,10 +37,13 @@ interface Judged {
   readonly reach: Reach;
 }
 
+/** All that the state of a coat turns on, beside the surface itself. */
+export type LeadView = Pick<SurfaceContext, 'rulebook' | 'builtYear' | 'instruments' | 'past'>;
+
 /** What the whole surface brings to each of its coats. */
 interface Case {
   readonly judged: readonly Judged[];
-  readonly ctx: SurfaceContext;
+  readonly ctx: LeadView;
   readonly material: Surface['material'];
   /** Some test told in which coat the lead is. */
   readonly depthKnown: boolean;
@@ -212,22 +215,8 @@ export function leadEverFound(s: Surface, rulebook: Rulebook): string | null {
   return latest([...takenBack(s, rulebook), ...stands.map((j) => j.reading)].map((r) => r.takenAt));
 }
 
-/** Cleared by one valid test that went through every coat to the material, with nothing against it and nothing out. */
-export function leadCleared(s: Surface, rulebook: Rulebook, instruments: InstrumentBook): boolean {
-  if (s.readings.length === 0) return false;
-  const judged = judgedReadings(s, rulebook, instruments);
-  const coats = liveLayers(s);
-  return (
-    takenBack(s, rulebook, instruments).length === 0 &&
-    judged.every((j) => j.verdict.says === 'noLead' || j.verdict.says === 'unclear') &&
-    judged.some(
-      (j) => j.verdict.says === 'noLead' && (seesAll(j.reading) || (j.reach.below && coats.every((l) => j.reach.ids.includes(l.id)))),
-    )
-  );
-}
-
 /** What was found here belongs to the place: it stays until a later test explains it, or the piece is known to be stripped or new. */
-function foundBefore(s: Surface, judged: readonly Judged[], ctx: SurfaceContext): Before | null {
+function foundBefore(s: Surface, judged: readonly Judged[], ctx: LeadView): Before | null {
   if (s.past !== 'asBefore' && saysSomething(s.pastWhy)) return null;
   const back = takenBack(s, ctx.rulebook, ctx.instruments);
   if (back.length > 0) return { reason: why('lead.findTakenBack', 'job-record', {}), after: latest(back.map((r) => r.takenAt)) };
@@ -261,25 +250,39 @@ function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
 /** Stands for coats that are not on the list any more. */
 const GONE_COAT: StackCoat = { id: UNCOUNTED, binder: 'unknown', colour: '', look: '', soundness: 'unknown', yearApplied: null };
 
+interface CoatStates {
+  readonly coats: readonly CoatLead[];
+  readonly judged: readonly Judged[];
+  readonly anyFound: boolean;
+  readonly depthKnown: boolean;
+}
+function coatStates(surface: Surface, stack: readonly StackCoat[], ctx: LeadView): CoatStates {
+  const judged = judgedReadings(surface, ctx.rulebook, ctx.instruments);
+  const anyFound = judged.some((j) => j.verdict.says === 'lead');
+  const before = foundBefore(surface, judged, ctx);
+  // Coats that were taken off the list after a find: what may be left of them counts, until it is known that nothing is.
+  const coatsOf = stack.length === 0 && (before !== null || anyFound) ? [GONE_COAT] : stack;
+  const depthKnown = judged.some((j) => j.verdict.says === 'lead' && j.verdict.coats.length > 0);
+  const the: Case = { judged, ctx, material: surface.material, depthKnown, anyFound, before };
+  return { coats: coatsOf.map((coat) => judgeCoat(coat, the)), judged, anyFound, depthKnown };
+}
+
+/** Lead is not shown absent in some coat: what the sums of a room turn on, before any surface of it is planned. */
+export const leadIsPresent = (surface: Surface, stack: readonly StackCoat[], view: LeadView): boolean =>
+  coatStates(surface, stack, view).coats.some((c) => isPresent(c.state));
+
 /**
  * The lead picture of a surface.
  * @param stack the coats from the top down (stackOf)
  * @returns a state per coat and for the whole, each with reasons; never a state milder than the evidence allows
  */
 export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: SurfaceContext): LeadPicture {
-  const judged = judgedReadings(surface, ctx.rulebook, ctx.instruments);
-  const anyFound = judged.some((j) => j.verdict.says === 'lead');
-  const before = foundBefore(surface, judged, ctx);
+  const { coats, judged, anyFound, depthKnown } = coatStates(surface, stack, ctx);
   const trace = judged.some((j) => j.verdict.trace);
-  // Coats that were taken off the list after a find: what may be left of them counts, until it is known that nothing is.
-  const coatsOf = stack.length === 0 && (before !== null || anyFound) ? [GONE_COAT] : stack;
-  if (coatsOf.length === 0) {
+  if (coats.length === 0) {
     const none = why('lead.noCoats', 'job-record');
     return { coats: [], overall: answer('notFound', none), next: answer('none', none), dueAt: null, trace, asks: [] };
   }
-  const depthKnown = judged.some((j) => j.verdict.says === 'lead' && j.verdict.coats.length > 0);
-  const the: Case = { judged, ctx, material: surface.material, depthKnown, anyFound, before };
-  const coats = coatsOf.map((coat) => judgeCoat(coat, the));
   const state = strictest(coats.map((c) => c.state));
   const deciding = coats.find((c) => c.state === state);
   const out = judged

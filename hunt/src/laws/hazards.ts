@@ -151,6 +151,67 @@ export const HAZARDS_LAWS: readonly Law[] = [
     if (does.flame) return 'lead in reach of a flame';
     return does.blast === 'open' ? 'lead in reach of open blast' : false;
   }),
+  never(
+    'H5c',
+    'no tool at or above its limit on lead: 1,100 F for hot air, 1,000 F for infrared, 500 C in the UK',
+    ({ s, plan, part, o, does }, run) => {
+      const toolC = s.parts.find((p) => p.id === part.partId)?.toolC ?? null;
+      if (toolC === null || (o.methodId !== 'heatGun' && o.methodId !== 'infrared')) return false;
+      const limitC = run.facts.job.rulebook === 'uk' ? 500 : ((o.methodId === 'heatGun' ? 1100 : 1000) - 32) / 1.8;
+      return toolC >= limitC && leadReached(plan, s, does) ? `lead under a tool at ${toolC} C` : false;
+    },
+  ),
+  never('H5d', 'methylene chloride is not to be had', ({ o }, run) =>
+    run.settings.rates[o.methodId]?.chemistry === 'methyleneChloride' && o.methodId !== 'leave' ? 'what is in it' : false,
+  ),
+  {
+    id: 'H5e',
+    says: 'nothing is planned on a square of methylene chloride, by its kind or its name',
+    check: ({ facts, plans }) =>
+      facts.surfaces.flatMap((s) =>
+        (plans.get(s.id)?.trials ?? [])
+          .filter((t) => t.state.value !== 'failed')
+          .filter((t) =>
+            s.squares.some(
+              (q) =>
+                q.removedAt === null &&
+                q.methodId === t.methodId &&
+                q.product.trim() === t.product &&
+                q.chemistry === t.chemistry &&
+                q.coating.trim().toLowerCase() === t.coating.toLowerCase() &&
+                (q.chemistry === 'methyleneChloride' || /DCM/.test(q.product)),
+            ),
+          )
+          .map((t) => `${s.name}: ${t.methodId} ${t.state.value} with ${t.product || t.chemistry}`),
+      ),
+  },
+  never('H6', 'an uncertified firm does no paid work on more than a little lead paint where people live', ({ s, plan, does }, run) => {
+    const { job } = run.facts;
+    const own = job.worker === 'owner' && job.tenure === 'ownerOccupied' && job.publicFunding !== 'yes';
+    if (!cuts(does) || run.settings.certified || !job.dwelling || job.rulebook !== 'us' || own) return false;
+    const room = run.facts.spaces.find((x) => x.id === s.spaceId)?.kind === 'room';
+    // 40 CFR 745.83: 6 ft2 in a room, 20 ft2 outside; whole faces of which nobody has decided anything.
+    const plain = s.parts.every((p) => p.removedAt !== null || p.methodId === null);
+    const large = plan.area.totalM2 > (room ? 6 : 20) * 0.09290304 + 1e-6;
+    return plain && large && plan.lead.coats.some((c) => present(c.state)) ? 'lead paint, and no certificate' : false;
+  }),
+  {
+    id: 'H2c',
+    says: 'what is sealed over possible asbestos is entered, labelled and told; what stays above it is not called lead work',
+    check: ({ facts, plans }) =>
+      facts.surfaces.flatMap((s) => {
+        const plan = plans.get(s.id);
+        if (!plan || plan.work.standsAt === 'ask') return [];
+        const sealed = plan.choice.parts.some((p) => p.selected.value === 'encapsulate') && present(plan.asbestos.coat.value);
+        const entered = plan.work.steps.some((st) => st.gates.some((g) => g.id === 'asbestos-entered'));
+        const said = plan.protection.needed.because.some((r) => r.weighed.some((w) => w.asked === 'leadInReach' && w.found === 'notFound'));
+        return [
+          ...(sealed && !entered ? [`${s.name}: sealed over asbestos ${plan.asbestos.coat.value}, and nobody enters it`] : []),
+          ...(said && plan.protection.needed.value ? [`${s.name}: lead is not found, and the work is set up for lead`] : []),
+          ...(plan.protection.sign.value.length > 0 && !plan.protection.leadWork ? [`${s.name}: a lead sign without lead`] : []),
+        ];
+      }),
+  },
   never('H5b', 'failing lead where a small child may live is never simply left', ({ s, plan, o }, run) =>
     o.methodId === 'leave' && failing(s) && plan.lead.coats.some((c) => present(c.state)) && child(run)
       ? 'failing lead and a child'

@@ -41,6 +41,8 @@ const RESPIRATOR: Readonly<Record<string, number>> = {
   halfP3: 20,
   fullP3: 40,
   th3: 40,
+  airlineFlow: 40,
+  airlineDemand: 1000,
 };
 
 /** A second derivation is slow: one job in three has it, always the same ones. */
@@ -80,7 +82,9 @@ export const RELATIONS: readonly Law[] = [
             if (mask(less) < mask(base)) out.push(`${s.name}: a weaker mask where less is known`);
             if (less.protection.sheetLaidM2.value < base.protection.sheetLaidM2.value - 1e-6)
               out.push(`${s.name}: less sheet where less is known`);
-            const kit = new Set(less.protection.kit.map((k) => k.value));
+            const kit = new Set<string>(less.protection.kit.map((k) => k.value));
+            // The class for asbestos does what the class for lead does.
+            if (kit.has('asbestosVacuum')) kit.add('leadVacuum');
             const lost = base.protection.kit.find((k) => !kit.has(k.value));
             if (lost) out.push(`${s.name}: no ${lost.value} where less is known`);
             if (less.coating.refused.length === base.coating.refused.length && less.money.low < base.money.low - 1e-6)
