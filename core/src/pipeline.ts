@@ -30,7 +30,7 @@ import { RULEBOOKS, type FirmSettings, type Rulebook } from './rulebook';
 import { ACT_RANK, NEXT_ACTS, planSurface, type NextAct, type SurfacePlan } from './surface-plan';
 import { NO_TRIALS } from './trial';
 import { convert, measure } from './units/units';
-import { takeOff, type TakeOff } from './walk';
+import { isPaid, takeOff, type TakeOff } from './walk';
 
 export interface SpacePlan {
   readonly spaceId: string;
@@ -107,10 +107,6 @@ function occupants(job: Job): SurfaceContext['childOrPregnancy'] {
   if (job.childUnder6 === 'yes' || job.pregnancy === 'yes') return 'yes';
   return job.childUnder6 === 'no' && job.pregnancy === 'no' ? 'no' : 'unknown';
 }
-
-/** An owner's own hands in the home where they live, and no public money: nobody is paid for it. */
-export const isPaid = (job: Pick<Job, 'worker' | 'tenure' | 'publicFunding'>): boolean =>
-  job.worker === 'firm' || job.tenure !== 'ownerOccupied' || job.publicFunding === 'yes';
 
 /** What one surface brings to its room's sums, before any choice is made. */
 function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {

@@ -3,7 +3,7 @@ import { MASONRY, type JobFacts, type Problem, type Surface } from './facts';
 import { surfaceProblems } from './facts';
 import { methodById, type Method } from './catalogue';
 import type { SurfaceContext } from './context';
-import { choose, picksOf, type Choice, type OptionMemo } from './choose';
+import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof } from './choose';
 import { coat, type CoatingPlan } from './coat';
 import {
   isPresent,
@@ -44,6 +44,7 @@ export interface SurfacePlan {
   readonly coating: CoatingPlan;
   readonly work: WorkPlan;
   readonly money: { readonly low: number; readonly high: number };
+  readonly proof: PriceProof;
   /** What must be put right before the plan can be trusted. */
   readonly problems: readonly Problem[];
   /** The next thing to do on this surface. */
@@ -108,6 +109,7 @@ export function planSurface(
     coating,
     work,
     money,
+    proof: priceProof(choice.parts),
     problems,
   };
   return { ...base, next: nextOnSurface(s, base, ctx) };

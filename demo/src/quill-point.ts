@@ -46,6 +46,7 @@ export function quillPoint(): JobFacts {
       fanVentsOutside: 'yes',
       laundryDries: 'unknown',
       coldCorner: 'yes',
+      fanRoom: 'bath',
     },
   });
   const cellar = space('qp-cellar', 'Cellar', 'room', 4, { lengthM: 5.2, widthM: 4.1, heightM: 2, services: ['liveHeater', 'wiring'] });

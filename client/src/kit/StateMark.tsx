@@ -39,11 +39,19 @@ export function StateChip({ state, size = 24 }: { readonly state: HazardState; r
 }
 
 /** Chip and word together. */
-export function StateMark({ state, what }: { readonly state: HazardState; readonly what?: string }) {
+interface StateMarkProps {
+  readonly state: HazardState;
+  /** The hazard, where it does not stand beside. */
+  readonly what?: string;
+  /** What "not found" is called where nobody looks for it with a test. */
+  readonly none?: string;
+}
+export function StateMark({ state, what, none }: StateMarkProps) {
+  const word = state === 'notFound' && none ? none : say(state);
   return (
     <View className="flex-row items-center gap-2">
       <StateChip state={state} />
-      <Words look="strong">{what ? `${what} ${say(state)}` : say(state)}</Words>
+      <Words look="strong">{what ? `${what} ${word}` : word}</Words>
     </View>
   );
 }

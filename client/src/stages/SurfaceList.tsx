@@ -86,7 +86,7 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
     <Panel title={space.name} aside={space.kind === 'room' ? 'inside' : 'outside'}>
       {stage === 'protect' && plan ? (
         <View>
-          <Words look="note">{`${formatMeasure(measure(plan.disturbedM2, 'm2'), units)} of suspect coating is disturbed`}</Words>
+          <Words look="note">{`Up to ${formatMeasure(measure(plan.disturbedM2, 'm2'), units)} of suspect coating may be disturbed`}</Words>
           <Why of={`${space.name}, minor work`} because={plan.minorWork.because} />
         </View>
       ) : null}
@@ -99,7 +99,7 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
               title={s.count > 1 ? `${s.count} × ${s.name}` : s.name}
               note={lineFor(stage, d, units, money)}
               lead={<Strip coats={d.coats} material={s.material} bite={stage === 'choose' || stage === 'work' ? d.bite : 0} />}
-              aside={<StateMark state={d.lead} />}
+              aside={<StateMark state={d.lead} what="lead" />}
               current={s.id === surfaceId}
               href={`/job/${facts.job.id}/${stage}/${s.id}`}
               testID={`row-${s.id}`}

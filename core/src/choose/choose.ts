@@ -238,6 +238,19 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
   return { required, parts, sequence: sequence(s, strokes) };
 }
 
+/** What stands behind the hours of a plan: squares tried here for all that is worked, for some of it, or for none. */
+export type PriceProof = 'trial' | 'partly' | 'none';
+export function priceProof(parts: readonly PartChoice[]): PriceProof {
+  const proofs = parts.flatMap((p) =>
+    picksOf(p).flatMap((x) => (x.main && methodById(x.option.methodId).disturbs ? [x.option.perM2.proof] : [])),
+  );
+  const tried = proofs.filter((p) => p === 'trial').length;
+  return tried === 0 ? 'none' : tried === proofs.length ? 'trial' : 'partly';
+}
+/** Of several plans: all tried, some, or none. */
+export const jointProof = (proofs: readonly PriceProof[]): PriceProof =>
+  proofs.every((p) => p === 'none') ? 'none' : proofs.every((p) => p === 'trial') ? 'trial' : 'partly';
+
 /** What the plan does, by method: main and helping, each with its unit effort. */
 export function picksOf(p: PartChoice): { readonly option: MethodOption; readonly main: boolean; readonly because: readonly Reason[] }[] {
   const main = p.options.find((o) => o.methodId === p.selected.value);

@@ -1,7 +1,18 @@
 export { CLEAR_FILMS } from './depth';
 export { isMains, reactions } from './reacts';
 export { RULES, type Rule } from './rules';
-export { beside, choose, picksOf, type Choice, type MethodOption, type OptionMemo, type PartChoice } from './choose';
+export {
+  beside,
+  choose,
+  jointProof,
+  picksOf,
+  priceProof,
+  type PriceProof,
+  type Choice,
+  type MethodOption,
+  type OptionMemo,
+  type PartChoice,
+} from './choose';
 export { effortOn, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';

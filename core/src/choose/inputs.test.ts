@@ -169,3 +169,106 @@ test.each([
   expect(rulesOf(o.because).filter((r) => r === 'lead.notCertified' || r === 'lead.ownHome')).toEqual([rule]);
   expect(o.verdict).toBe(rule === 'lead.ownHome' ? 'care' : 'blocked');
 });
+
+// CAR 2012, HSE task sheets, from memory: lagging and board take a licence; textured coating takes trained people, and notice where it is large.
+test.each([
+  ['pipeLagging', {}, 'asbestos.noDisturbingUk'],
+  ['heaterBoard', {}, 'asbestos.noDisturbingUk'],
+  ['ceiling', { layers: [aLayer(0, { binder: 'textured' })] }, 'asbestos.noDisturbingUkTrained'],
+] as const)('who may work on %s in the UK', (element, over, rule) => {
+  const o = option('wetScrapeLoose', { element, material: 'gypsumPlaster', ...(over as Partial<Surface>) }, { job: { rulebook: 'uk' } });
+  expect(rulesOf(o.because).filter((r) => r.startsWith('asbestos.noDisturbing'))).toEqual([rule]);
+  expect([o.verdict, o.canInsist]).toEqual(['blocked', false]);
+});
+
+describe('what is protected against is what is there', () => {
+  const scuff = (over: Partial<Surface>, setup: Setup = {}) =>
+    planOf(aSurface({ element: 'wall', material: 'gypsumPlaster', readings: [clear], parts: [part('overcoat')], ...over }), setup);
+  test('above suspect plaster without lead: sheet and vacuum, no lead sign, no lead check, and nobody says lead', () => {
+    const plan = scuff({});
+    expect([plan.protection.needed.value, plan.protection.leadWork, plan.protection.sign.value]).toEqual([true, false, []]);
+    expect(rulesOf(plan.protection.needed.because)).toEqual(['protect.aboveAsbestos']);
+    expect(plan.work.steps.map((st) => st.id)).not.toContain('verify');
+  });
+  // 24 CFR 35.1340: clearance by examination in assisted housing, beyond 2 ft2 in a room.
+  test.each([
+    ['yes', 3, true],
+    ['no', 3, false],
+    ['unknown', 3, false],
+    ['yes', 0.1, false],
+  ] as const)('public money %s, %d m long: cleared by an examiner %s', (publicFunding, lengthM, want) => {
+    const s = aSurface({
+      readings: [lead],
+      lengthM,
+      widthM: 0.3,
+      parts: [part('wetScrapeLoose')],
+      layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+    });
+    const gate = planOf(s, { job: { publicFunding } })
+      .work.steps.flatMap((st) => st.gates)
+      .find((g) => g.id === 'clearance');
+    expect(gate !== undefined).toBe(want);
+    // 40 CFR 745.227(e)(8), levels of 2024: 5, 40 and 100 ug/ft2.
+    if (gate) expect(gate.because.weighed.map((w) => (w.found as { value: number }).value)).toEqual([5, 40, 100]);
+  });
+  // 29 CFR 1926.1101(k); CAR 2012 reg. 4: what is sealed is still there.
+  test.each(['us', 'uk'] as const)('a sealed textured ceiling is entered, labelled and told (%s)', (rulebook) => {
+    const s = aSurface({
+      element: 'ceiling',
+      material: 'aluminium',
+      layers: [aLayer(0, { binder: 'textured' })],
+      parts: [part('encapsulate')],
+    });
+    const plan = planOf(s, { job: { rulebook } });
+    expect(plan.work.steps.flatMap((st) => st.gates.map((g) => g.id))).toContain('asbestos-entered');
+    const sealed = plan.choice.parts[0]!.options.find((o) => o.methodId === 'encapsulate')!;
+    expect(rulesOf(sealed.because)).toContain(rulebook === 'uk' ? 'asbestos.staysUk' : 'asbestos.stays');
+  });
+  // EN 60335-2-69, HSG248, from memory: class H for asbestos, M or H for lead; HEPA is the US word.
+  test.each([
+    ['us', [lead], 'hepaVacuum'],
+    ['uk', [lead], 'leadVacuum'],
+  ] as const)('the vacuum in the %s', (rulebook, readings, vacuum) => {
+    const s = aSurface({
+      element: 'casing',
+      readings: [...readings],
+      parts: [part('wetScrapeLoose')],
+      layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+    });
+    expect(
+      planOf(s, { job: { rulebook } })
+        .protection.kit.map((k) => k.value)
+        .filter((k) => /Vacuum/.test(k)),
+    ).toEqual([vacuum]);
+    const ceiling = scuff({ readings: [] }, { job: { rulebook } });
+    expect(ceiling.protection.kit.map((k) => k.value).filter((k) => /Vacuum/.test(k))).toEqual([
+      rulebook === 'uk' ? 'asbestosVacuum' : 'hepaVacuum',
+    ]);
+  });
+  // 42 CFR 84: organic vapour holds solvent, acid gas holds chlorine; neither holds the other.
+  test.each([
+    ['solventGel', [], ['organicVapour']],
+    ['wetScrapeBare', ['moldBleach'], ['acidGas']],
+    ['solventGel', ['moldBleach'], ['organicVapour', 'acidGas']],
+    ['wetScrapeBare', [], []],
+  ] as const)('%s with %j: cartridges %j', (methodId, alsoIds, want) => {
+    const s = aSurface({
+      aim: 'bareClear',
+      topcoat: 'alkydGloss',
+      conditions: alsoIds.length > 0 ? ['moldy'] : [],
+      readings: [clear],
+      parts: [part(methodId, { alsoIds: [...alsoIds] })],
+    });
+    expect(planOf(s).protection.cartridges).toEqual(want);
+  });
+});
+
+test('a price says what stands behind it: squares here, squares for some, or none', () => {
+  const tried = aSquare({ id: 'q', methodId: 'solventGel', dwellMin: 60, lifted: 'bare' });
+  const s = (over: Partial<Surface>) => planOf(aSurface({ aim: 'bareClear', topcoat: 'alkydGloss', readings: [clear], ...over })).proof;
+  expect(s({ parts: [part('solventGel')] })).toBe('none');
+  expect(s({ parts: [part('solventGel')], squares: [tried] })).toBe('trial');
+  expect(s({ parts: [part('solventGel', { sharePct: 50 }), part('wetScrapeBare', { sharePct: 50 }, 'moulded')], squares: [tried] })).toBe(
+    'partly',
+  );
+});

@@ -11,6 +11,7 @@ import {
   CONDITIONS,
   DECIDERS,
   ELEMENT_IDS,
+  FAN_ROOMS,
   FINDINGS,
   HARMS,
   HAZARDS,
@@ -150,6 +151,7 @@ export const MoistureFacts = z.strictObject({
   fanVentsOutside: z.enum(YES_NO),
   laundryDries: z.enum(YES_NO),
   coldCorner: z.enum(YES_NO),
+  fanRoom: z.enum(FAN_ROOMS).default('bath'),
 });
 export type MoistureFacts = z.infer<typeof MoistureFacts>;
 

@@ -206,6 +206,10 @@ export const INSTRUMENT_CHECKS = ['calibration', 'substrate'] as const;
 export const YES_NO = ['yes', 'no', 'unknown'] as const;
 export type YesNo = (typeof YES_NO)[number];
 
+/** What a room's fan is for; each has a flow of its own. */
+export const FAN_ROOMS = ['bath', 'kitchenHood', 'kitchen'] as const;
+export type FanRoom = (typeof FAN_ROOMS)[number];
+
 export const ELEMENT_IDS = [
   'doubleHungSash',
   'casing',

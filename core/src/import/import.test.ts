@@ -166,6 +166,27 @@ test('a lab’s day without an hour is not before the hour of cutting on that da
   expect(says(p)).toEqual(['line 3: is dated before sample QP-002 was taken']);
 });
 
+test('a wrong sample number is put right in its row; the file stays as it is', () => {
+  const text = 'Sample,Result,Unit\nQP-O01,0.8,%\n';
+  expect(says(preview(text))).toEqual(['line 2: sample QP-O01 is not on this job']);
+  const mended = preview(text, { renamed: { 2: 'QP-001' } });
+  expect([mended.ready, mended.wrong, mended.rows[0]!.reading!.sampleId]).toEqual([1, 0, 's-1']);
+  expect(preview(text, { renamed: { 2: 'QP-003' } }).wrong).toBe(1);
+});
+
+// 40 CFR 745.82(a): XRF decides only in the hands of a certified inspector, so the table says whose.
+test('who decides by XRF is said once for the whole table, and only for XRF', () => {
+  const by = { kind: 'instrument', decidedBy: 'inspector', certificate: ' RA-104 ' } as const;
+  const rows = preview('Surface,Result,Unit\nSill,0.2,mg/cm2\nSill,12,%MC\n', by).rows.map((r) => [
+    r.reading!.decidedBy,
+    r.reading!.certificate,
+  ]);
+  expect(rows).toEqual([
+    ['inspector', 'RA-104'],
+    ['unsaid', ''],
+  ]);
+});
+
 test('an instrument’s list is read by surface and room; an ambiguous name asks for the room', () => {
   const p = preview('Room,Component,Reading,Units\nRoom,Sill,0.7,mg/cm2\nRoom,Door,1.1,mg/cm2', { kind: 'instrument' });
   expect([p.ready, p.wrong]).toEqual([1, 1]);

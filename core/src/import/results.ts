@@ -53,6 +53,11 @@ export interface ImportSettings {
   readonly by: string;
   /** Nothing was found later than this. */
   readonly now: string;
+  /** Sample numbers or surfaces that were put right, by the line on which they stand. */
+  readonly renamed?: Readonly<Record<number, string>>;
+  /** Who decides by the instrument, and by which certificate: one person for the whole table. */
+  readonly decidedBy?: Reading['decidedBy'];
+  readonly certificate?: string;
 }
 
 export interface ImportRow {
@@ -163,7 +168,7 @@ export function previewImport(table: Table, facts: JobFacts, s: ImportSettings):
     const problems: Problem[] = [];
     const bad = (message: string) => void problems.push({ path: `line ${line}`, message });
     const cell = (c: Column): string => (s.mapping[c] === null ? '' : (cells[s.mapping[c]!] ?? ''));
-    const label = cell(s.kind === 'lab' ? 'sample' : 'surface');
+    const label = s.renamed?.[line] ?? cell(s.kind === 'lab' ? 'sample' : 'surface');
     if (cells.length !== table.headers.length) bad(`has ${cells.length} cells where the first line has ${table.headers.length}`);
     for (const c of COLUMNS) if (isFormula(cell(c)) && c !== 'note') bad(`${c} begins like a spreadsheet formula: ${cell(c).slice(0, 20)}`);
     const number = readNumber(cell('value'));
@@ -214,6 +219,8 @@ export function previewImport(table: Table, facts: JobFacts, s: ImportSettings):
       analysis: kind === 'bulk' ? analysisOf(cell('analysis')) : null,
       toSubstrate: kind === 'xrf',
       device: s.kind === 'instrument' ? cell('device') : '',
+      decidedBy: kind === 'xrf' ? (s.decidedBy ?? 'unsaid') : 'unsaid',
+      certificate: kind === 'xrf' ? (s.certificate ?? '').trim().slice(0, 80) : '',
       sampleId: sample?.id ?? null,
       note: cell('note')
         .replace(/^[=@+-]+/, '')

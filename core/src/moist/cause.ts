@@ -7,7 +7,7 @@ import { answer, why, type Answer, type Reason } from '../reasons';
 import { measure } from '../units/units';
 import { FRSI_WANTED, leastTemperatureFactor, saturationPa, surfaceC, surfaceRh, temperatureFactor, vapourGM3, vapourPa } from './air';
 import type { Climate } from './climate';
-import { airChanges, bathroomFan, realFlow } from './fan';
+import { airChanges, realFlow, wantedFan } from './fan';
 import { growthIndex, type MoldMaterial } from './growth';
 
 export const REMEDIES = ['now', 'fan', 'heat', 'insulation', 'all'] as const;
@@ -46,7 +46,7 @@ export function roomAir(
     insideC: m.insideC + (with_('heat') ? MORE_HEAT_C : 0),
     fRsi: temperatureFactor(with_('insulation') ? Math.min(m.uValueWm2K, LINED_U) : m.uValueWm2K),
     leakM3h: m.leakAch * volumeM3,
-    fanM3h: with_('fan') ? Math.max(real, bathroomFan(l * w, rules)) : real,
+    fanM3h: with_('fan') ? Math.max(real, wantedFan(m.fanRoom, l * w, rules)) : real,
     fanMinPerDay: with_('fan') ? Math.max(m.fanMinPerDay, m.burstsPerDay * (15 + RUN_ON_MIN)) : m.fanMinPerDay,
     waterGPerDay: m.waterGPerDay,
     burstsPerDay: m.burstsPerDay,
@@ -211,7 +211,7 @@ export function spotClimate(m: MoistureFacts): SpotClimate {
 
 /** Is the fan enough? */
 export function fanVerdict(m: MoistureFacts, floorM2: number, rules: 'us' | 'uk'): Answer<'enough' | 'weak' | 'none' | 'intoRoof'> {
-  const wanted = bathroomFan(floorM2, rules);
+  const wanted = wantedFan(m.fanRoom, floorM2, rules);
   const real = realFlow(m.fanRatedM3h, m.fanMeasuredM3h);
   const source = rules === 'us' ? 'hvi' : 'adf';
   const facts = { flow: [measure(Math.round(real), 'm3/h'), measure(Math.round(wanted), 'm3/h')] as const };

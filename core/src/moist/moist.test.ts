@@ -14,7 +14,7 @@ import {
 } from './air';
 import { comesBack, fanVerdict, outlook, roomAir, faceClimate, spotClimate } from './cause';
 import { simulatedClimate, steadyClimate } from './climate';
-import { airChanges, bathroomFan, purgeHours } from './fan';
+import { airChanges, purgeHours, wantedFan } from './fan';
 import { criticalRh, greatestIndex, growthIndex, PINE, weeksToFirst, weeksToSeen } from './growth';
 
 psychrolib.SetUnitSystem(psychrolib.SI);
@@ -63,11 +63,21 @@ describe('moist air', () => {
 describe('fans', () => {
   // HVI: 1 cfm for each ft2, at least 50 cfm; 8 air changes in 8 x 6 x 8 ft are 51.2 cfm. Approved Document F: 15 L/s.
   test('what a bathroom wants', () => {
-    const cfm = (ft2: number) => convert(bathroomFan(convert(ft2, 'ft2', 'm2'), 'us'), 'm3/h', 'cfm');
+    const cfm = (ft2: number) => convert(wantedFan('bath', convert(ft2, 'ft2', 'm2'), 'us'), 'm3/h', 'cfm');
     expect([cfm(48), cfm(50), cfm(90), cfm(100), cfm(101)].map((x) => Number(x.toFixed(6)))).toEqual([50, 50, 90, 100, 150]);
-    expect(bathroomFan(10, 'uk')).toBeCloseTo(54, 9);
+    expect(wantedFan('bath', 10, 'uk')).toBeCloseTo(54, 9);
     const volume = 8 * 6 * 8 * convert(1, 'ft', 'm') ** 3;
     expect(airChanges(convert(51.2, 'cfm', 'm3/h'), volume)).toBeCloseTo(8, 6);
+  });
+  // ASHRAE 62.2: 100 cfm at a hood, 300 cfm elsewhere in a kitchen; Approved Document F: 30 and 60 L/s.
+  test.each([
+    ['kitchenHood', 'us', 100],
+    ['kitchen', 'us', 300],
+    ['kitchenHood', 'uk', 30],
+    ['kitchen', 'uk', 60],
+  ] as const)('a %s in the %s wants %d', (room, rules, want) => {
+    const flow = wantedFan(room, 40, rules);
+    expect(rules === 'us' ? convert(flow, 'm3/h', 'cfm') : flow / 3.6).toBeCloseTo(want, 6);
   });
   // CDC environmental guideline, table B.1: 99 % at 6 changes 46 min, at 4 changes 69 min.
   test('time to clear the air', () => {
@@ -175,6 +185,7 @@ describe('the cause of mold in a room', () => {
     fanVentsOutside: 'yes',
     laundryDries: 'no',
     coldCorner: 'yes',
+    fanRoom: 'bath',
   };
   const room = { lengthM: 2.4, widthM: 1.9, heightM: 2.5 };
   const year = simulatedClimate('test');

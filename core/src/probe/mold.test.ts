@@ -50,6 +50,7 @@ describe('cause first', () => {
     fanVentsOutside: 'unknown',
     laundryDries: 'no',
     coldCorner: 'no',
+    fanRoom: 'bath',
   } as const;
   const growth = [aSurface({ conditions: ['moldy'] })];
   test.each([

@@ -148,7 +148,11 @@ function respiratorFor(
 
 function forLeadAndVapour(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceContext): Answer<RespiratorId | null> {
   const { rulebook } = ctx;
-  if (exposure === 'none' && !vapour) return answer(null, why('ppe.noRespirator', rulebook.respiratorSource));
+  if (exposure === 'none' && vapour) {
+    const mask = rulebook.respirators.find((r) => r.vapour)!;
+    return answer(mask.id, why('ppe.vapourOnly', rulebook.respiratorSource, { respirator: mask.id }));
+  }
+  if (exposure === 'none') return answer(null, why('ppe.noRespirator', rulebook.respiratorSource));
   const limit = convert(rulebook.leadAir.is.value, rulebook.leadAir.is.unit, 'ug/m3');
   const upper = EXPOSURE_CLASSES[exposure].upperUgM3;
   const fits = rulebook.respirators.filter((r) => (!vapour || r.vapour) && (upper === null ? r.apf >= 1000 : r.apf * limit >= upper));

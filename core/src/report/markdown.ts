@@ -249,7 +249,7 @@ export function jobMarkdown(report: JobReport): string {
     '',
     '## In all',
     '',
-    `${report.totals.area.text}, ${formatRange(report.totals.personHours, formatWork)} of work, ${formatRange(report.totals.money, money)}. The price is a range of rates with no trial behind it: a guess until squares are done.`,
+    `${report.totals.area.text}, ${formatRange(report.totals.personHours, formatWork)} of work, ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}`,
   );
   return `${out.join('\n')}\n`;
 }

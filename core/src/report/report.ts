@@ -1,7 +1,7 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
 import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { beside, effortOn, type MethodOption, type PartChoice } from '../choose';
+import { beside, effortOn, jointProof, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan } from '../pipeline';
 import type { SurfacePlan } from '../surface-plan';
 import { say } from '../reasons';
@@ -125,6 +125,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
     })),
     hours: { handsOn: p.work.handsOnH, waiting: p.work.waitH },
     money: p.money,
+    proof: p.proof,
   };
 }
 
@@ -165,7 +166,12 @@ export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings
         }),
       };
     }),
-    totals: { area: quantity(measure(plan.totals.areaM2, 'm2')), personHours: plan.totals.personHours, money: plan.totals.money },
+    totals: {
+      area: quantity(measure(plan.totals.areaM2, 'm2')),
+      personHours: plan.totals.personHours,
+      money: plan.totals.money,
+      proof: jointProof(plan.surfaces.map((p) => p.proof)),
+    },
     states: plan.states,
     survey: surveyReport(facts, plan, settings, now),
     next: plan.next.act,

@@ -1,7 +1,7 @@
 /** The hazard survey of a job in plain data: what stands where, what was sampled, what each answer allows. Print, PDF and command line read this. */
 import { assessArea, assessGroups } from '../assess';
 import type { JobFacts, Surface } from '../facts';
-import { bathroomFan, comesBack, fanVerdict, outlook, PINE, simulatedClimate, spotClimate } from '../moist';
+import { comesBack, fanVerdict, outlook, PINE, simulatedClimate, spotClimate, wantedFan } from '../moist';
 import { digestOf } from '../digest';
 import type { JobPlan } from '../pipeline';
 import { blockedMethods, sampleRegister, todayOf, type AsbestosArea } from '../probe';
@@ -114,7 +114,10 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
             open: m.questions.map(say),
             moisture: m.moisture.map((x) => ({ surface: nameOf(x.surfaceId), ...stated(x.verdict) })),
             spot: facts_ && { ...spotClimate(facts_), risk: stated(spotClimate(facts_).risk) },
-            fan: facts_ && { ...stated(fanVerdict(facts_, floorM2, job.rulebook)), wantedM3h: bathroomFan(floorM2, job.rulebook) },
+            fan: facts_ && {
+              ...stated(fanVerdict(facts_, floorM2, job.rulebook)),
+              wantedM3h: wantedFan(facts_.fanRoom, floorM2, job.rulebook),
+            },
             outlook: now_ && {
               ...stated(comesBack(now_)),
               peak: now_.peak,

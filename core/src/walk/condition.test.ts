@@ -57,6 +57,10 @@ describe('what the site asks for', () => {
   test('a new house owned by who lives in it asks for nothing', () => {
     expect(duties({ yearBuilt: 2010, tenure: 'ownerOccupied' })).toEqual([]);
   });
+  test('where nobody said who lives there, nothing is claimed; an owner at work at home gets no pamphlet from anybody', () => {
+    expect(duties({})).toEqual(['duty.pamphlet', 'duty.tenantUnknown']);
+    expect(duties({ tenure: 'ownerOccupied', worker: 'owner' })).toEqual([]);
+  });
   // 40 CFR 745.84 and 745.86; 24 CFR 35.1350(d).
   test('an old rented one with public money, a child, others at work and a near boundary asks for all of them', () => {
     const all = duties(

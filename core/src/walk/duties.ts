@@ -3,6 +3,7 @@ import type { JobFacts } from '../facts';
 import { why, type Reason } from '../reasons';
 import { RULEBOOKS } from '../rulebook';
 import { convert, measure } from '../units/units';
+import { isPaid } from './paid';
 
 /** @returns duties in the order in which they fall due; each with its source */
 export function siteDuties(facts: JobFacts): Reason[] {
@@ -11,9 +12,10 @@ export function siteDuties(facts: JobFacts): Reason[] {
   const old = job.yearBuilt === null || job.yearBuilt < rules.leadPresumedBefore.is.value;
   const out: Reason[] = [];
   if (job.listed === 'yes') out.push(why('duty.consent', 'trade-aim', {}));
-  if (old && job.dwelling && rules.id === 'us') {
+  if (old && job.dwelling && rules.id === 'us' && isPaid(job)) {
     out.push(why('duty.pamphlet', 'cfr40-745.84', {}));
-    if (job.tenure !== 'ownerOccupied') out.push(why('duty.tenant', 'cfr40-745.84', {}));
+    if (job.tenure === 'rented') out.push(why('duty.tenant', 'cfr40-745.84', {}));
+    if (job.tenure === 'unknown') out.push(why('duty.tenantUnknown', 'cfr40-745.84', {}));
   }
   if (old && job.publicFunding === 'yes' && rules.minorWorkAssisted) {
     const { insideRoom } = rules.minorWorkAssisted;

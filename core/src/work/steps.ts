@@ -153,7 +153,13 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
     const because: Reason[] = [...pick.because, ...careful.filter((r) => !pick.because.includes(r))];
     const next = strokes.slice(i + 1).find((y) => y.partId !== x.partId);
     if (next && pick.main && (m.caustic || m.vapour))
-      because.push(why('order.messyFirst', 'trade-strip', { part: x.kind, first: x.methodId, then: next.methodId }));
+      because.push(
+        why(next.methodId === x.methodId ? 'order.topDown' : 'order.messyFirst', 'trade-strip', {
+          part: x.kind,
+          first: x.methodId,
+          then: next.methodId,
+        }),
+      );
     if (x.half !== null) because.push(why(x.half === 'coarse' ? 'order.coarseHalf' : 'order.finalHalf', 'trade-sand'));
     for (const r of apart) if (r.weighed.some((w) => w.asked === 'first' && w.found === x.methodId)) because.push(r);
     if (m.bite === 'loose' && !m.takes.includes('rust') && m.id !== 'puttyCut')

@@ -182,9 +182,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
       );
   }
   const title = drawn.length > 0 ? [head('Photographs')] : [];
-  const end = note(
-    `Work estimated at ${formatRange(report.totals.money, money)}, a range of rates: a guess where no trial square stands behind it.`,
-  );
+  const end = note(`Work estimated at ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}`);
   const paper = { title: `Hazard survey: ${facts.job.name}`, about: about(input), units };
   return makePdf({ ...paper, content: [...content, ...title, ...drawn, end] });
 }

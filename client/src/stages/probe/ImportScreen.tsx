@@ -2,7 +2,7 @@
 import { createElement, useEffect, useId, useMemo, useState } from 'react';
 import { ActivityIndicator, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { READING_UNITS, resultText, say, type JobFacts, type ReadingUnit } from '@roughsill/core';
+import { DECIDERS, READING_UNITS, resultText, say, type JobFacts, type Reading, type ReadingUnit } from '@roughsill/core';
 import {
   guessMapping,
   NEEDED,
@@ -14,7 +14,7 @@ import {
   type Mapping,
   type Table,
 } from '@roughsill/core/import';
-import { Button, Empty, Panel, Pick, Problems, Select, useUnits, Words } from '../../kit';
+import { Button, Empty, Panel, Pick, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { add, api, commit, useAppDispatch, useAppSelector } from '../../store';
 import { JobPage } from '../JobPage';
 import { cap } from '../walk/drafts';
@@ -57,6 +57,9 @@ function Import({ facts }: { readonly facts: JobFacts }) {
   const [mapping, setMapping] = useState<Mapping | null>(null);
   const [unit, setUnit] = useState<ReadingUnit | ''>('');
   const [left, setLeft] = useState(false);
+  const [renamed, setRenamed] = useState<Readonly<Record<number, string>>>({});
+  const [decidedBy, setDecidedBy] = useState<Reading['decidedBy']>('unsaid');
+  const [certificate, setCertificate] = useState('');
   const [problem, setProblem] = useState<string>();
   const [told, setTold] = useState<string>();
   const [busy, setBusy] = useState(from === 'lab');
@@ -65,6 +68,7 @@ function Import({ facts }: { readonly facts: JobFacts }) {
   const open = (bytes: Uint8Array) => {
     const read = readTable(bytes);
     setLeft(false);
+    setRenamed({});
     if (!read.ok) {
       setTable(null);
       return setProblem(read.problems.map((p) => `${p.path === '(file)' ? 'The file' : p.path} ${p.message}.`).join(' '));
@@ -101,9 +105,12 @@ function Import({ facts }: { readonly facts: JobFacts }) {
             rules: facts.job.rulebook,
             by,
             now: new Date().toISOString(),
+            renamed,
+            decidedBy,
+            certificate,
           })
         : null,
-    [table, mapping, facts, kind, unit, by],
+    [table, mapping, facts, kind, unit, by, renamed, decidedBy, certificate],
   );
   const write = () => {
     const rows =
@@ -198,10 +205,28 @@ function Import({ facts }: { readonly facts: JobFacts }) {
                   testID="import-unit"
                 />
               </View>
+              {kind === 'instrument' ? (
+                <>
+                  <View className="min-w-[10rem] flex-1">
+                    <Select
+                      label="Who decides by XRF"
+                      value={decidedBy}
+                      options={DECIDERS.map((value) => ({ value, label: cap(say(value)) }))}
+                      onChange={setDecidedBy}
+                      testID="import-decider"
+                    />
+                  </View>
+                  <View className="min-w-[10rem] flex-1">
+                    <TextField label="Their certificate" value={certificate} onCommit={setCertificate} />
+                  </View>
+                </>
+              ) : null}
             </View>
           </Panel>
           <Problems problems={preview.problems} />
-          {preview.problems.length === 0 ? <Rows preview={preview.rows} /> : null}
+          {preview.problems.length === 0 ? (
+            <Rows kind={kind} preview={preview.rows} onRename={(line, to) => setRenamed({ ...renamed, [line]: to })} />
+          ) : null}
           {preview.wrong > 0 ? (
             <View className="gap-2">
               <Words
@@ -232,7 +257,13 @@ function Import({ facts }: { readonly facts: JobFacts }) {
   );
 }
 
-function Rows({ preview }: { readonly preview: readonly ImportRow[] }) {
+interface RowsProps {
+  readonly kind: ImportKind;
+  readonly preview: readonly ImportRow[];
+  readonly onRename: (line: number, to: string) => void;
+}
+
+function Rows({ kind, preview, onRename }: RowsProps) {
   const units = useUnits();
   // What is wrong comes first: it is what a person came to see.
   const sorted = [...preview].sort((a, b) => Number(b.problems.length > 0) - Number(a.problems.length > 0) || a.line - b.line);
@@ -252,6 +283,15 @@ function Rows({ preview }: { readonly preview: readonly ImportRow[] }) {
           {r.problems.map((p) => (
             <Words key={p.message} look="strong" tone="oxide">{`${cap(p.path)}: ${p.message}`}</Words>
           ))}
+          {r.problems.length > 0 ? (
+            <TextField
+              label={kind === 'lab' ? `Sample number of line ${r.line}` : `Surface of line ${r.line}`}
+              hint="Put right here; the file stays as it is"
+              value={r.label}
+              onCommit={(to) => onRename(r.line, to)}
+              testID={`rename-${r.line}`}
+            />
+          ) : null}
         </View>
       ))}
       {preview.length > ROWS_SHOWN ? <Words look="note">{`and ${preview.length - ROWS_SHOWN} more rows`}</Words> : null}

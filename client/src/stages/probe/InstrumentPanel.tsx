@@ -1,8 +1,8 @@
 /** Reads a surface with an instrument on the network. The ones that ship are simulated, and say so; nothing is recorded until a person has looked. */
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import type { ReadingDraft, Surface } from '@roughsill/core';
-import { Button, NumberField, Panel, Pick, Words } from '../../kit';
+import { DECIDERS, say, type ReadingDraft, type Surface } from '@roughsill/core';
+import { Button, NumberField, Panel, Pick, Select, TextField, Words } from '../../kit';
 import { add, api, commit, useAppDispatch, useAppSelector, type InstrumentLine } from '../../store';
 
 export function useInstruments(): { readonly list: readonly InstrumentLine[]; readonly says?: string } {
@@ -27,6 +27,8 @@ export function InstrumentPanel({ jobId, surface }: { readonly jobId: string; re
   const [seconds, setSeconds] = useState(90);
   const [shown, setShown] = useState<{ name: string; says: string; reading: Omit<ReadingDraft, 'takenAt'> } | null>(null);
   const [problem, setProblem] = useState<string>();
+  const [decidedBy, setDecidedBy] = useState<ReadingDraft['decidedBy']>('unsaid');
+  const [certificate, setCertificate] = useState('');
   const read = async (i: InstrumentLine) => {
     setProblem(undefined);
     const r = await api.readInstrument(i.id, { jobId, surfaceId: surface.id, depth, seconds, setTo: surface.species });
@@ -35,7 +37,10 @@ export function InstrumentPanel({ jobId, surface }: { readonly jobId: string; re
   };
   const keep = () => {
     if (!shown) return;
-    const found = dispatch(commit(jobId, [add('reading', { ...shown.reading, takenAt: new Date().toISOString() }, surface.id)], null));
+    const by = shown.reading.kind === 'xrf' ? { decidedBy, certificate: certificate.trim() } : {};
+    const found = dispatch(
+      commit(jobId, [add('reading', { ...shown.reading, ...by, takenAt: new Date().toISOString() }, surface.id)], null),
+    );
     if (found[0]) setProblem(found[0].message);
     else setShown(null);
   };
@@ -81,6 +86,22 @@ export function InstrumentPanel({ jobId, surface }: { readonly jobId: string; re
         <View role="status" testID="instrument-says" className="gap-2 border-2 border-soot bg-panel p-3">
           <Words look="note">{shown.name}</Words>
           <Words look="head">{shown.says}</Words>
+          {shown.reading.kind === 'xrf' ? (
+            <View className="flex-row flex-wrap gap-3">
+              <View className="min-w-[12rem] flex-1">
+                <Select
+                  label="Who decides by it"
+                  value={decidedBy}
+                  options={DECIDERS.map((value) => ({ value, label: say(value) }))}
+                  onChange={setDecidedBy}
+                  testID="instrument-decider"
+                />
+              </View>
+              <View className="min-w-[10rem] flex-1">
+                <TextField label="Their certificate" value={certificate} onChange={setCertificate} onCommit={setCertificate} />
+              </View>
+            </View>
+          ) : null}
           <View className="flex-row flex-wrap gap-2">
             <Button look="main" label="Record it" testID="record-instrument" onPress={keep} />
             <Button label="Leave it" onPress={() => setShown(null)} />

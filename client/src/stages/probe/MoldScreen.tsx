@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
 import {
   convert,
+  FAN_ROOMS,
   formatMeasure,
   measure,
   MoistureFacts as MoistureSchema,
@@ -28,7 +29,7 @@ import {
   type Sensitivity,
 } from '@roughsill/core/moist';
 import { CAUSE_QUESTIONS, moldPicture } from '@roughsill/core/survey';
-import { Button, Empty, NumberField, Panel, Pick, Problems, useUnits, Words } from '../../kit';
+import { Button, Empty, NumberField, Panel, Pick, Problems, Select, useUnits, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { FromMoldWorker, ToMoldWorker } from '../../workers/mold-protocol';
@@ -60,6 +61,7 @@ const USUAL: MoistureFacts = {
   fanVentsOutside: 'unknown',
   laundryDries: 'unknown',
   coldCorner: 'unknown',
+  fanRoom: 'bath',
 };
 const WALLS = [
   { value: '0.4', label: 'lined, 0.4' },
@@ -240,6 +242,15 @@ function ClimateForm({ moisture: m, onSet, readings }: ClimateFormProps) {
       <View className="flex-row flex-wrap gap-3">
         {flow('fanRatedM3h', 'Fan, as labelled', 'Empty: no fan')}
         {flow('fanMeasuredM3h', 'Fan, as measured', 'At the grille, with a bag or a vane')}
+        <View className="min-w-[10rem] flex-1">
+          <Select
+            label="The fan is for"
+            value={m.fanRoom}
+            options={FAN_ROOMS.map((value) => ({ value, label: say(value) }))}
+            onChange={(fanRoom) => onSet({ fanRoom }, 'what the fan is for')}
+            testID="fan-room"
+          />
+        </View>
         {number('fanMinPerDay', 'Fan runs', 'min/day', 15)}
       </View>
     </Panel>

@@ -135,7 +135,7 @@ function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onF
   const readings = standingReadings(surface).filter((r) => r.kind === 'moisture');
   const placed = readings.filter((r) => r.atX !== null && r.atY !== null);
   return (
-    <Panel title="Mold and moisture" aside={<StateMark state={plan.mold.value} />} testID="mold">
+    <Panel title="Mold and moisture" aside={<StateMark state={plan.mold.value} none="none recorded" />} testID="mold">
       <AnswerRow
         label={surface.moldM2 ? `${formatMeasure(measure(surface.moldM2, 'm2'), units)} of growth` : 'Growth'}
         of="mold"

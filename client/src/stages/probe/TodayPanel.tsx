@@ -60,7 +60,7 @@ export function TodayPanel({ facts, digest }: { readonly facts: JobFacts; readon
       </View>
       <Words testID="not-to-be-touched">
         {names.length === 0
-          ? 'Nothing is off limits altogether.'
+          ? 'Every surface may be worked in some way; what is ruled out stands with each.'
           : `Not to be touched: ${shown}${names.length > 3 ? ` and ${names.length - 3} more` : ''}.`}
       </Words>
       {blocked.length > 0 ? (

@@ -82,10 +82,6 @@ const Lines = ({ because }: { readonly because: readonly ReasonReport[] }) => (
   </>
 );
 
-/** A price with no trial behind every method that soaks is a guess. */
-const isGuess = (s: SurfaceReport): boolean =>
-  s.parts.some((p) => p.methods.some((m) => m.method === p.selected.value && m.proof === 'none'));
-
 function SurfacePaper({
   s,
   money,
@@ -144,7 +140,7 @@ function SurfacePaper({
           ))}
         </View>
       ))}
-      <Words look="note">{`${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}.${isGuess(s) ? ' A guess until trial squares are done.' : ' Hours from trial squares.'}`}</Words>
+      <Words look="note">{`${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`}</Words>
     </View>
   );
 }

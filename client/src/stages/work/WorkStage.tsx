@@ -27,7 +27,7 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
   return (
     <>
       <Panel title="The plan" aside={`${work.steps.length} steps`}>
-        <Words>{`${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. No trial stands behind this price: it is a guess until squares are done.`}</Words>
+        <Words>{`${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. ${say(`proof.${plan.proof}`)}`}</Words>
         <Button
           label="Print this surface"
           onPress={() => router.navigate(`/print/${facts.job.id}?surface=${surface.id}`)}

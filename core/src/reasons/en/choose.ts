@@ -191,6 +191,6 @@ export const CHOOSE = {
 
   // Minor work
   'minor.noClass': { says: 'UK rules know no minor amount: lead work is planned as lead work.' },
-  'minor.within': { says: '{disturbed} of suspect coating is disturbed here, within the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
-  'minor.over': { says: '{disturbed} of suspect coating is disturbed here, over the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
+  'minor.within': { says: 'Up to {disturbed} of suspect coating may be disturbed here, within the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
+  'minor.over': { says: 'Up to {disturbed} of suspect coating may be disturbed here, over the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
 } as const satisfies Record<string, Words>;

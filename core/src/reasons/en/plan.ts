@@ -30,6 +30,7 @@ export const PLAN = {
   'ppe.mold': { says: 'Growth is cleaned in what its class asks for: {kit}.' },
   'ppe.blast': { says: 'Grit and old coating are in the air whatever is in them: filter for soft grit, supplied air under a hood for hard.' },
   'ppe.dust': { says: 'No hazard of its own is known in it, but dust is dust: a filter mask at the least.' },
+  'ppe.vapourOnly': { says: '{respirator}, with the cartridge that holds this vapour: no lead is presumed in the air.' },
   'ppe.vapourToo': { says: 'Vapour and dust need different filters: fit both.' },
   'kit.leadClothes': { says: 'Clothes and boots that stay in the work area: lead goes home on cuffs.' },
   'kit.washHands': { says: 'Hands and face are washed before eating, drinking, smoking and leaving.' },

@@ -170,6 +170,7 @@ export const PROBE = {
   // What the site asks for, whatever the method
   'duty.pamphlet': { says: 'Lead information goes to the owner at most 60 days before the start, or by post at least seven days before.' },
   'duty.tenant': { says: 'The house is rented: the people who live there get the lead information too, and a copy of the records within 30 days.' },
+  'duty.tenantUnknown': { says: 'Nobody said whether it is rented: if it is, the people who live there get the lead information too, and a copy of the records within 30 days.' },
   'duty.assisted': { says: 'Public money is in the work: the smallest work counts from {inside} in a room, and more ways of working are forbidden.' },
   'duty.consent': { says: 'The building is listed: ask for consent before old coatings or parts come off, and keep what was agreed in writing.' },
   'duty.child': { says: 'A child under six or a pregnancy is in the household: they stay out until the cleaning is verified.' },

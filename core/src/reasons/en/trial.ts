@@ -61,7 +61,7 @@ export const TRIAL = {
   'board.rotten': { says: 'Rotten: replace it, and find where the water came in.' },
   'board.mixed': { says: 'One end sound, the other not: split it at the joint and keep the sound end.' },
   'board.look': { says: 'Count its coats, and how many of them hold.' },
-  'board.bareUnknown': { says: 'No coat left on it: rub it with a white cloth. If oil shows, no coating will hold.' },
+  'board.bareUnknown': { says: 'No coat left on it: rub it with a white cloth, or warm a spot where heat is allowed. If oil shows or wells up, no coating will hold.' },
   'board.bare': { says: 'Bare and free of oil: sand the grey off and prime it.' },
   'board.sound': { says: '{sound} sound coats of {coats}: keep them, scuff and coat.' },
   'board.loose': { says: 'None of its {coats} coats holds: take it to bare.' },

@@ -358,6 +358,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   // kits of rooms and sides
   bedroom: 'Bedroom',
   kitchen: 'Kitchen',
+  kitchenHood: 'Kitchen, a hood that vents outdoors',
   bath: 'Bathroom',
   stair: 'Stair',
   hall: 'Hall',
@@ -428,6 +429,10 @@ export const WORDS: Readonly<Record<string, string>> = {
   'bulk.asbestos': 'asbestos',
   'bulk.none': 'none',
   'bulk.unsure': 'not proven',
+  // what stands behind a price
+  'proof.trial': 'Its hours come from trial squares here.',
+  'proof.partly': 'Trial squares stand behind part of this price; the rest are usual rates.',
+  'proof.none': 'No trial stands behind this price: it is a guess until squares are done.',
   // exposure
   class1: 'presumed up to 500 µg/m³',
   class2: 'presumed up to 2,500 µg/m³',
