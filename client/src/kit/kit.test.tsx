@@ -53,7 +53,7 @@ test('an answer unfolds its reason in the job’s units, with its source', () =>
   );
   expect(screen.queryByText(/of suspect coating/)).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'why: Minor work, no' }));
-  expect(screen.getByText(/1 m² of suspect coating is disturbed here, over the 0.56 m² \(6 ft²\) of minor work/)).toBeTruthy();
+  expect(screen.getByText(/Up to 1 m² of suspect coating may be disturbed here, over the 0.56 m² \(6 ft²\) of minor work/)).toBeTruthy();
   expect(screen.getByText(/40 CFR 745.83.*Published/)).toBeTruthy();
 });
 

@@ -33,6 +33,7 @@ export interface PartChoice {
   readonly also: readonly Answer<MethodId>[];
   /** What the person chose, or else the best that is not blocked; null: everything is blocked. */
   readonly selected: Answer<MethodId | null>;
+  /** The plan has what the person chose; not so when that is blocked now. */
   readonly chosenByPerson: boolean;
 }
 
@@ -195,7 +196,7 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
     : [];
   if (!best)
     return { value: null, because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard'), ...nearestBlocks(options)] };
-  return { value: best.methodId, because: [...refused, ...everydayAnswer('choice.bestForAim', best.methodId).because] };
+  return { value: best.methodId, because: [...refused, why('choice.instead', 'trade-aim', { method: best.methodId })] };
 }
 
 /** Options in two lists, made once for each ranked list. */
@@ -222,7 +223,7 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
       helpers,
       also: alsoOn(part, helpers, sheet, ctx, selected.value !== null && methodById(selected.value).disturbs),
       selected,
-      chosenByPerson: part.methodId !== null,
+      chosenByPerson: part.methodId !== null && selected.value === part.methodId,
     };
   });
   const strokes = parts.flatMap((p) =>

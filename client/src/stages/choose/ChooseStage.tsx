@@ -73,7 +73,7 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
             );
           }}
           several={plan.choice.parts.length > 1}
-          how={surface.parts.find((p) => p.id === part.partId) ?? { grits: [], toolC: null }}
+          how={surface.parts.find((p) => p.id === part.partId) ?? { methodId: null, grits: [], toolC: null }}
           onHow={(fields, what) => dispatch(commit(facts.job.id, [set('part', part.partId, fields, surface.id)], what))}
           onAlso={(alsoIds, what) => write([set('part', part.partId, { alsoIds }, surface.id)], what)}
           added={surface.parts.find((p) => p.id === part.partId)?.alsoIds ?? []}

@@ -41,7 +41,7 @@ interface PartMethodsProps {
   readonly added: readonly MethodId[];
   readonly onAlso: (ids: MethodId[], what: string) => void;
   /** How the person means to work it: abrasives in order, what the tool is set to. */
-  readonly how: Pick<Part, 'grits' | 'toolC'>;
+  readonly how: Pick<Part, 'methodId' | 'grits' | 'toolC'>;
   readonly onHow: (how: Partial<Pick<Part, 'grits' | 'toolC'>>, what: string) => readonly Problem[];
 }
 
@@ -65,10 +65,12 @@ export function PartMethods({
   const [open, setOpen] = useState<MethodId | null>(null);
   const blocked = part.options.filter((o) => o.verdict === 'blocked' && !beside(o));
   const others = part.options.filter(beside).length;
-  const allowed = part.options.filter((o) => o.verdict !== 'blocked');
+  // What the plan has stands first; the others in their rank.
+  const inPlan = (o: MethodOption) => o.methodId === part.selected.value;
+  const allowed = part.options.filter((o) => o.verdict !== 'blocked').sort((a, b) => Number(inPlan(b)) - Number(inPlan(a)));
   const shown = all
     ? [...allowed, ...blocked]
-    : [...allowed, ...blocked.filter((o) => part.chosenByPerson && o.methodId === part.selected.value)];
+    : [...allowed, ...blocked.filter((o) => o.methodId === how.methodId || o.methodId === part.selected.value)];
   return (
     <Panel title={cap(say(part.kind))} aside={formatMeasure(measure(part.areaM2, 'm2'), units)} testID={`part-${part.kind}`}>
       {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? (
@@ -94,7 +96,7 @@ export function PartMethods({
             }}
             onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)}
             onUndo={() => onChoose(null, null, false)}
-            planned={part.selected.value === o.methodId}
+            planned={part.selected.value === o.methodId || how.methodId === o.methodId}
             how={how}
             onHow={onHow}
           />

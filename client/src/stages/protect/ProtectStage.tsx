@@ -13,8 +13,11 @@ export function ProtectStage({ plan }: StageProps) {
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
   return (
     <>
-      <Panel title={p.needed.value ? 'Lead work: contain it' : 'Ordinary care'}>
-        <AnswerRow label={p.needed.value ? 'A hazard is disturbed' : 'No hazard is disturbed'} because={p.needed.because} />
+      <Panel title={p.leadWork ? 'Lead work: contain it' : p.needed.value ? 'Asbestos is not ruled out: guard it' : 'Ordinary care'}>
+        <AnswerRow
+          label={p.leadWork ? 'A hazard is disturbed' : p.needed.value ? 'No stroke goes into it' : 'No hazard is disturbed'}
+          because={p.needed.because}
+        />
       </Panel>
       {p.sheetLaidM2.value > 0 ? (
         <Panel title="The area">

@@ -57,6 +57,15 @@ export function FilmPanel({ jobId, surface, hold }: FilmPanelProps) {
           look="note"
         >{`${cap(say(r.kind))}: ${r.value}${r.kind === 'drop' ? ' s' : ''} · ${when(r.takenAt)}${r.note ? ` · ${r.note}` : ''}`}</Words>
       ))}
+      {form ? (
+        <FilmForm key={form} jobId={jobId} surface={surface} kind={form} onDone={() => setForm(null)} />
+      ) : (
+        <View className="flex-row flex-wrap gap-2">
+          <Button label="Cross-cut" testID="record-crossCut" onPress={() => setForm('crossCut')} />
+          <Button label="Knife" onPress={() => setForm('knife')} />
+          <Button label="Drop of water" onPress={() => setForm('drop')} />
+        </View>
+      )}
       <NumberField
         label="All coats together, by gauge"
         unit={unit === 'um' ? 'µm' : unit}
@@ -77,15 +86,6 @@ export function FilmPanel({ jobId, surface, hold }: FilmPanelProps) {
         }
         testID="film-thickness"
       />
-      {form ? (
-        <FilmForm key={form} jobId={jobId} surface={surface} kind={form} onDone={() => setForm(null)} />
-      ) : (
-        <View className="flex-row flex-wrap gap-2">
-          <Button label="Cross-cut" testID="record-crossCut" onPress={() => setForm('crossCut')} />
-          <Button label="Knife" onPress={() => setForm('knife')} />
-          <Button label="Drop of water" onPress={() => setForm('drop')} />
-        </View>
-      )}
     </Panel>
   );
 }

@@ -12,7 +12,7 @@ export const CHOOSE = {
   'site.heater': { says: 'A heater beside it is in use: shut it off and let it go cold before anything wet or with vapour.' },
   'site.duct': { says: 'An air duct is beside it: shut the air off, close and cover the grille, or the dust goes through the house.' },
   'site.asthma': { says: 'Someone here has asthma: no vapour or dust while they are in the house, and air it well before they are back.' },
-  'site.others': { says: 'Other people are in the house during the work ({leadInReach} lead): nobody but the crew inside the sheet, and the way out kept clear of it.' },
+  'site.others': { says: 'Other people are in the house during the work, and lead is {leadInReach}: nobody but the crew inside the sheet, and the way out kept clear of it.' },
   'site.noPower': { says: 'There is no power on site.', lifts: 'Bring a generator, or a compressor with its own engine; or ask for power.' },
   'site.noWater': { says: 'There is no running water on site: it cannot be worked or rinsed.', lifts: 'Bring a tank with enough to flood and to wash eyes.' },
   'site.listed': { says: 'The building is listed: taking off old coatings or parts may need consent. Ask before the first stroke.' },
@@ -100,7 +100,7 @@ export const CHOOSE = {
   'lead.traceDust': { says: 'Below the lead-paint limit, yet lead is in it: the rules for the worker’s air have no lower limit for dusty work.' },
   'lead.traceDustUk': { says: 'Lead may be in it below what the lab could see: dusty work still asks for your own assessment of the air.' },
   'lead.notCertified': { says: 'Paid work that disturbs more than minor amounts of lead paint, in housing or where small children are cared for, needs a certified firm. Lead is {leadInReach}.', lifts: 'Certification, a certified partner, or a clear test.' },
-  'lead.ownHome': { says: 'The owner does it in their own home, unpaid: no certificate is asked for. What harms stays the same ({leadAnywhere} lead): wet, sheeted, children out, cleaned up. Let the certified firm do what is more than a little.' },
+  'lead.ownHome': { says: 'The owner does it in their own home, unpaid: no certificate is asked for. Lead is {leadAnywhere}, and it harms all the same: wet, sheeted, children out, cleaned up. Let the certified firm do what is more than a little.' },
   'lead.windowNeverMinor': { says: 'Taking out a window is never minor work: it needs a certified firm.', lifts: 'Certification, or a certified partner.' },
   'lead.wholePieceCounts': { says: 'A piece taken out counts with its whole painted area, and window replacement is never minor work.' },
   'lead.failingChild': { says: 'The paint is failing, lead counts as {leadAnywhere}, and a small child or a pregnancy is not ruled out: it is never simply left.', lifts: 'Treat it; or record that the client declined, told in writing, outside your scope.' },
@@ -187,6 +187,7 @@ export const CHOOSE = {
   'choice.insisted': { says: 'You kept {method} against practice: {note}. It is on record.' },
   'choice.refused': { says: '{method} was chosen, but it is blocked now, so it is not in the plan.' },
   'choice.bestForAim': { says: 'Nobody has chosen yet: {method} ranks first for your aim.' },
+  'choice.instead': { says: 'In its place {method} ranks first for your aim, until you choose.' },
   'choice.allBlocked': { says: 'Every method is blocked on this part. Stop and ask.' },
 
   // Minor work
