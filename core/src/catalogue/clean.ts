@@ -67,7 +67,8 @@ export const CLEAN = [
     dwellH: span(1, 1.5),
     vapour: true,
     leaves: ['bleach', 'water'],
-    harms: ['grain'],
+    // Bleach pits bright metal.
+    harms: ['grain', 'aluminium', 'galvanised'],
     consumables: [once('bleach', 0.12, 'L', 0.4)],
     harm: 1,
   }),

@@ -111,6 +111,15 @@ export function optionsFor(s: SurfaceSheet, part: PartSheet, ctx: SurfaceContext
   return ranked;
 }
 
+/** Helpers that the person added and that may not be used here: never left out without a word. */
+const refusedHelpers = (part: Part, helpers: readonly MethodOption[]): Reason[] =>
+  part.alsoIds.flatMap((id) => {
+    const o = helpers.find((h) => h.methodId === id);
+    if (!o || o.verdict !== 'blocked') return [];
+    return [why('also.refused', 'job-record', { method: id }, 'block', 'hazard'), ...o.because.filter((r) => r.effect === 'block')];
+  });
+
+const RUST_HELPERS: readonly MethodId[] = ['rustGel'];
 const MOLD_CLEANERS: readonly MethodId[] = ['moldWash', 'moldBiocide', 'moldBleach'];
 
 /** What the state of the surface asks for, beside what was picked. */
@@ -119,14 +128,19 @@ function alsoOn(
   helpers: readonly MethodOption[],
   s: SurfaceSheet,
   ctx: SurfaceContext,
-  disturbed: boolean,
+  main: MethodId | null,
 ): Answer<MethodId>[] {
+  const disturbed = main !== null && methodById(main).disturbs && !methodById(main).removesPiece;
   const allowed = (id: MethodId) => helpers.some((o) => o.methodId === id && o.verdict !== 'blocked');
   const out = part.alsoIds.filter(allowed).map((id) => answer(id, why('also.byPerson', 'job-record', { method: id })));
   const cleans = part.alsoIds.some((id) => methodById(id).takes.includes('mold'));
   // The firm's school where it may be used here, else another that may.
   const school = [ctx.settings.moldSchool, ...MOLD_CLEANERS].find(allowed);
   if (s.moldy && disturbed && !cleans && school) out.push(answer(school, why('also.mold', 'firm-setting', { method: school })));
+  // What takes the paint does not take the rust under it.
+  const takesRust = [main, ...part.alsoIds].some((id) => id !== null && methodById(id).takes.includes('rust'));
+  const derust = RUST_HELPERS.find(allowed);
+  if (s.rusty && disturbed && !takesRust && derust) out.push(answer(derust, why('also.rust', 'trade-rust', { method: derust })));
   return out;
 }
 
@@ -143,6 +157,8 @@ function everydayAnswer(rule: 'choice.byPerson' | 'choice.bestForAim', method: M
 
 /** Doing nothing and hiding it are always compared, but they are decisions for a person, not a default. */
 const NEVER_BY_DEFAULT: readonly MethodId[] = ['leave', 'cover'];
+/** An old piece that could be saved goes, and what may hold asbestos is sealed for good, only when a person says so. */
+const BY_PERSON_ONLY: readonly string[] = ['fit.replaceLast', 'asbestos.sealing', 'asbestos.sealingUk'];
 /** What stands in for the ordinary course where that is barred. */
 const SECOND_BEST: readonly MethodId[] = ['thickPrimer', 'encapsulate'];
 
@@ -151,9 +167,8 @@ const SECOND_BEST: readonly MethodId[] = ['thickPrimer', 'encapsulate'];
  * of the aim. Nothing is sealed, scraped or replaced by default where less will do.
  */
 function byDefault(options: readonly MethodOption[]): MethodOption | undefined {
-  // An old piece that could be saved goes only when a person says so.
   const open = options.filter(
-    (o) => o.verdict !== 'blocked' && !NEVER_BY_DEFAULT.includes(o.methodId) && !o.because.some((r) => r.rule === 'fit.replaceLast'),
+    (o) => o.verdict !== 'blocked' && !NEVER_BY_DEFAULT.includes(o.methodId) && !o.because.some((r) => BY_PERSON_ONLY.includes(r.rule)),
   );
   const usual = open.filter((o) => !SECOND_BEST.includes(o.methodId) && !methodById(o.methodId).removesPiece);
   const least = Math.min(...usual.map((o) => biteDepth(o.bite)));
@@ -221,8 +236,8 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
       areaM2: area.partM2[part.id] ?? 0,
       options: main,
       helpers,
-      also: alsoOn(part, helpers, sheet, ctx, selected.value !== null && methodById(selected.value).disturbs),
-      selected,
+      also: alsoOn(part, helpers, sheet, ctx, selected.value),
+      selected: { ...selected, because: [...selected.because, ...refusedHelpers(part, helpers)] },
       chosenByPerson: part.methodId !== null && selected.value === part.methodId,
     };
   });

@@ -35,6 +35,8 @@ const PRESENT: readonly HazardState[] = ['found', 'waiting', 'assumed', 'unknown
 const UNPROVEN: readonly HazardState[] = ['waiting', 'assumed', 'unknown'];
 /** Not when a square of its own has shown that it works here: a trial decides over a rule of thumb. */
 const noSquare: Condition = { asked: 'trial', is: ['none', 'carried', 'failed', 'harmed'] };
+/** A film that closes over what is there. */
+const seals = (m: Method): boolean => m.id === 'encapsulate' || m.id === 'thickPrimer';
 const isHotAir = (m: Method): boolean => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared;
 const is = (asked: keyof Sheet, ...values: SheetValue[]): Condition => ({ asked, is: values });
 const any = () => true;
@@ -80,7 +82,7 @@ export const RULES: readonly Rule[] = [
   rule('fit.takesSoundPaint', 'care', 'trade', 'trade-aim', any, [is('takesSound', true)]),
   rule('fit.oilSoaked', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('oilSoaked', true)]),
   rule('fit.replaceLast', 'care', 'trade', 'trade-aim', (m) => m.removesPiece, [is('oilSoaked', false), is('scrapped', false)]),
-  rule('fit.leaveSound', 'note', 'trade', 'trade-aim', (m) => m.id === 'leave', [is('failing', false)]),
+  rule('fit.leaveSound', 'note', 'trade', 'trade-aim', (m) => m.id === 'leave', [is('failing', false), is('damp', false)]),
   rule('fit.overLoose', 'block', 'trade', 'nps-pb10', (m) => m.id === 'overcoat' || m.id === 'encapsulate' || m.id === 'thickPrimer', [is('failing', true)]),
   rule('fit.damp', 'care', 'trade', 'trade-mold', any, [is('damp', true)]),
 
@@ -157,11 +159,11 @@ export const RULES: readonly Rule[] = [
   rule('asbestos.puttyIntoUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs && !m.takes.includes('putty'), [is('part', 'besideGlass'), is('asbestosPutty', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'uk')]),
   rule('asbestos.putty', 'care', 'hazard', 'trade-strip', (m) => m.disturbs || m.id === 'thickPrimer', [is('part', 'besideGlass'), is('glazed', true), is('asbestosPutty', ...PRESENT), is('meetsMaterial', false)]),
   // Sealing it is regulated work of its own; a board is screwed through it.
-  rule('asbestos.sealing', 'care', 'law', 'cfr29-1926.1101', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
-  rule('asbestos.sealingUk', 'care', 'law', 'uk-asbestos', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
+  rule('asbestos.sealing', 'care', 'law', 'cfr29-1926.1101', seals, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
+  rule('asbestos.sealingUk', 'care', 'law', 'uk-asbestos', seals, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
   // Sealed, it is still there: what the law asks for goes on after the coat.
-  rule('asbestos.stays', 'care', 'law', 'cfr29-1926.1101k', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
-  rule('asbestos.staysUk', 'care', 'law', 'uk-asbestos', (m) => m.id === 'encapsulate', [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
+  rule('asbestos.stays', 'care', 'law', 'cfr29-1926.1101k', seals, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
+  rule('asbestos.staysUk', 'care', 'law', 'uk-asbestos', seals, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
   rule('asbestos.noScrews', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestos', ...PRESENT)]),
   rule('asbestos.noScrewsBelow', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestosBelow', ...PRESENT)]),
   // At or under the limit is not none: wet methods and HEPA still bind.

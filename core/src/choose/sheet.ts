@@ -64,6 +64,8 @@ export interface SurfaceSheet {
   readonly thinBoards: boolean;
   readonly scrapped: boolean;
   readonly runs: boolean;
+  /** Iron or steel with rust that was graded. */
+  readonly rusty: boolean;
   /** So thick that another coat may pull it off. */
   readonly thickFilm: boolean;
   /** Rubs in use or can be chewed. */
@@ -257,6 +259,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     thinBoards: ctx.place !== 'bench' && (s.element === 'siding' || s.element === 'soffit') && TIMBER.includes(s.material),
     scrapped: s.scrapped,
     runs: has('runs'),
+    rusty: FERROUS.includes(s.material) && (s.rustGrade ?? 0) >= 1,
     thickFilm: s.filmUm !== null && s.filmUm >= THICK_FILM.value - 1,
     rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
     childOrPregnancy: ctx.childOrPregnancy,

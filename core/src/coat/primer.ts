@@ -137,7 +137,10 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const left = answer(leftValue, why(`left.${leftValue}`, 'trade-prime', { area: measure(primedM2, 'm2') })) as CoatingPlan['left'];
   const films = [...new Set(worked.flatMap((w) => (w.areaM2 > 0 ? filmUnder(w.method, lead) : [])))];
   const topcoatId = s.topcoat ?? usualTopcoat(s, ctx, films, endsClear(s));
-  const residues = [...new Set(choice.parts.flatMap((p) => picksOf(p).flatMap((x) => methodById(x.option.methodId).leaves)))];
+  const residues = [...new Set(choice.parts.flatMap((p) => picksOf(p).flatMap((x) => methodById(x.option.methodId).leaves)))].filter(
+    // Grain is raised and charred on wood only.
+    (r) => TIMBER.includes(s.material) || (r !== 'grain' && r !== 'char'),
+  );
   if (topcoatId === null)
     return {
       left,
@@ -187,7 +190,10 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ]),
     );
   }
-  const primer = primerFor(s, ctx, leftValue, films, topcoatId);
+  const sealed = worked.length > 0 && worked.every((w) => w.method.id === 'encapsulate' || w.method.id === 'thickPrimer');
+  const primer: Answer<PrimerId> = sealed
+    ? answer('none', why('prime.overSealer', 'trade-prime'))
+    : primerFor(s, ctx, leftValue, films, topcoatId);
   if (primer.value !== 'none') {
     const first = worked.some((w) => w.method.caustic) ? [why('prime.afterAlkali', 'trade-prime', {}, 'care')] : [];
     const data = PRIMERS_DATA[primer.value];

@@ -97,7 +97,7 @@ export const SOURCES = {
   'trade-putty': { kind: 'trade', title: 'Common practice', at: 'putty along the sight line, panes labelled', where: 'any' },
   'trade-rust': { kind: 'trade', title: 'Common practice', at: 'machine, then hand, then wipe; acid gel 15 to 20 minutes', where: 'any' },
   'trade-board': { kind: 'trade', title: 'Common practice', at: 'piece by piece: replace, keep, split at the joint', where: 'any' },
-  'trade-heat': { kind: 'trade', title: 'Common practice', at: 'infrared stays below 1000 F so that lead does not fume; glass, veneer and thin boards', where: 'any' },
+  'trade-heat': { kind: 'trade', title: 'Common practice', at: 'infrared stays below 1000 F: far less lead fume, not none; glass, veneer and thin boards', where: 'any' },
   'trade-scrape': { kind: 'trade', title: 'Common practice', at: 'scrape until an edge has held two passes from two angles; wet, not dry', where: 'any' },
   'trade-sand': { kind: 'trade', title: 'Common practice', at: 'scuff for paint 220-320, never coarser than 220; bare for stain 36, then 60, rails to 100', where: 'any' },
   'trade-strip': { kind: 'trade', title: 'Common practice', at: 'strippers: dwell, cover, residue; turned parts before flats', where: 'any' },

@@ -1,5 +1,5 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
-import { TIMBER, type ElementId, type MethodId, type Surface } from '../facts';
+import { METAL, TIMBER, type ElementId, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { effortOn, isMains, picksOf, reactions, type Choice, type Range, type Stroke } from '../choose';
@@ -130,6 +130,14 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], gate: GateMaker)
   return [...out.values()];
 }
 
+/** A meter for wood, a taped sheet for what is mineral; metal is wiped and is ready in an hour. Common practice. */
+const dryProof = (timber: boolean, metal: boolean): Reason =>
+  metal
+    ? why('gate.metalDry', 'trade-interval')
+    : timber
+      ? why('gate.moisture', 'mem-moisture', { limit: measure(15, '%') })
+      : why('gate.moistureMineral', 'mem-moisture');
+
 const cleanProof = (residue: Residue): Reason =>
   residue === 'alkali' || residue === 'acid' ? why('gate.alkaliGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue });
 
@@ -222,8 +230,11 @@ function blades(s: Surface): Reason[] {
 }
 
 /** How it is proved that what stays holds: not by a cut into a suspect, and through a thick film not by a cross-cut. */
-function adhesionCheck(s: Surface, suspect: boolean): Reason {
-  if (suspect) return why('gate.adhesionNoCut', 'trade-scrape');
+function adhesionCheck(s: Surface, { asbestos }: SurfaceContext, coating: CoatingPlan): Reason {
+  // Tape takes what is loose with it.
+  if (isPresent(asbestos.coat.value)) return why('gate.adhesionLook', 'trade-sample');
+  if (isPresent(asbestos.overall.value)) return why('gate.adhesionNoCut', 'trade-scrape');
+  if (coating.left.value === 'bare') return why('gate.adhesionBare', 'trade-prime');
   const film = s.filmUm;
   return film !== null && film > CROSS_CUT_TO_UM
     ? why('gate.adhesionThick', 'astm-d3359', { film: [measure(film, 'um'), measure(CROSS_CUT_TO_UM, 'um')] })
@@ -351,6 +362,7 @@ export function workPlan(input: Inputs): WorkPlan {
     });
   }
   const timber = TIMBER.includes(s.material);
+  const metal = METAL.includes(s.material);
   const suspect = isPresent(ctx.asbestos.overall.value);
   const wetting = disturbing.some((m) => m.wet);
   // What is sealed in damp stays damp.
@@ -360,10 +372,8 @@ export function workPlan(input: Inputs): WorkPlan {
       id: 'dry',
       kind: 'dry',
       title: why('step.dry', 'trade-interval', {}),
-      waitH: deep ? hours(48, 168) : hours(4, 24),
-      gates: timber
-        ? [gate('moisture', 'dry', why('gate.moisture', 'mem-moisture', { limit: measure(15, '%') }))]
-        : [gate('moisture', 'dry', why('gate.moistureMineral', 'mem-moisture'))],
+      waitH: metal ? hours(1, 2) : deep ? hours(48, 168) : hours(4, 24),
+      gates: [gate('moisture', 'dry', dryProof(timber, metal))],
     });
   }
   step({
@@ -371,18 +381,21 @@ export function workPlan(input: Inputs): WorkPlan {
     kind: 'check',
     title: why('step.check', 'trade-prime', {}),
     handsOnH: hours(0.1, 0.25),
-    gates: [gate('adhesion', 'remove', adhesionCheck(s, suspect))],
+    gates: [gate('adhesion', 'remove', adhesionCheck(s, ctx, coating))],
   });
-  step({
-    id: 'repair',
-    kind: 'repair',
-    title: why('step.repair', 'trade-prime', {}),
-    handsOnH: hours(areaM2 / 20, areaM2 / 6),
-    because: [
-      ...(s.conditions.includes('openJoints') ? [why('repair.joints', 'trade-prime')] : []),
-      ...(suspect ? [why('repair.suspect', ctx.rulebook.sources.asbestosWork, {}, 'care', 'hazard')] : []),
-    ],
-  });
+  const glazed = s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
+  // Whole metal has nothing to fill.
+  if (!metal || glazed || s.conditions.includes('openJoints'))
+    step({
+      id: 'repair',
+      kind: 'repair',
+      title: why(glazed ? 'step.repair' : 'step.repairPlain', 'trade-prime', {}),
+      handsOnH: hours(areaM2 / 20, areaM2 / 6),
+      because: [
+        ...(s.conditions.includes('openJoints') ? [why('repair.joints', 'trade-prime')] : []),
+        ...(suspect ? [why('repair.suspect', ctx.rulebook.sources.asbestosWork, {}, 'care', 'hazard')] : []),
+      ],
+    });
 
   if (coating.refused.length > 0)
     step({
