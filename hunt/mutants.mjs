@@ -117,7 +117,7 @@ export const MUTANTS = [
   [
     'the plan cuts a suspect to see whether it holds',
     'work/steps.ts',
-    "if (suspect) return why('gate.adhesionNoCut', 'trade-scrape');",
+    "if (isPresent(asbestos.overall.value)) return why('gate.adhesionNoCut', 'trade-scrape');",
     '',
   ],
   ['a notch into a suspect', 'probe/lead.ts', '!isPresent(state)) return next;', 'true) return next;'],
@@ -147,9 +147,30 @@ export const MUTANTS = [
   ['no certificate is asked for', 'choose/rules.ts', "rule('lead.notCertified', 'block', 'law'", "rule('lead.notCertified', 'care', 'law'"],
   [
     'a tenant’s home is the owner’s',
-    'pipeline.ts',
+    'walk/paid.ts',
     "job.worker === 'firm' || job.tenure !== 'ownerOccupied' ||",
     "job.worker === 'firm' ||",
+  ],
+  [
+    'presumed asbestos seals itself',
+    'choose/choose.ts',
+    "['fit.replaceLast', 'asbestos.sealing', 'asbestos.sealingUk']",
+    "['fit.replaceLast']",
+  ],
+  ['rust stays under the paint', 'choose/choose.ts', 'if (s.rusty && disturbed', 'if (false && disturbed'],
+  [
+    'the meter is not read',
+    'probe/mold-on.ts',
+    "['wet', 'decay'].includes(judgeMoisture(r, s.material).value));\n}\n\n/** Water",
+    'false);\n}\n\n/** Water',
+  ],
+  ['a refused helper vanishes', 'choose/choose.ts', '...refusedHelpers(part, helpers)', ''],
+  ['a taped sheet on metal', 'work/steps.ts', 'metal\n    ? why', 'false\n    ? why'],
+  [
+    'tape on suspect texture',
+    'work/steps.ts',
+    "if (isPresent(asbestos.coat.value)) return why('gate.adhesionLook'",
+    "if (false) return why('gate.adhesionLook'",
   ],
   ['the options forget the tool', 'choose/choose.ts', '${part.toolC}|', ''],
   [
@@ -160,7 +181,12 @@ export const MUTANTS = [
   ],
   ['guarded is called lead', 'protect/protect.ts', 'leadWork: lead,', 'leadWork: guarded,'],
   // Choice, coats, words
-  ['replacing picks itself', 'choose/choose.ts', "!o.because.some((r) => r.rule === 'fit.replaceLast')", 'true'],
+  [
+    'replacing picks itself',
+    'choose/choose.ts',
+    "['fit.replaceLast', 'asbestos.sealing', 'asbestos.sealingUk']",
+    "['asbestos.sealing', 'asbestos.sealingUk']",
+  ],
   [
     'what is unknown needs no dress',
     'protect/protect.ts',

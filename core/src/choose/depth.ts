@@ -5,7 +5,7 @@ import { isPresent, type LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
 import { measure } from '../units/units';
 import { ELEMENTS, failsByDegree } from '../walk';
-import { wantsBare, type Hold } from '../trial';
+import { endsClear, wantsBare, type Hold } from '../trial';
 import { FERROUS } from '../catalogue/method';
 import type { Bite } from '../catalogue';
 
@@ -14,15 +14,15 @@ export const CLEAR_FILMS: readonly Binder[] = ['shellac', 'lacquer', 'polyuretha
 /** From these degrees on the build-up itself has failed: class III of NPS Preservation Brief 10. Which degree that is: common practice. */
 const FAILED_THROUGH = { crackGrade: 4, flakeGrade: 5, blisterGrade: 5 } as const satisfies Partial<Record<GradeId, number>>;
 /** Rust through the film, ISO 4628-3: spots are worked to a sound edge, a face that is rust goes to metal. Common practice. */
-const RUST_SPOTS = 1;
-const RUST_FACE = 4;
+export const RUST_SPOTS = 1;
+export const RUST_FACE = 4;
 
 export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture, hold: Hold): Answer<Bite> {
   const element = ELEMENTS[s.element];
   const rubs = element.friction || s.conditions.includes('rubbing');
   const filmsClear = lead.coats.length > 0 && lead.coats.every((c) => CLEAR_FILMS.includes(c.coat.binder));
   if (s.aim === 'bareClear' || (wantsBare(s) && lead.coats.length > 0 && !filmsClear))
-    return answer('bare', why('depth.clearNeedsBare', 'trade-aim'));
+    return answer('bare', why(endsClear(s) ? 'depth.clearNeedsBare' : 'depth.bareWanted', 'trade-aim'));
   if ((rubs || element.chewable) && isPresent(lead.overall.value) && ctx.childOrPregnancy !== 'no') {
     return answer(
       'bare',

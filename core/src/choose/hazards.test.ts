@@ -217,7 +217,7 @@ test('where only replacing is open, nobody has chosen it: the plan asks, and say
 // CDC and labels on bleach; the rest common practice: rinse, proof and drying stand between what reacts.
 test.each([
   ['bleach, then acid', ['moldBleach', 'rustGel'], 'mildSteel', 'clean.bleach'],
-  ['alcohol, then bleach', ['washDegrease', 'moldBleach'], 'mildSteel', 'clean.solvent'],
+  ['alcohol, then bleach', ['washDegrease', 'moldBleach'], 'mildSteel', 'clean.alcohol'],
   ['solvent, then a power tool', ['solventGel', 'hepaSand'], 'mildSteel', 'clean.solvent'],
   ['caustic, then acid', ['causticReady', 'rustGel'], 'mildSteel', 'clean.alkali'],
 ] as const)('%s: never without a rinse, its proof and drying', (_what, [first, then], material, gate) => {
@@ -256,4 +256,83 @@ test('no check of the plan cuts into a suspect, and no notch is asked for', () =
   const gates = plan.work.steps.flatMap((x) => x.gates.map((g) => g.because.rule));
   expect(gates).toContain('gate.adhesionNoCut');
   expect(gates).not.toContain('gate.adhesion');
+});
+
+// 29 CFR 1926.1101; CAR 2012: to seal what may hold asbestos is regulated work, and a person's decision.
+test.each([
+  ['us', { element: 'pipeLagging' }],
+  ['uk', { element: 'pipeLagging' }],
+  ['us', { element: 'ceiling', material: 'aluminium', layers: [aLayer(0, { binder: 'textured' })] }],
+] as const)('what may hold asbestos is left by default, and never sealed (%s)', (rulebook, over) => {
+  const s = aSurface({ ...(over as Partial<Surface>), parts: [part('flat')] });
+  const plan = planOf(s, { job: { rulebook } });
+  expect(plan.choice.parts[0]!.selected.value).toBe('leave');
+  for (const id of ['thickPrimer', 'encapsulate'] as const) {
+    const o = plan.choice.parts[0]!.options.find((x) => x.methodId === id)!;
+    expect([o.verdict, rulesOf(o.because).some((r) => r.startsWith('asbestos.sealing'))]).toEqual(['care', true]);
+  }
+  const sealed = planOf({ ...s, parts: [part('flat', 'thickPrimer')] }, { job: { rulebook } });
+  const said = sealed.work.steps.flatMap((st) => [st.title, ...st.because, ...st.gates.map((g) => g.because)]);
+  // Nothing is scuffed, cut or taped on it, by any step of the plan.
+  expect(rulesOf(said)).toEqual(expect.arrayContaining(['gate.adhesionLook']));
+  expect(rulesOf(said).filter((r) => /overHardFilm|adhesionNoCut|gate.adhesion$|scuffGrit/.test(r))).toEqual([]);
+});
+
+describe('steps that make sense on what they stand on', () => {
+  const rustless: Partial<Surface> = { element: 'ironRailing', material: 'mildSteel', readings: [clear], yearMade: 2005 };
+  const rulesIn = (s: Surface, setup: Setup = {}) =>
+    planOf(s, setup).work.steps.flatMap((st) => rulesOf([st.title, ...st.because, ...st.gates.map((g) => g.because)]));
+  // Common practice: metal wiped dry is ready in an hour; grain rises on wood only; there is no putty without glass.
+  test('metal is wiped dry and not taped with a sheet; it has no grain, and nothing to re-putty', () => {
+    const said = rulesIn(aSurface({ ...rustless, aim: 'bareClear', topcoat: 'metalEnamel', parts: [part('flat', 'wetScrapeBare')] }));
+    expect(said).toEqual(expect.arrayContaining(['gate.metalDry', 'gate.adhesionBare']));
+    expect(
+      said.filter((r) => ['rinse.grain', 'gate.moistureMineral', 'step.repair', 'step.repairPlain', 'gate.adhesion'].includes(r)),
+    ).toEqual([]);
+    expect(rulesIn(aSurface({ element: 'casementSash', readings: [clear] }))).toContain('step.repair');
+  });
+  // ISO 4628-3: degree 4 is 8 % and more; spots are worked one by one. Common practice for the gel.
+  test.each([
+    [0, false, false],
+    [1, true, false],
+    [3, true, false],
+    [4, false, true],
+  ] as const)('rust of degree %d: spot by spot %s, gel over the face %s', (rustGrade, spots, face) => {
+    const s = aSurface({ ...rustless, rustGrade, parts: [part('flat', 'wetScrapeBare')], aim: 'bareClear', topcoat: 'metalEnamel' });
+    const plan = planOf(s);
+    expect(rulesIn(s).includes('order.rustSpots')).toBe(spots);
+    expect(plan.choice.parts[0]!.also.map((a) => a.value)).toEqual(face ? ['rustGel'] : []);
+  });
+  test('a helper that may not be used is told, with its reason, and not left out in silence', () => {
+    const s = aSurface({
+      element: 'gutter',
+      material: 'galvanised',
+      readings: [clear],
+      parts: [part('flat', 'wetScrapeLoose', ['rustGel'])],
+    });
+    const { also, selected } = planOf(s).choice.parts[0]!;
+    expect(also).toEqual([]);
+    expect(rulesOf(selected.because)).toEqual(expect.arrayContaining(['also.refused', 'fit.material']));
+  });
+  test('down to bare there is no older coat to break into; what the person wants bare is not called a clear finish', () => {
+    const bare = aSurface({ aim: 'bareClear', topcoat: 'alkydGloss', parts: [part('flat', 'wetScrapeBare')] });
+    expect(rulesIn(bare)).not.toContain('order.breakThrough');
+    expect(rulesOf(planOf(bare).choice.required.because)).toEqual(['depth.bareWanted']);
+    const loose = aSurface({ layers: [aLayer(0, { soundness: 'failing' }), aLayer(1)], parts: [part('flat', 'wetScrapeLoose')] });
+    expect(rulesIn(loose)).toContain('order.breakThrough');
+  });
+});
+
+// BS 8201, MPI, from memory: plaster is dry at 1 % on the gypsum scale. The last reading counts.
+test.each([
+  [[3], true],
+  [[3, 0.5], false],
+  [[0.5, 3], true],
+] as const)('plaster read at %j %% one after the other: damp %s', (values, damp) => {
+  const readings = values.map((value, i) =>
+    aReading({ id: `m-${i}`, kind: 'moisture', value, unit: '%gypsum', takenAt: `2026-05-0${i + 1}T10:00:00.000Z` }),
+  );
+  const plan = planOf(aSurface({ element: 'wall', material: 'gypsumPlaster', yearMade: 2005, readings }));
+  expect(rulesOf(plan.coating.refused).includes('coat.filmOverDamp')).toBe(damp);
+  expect(plan.work.steps.flatMap((st) => st.gates.map((g) => g.id)).includes('cause-cured')).toBe(damp);
 });

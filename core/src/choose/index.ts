@@ -1,4 +1,4 @@
-export { CLEAR_FILMS } from './depth';
+export { CLEAR_FILMS, RUST_FACE, RUST_SPOTS } from './depth';
 export { isMains, reactions } from './reacts';
 export { RULES, type Rule } from './rules';
 export {

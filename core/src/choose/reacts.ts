@@ -40,7 +40,7 @@ const RINSED_AS: Readonly<Record<Agent, Residue>> = {
   bleach: 'bleach',
   acid: 'acid',
   alkali: 'alkali',
-  alcohol: 'solvent',
+  alcohol: 'alcohol',
   solvent: 'solvent',
   spark: 'dust',
 };

@@ -14,6 +14,8 @@ import {
 import type { SurfaceContext } from '../context';
 import {
   holdsSilica,
+  isDamp,
+  readsWet,
   isPresent,
   lastFaceC,
   leadDepths,
@@ -25,6 +27,7 @@ import {
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
+import { RUST_FACE } from './depth';
 import { FERROUS } from '../catalogue/method';
 import { biteDepth, METHODS, type Bite, type Method, type Takes } from '../catalogue';
 
@@ -64,7 +67,7 @@ export interface SurfaceSheet {
   readonly thinBoards: boolean;
   readonly scrapped: boolean;
   readonly runs: boolean;
-  /** Iron or steel with rust that was graded. */
+  /** Iron or steel of which the face is rust; spots are worked one by one. */
   readonly rusty: boolean;
   /** So thick that another coat may pull it off. */
   readonly thickFilm: boolean;
@@ -254,12 +257,12 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery') || failsByDegree(s).length > 0,
     anySound: soundness.includes('sound'),
     oilSoaked: has('oilSoaked'),
-    damp: has('wet') || has('moldy') || (s.moldM2 ?? 0) > 0,
-    wet: has('wet'),
+    damp: isDamp(s),
+    wet: has('wet') || readsWet(s),
     thinBoards: ctx.place !== 'bench' && (s.element === 'siding' || s.element === 'soffit') && TIMBER.includes(s.material),
     scrapped: s.scrapped,
     runs: has('runs'),
-    rusty: FERROUS.includes(s.material) && (s.rustGrade ?? 0) >= 1,
+    rusty: FERROUS.includes(s.material) && (s.rustGrade ?? 0) >= RUST_FACE,
     thickFilm: s.filmUm !== null && s.filmUm >= THICK_FILM.value - 1,
     rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
     childOrPregnancy: ctx.childOrPregnancy,

@@ -6,7 +6,7 @@ import { FERROUS } from '../catalogue/method';
 import { CLEAR_FILMS } from '../choose';
 import { MASONRY, METAL, PLASTER, TIMBER, type Binder, type Material, type Surface, type TopcoatId } from '../facts';
 import type { SurfaceContext } from '../context';
-import { lastFaceC } from '../probe';
+import { lastFaceC, readsWet } from '../probe';
 import { why, type Reason } from '../reasons';
 import { measure } from '../units/units';
 import { TOPCOATS_DATA } from './products';
@@ -76,7 +76,8 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
   if (s.material === 'galvanised' && bare && data.base === 'solvent') out.push(refuse('coat.alkydOnZinc', 'trade-prime', facts));
   if (s.element === 'heater' && !BEARS_HEAT.includes(topcoat)) out.push(refuse('coat.heater', 'trade-prime', facts));
   if (s.material === 'limePlaster' && TIGHT.includes(topcoat)) out.push(refuse('coat.tightOnLime', 'trade-prime', facts));
-  else if (mineral && s.conditions.includes('wet') && data.base !== 'mineral') out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
+  else if (mineral && (s.conditions.includes('wet') || readsWet(s)) && data.base !== 'mineral')
+    out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
   // Looked at piece by piece, the soaked ones are replaced and the others coated.
   const boards = s.boards.some((b) => b.removedAt === null);
   if (s.conditions.includes('oilSoaked') && !renewed)

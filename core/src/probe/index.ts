@@ -20,7 +20,7 @@ export { isLeadReading, saysSomething, standingOf, standingReadings } from './st
 export { holdsSilica, silicaOn } from './silica';
 export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBook } from './xrf';
 export { correctedWoodMoisture, judgeMoisture, type MoistureVerdict } from './moisture';
-export { moldOn } from './mold-on';
+export { isDamp, moldOn, readsWet } from './mold-on';
 export { draw, seeded } from './seeded';
 export { nextNumber, sameNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
 export { DEPTHS, touchToday, type Depth, type Touch, type TouchToday } from './touch';

@@ -19,3 +19,14 @@ export function moldOn(s: Surface, { sources: { mold: source } }: Rulebook, befo
     return answer<HazardState>('assumed', why('mold.foundBefore', 'job-record', {}));
   return answer<HazardState>('notFound', why('mold.none', 'job-record', {}));
 }
+
+/** What the meter said last: wet, or at risk of rot. Of readings of one moment the wettest counts. */
+export function readsWet(s: Surface): boolean {
+  const all = standingReadings(s).filter((r) => r.kind === 'moisture' && r.value !== null);
+  const last = all.reduce<string>((t, r) => (r.takenAt > t ? r.takenAt : t), '');
+  return all.some((r) => r.takenAt === last && ['wet', 'decay'].includes(judgeMoisture(r, s.material).value));
+}
+
+/** Water or growth was seen on it, or the meter says so: the cause comes first, and no film goes on. */
+export const isDamp = (s: Surface): boolean =>
+  s.conditions.includes('wet') || s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0 || readsWet(s);

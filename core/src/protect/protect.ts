@@ -192,6 +192,7 @@ function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
 function kitFor(
   methods: readonly Method[],
   guarded: boolean,
+  lead: boolean,
   { rulebook: { sources, id }, moldKit, settings, asbestos }: SurfaceContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
@@ -199,8 +200,9 @@ function kitFor(
   const any = (f: (m: Method) => boolean) => methods.some(f);
   if (methods.length === 0) return out;
   if (guarded) {
-    add('coverall', why('kit.leadClothes', sources.clothing));
-    add('bootCovers', why('kit.leadClothes', sources.clothing));
+    const clothes = lead ? why('kit.leadClothes', sources.clothing) : why('kit.guardClothes', sources.asbestosWork);
+    add('coverall', clothes);
+    add('bootCovers', clothes);
     add('washStation', why('kit.washHands', sources.clothing));
     if (id === 'us') add('hepaVacuum', why('kit.hepa', sources.cleaning));
     else if (isPresent(asbestos.overall.value)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
@@ -303,7 +305,7 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
     exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
     respirator: respiratorFor(exposureClass, vapour, ctx, methods),
     cartridges,
-    kit: kitFor(methods, guarded, ctx),
+    kit: kitFor(methods, guarded, lead, ctx),
     bags: answer(
       bagCount,
       why('protect.bags', guarded ? rulebook.sources.waste : 'trade-contain', {

@@ -2,10 +2,11 @@
 import { METAL, TIMBER, type ElementId, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../context';
 import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
-import { effortOn, isMains, picksOf, reactions, type Choice, type Range, type Stroke } from '../choose';
+import { FERROUS } from '../catalogue/method';
+import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
 import { baseOf, type CoatingPlan } from '../coat';
 import type { LeadPicture } from '../probe';
-import { isPresent } from '../probe';
+import { isDamp, isPresent } from '../probe';
 import type { Protection } from '../protect';
 import { why, type Reason } from '../reasons';
 import { CROSS_CUT_TO_UM } from '../trial';
@@ -177,7 +178,10 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
     const toolC = s.parts.find((p) => p.id === x.partId)?.toolC ?? null;
     if (m.heatC !== null && m.heatC > 150 && toolC !== null)
       because.push(why('order.toolSet', 'job-record', { tool: measure(toolC, 'C') }));
-    if (pick.main && isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
+    // What goes down to the material has no older coat to break into.
+    if (pick.main && m.bite !== 'bare' && isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
+    if (pick.main && FERROUS.includes(s.material) && isSpotted(s) && !m.takes.includes('rust'))
+      because.push(why('order.rustSpots', 'trade-rust', {}, 'care'));
     const together = soaking === x.methodId && effort.dwellHours !== null;
     soaking = x.methodId;
     if (together) because.push(why('order.soaksTogether', 'trade-round'));
@@ -210,6 +214,9 @@ function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
     ];
   });
 }
+
+/** Rust in spots, ISO 4628-3: less than a face of it. */
+const isSpotted = (s: Surface): boolean => (s.rustGrade ?? 0) >= RUST_SPOTS && (s.rustGrade ?? 0) < RUST_FACE;
 
 /** The abrasives that the person planned; where nobody did, what is usual. */
 function gritWords(m: Method, s: Surface, partId: string): Reason[] {
@@ -254,6 +261,7 @@ const RINSE_WORDS = {
   grit: 'rinse.grit',
   char: 'rinse.char',
   bleach: 'rinse.bleach',
+  alcohol: 'rinse.alcohol',
 } as const;
 
 /** A waxed cloth before solvent paint is a school; before waterborne paint it is a mistake. */
@@ -302,7 +310,7 @@ export function workPlan(input: Inputs): WorkPlan {
     return { steps, handsOnH: NOTHING, waitH: NOTHING, standsAt: 'leave' };
   }
 
-  const damp = s.conditions.includes('wet') || s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
+  const damp = isDamp(s);
   const dampGates = damp ? [gate('cause-cured', 'prepare', why('gate.causeCured', 'trade-mold'))] : [];
   step({
     id: 'prepare',
@@ -330,7 +338,11 @@ export function workPlan(input: Inputs): WorkPlan {
       ],
       because: [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because, ...goesAnyway(ctx)],
       gates: [
-        gate('containment-up', 'protect', why('gate.containmentUp', ctx.rulebook.sheetBeyond.inside.source)),
+        gate(
+          'containment-up',
+          'protect',
+          why(protection.leadWork ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', ctx.rulebook.sheetBeyond.inside.source),
+        ),
         gate('kit-on', 'protect', why('gate.kitOn', ctx.rulebook.respiratorSource)),
         ...(ctx.place === 'outside' ? [windGate] : []),
       ],

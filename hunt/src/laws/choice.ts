@@ -5,6 +5,7 @@ import type { Reason } from '../../../core/src/reasons';
 import { RULEBOOKS } from '../../../core/src/rulebook';
 import { RULE_WORDS, remedy, sentence, SOURCES } from '../../../core/src/words';
 import { coatsOf, DOES, meets } from '../oracle/methods';
+import type { SurfacePlan } from '../../../core/src/surface-plan';
 import type { Run } from '../run';
 import type { Law } from './law';
 
@@ -53,6 +54,69 @@ function coatBreaches(s: Surface, run: Run): string[] {
   const film = coatsOf(s)[0];
   add(keeps && film !== null && film !== undefined && refusedBy(film.binder, top), `over ${film?.binder ?? ''}`);
   return out;
+}
+
+const METALS = ['mildSteel', 'castIron', 'galvanised', 'aluminium'];
+const WOODS = ['softwood', 'tanninWood', 'oilyWood', 'plywood'];
+const said = (plan: SurfacePlan): ReadonlySet<string> =>
+  new Set(plan.work.steps.flatMap((st) => [st.title, ...st.because, ...st.gates.map((g) => g.because)].map((r) => r.rule)));
+
+/** ISO 4628-3: degree 4 is 8 % and more of the face. */
+function rustLeft(s: Surface, plan: SurfacePlan): string[] {
+  if (!['mildSteel', 'castIron'].includes(s.material) || (s.rustGrade ?? 0) < 4) return [];
+  return plan.choice.parts.flatMap((p) => {
+    const id = p.selected.value;
+    if (id === null || !['skin', 'loose', 'bare'].includes(DOES[id].to) || p.areaM2 <= 0) return [];
+    const has = [id, ...p.also.map((a) => a.value)].some((x) => DOES[x].rust || DOES[x].blast);
+    const can = p.helpers.some((o) => o.methodId === 'rustGel' && o.verdict !== 'blocked');
+    return has || !can ? [] : [`${s.name}, ${p.kind}: a face of rust, and nothing takes it`];
+  });
+}
+
+/** MPI, BS 8201: gypsum scale 1 %, relative scale 12, 80 % at the face; plaster and masonry only, where no gate of its own stands for wood. */
+function filmOverWet(s: Surface, plan: SurfacePlan): string[] {
+  if (METALS.includes(s.material) || WOODS.includes(s.material) || s.readings.some((r) => r.supersedesId !== null)) return [];
+  const plaster = ['limePlaster', 'gypsumPlaster', 'board'].includes(s.material);
+  const all = s.readings.filter((r) => r.kind === 'moisture' && r.value !== null);
+  const last = all.reduce((t, r) => (r.takenAt > t ? r.takenAt : t), '');
+  const wet = all.some(
+    (r) =>
+      r.takenAt === last &&
+      ((r.unit === '%gypsum' && plaster && r.value! > 1) || (r.unit === '%rel' && r.value! > 12) || (r.unit === '%RH' && r.value! >= 80)),
+  );
+  const top = plan.coating.lines.find((l) => l.use === 'topcoat')?.product;
+  return wet && top !== undefined && top !== 'limewash' ? [`${s.name}: ${top} on what was read wet`] : [];
+}
+
+function silentlyDropped(s: Surface, plan: SurfacePlan): string[] {
+  return s.parts.flatMap((part) => {
+    const p = plan.choice.parts.find((x) => x.partId === part.id);
+    if (part.removedAt !== null || !p) return [];
+    const told = p.selected.because.flatMap((r) => r.weighed).map((w) => w.found);
+    return part.alsoIds
+      .filter((id) => p.helpers.some((o) => o.methodId === id) && !p.also.some((a) => a.value === id) && !told.includes(id))
+      .map((id) => `${s.name}, ${p.kind}: ${id} was added and is not in the plan, without a word`);
+  });
+}
+
+function senseless(s: Surface, plan: SurfacePlan | undefined): string[] {
+  if (!plan) return [];
+  const rules = said(plan);
+  const glass = s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
+  const wrong: readonly (readonly [boolean, string])[] = [
+    [METALS.includes(s.material) && rules.has('gate.moistureMineral'), 'a taped sheet on metal'],
+    [
+      !WOODS.includes(s.material) && (rules.has('rinse.grain') || rules.has('rinse.char')),
+      'raised or charred grain where there is no wood',
+    ],
+    [!glass && rules.has('step.repair'), 'putty where there is no glass'],
+    [plan.coating.left.value === 'bare' && rules.has('gate.adhesion'), 'a cross-cut on what is bare'],
+    [
+      plan.asbestos.coat.value !== 'notFound' && (rules.has('gate.adhesionNoCut') || rules.has('prime.overHardFilm')),
+      'tape or a scuff on what may hold asbestos',
+    ],
+  ];
+  return wrong.flatMap(([is, what]) => (is ? [`${s.name}: ${what}`] : []));
 }
 
 /** Harm that no coat mends, at the product or another: no plan goes out with that method. */
@@ -115,6 +179,8 @@ export const CHOICE_LAWS: readonly Law[] = [
           if (p.chosenByPerson || id === null) return [];
           const can = p.options.filter((o) => o.verdict !== 'blocked').map((o) => o.methodId);
           if (id === 'cover') return [`${s.name}: covered by default`];
+          if ((id === 'encapsulate' || id === 'thickPrimer') && plan.asbestos.coat.value !== 'notFound')
+            return [`${s.name}: ${id} over asbestos ${plan.asbestos.coat.value} by default`];
           const rubs = run.facts.job.childUnder6 !== 'no' || run.facts.job.pregnancy !== 'no';
           if (isSoundAndPlain(s) && !rubs && can.includes('overcoat') && id !== 'overcoat')
             return [`${s.name}: ${id} by default on sound paint`];
@@ -143,6 +209,21 @@ export const CHOICE_LAWS: readonly Law[] = [
           )
           .map((q) => `${s.name}: the plan goes out with ${q.methodId}, which ${q.harms.join()} a square`);
       }),
+  },
+  {
+    id: 'C4',
+    says: 'a face of rust is derusted, a film never goes on what was last read wet, a helper that is refused is told',
+    check: (run) =>
+      run.facts.surfaces.flatMap((s) => {
+        const plan = run.plans.get(s.id);
+        if (!plan || plan.work.standsAt === 'ask') return [];
+        return [...rustLeft(s, plan), ...filmOverWet(s, plan), ...silentlyDropped(s, plan)];
+      }),
+  },
+  {
+    id: 'O8',
+    says: 'no step that makes no sense on what it stands on',
+    check: (run) => run.facts.surfaces.flatMap((s) => senseless(s, run.plans.get(s.id))),
   },
   { id: 'C3', says: 'every coat fits what it lies on', check: (run) => run.facts.surfaces.flatMap((s) => coatBreaches(s, run)) },
   {

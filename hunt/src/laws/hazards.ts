@@ -97,7 +97,9 @@ export const HAZARDS_LAWS: readonly Law[] = [
         const plan = plans.get(s.id);
         if (!plan) return [];
         const { coat, below } = plan.asbestos;
-        const cut = plan.work.steps.flatMap((st) => st.gates).find((g) => g.id === 'adhesion' && g.because.rule !== 'gate.adhesionNoCut');
+        const cut = plan.work.steps
+          .flatMap((st) => st.gates)
+          .find((g) => g.id === 'adhesion' && ['gate.adhesion', 'gate.adhesionThick'].includes(g.because.rule));
         const notch =
           ['notchAllCoats', 'notchForDepth', 'labAllCoats'].includes(plan.lead.next.value) && plan.lead.overall.value !== 'found';
         return [

@@ -19,7 +19,7 @@ export const CHOOSE = {
   'site.height': { says: 'Worked above head height: a caustic or a hot tool falls on whoever stands below. Scaffold, not a ladder.' },
   'asbestos.noDisturbing': { says: 'Asbestos is not ruled out ({asbestos}): nothing may scrape, wet, sand or strip this coating. Leave it, seal it, cover it, or call a licensed remover.', lifts: 'Samples of every layer, all negative.' },
   'asbestos.noDisturbingUk': { says: 'Asbestos is not ruled out ({asbestos}): nothing may disturb this coating. Leave it, seal it, cover it, or call a licensed contractor.', lifts: 'Samples through the depth, none with asbestos.' },
-  'asbestos.putty': { says: 'The putty below may hold asbestos ({asbestosPutty}). Stay in the paint: stop where putty shows.' },
+  'asbestos.putty': { says: 'Asbestos in the putty below is {asbestosPutty}. Stay in the paint: stop where putty shows.' },
   'asbestos.puttyInto': { says: 'Beside the glass this goes through the paint into the putty, and asbestos is not ruled out in it ({asbestosPutty}).', lifts: 'Samples of the putty, all negative; or stay in a sound coat above it.' },
   'asbestos.puttyIntoUk': { says: 'Beside the glass this goes through the paint into the putty, and asbestos is not ruled out in it ({asbestosPutty}).', lifts: 'Samples of the putty, none with asbestos; or stay in a sound coat above it.' },
 
@@ -32,6 +32,7 @@ export const CHOOSE = {
 
   // Depth
   'depth.clearNeedsBare': { says: 'A clear finish wants bare material: any film left blocks the stain.' },
+  'depth.bareWanted': { says: 'You want it bare.' },
   'depth.rubbingLead': { says: 'It rubs or can be chewed, lead is {leadInReach}, and a child or a pregnancy is not ruled out: take it off, or replace the piece.' },
   'depth.toSoundLayer': { says: 'Loose paint comes off until it holds. Sound, bonded coats may stay and be feathered.' },
   'depth.checked': { says: 'Checked paint is worked back to a sound layer.' },

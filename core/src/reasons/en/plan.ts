@@ -33,6 +33,7 @@ export const PLAN = {
   'ppe.vapourOnly': { says: '{respirator}, with the cartridge that holds this vapour: no lead is presumed in the air.' },
   'ppe.vapourToo': { says: 'Vapour and dust need different filters: fit both.' },
   'kit.leadClothes': { says: 'Clothes and boots that stay in the work area: lead goes home on cuffs.' },
+  'kit.guardClothes': { says: 'Clothes and boots that stay in the work area, for the moment when something is broken through: fibres go home on cuffs.' },
   'kit.washHands': { says: 'Hands and face are washed before eating, drinking, smoking and leaving.' },
   'kit.classMH': { says: 'A vacuum of dust class M or H for lead; a shop vacuum blows it out again.' },
   'kit.classH': { says: 'A vacuum of dust class H, for asbestos; class M is not enough.' },
@@ -135,6 +136,7 @@ export const PLAN = {
   'order.scuffGrit': { says: 'Scuff with 220 to 320, never coarser than 220.' },
   'order.ownGrits': { says: 'Abrasives in this order: {grits}.' },
   'order.toolSet': { says: 'The tool is set to {tool}.' },
+  'order.rustSpots': { says: 'Each spot of rust to a bright edge: damp wire brush, acid gel on the spot, rinse, dry, prime the same day.' },
   'order.bareGrit': { says: 'Bare for stain: 36 then 60 on flats, rails to 100.' },
   'order.breakThrough': { says: 'If you break through into an older coat, stop: that spot goes back under lead control and back to priming.' },
 
@@ -179,6 +181,7 @@ export const PLAN = {
   'rinse.noTackUnderWater': { says: 'Your firm uses tack cloths, but wax repels waterborne paint: lint-free microfibre here.' },
   'rinse.grit': { says: 'Vacuum all grit out of joints and seams.' },
   'rinse.acid': { says: 'Rinse until blue litmus or pH paper says water, dry at once, wipe: rust comes back within the hour.' },
+  'rinse.alcohol': { says: 'Rinse with clean water, and let it dry with the windows open until nothing smells of spirit.' },
   'rinse.bleach': { says: 'Rinse with clean water until nothing smells of it, dry, and air the room before anything else is opened.' },
   'rinse.wax': { says: 'White spirit on clean cloths, turned often, until a drop of water no longer beads.' },
   'rinse.grain': { says: 'Raised grain: let it dry, then cut it back once with 120 to 150 by hand, wet where lead is not ruled out.' },
@@ -194,6 +197,7 @@ export const PLAN = {
 
   // Checks that must pass
   'gate.causeCured': { says: 'The cause of the damp is found and cured' },
+  'gate.containmentUpUnsigned': { says: 'Sheet and seals are up, and nobody else is inside' },
   'gate.containmentUp': { says: 'Sheet, seals and signs are up, and nobody else is inside' },
   'gate.kitOn': { says: 'Everybody inside wears what is listed, fit checked' },
   'gate.wind': { says: 'Wind is below {limit} and no rain is due before clean-up' },

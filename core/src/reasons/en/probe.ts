@@ -146,7 +146,7 @@ export const PROBE = {
   'touch.aboveSuspect': { says: 'Asbestos is {state} in the material below: stay in a coat that holds, and stop where the material shows.' },
   'touch.lead': { says: 'Lead at this depth: {state}. Set up, keep it wet, wear what is listed.' },
   'touch.leadBelow': { says: 'No lead in this coat; below it lead is {state}. Stop where an older coat shows. Certificate, notice, area and records go by the whole stack.' },
-  'touch.putty': { says: 'The putty beside the glass may hold asbestos ({state}): stay off it, and stop where it shows.' },
+  'touch.putty': { says: 'Asbestos in the putty beside the glass is {state}: stay off it, and stop where it shows.' },
   'touch.trace': { says: 'A little asbestos is in it, not above the limit: wet, with HEPA, never dry.' },
   'touch.clear': { says: 'Nothing at this depth asks for more than ordinary care.' },
 

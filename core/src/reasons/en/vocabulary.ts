@@ -179,6 +179,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   // residues and consumables
   dust: 'dust',
   solvent: 'solvent residue',
+  alcohol: 'spirit',
   alkali: 'alkali',
   water: 'wash water',
   grit: 'grit',
