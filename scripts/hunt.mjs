@@ -1,7 +1,8 @@
 // npm run hunt -- [--surfaces 3000] [--seed 1] [--laws E1,E2] : random jobs and edits, looked at for a breach of a law.
 // npm run hunt -- --mutants [--from 12] [--only bleach] : breaks the core on purpose, one way after the other, and shows that each is noticed.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
 
@@ -54,30 +55,56 @@ async function bundle(name, mutant) {
   return file;
 }
 
-const run = (file, options, stdio) =>
-  spawnSync(
-    process.execPath,
-    ['--enable-source-maps', file, JSON.stringify({ dir: out, regressions: path.join(ROOT, 'hunt/regressions.json'), ...options })],
-    {
-      stdio,
-      encoding: 'utf8',
-    },
-  );
 const options = { surfaces: Number(values.surfaces), seed: Number(values.seed), laws: values.laws };
-if (!values.mutants) process.exit(run(await bundle('hunt'), options, 'inherit').status ?? 1);
+/** Runs a bundle; its answer is its code and, when it is not shown, what it wrote. */
+const start = (file, own, stdio) =>
+  new Promise((resolve) => {
+    const asked = JSON.stringify({ dir: out, regressions: path.join(ROOT, 'hunt/regressions.json'), ...options, ...own });
+    const child = spawn(process.execPath, ['--enable-source-maps', file, asked], { stdio });
+    const wrote = { stdout: '', stderr: '' };
+    for (const pipe of ['stdout', 'stderr']) child[pipe]?.on('data', (b) => (wrote[pipe] += b));
+    child.on('exit', (code) => resolve({ code: code ?? 1, ...wrote }));
+  });
+
+if (!values.mutants) {
+  // One process for each core, each with a seed of its own that it tells; the first looks at the old finds too.
+  const file = await bundle('hunt');
+  const shares = options.surfaces < 1000 ? 1 : Math.min(availableParallelism(), 4);
+  const done = await Promise.all(
+    Array.from({ length: shares }, (_, i) =>
+      start(
+        file,
+        {
+          surfaces: Math.ceil(options.surfaces / shares),
+          seed: options.seed + i * 1_000_003,
+          again: i === 0,
+          dir: path.join(out, `share-${i}`),
+        },
+        'inherit',
+      ),
+    ),
+  );
+  process.exit(Math.max(...done.map((d) => d.code)));
+}
 
 const { MUTANTS: all } = await import('../hunt/mutants.mjs');
-const MUTANTS = all.slice(Number(values.from) - 1).filter(([what]) => what.includes(values.only));
+const waiting = all.slice(Number(values.from) - 1).filter(([what]) => what.includes(values.only));
+const count = waiting.length;
 const missed = [];
-for (const [i, mutant] of MUTANTS.entries()) {
-  const file = await bundle('mutant', mutant);
-  const done = run(file, { ...options, first: true }, 'pipe');
-  const caught = done.status === 1;
-  if (!caught) missed.push(mutant[0]);
-  say(
-    `${i + 1}/${MUTANTS.length} ${caught ? 'caught' : 'MISSED'}: ${mutant[0]}${caught ? ` (${done.stdout.split(':')[0].trim()})` : ` ${done.stderr.slice(0, 300)}`}`,
-  );
+let told = 0;
+/** One after another; a hunt that falls over is no hunt that noticed. */
+async function lane(n) {
+  for (let mutant = waiting.shift(); mutant; mutant = waiting.shift()) {
+    const file = await bundle(`mutant-${n}`, mutant);
+    const { code, stdout, stderr } = await start(file, { first: true }, 'pipe');
+    const law = /^(\w+): /.exec(stdout)?.[1];
+    const caught = code === 1 && law !== undefined;
+    if (!caught) missed.push(mutant[0]);
+    told += 1;
+    say(`${told}/${count} ${caught ? 'caught' : 'MISSED'}: ${mutant[0]}${caught ? ` (${law})` : ` ${stderr.slice(0, 300)}`}`);
+    rmSync(file, { force: true });
+  }
 }
-rmSync(path.join(out, 'mutant.mjs'), { force: true });
-say(`${MUTANTS.length - missed.length} of ${MUTANTS.length} mutants caught`);
+await Promise.all(Array.from({ length: Math.min(availableParallelism(), 4) }, (_, n) => lane(n)));
+say(`${count - missed.length} of ${count} mutants caught`);
 process.exit(missed.length > 0 ? 1 : 0);

@@ -11,6 +11,8 @@ const asked = JSON.parse(process.argv[2] ?? '{}') as {
   laws?: string;
   first?: boolean;
   quiet?: boolean;
+  /** The jobs of old finds are looked at too. */
+  again?: boolean;
   dir: string;
   regressions: string;
 };
@@ -34,7 +36,7 @@ const read = ({ facts, settings, edits }: Course): Course => ({
 
 /** Jobs in which a hunt once found something, as it shrank them: they are looked at again in every run, by every law. */
 const kept = JSON.parse(readFileSync(asked.regressions, 'utf8')) as readonly (Course & { readonly name: string })[];
-for (const k of first ? [] : kept)
+for (const k of first || asked.again === false ? [] : kept)
   for (const law of LAWS.filter((l) => laws.length === 0 || laws.includes(l.id))) {
     const found = breaches(law, read(k));
     if (found.length === 0) continue;

@@ -143,7 +143,8 @@ const OWN_WORD = /\b(pH|mL|kPa)\b/g;
 
 const asked = new Map<string, readonly string[]>();
 function wrongWords(r: Reason, system: 'ft' | 'm', rules: 'us' | 'uk'): readonly string[] {
-  const key = `${system}|${rules}|${r.source}|${r.rule}|${JSON.stringify(r.weighed)}`;
+  let key = `${system}|${rules}|${r.source}|${r.rule}`;
+  for (const { asked: name, found } of r.weighed) key += `|${name}=${typeof found === 'object' ? JSON.stringify(found) : String(found)}`;
   const known = asked.get(key);
   if (known) return known;
   const out: string[] = [];
