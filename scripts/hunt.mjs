@@ -97,7 +97,7 @@ async function lane(n) {
   for (let mutant = waiting.shift(); mutant; mutant = waiting.shift()) {
     const file = await bundle(`mutant-${n}`, mutant);
     const { code, stdout, stderr } = await start(file, { first: true }, 'pipe');
-    const law = /^(\w+): /.exec(stdout)?.[1];
+    const law = /^(\w+) \(/.exec(stdout)?.[1];
     const caught = code === 1 && law !== undefined;
     if (!caught) missed.push(mutant[0]);
     told += 1;
