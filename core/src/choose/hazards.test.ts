@@ -336,3 +336,11 @@ test.each([
   expect(rulesOf(plan.coating.refused).includes('coat.filmOverDamp')).toBe(damp);
   expect(plan.work.steps.flatMap((st) => st.gates.map((g) => g.id)).includes('cause-cured')).toBe(damp);
 });
+
+test('lead that is found is not called a test that is open; what is not known is in which coat', () => {
+  const said = (readings: Surface['readings']) =>
+    rulesOf(planOf(aSurface({ readings, parts: [part('flat', 'wetScrapeLoose')] })).work.steps[0]!.because);
+  expect(said([aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true })])).toEqual(['prep.depthOpen']);
+  expect(said([])).toEqual(['prep.testFirst']);
+  expect(said([clear])).toEqual([]);
+});

@@ -236,6 +236,12 @@ function blades(s: Surface): Reason[] {
   ];
 }
 
+/** What is still to be tested, said as it is: lead that is found is not waited for. */
+function testOpen(lead: LeadPicture): Reason[] {
+  if (lead.next.value === 'none') return [];
+  return lead.overall.value === 'found' ? [why('prep.depthOpen', 'job-record', {})] : [why('prep.testFirst', 'job-record', {}, 'care')];
+}
+
 /** How it is proved that what stays holds: not by a cut into a suspect, and through a thick film not by a cross-cut. */
 function adhesionCheck(s: Surface, { asbestos }: SurfaceContext, coating: CoatingPlan): Reason {
   // Tape takes what is loose with it.
@@ -320,7 +326,7 @@ export function workPlan(input: Inputs): WorkPlan {
     because: [
       ...(s.bench ? [why('prep.bench', 'nps-pb9')] : []),
       ...(disturbing.some((m) => m.caustic) ? [why('prep.eyewashFirst', 'ansi-z358')] : []),
-      ...(lead.next.value !== 'none' && disturbing.length > 0 ? [why('prep.testFirst', 'job-record', {}, 'care')] : []),
+      ...(disturbing.length > 0 ? testOpen(lead) : []),
     ],
     gates: dampGates,
   });

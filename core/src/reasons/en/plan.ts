@@ -170,6 +170,7 @@ export const PLAN = {
   'prep.bench': { says: 'On the bench: number the piece and its panes, so that each goes back where it came from.' },
   'prep.eyewashFirst': { says: 'Eyewash and rinse water stand ready before a caustic is opened.' },
   'prep.goesAnyway': { says: '{what} goes anyway: leave it lying under the sheet, and take it out at the end as waste of this work.' },
+  'prep.depthOpen': { says: 'Lead is found, and not in which coat: the plan counts it in every coat that a test has not cleared.' },
   'prep.testFirst': { says: 'A test is still open. The plan treats lead as present until it is in.' },
   'rinse.solvent': { says: 'Wipe with white spirit, then a clean cloth, while the residue is soft. Dried residue costs several times the work.' },
   'rinse.alkali': { says: 'Flood and brush with clear water, neutralise with dilute vinegar, rinse again. Never hurry this one.' },
