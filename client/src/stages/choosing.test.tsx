@@ -229,3 +229,65 @@ test('rounds: a stepper answers at once; what dries first cannot be laid, and sa
   fireEvent.click(screen.getByRole('button', { name: /^why: how much at once/ }));
   expect(screen.getByText(/Cover it, shade it/)).toBeTruthy();
 });
+
+describe('what only the person knows', () => {
+  const SASH = 'qp-sash-river';
+  const flat = (facts: JobFacts) => surfaceOf(facts, SASH).parts.find((p) => p.kind === 'flat' && p.removedAt === null)!;
+  const row = () => within(screen.getByTestId('part-flat')).getByTestId('method-infrared');
+  const toggle = () => fireEvent.click(within(row()).getByRole('button', { name: /why and details/ }));
+
+  test('a tool set too hot blocks the choice, says so, and the setting can be put right where it stands', () => {
+    const { store, facts } = open();
+    choosing(store, SASH);
+    toggle();
+    fireEvent.click(within(row()).getByTestId('choose-infrared'));
+    const set = (value: string) => {
+      fireEvent.change(within(row()).getByTestId('tool-temperature'), { target: { value } });
+      fireEvent.blur(within(row()).getByTestId('tool-temperature'));
+    };
+    set('1000');
+    expect(flat(facts()).toolC).toBeCloseTo(537.8, 1);
+    const part = screen.getByTestId('part-flat');
+    expect(part.textContent).toMatch(/was chosen, but it is blocked now/);
+    expect(part.textContent).not.toMatch(/Nobody has chosen yet/);
+    // Still open and still to be edited: below the limit it is in the plan again.
+    set('900');
+    expect(screen.getByTestId('part-flat').textContent).not.toMatch(/blocked now/);
+    expect(within(row()).getByRole('button', { name: 'Take the choice back' })).toBeTruthy();
+  });
+
+  test('abrasives are read as they stand on the sheets, whatever is between; an absurd one is told beside its field', () => {
+    const { store, facts } = open();
+    choosing(store, 'qp-keeper-door');
+    const kind = surfaceOf(facts(), 'qp-keeper-door').parts.find((p) => p.removedAt === null)!.kind;
+    const sand = () => within(screen.getByTestId(`part-${kind}`)).getByTestId('method-wetSand');
+    fireEvent.click(within(sand()).getByRole('button', { name: /why and details/ }));
+    fireEvent.click(within(sand()).getByTestId('choose-wetSand'));
+    const type = (value: string) => {
+      fireEvent.change(within(sand()).getByTestId('grits'), { target: { value } });
+      fireEvent.blur(within(sand()).getByTestId('grits'));
+    };
+    type('120, 240/320');
+    const grits = () => surfaceOf(facts(), 'qp-keeper-door').parts.find((p) => p.kind === kind && p.removedAt === null)!.grits;
+    expect(grits()).toEqual([120, 240, 320]);
+    type('120 9000');
+    expect(sand().textContent).toMatch(/finer than any paper/);
+    expect(grits()).toEqual([120, 240, 320]);
+  });
+
+  test('the gauge is kept in micrometres and shown in mils; what is in the tin goes with its squares, and a banned one is told', () => {
+    const { store, facts } = open();
+    trial(store, SASH);
+    fireEvent.change(screen.getByTestId('film-thickness'), { target: { value: '20' } });
+    fireEvent.blur(screen.getByTestId('film-thickness'));
+    expect(surfaceOf(facts(), SASH).filmUm).toBeCloseTo(508, 6);
+    fireEvent.change(screen.getByTestId('try-method'), { target: { value: 'neutralStripper' } });
+    fireEvent.change(screen.getByTestId('chemistry'), { target: { value: 'methyleneChloride' } });
+    fireEvent.click(screen.getByTestId('start-squares'));
+    const laid = surfaceOf(facts(), SASH).squares.filter((q) => q.methodId === 'neutralStripper');
+    expect(laid.map((q) => q.chemistry)).toEqual(['methyleneChloride', 'methyleneChloride', 'methyleneChloride']);
+    expect(screen.getByTestId('trial-neutralStripper').textContent).toMatch(
+      /Banned for stripping paint: nothing is planned on this square/,
+    );
+  });
+});

@@ -171,6 +171,10 @@ test('a table is looked over before it is brought in; wrong rows hold it back un
   await act(async () => void fireEvent.change(screen.getByTestId('table-file'), { target: { files: [file] } }));
   expect(within(screen.getByTestId('preview')).getByText('Line 3: sample QP-404 is not on this job')).toBeTruthy();
   expect(screen.getByTestId('bring-in').getAttribute('aria-disabled')).toBe('true');
+  // A number is put right in its row, and judged again there.
+  fireEvent.change(screen.getByTestId('rename-3'), { target: { value: 'QP-003' } });
+  fireEvent.blur(screen.getByTestId('rename-3'));
+  expect(within(screen.getByTestId('preview')).getByText('Line 3: sample QP-003 stands on line 2 already')).toBeTruthy();
   fireEvent.click(screen.getByTestId('leave-out'));
   fireEvent.click(screen.getByTestId('bring-in'));
   expect(screen.getByTestId('import-told').textContent).toBe('1 result brought in.');
