@@ -27,7 +27,21 @@ import {
 import { surfaceProblems } from '../../core/src/facts/validate';
 import { AS_CATALOGUED, FirmSettings } from '../../core/src/rulebook/settings';
 import { at, c, few, hours, maybe, REACHES, reached, year, type Fields, type Reach } from './draw';
-import { bulkSet, HARMED, HOLDER, pair, pairOf, PLAIN, setOf, type PairRecipe, type SetRecipe } from './steered';
+import {
+  ALONE,
+  alone,
+  aloneOf,
+  bulkSet,
+  HARMED,
+  HOLDER,
+  pair,
+  pairOf,
+  PLAIN,
+  setOf,
+  type AloneRecipe,
+  type PairRecipe,
+  type SetRecipe,
+} from './steered';
 
 export const THIS_YEAR = 2026;
 /** Every field of an entity: steered where it is named, else whatever its schema takes. */
@@ -246,6 +260,7 @@ interface SurfaceRecipe {
   readonly plain: number | null;
   readonly bulkSet: SetRecipe | null;
   readonly pair: PairRecipe | null;
+  readonly alone: AloneRecipe | null;
   readonly fields: Fields;
   readonly room: number;
   readonly parts: readonly Fields[];
@@ -262,6 +277,7 @@ const surfaceRecipe: fc.Arbitrary<SurfaceRecipe> = fc.record({
   plain: maybe(fc.constantFrom(1925, 1985, 2005)),
   bulkSet: maybe(bulkSet),
   pair: maybe(pair, 2),
+  alone: fc.oneof({ weight: 5, arbitrary: c(null) }, { weight: 1, arbitrary: alone }),
   harmed: fc.oneof({ weight: 14, arbitrary: c(null) }, { weight: 1, arbitrary: fc.nat(2) }),
   meeting: fc.oneof(
     { weight: 9, arbitrary: c(null) },
@@ -297,6 +313,9 @@ export const recipe: fc.Arbitrary<Recipe> = fc.record({
     { weight: 2, arbitrary: c([0, 20].map((h) => proof(h, true))) },
     // The closing check fails: the day is worth nothing.
     { weight: 2, arbitrary: c([proof(4, true), proof(8, false)]) },
+    // Nobody proved it in the evening: what was read stays provisional.
+    { weight: 2, arbitrary: c([proof(4, true)]) },
+    { weight: 2, arbitrary: c([proof(4, true), proof(8, true)]) },
   ),
   settings: settings.filter((s): s is FirmSettings => s !== undefined),
 });
@@ -430,7 +449,11 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
     samples.push(...taken);
     readings.push(...answers);
   }
-  if (r.pair !== null) readings.push(...pairOf(r.pair, id, coats, r.readings[0]?.fields));
+  if (r.alone !== null) {
+    readings.length = 0;
+    samples.length = 0;
+    readings.push(aloneOf(r.alone, id, coats));
+  } else if (r.pair !== null) readings.push(...pairOf(r.pair, id, coats, r.readings[0]?.fields));
   const squares = r.squares.map((m, i): Fields => {
     const lifted = m.fields['lifted'] as string | null;
     const stop = pickFrom(coats, m.pick);
@@ -465,6 +488,7 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
       ? {}
       : { ...PLAIN, element: 'casing', material: 'softwood', yearMade: 2005, aim: 'bareClear', topcoat: 'alkydGloss' }),
     ...(r.bulkSet === null ? {} : HOLDER[r.bulkSet.suspect]),
+    ...(r.alone === null ? {} : { ...PLAIN, ...ALONE, material: r.alone.wrong === 'material' ? 'brick' : 'softwood' }),
     ...emptyLists('surface'),
     id,
     spaceId: spaces[r.room % spaces.length]!.id,

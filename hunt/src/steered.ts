@@ -39,6 +39,54 @@ export const pair: fc.Arbitrary<PairRecipe> = fc.record({
   decidedBy: fc.constantFrom('inspector', 'inspector', 'renovator'),
 });
 
+/** One clear test through everything on an old piece, valid in every way but at most one. */
+const WRONGS = [
+  'nothing',
+  'kit',
+  'control',
+  'decider',
+  'certificate',
+  'device',
+  'material',
+  'face',
+  'blankReach',
+  'aged',
+  'belowLimit',
+] as const;
+export interface AloneRecipe {
+  readonly by: 'spot' | 'lab' | 'xrf' | 'report';
+  readonly wrong: (typeof WRONGS)[number];
+}
+export const alone: fc.Arbitrary<AloneRecipe> = fc.record({
+  by: fc.constantFrom('spot', 'spot', 'lab', 'xrf', 'xrf', 'report'),
+  wrong: fc.constantFrom(...WRONGS),
+});
+export const ALONE: Fields = { element: 'casing', yearMade: 1925, past: 'asBefore', pastWhy: '' };
+
+export function aloneOf({ by, wrong }: AloneRecipe, id: string, coats: readonly string[]): Fields {
+  const result =
+    by === 'spot'
+      ? { spot: 'unchanged' }
+      : by === 'lab'
+        ? { value: wrong === 'belowLimit' ? 0.6 : 0, unit: 'mass%', below: wrong === 'belowLimit' }
+        : by === 'xrf'
+          ? { value: 0, unit: 'mg/cm2', device: wrong === 'device' ? '' : 'X-1' }
+          : { finding: 'noLead', file: wrong === 'device' ? '' : 'survey.pdf' };
+  return {
+    ...BLANK_READING,
+    ...reached(wrong === 'face' ? 'face' : wrong === 'blankReach' ? 'nowhere' : 'allAndBelow', coats),
+    ...result,
+    id: `${id}-alone`,
+    kind: by,
+    by: 'Tester',
+    takenAt: at(wrong === 'aged' ? 14 : 6),
+    kitRecognised: wrong !== 'kit',
+    control: wrong === 'control' ? 'unsaid' : 'worked',
+    decidedBy: wrong === 'decider' ? 'renovator' : 'inspector',
+    certificate: wrong === 'certificate' ? '' : 'RA-104',
+  };
+}
+
 /** Bulk samples of one suspect as an area asks for them, all negative, and one thing that may be wrong. */
 export interface SetRecipe {
   readonly suspect: string;

@@ -133,12 +133,12 @@ function alsoOn(
   const disturbed = main !== null && methodById(main).disturbs && !methodById(main).removesPiece;
   const allowed = (id: MethodId) => helpers.some((o) => o.methodId === id && o.verdict !== 'blocked');
   const out = part.alsoIds.filter(allowed).map((id) => answer(id, why('also.byPerson', 'job-record', { method: id })));
-  const cleans = part.alsoIds.some((id) => methodById(id).takes.includes('mold'));
+  const cleans = part.alsoIds.some((id) => allowed(id) && methodById(id).takes.includes('mold'));
   // The firm's school where it may be used here, else another that may.
   const school = [ctx.settings.moldSchool, ...MOLD_CLEANERS].find(allowed);
   if (s.moldy && disturbed && !cleans && school) out.push(answer(school, why('also.mold', 'firm-setting', { method: school })));
   // What takes the paint does not take the rust under it.
-  const takesRust = [main, ...part.alsoIds].some((id) => id !== null && methodById(id).takes.includes('rust'));
+  const takesRust = [main, ...part.alsoIds.filter(allowed)].some((id) => id !== null && methodById(id).takes.includes('rust'));
   const derust = RUST_HELPERS.find(allowed);
   if (s.rusty && disturbed && !takesRust && derust) out.push(answer(derust, why('also.rust', 'trade-rust', { method: derust })));
   return out;
