@@ -28,9 +28,9 @@ import { surfaceProblems } from '../../core/src/facts/validate';
 import { AS_CATALOGUED, FirmSettings } from '../../core/src/rulebook/settings';
 import { at, c, few, hours, maybe, REACHES, reached, year, type Fields, type Reach } from './draw';
 import {
-  ALONE,
   alone,
   aloneOf,
+  aloneOn,
   bulkSet,
   HARMED,
   HOLDER,
@@ -400,7 +400,8 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
     id,
   );
   const met = r.meeting === null ? drawnParts : drawnParts.map((p) => ({ ...p, methodId: 'wetScrapeLoose', alsoIds: r.meeting }));
-  const parts = r.harmed === null ? met : met.map((p) => ({ ...p, methodId: HARMED.methodId, alsoIds: [] }));
+  const asked = r.harmed !== null ? HARMED.methodId : r.bulkSet?.sealed ? 'encapsulate' : null;
+  const parts = asked === null ? met : met.map((p) => ({ ...p, methodId: asked, alsoIds: [] }));
   const coat = {
     soundness: 'sound',
     colour: '',
@@ -488,7 +489,7 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
       ? {}
       : { ...PLAIN, element: 'casing', material: 'softwood', yearMade: 2005, aim: 'bareClear', topcoat: 'alkydGloss' }),
     ...(r.bulkSet === null ? {} : HOLDER[r.bulkSet.suspect]),
-    ...(r.alone === null ? {} : { ...PLAIN, ...ALONE, material: r.alone.wrong === 'material' ? 'brick' : 'softwood' }),
+    ...(r.alone === null ? {} : { ...PLAIN, ...aloneOn(r.alone) }),
     ...emptyLists('surface'),
     id,
     spaceId: spaces[r.room % spaces.length]!.id,

@@ -54,14 +54,18 @@ const WRONGS = [
   'belowLimit',
 ] as const;
 export interface AloneRecipe {
-  readonly by: 'spot' | 'lab' | 'xrf' | 'report';
+  /** moisture: new plaster that reads wet, and nothing else of it is known. */
+  readonly by: 'spot' | 'lab' | 'xrf' | 'report' | 'moisture';
   readonly wrong: (typeof WRONGS)[number];
 }
 export const alone: fc.Arbitrary<AloneRecipe> = fc.record({
-  by: fc.constantFrom('spot', 'spot', 'lab', 'xrf', 'xrf', 'report'),
+  by: fc.constantFrom('spot', 'spot', 'lab', 'xrf', 'xrf', 'report', 'moisture'),
   wrong: fc.constantFrom(...WRONGS),
 });
-export const ALONE: Fields = { element: 'casing', yearMade: 1925, past: 'asBefore', pastWhy: '' };
+export const aloneOn = ({ by, wrong }: AloneRecipe): Fields =>
+  by === 'moisture'
+    ? { element: 'wall', material: 'gypsumPlaster', yearMade: 2005, topcoat: null, aim: 'keepSound' }
+    : { element: 'casing', material: wrong === 'material' ? 'brick' : 'softwood', yearMade: 1925, past: 'asBefore', pastWhy: '' };
 
 export function aloneOf({ by, wrong }: AloneRecipe, id: string, coats: readonly string[]): Fields {
   const result =
@@ -71,10 +75,12 @@ export function aloneOf({ by, wrong }: AloneRecipe, id: string, coats: readonly 
         ? { value: wrong === 'belowLimit' ? 0.6 : 0, unit: 'mass%', below: wrong === 'belowLimit' }
         : by === 'xrf'
           ? { value: 0, unit: 'mg/cm2', device: wrong === 'device' ? '' : 'X-1' }
-          : { finding: 'noLead', file: wrong === 'device' ? '' : 'survey.pdf' };
+          : by === 'moisture'
+            ? { value: 3, unit: '%gypsum' }
+            : { finding: 'noLead', file: wrong === 'device' ? '' : 'survey.pdf' };
   return {
     ...BLANK_READING,
-    ...reached(wrong === 'face' ? 'face' : wrong === 'blankReach' ? 'nowhere' : 'allAndBelow', coats),
+    ...(by === 'moisture' ? {} : reached(wrong === 'face' ? 'face' : wrong === 'blankReach' ? 'nowhere' : 'allAndBelow', coats)),
     ...result,
     id: `${id}-alone`,
     kind: by,
@@ -92,11 +98,14 @@ export interface SetRecipe {
   readonly suspect: string;
   readonly count: number;
   readonly wrong: 'nothing' | 'duplicate' | 'sameSpot' | 'waiting' | 'doubtful' | 'positive';
+  /** Somebody wants it sealed. */
+  readonly sealed: boolean;
 }
 export const bulkSet: fc.Arbitrary<SetRecipe> = fc.record({
   suspect: fc.constantFrom('texturedCoat', 'texturedCoat', 'plaster', 'putty', 'jointCompound', 'lagging'),
   count: fc.integer({ min: 1, max: 4 }),
   wrong: fc.constantFrom('nothing', 'nothing', 'duplicate', 'sameSpot', 'waiting', 'doubtful', 'positive'),
+  sealed: fc.constantFrom(true, false, false, false),
 });
 
 /** An ordinary piece with nothing wrong: what is random all over is rarely what a crew meets. */
