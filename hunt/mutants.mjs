@@ -179,7 +179,7 @@ export const MUTANTS = [
     "picks.some((m) => m.id === 'encapsulate') && isPresent(ctx.asbestos.coat.value)",
     'false',
   ],
-  ['guarded is called lead', 'protect/protect.ts', 'leadWork: lead,', 'leadWork: guarded,'],
+  ['guarded is called lead', 'protect/protect.ts', "lead ? 'lead' : guarded ? 'guard'", "guarded ? 'lead' : lead ? 'guard'"],
   // Choice, coats, words
   [
     'replacing picks itself',

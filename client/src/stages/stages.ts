@@ -76,7 +76,9 @@ export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, mon
     case 'protect':
       return d.protect
         ? `${formatMeasure(measure(d.sheetM2, 'm2'), units)} of sheet · ${d.respirator ? say(d.respirator) : 'no respirator'}`
-        : 'no hazard is disturbed';
+        : d.asbestos === 'notFound'
+          ? 'no hazard is disturbed'
+          : `left alone: asbestos ${say(d.asbestos)}`;
     case 'coat':
       return d.coatsToApply === 0 ? 'nothing to coat' : `${d.coatsToApply} products`;
     case 'work':

@@ -159,6 +159,11 @@ function everydayAnswer(rule: 'choice.byPerson' | 'choice.bestForAim', method: M
 const NEVER_BY_DEFAULT: readonly MethodId[] = ['leave', 'cover'];
 /** An old piece that could be saved goes, and what may hold asbestos is sealed for good, only when a person says so. */
 const BY_PERSON_ONLY: readonly string[] = ['fit.replaceLast', 'asbestos.sealing', 'asbestos.sealingUk'];
+/** What may hold asbestos and does not fail is left, whatever the next coat would like: that is no neglect. */
+const isSuspectAndSound = (leave: MethodOption, options: readonly MethodOption[]): boolean =>
+  leave.verdict !== 'blocked' &&
+  leave.because.some((r) => r.rule === 'fit.leaveSound') &&
+  options.some((o) => o.because.some((r) => r.rule.startsWith('asbestos.noDisturbing')));
 /** What stands in for the ordinary course where that is barred. */
 const SECOND_BEST: readonly MethodId[] = ['thickPrimer', 'encapsulate'];
 
@@ -176,7 +181,7 @@ function byDefault(options: readonly MethodOption[]): MethodOption | undefined {
     usual.find((o) => o.methodId === 'overcoat') ??
     usual.find((o) => biteDepth(o.bite) === least) ??
     open[0] ??
-    options.find((o) => o.verdict === 'go' && o.methodId === 'leave')
+    options.find((o) => o.methodId === 'leave' && (o.verdict === 'go' || isSuspectAndSound(o, options)))
   );
 }
 
@@ -254,18 +259,22 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
   return { required, parts, sequence: sequence(s, strokes) };
 }
 
-/** What stands behind the hours of a plan: squares tried here for all that is worked, for some of it, or for none. */
-export type PriceProof = 'trial' | 'partly' | 'none';
+/** What stands behind the hours of a plan: squares tried here for all that is worked, for some of it, or for none; or there is no plan. */
+export type PriceProof = 'trial' | 'partly' | 'none' | 'unpriced';
 export function priceProof(parts: readonly PartChoice[]): PriceProof {
+  if (parts.some((p) => p.selected.value === null)) return 'unpriced';
   const proofs = parts.flatMap((p) =>
     picksOf(p).flatMap((x) => (x.main && methodById(x.option.methodId).disturbs ? [x.option.perM2.proof] : [])),
   );
   const tried = proofs.filter((p) => p === 'trial').length;
   return tried === 0 ? 'none' : tried === proofs.length ? 'trial' : 'partly';
 }
-/** Of several plans: all tried, some, or none. */
-export const jointProof = (proofs: readonly PriceProof[]): PriceProof =>
-  proofs.every((p) => p === 'none') ? 'none' : proofs.every((p) => p === 'trial') ? 'trial' : 'partly';
+/** Of several plans that have a price: all tried, some, or none. */
+export function jointProof(all: readonly PriceProof[]): PriceProof {
+  const proofs = all.filter((p) => p !== 'unpriced');
+  if (all.length > 0 && proofs.length === 0) return 'unpriced';
+  return proofs.every((p) => p === 'none') ? 'none' : proofs.every((p) => p === 'trial') ? 'trial' : 'partly';
+}
 
 /** What the plan does, by method: main and helping, each with its unit effort. */
 export function picksOf(p: PartChoice): { readonly option: MethodOption; readonly main: boolean; readonly because: readonly Reason[] }[] {

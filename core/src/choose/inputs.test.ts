@@ -186,9 +186,18 @@ describe('what is protected against is what is there', () => {
     planOf(aSurface({ element: 'wall', material: 'gypsumPlaster', readings: [clear], parts: [part('overcoat')], ...over }), setup);
   test('above suspect plaster without lead: sheet and vacuum, no lead sign, no lead check, and nobody says lead', () => {
     const plan = scuff({});
-    expect([plan.protection.needed.value, plan.protection.leadWork, plan.protection.sign.value]).toEqual([true, false, []]);
+    expect([plan.protection.needed.value, plan.protection.care, plan.protection.sign.value]).toEqual([true, 'guard', []]);
     expect(rulesOf(plan.protection.needed.because)).toEqual(['protect.aboveAsbestos']);
     expect(plan.work.steps.map((st) => st.id)).not.toContain('verify');
+  });
+  test('what may hold asbestos and is left is not called ordinary care', () => {
+    const { protection } = planOf(aSurface({ element: 'pipeLagging', parts: [part(null)] }));
+    expect([protection.needed.value, protection.care, rulesOf(protection.needed.because)]).toEqual([
+      false,
+      'leaveAlone',
+      ['protect.leaveAlone'],
+    ]);
+    expect(planOf(aSurface({ readings: [clear], parts: [part('overcoat')] })).protection.care).toBe('ordinary');
   });
   // 24 CFR 35.1340: clearance by examination in assisted housing, beyond 2 ft2 in a room.
   test.each([
@@ -267,6 +276,7 @@ test('a price says what stands behind it: squares here, squares for some, or non
   const tried = aSquare({ id: 'q', methodId: 'solventGel', dwellMin: 60, lifted: 'bare' });
   const s = (over: Partial<Surface>) => planOf(aSurface({ aim: 'bareClear', topcoat: 'alkydGloss', readings: [clear], ...over })).proof;
   expect(s({ parts: [part('solventGel')] })).toBe('none');
+  expect(s({ element: 'wall', material: 'limePlaster', parts: [part(null)] })).toBe('unpriced');
   expect(s({ parts: [part('solventGel')], squares: [tried] })).toBe('trial');
   expect(s({ parts: [part('solventGel', { sharePct: 50 }), part('wetScrapeBare', { sharePct: 50 }, 'moulded')], squares: [tried] })).toBe(
     'partly',

@@ -38,8 +38,11 @@ export const withCartridges = (cs: readonly Cartridge[]): string =>
 
 export interface Protection {
   readonly needed: Answer<boolean>;
-  /** Lead is what it is needed for: its sign, its clean-up and its check. */
-  readonly leadWork: boolean;
+  /**
+   * lead: its sign, its clean-up and its check. guard: set up for what a slip would break into. leaveAlone: what may hold asbestos is not
+   * touched at all. ordinary: nothing that is known or suspected is disturbed.
+   */
+  readonly care: 'lead' | 'guard' | 'leaveAlone' | 'ordinary';
   /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
   readonly sheetLaidM2: Answer<number>;
   readonly sheetBoughtM2: number;
@@ -246,6 +249,7 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
   const lead = methods.length > 0 && (putty || isPresent(leadPicture.overall.value));
   // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
   const guarded = lead || (methods.length > 0 && isPresent(ctx.asbestos.overall.value));
+  const care = lead ? 'lead' : guarded ? 'guard' : isPresent(ctx.asbestos.coat.value) ? 'leaveAlone' : 'ordinary';
   const state = leadPicture.overall.value;
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
@@ -272,9 +276,11 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
           ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: state })
           : guarded
             ? why('protect.aboveAsbestos', rulebook.sources.asbestosWork, { asbestos: ctx.asbestos.overall.value })
-            : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }),
+            : care === 'leaveAlone'
+              ? why('protect.leaveAlone', rulebook.sources.asbestosWork, { asbestos: ctx.asbestos.overall.value })
+              : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }),
     ),
-    leadWork: lead,
+    care,
     sheetLaidM2: answer(
       laid,
       why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, {

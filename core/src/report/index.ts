@@ -1,4 +1,4 @@
 export { jobReport, type JobReport, type SurfaceReport } from './report';
 export { NOTICE, reasonReport, reporter, type ReasonReport } from './reporter';
 export { placeText, surveyReport, type SurveyReport } from './survey';
-export { jobMarkdown, surveyMarkdown } from './markdown';
+export { jobMarkdown, surveyMarkdown, unpriced } from './markdown';

@@ -74,6 +74,10 @@ function comparisonLines(c: NonNullable<SurfaceReport['comparison']>, money: (n:
   return out;
 }
 
+/** A sum never hides what it leaves out. */
+export const unpriced = (n: number): string =>
+  n === 0 ? '' : ` ${n} ${n === 1 ? 'surface is' : 'surfaces are'} not in it: no method is allowed on a part.`;
+
 function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string {
   const out: string[] = [`### ${s.name}`, '', `${s.count} × ${s.element}, ${s.material}, ${s.area.text} in all.`];
   if (s.problems.length > 0) out.push('', '**Put right first:**', ...s.problems.map((p) => `- ${p.message}`));
@@ -137,7 +141,9 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   }
   out.push(
     '',
-    `${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}.`,
+    s.proof === 'unpriced'
+      ? say('proof.unpriced')
+      : `${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`,
   );
   return out.join('\n');
 }
@@ -249,7 +255,7 @@ export function jobMarkdown(report: JobReport): string {
     '',
     '## In all',
     '',
-    `${report.totals.area.text}, ${formatRange(report.totals.personHours, formatWork)} of work, ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}`,
+    `${report.totals.area.text}, ${formatRange(report.totals.personHours, formatWork)} of work, ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}${unpriced(report.totals.unpriced)}`,
   );
   return `${out.join('\n')}\n`;
 }

@@ -171,6 +171,8 @@ export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings
       personHours: plan.totals.personHours,
       money: plan.totals.money,
       proof: jointProof(plan.surfaces.map((p) => p.proof)),
+      /** Surfaces on a part of which no method is allowed: the sums are without them. */
+      unpriced: plan.surfaces.filter((p) => p.proof === 'unpriced').length,
     },
     states: plan.states,
     survey: surveyReport(facts, plan, settings, now),

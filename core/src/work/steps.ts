@@ -347,7 +347,7 @@ export function workPlan(input: Inputs): WorkPlan {
         gate(
           'containment-up',
           'protect',
-          why(protection.leadWork ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', ctx.rulebook.sheetBeyond.inside.source),
+          why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', ctx.rulebook.sheetBeyond.inside.source),
         ),
         gate('kit-on', 'protect', why('gate.kitOn', ctx.rulebook.respiratorSource)),
         ...(ctx.place === 'outside' ? [windGate] : []),
@@ -453,7 +453,7 @@ export function workPlan(input: Inputs): WorkPlan {
     id: 'cleanUp',
     kind: 'cleanUp',
     title: why(
-      protection.leadWork ? 'step.cleanUpLead' : protection.needed.value ? 'step.cleanUpGuarded' : 'step.cleanUp',
+      protection.care === 'lead' ? 'step.cleanUpLead' : protection.needed.value ? 'step.cleanUpGuarded' : 'step.cleanUp',
       protection.needed.value ? ctx.rulebook.sources.cleaning : 'trade-contain',
       {},
     ),
@@ -474,7 +474,7 @@ export function workPlan(input: Inputs): WorkPlan {
       ? [gate('rags', 'cleanUp', why('gate.rags', 'trade-prime'))]
       : [],
   });
-  if (protection.leadWork) {
+  if (protection.care === 'lead') {
     const section = ctx.rulebook.floorSectionBelow;
     const card = ctx.rulebook.verifiedBy === 'card';
     const by = ctx.rulebook.sources.verification;
@@ -504,7 +504,7 @@ export function workPlan(input: Inputs): WorkPlan {
     });
   }
   // 24 CFR 35.1340: in assisted housing, beyond the smallest work, an examination clears it and not the firm's own cloths.
-  if (protection.leadWork && ctx.assisted && ctx.rulebook.minorWorkAssisted !== null && ctx.minorWork === false)
+  if (protection.care === 'lead' && ctx.assisted && ctx.rulebook.minorWorkAssisted !== null && ctx.minorWork === false)
     step({
       id: 'clearance',
       kind: 'verify',

@@ -226,6 +226,17 @@ export const CHOICE_LAWS: readonly Law[] = [
     says: 'no step that makes no sense on what it stands on',
     check: (run) => run.facts.surfaces.flatMap((s) => senseless(s, run.plans.get(s.id))),
   },
+  {
+    id: 'P5b',
+    says: 'a piece on which nothing is allowed is said to be without a price',
+    check: ({ facts, plans }) =>
+      facts.surfaces.flatMap((s) => {
+        const plan = plans.get(s.id);
+        return plan && plan.choice.parts.some((p) => p.selected.value === null) !== (plan.proof === 'unpriced')
+          ? [`${s.name}: ${plan.proof} is said of its price`]
+          : [];
+      }),
+  },
   { id: 'C3', says: 'every coat fits what it lies on', check: (run) => run.facts.surfaces.flatMap((s) => coatBreaches(s, run)) },
   {
     id: 'W1',

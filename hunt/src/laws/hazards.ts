@@ -214,7 +214,7 @@ export const HAZARDS_LAWS: readonly Law[] = [
           plan.work.steps.some((st) => st.gates.some((g) => g.id === 'verified'))
             ? [`${s.name}: the lead check where no lead is`]
             : []),
-          ...(plan.protection.sign.value.length > 0 && !plan.protection.leadWork ? [`${s.name}: a lead sign without lead`] : []),
+          ...(plan.protection.sign.value.length > 0 && plan.protection.care !== 'lead' ? [`${s.name}: a lead sign without lead`] : []),
         ];
       }),
   },

@@ -1,7 +1,7 @@
 /** The three papers of a survey: the survey itself, the chain-of-custody sheet, and labels for the sample bags. */
 import type { Content } from 'pdfmake/interfaces';
 import { formatRange, RULEBOOKS, sampleRegister, say, UNITS, type FirmSettings, type JobFacts, type JobPlan } from '@roughsill/core';
-import { jobReport, type ReasonReport } from '@roughsill/core/report';
+import { jobReport, unpriced, type ReasonReport } from '@roughsill/core/report';
 import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
 import type { MediaStore } from '../media/media-store';
 import { forPaper } from '../media/picture';
@@ -182,7 +182,9 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
       );
   }
   const title = drawn.length > 0 ? [head('Photographs')] : [];
-  const end = note(`Work estimated at ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}`);
+  const end = note(
+    `Work estimated at ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}${unpriced(report.totals.unpriced)}`,
+  );
   const paper = { title: `Hazard survey: ${facts.job.name}`, about: about(input), units };
   return makePdf({ ...paper, content: [...content, ...title, ...drawn, end] });
 }

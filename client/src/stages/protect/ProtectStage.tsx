@@ -7,17 +7,21 @@ import type { StageProps } from '../props';
 
 const OPENINGS = { closeAndSeal: 'close and seal the room', closeNear: 'close those nearby', none: 'as usual' } as const;
 
+const CARE = {
+  lead: { title: 'Lead work: contain it', label: 'A hazard is disturbed' },
+  guard: { title: 'Asbestos is not ruled out: guard it', label: 'No stroke goes into it' },
+  leaveAlone: { title: 'Leave it alone', label: 'Asbestos is not ruled out in it' },
+  ordinary: { title: 'Ordinary care', label: 'No hazard is disturbed' },
+} as const;
+
 export function ProtectStage({ plan }: StageProps) {
   const units = useUnits();
   const p = plan.protection;
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
   return (
     <>
-      <Panel title={p.leadWork ? 'Lead work: contain it' : p.needed.value ? 'Asbestos is not ruled out: guard it' : 'Ordinary care'}>
-        <AnswerRow
-          label={p.leadWork ? 'A hazard is disturbed' : p.needed.value ? 'No stroke goes into it' : 'No hazard is disturbed'}
-          because={p.needed.because}
-        />
+      <Panel title={CARE[p.care].title}>
+        <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
       </Panel>
       {p.sheetLaidM2.value > 0 ? (
         <Panel title="The area">

@@ -140,7 +140,11 @@ function SurfacePaper({
           ))}
         </View>
       ))}
-      <Words look="note">{`${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`}</Words>
+      <Words look="note">
+        {s.proof === 'unpriced'
+          ? say('proof.unpriced')
+          : `${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`}
+      </Words>
     </View>
   );
 }

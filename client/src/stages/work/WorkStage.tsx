@@ -26,8 +26,12 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
   const cash = moneyFor(facts);
   return (
     <>
-      <Panel title="The plan" aside={`${work.steps.length} steps`}>
-        <Words>{`${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. ${say(`proof.${plan.proof}`)}`}</Words>
+      <Panel title="The plan" aside={`${work.steps.length} ${work.steps.length === 1 ? 'step' : 'steps'}`}>
+        <Words>
+          {plan.proof === 'unpriced'
+            ? say('proof.unpriced')
+            : `${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. ${say(`proof.${plan.proof}`)}`}
+        </Words>
         <Button
           label="Print this surface"
           onPress={() => router.navigate(`/print/${facts.job.id}?surface=${surface.id}`)}

@@ -6,6 +6,7 @@ export const PLAN = {
   'protect.leadWork': { says: 'Lead is {leadInReach} and the work disturbs it: contain, dress, clean and verify.' },
   'protect.leadPutty': { says: 'Old putty can hold lead of its own, and the work takes it out: contain, dress, clean and verify.' },
   'protect.aboveAsbestos': { says: 'No stroke goes into what may hold asbestos ({asbestos}); sheet, suit and vacuum stand ready, for one that breaks through stops the work.' },
+  'protect.leaveAlone': { says: 'Asbestos in it is {asbestos}, and the plan leaves it alone: nobody leans, hangs or drills anything on it, and whoever works beside it is told.' },
   'protect.noSignAbove': { says: 'Nothing is disturbed that a sign warns of. If it is broken through: stop, wet it, close the room, call a trained person.' },
   'protect.noHazardDisturbed': { says: 'No hazard is disturbed (lead: {leadInReach}): ordinary sheets and care.' },
   'protect.sheetInside': { says: 'Floor sheet {beyond} beyond {width} of work on each side and outwards, or to the wall; farther where debris goes farther: {area}.' },

@@ -433,6 +433,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   // what stands behind a price
   'proof.trial': 'Its hours come from trial squares here.',
   'proof.partly': 'Trial squares stand behind part of this price; the rest are usual rates.',
+  'proof.unpriced': 'Not priced: no method is allowed on a part of it.',
   'proof.none': 'No trial stands behind this price: it is a guess until squares are done.',
   // exposure
   class1: 'presumed up to 500 µg/m³',
