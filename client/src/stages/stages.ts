@@ -72,7 +72,7 @@ export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, mon
     case 'trial':
       return trialLine(d);
     case 'choose':
-      return `${methods} · ${formatRange(d.money, money)}`;
+      return d.standsAt === 'ask' ? `${methods || 'no method is allowed'} · not priced` : `${methods} · ${formatRange(d.money, money)}`;
     case 'protect':
       return d.protect
         ? `${formatMeasure(measure(d.sheetM2, 'm2'), units)} of sheet · ${d.respirator ? say(d.respirator) : 'no respirator'}`
