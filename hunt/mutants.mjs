@@ -28,8 +28,8 @@ export const MUTANTS = [
   [
     'coats cleared one by one undo the whole',
     'probe/lead.ts',
-    'if (somewhere.length > 0 && !depthKnown)',
-    'if (somewhere.length > 0 && !depthKnown && acquitted.length === 0)',
+    'if (unexplained.length > 0)',
+    'if (unexplained.length > 0 && acquitted.length === 0)',
   ],
   [
     'waiting is forgotten once something cleared',
@@ -150,6 +150,18 @@ export const MUTANTS = [
     'walk/paid.ts',
     "job.worker === 'firm' || job.tenure !== 'ownerOccupied' ||",
     "job.worker === 'firm' ||",
+  ],
+  [
+    'a find in one coat is explained by another',
+    'probe/lead.ts',
+    'reach.ids.length === 0 || reach.ids.some((id) => named.has(id))',
+    'true',
+  ],
+  [
+    'a clear sample stays when it is taken back',
+    'probe/standing.ts',
+    'return (old.value ?? 0) === 0 && !old.trace && !old.below;',
+    'return false;',
   ],
   [
     'presumed asbestos seals itself',

@@ -12,6 +12,8 @@ export interface PairRecipe {
   readonly gone: boolean;
   /** A clear test of the whole stack from before the find. */
   readonly early: boolean;
+  /** Another find, of an instrument that was held to the deepest coat alone, and a clear swab of everything beside it. */
+  readonly elsewhere: boolean;
   /** Of the first: much lead, little, or none. */
   readonly says: 'much' | 'little' | 'none';
   /** Each says that it replaces the other. */
@@ -29,6 +31,7 @@ export const pair: fc.Arbitrary<PairRecipe> = fc.record({
   names: fc.boolean(),
   gone: fc.constantFrom(false, false, true),
   early: fc.boolean(),
+  elsewhere: fc.constantFrom(false, false, true),
   says: fc.constantFrom('much', 'much', 'little', 'none'),
   mutual: fc.constantFrom(false, false, false, true),
   reach: fc.constantFrom('face', 'allAndBelow', 'allAndBelow', 'allAndBelow'),
@@ -97,14 +100,14 @@ export function aloneOf({ by, wrong }: AloneRecipe, id: string, coats: readonly 
 export interface SetRecipe {
   readonly suspect: string;
   readonly count: number;
-  readonly wrong: 'nothing' | 'duplicate' | 'sameSpot' | 'waiting' | 'doubtful' | 'positive';
+  readonly wrong: 'nothing' | 'duplicate' | 'sameSpot' | 'waiting' | 'doubtful' | 'positive' | 'takenBack';
   /** Somebody wants it sealed. */
   readonly sealed: boolean;
 }
 export const bulkSet: fc.Arbitrary<SetRecipe> = fc.record({
   suspect: fc.constantFrom('texturedCoat', 'texturedCoat', 'plaster', 'putty', 'jointCompound', 'lagging'),
   count: fc.integer({ min: 1, max: 4 }),
-  wrong: fc.constantFrom('nothing', 'nothing', 'duplicate', 'sameSpot', 'waiting', 'doubtful', 'positive'),
+  wrong: fc.constantFrom('nothing', 'nothing', 'duplicate', 'sameSpot', 'waiting', 'doubtful', 'positive', 'takenBack'),
   sealed: fc.constantFrom(true, false, false, false),
 });
 
@@ -163,6 +166,19 @@ export function setOf({ suspect, count, wrong }: SetRecipe, id: string, n: numbe
       unit: 'mass%',
       analysis: 'plm',
     }));
+  // Taken back by a record that answers no sample.
+  if (wrong === 'takenBack')
+    answers.push({
+      ...BLANK_READING,
+      id: `${id}-back`,
+      kind: 'moisture',
+      takenAt: at(31),
+      by: 'Tester',
+      value: 12,
+      unit: '%MC',
+      supersedesId: `${id}-says-${odd}`,
+      supersedesWhy: 'the bags were mixed up',
+    });
   return { taken, answers };
 }
 
@@ -212,7 +228,23 @@ export function pairOf(p: PairRecipe, id: string, coats: readonly string[], like
     ...place(p.apart ? 0.9 : 0.1),
   };
   const early = { ...blank, ...reached('allAndBelow', coats), kind: 'spot', spot: 'unchanged', id: `${id}-early`, takenAt: at(3) };
-  const before = p.early ? [early] : [];
+  const deepest = coats.at(-1);
+  const elsewhere =
+    p.elsewhere && deepest !== undefined && coats.length > 1
+      ? [
+          {
+            ...blank,
+            ...value('xrf', 'much'),
+            reachedLayerIds: [deepest],
+            kind: 'xrf',
+            id: `${id}-elsewhere`,
+            takenAt: at(5),
+            device: 'X-1',
+          },
+          { ...early, id: `${id}-beside`, takenAt: at(8) },
+        ]
+      : [];
+  const before = [...(p.early ? [early] : []), ...elsewhere];
   if (p.by === 'none') return [...before, old];
   return [...before, p.mutual ? { ...old, supersedesId: `${id}-by`, supersedesWhy: 'the other way round' } : old, by];
 }

@@ -7,7 +7,7 @@ import { picksOf, type Choice } from '../choose';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { measure, type Measure } from '../units/units';
 import { degreeShare, type TakeOff } from '../walk';
-import { leadDepths, type LeadPicture } from '../probe';
+import { isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
 import { againstTopcoat, needsBond, usualTopcoat } from './fits';
 import { litresFor } from './film';
@@ -191,9 +191,11 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     );
   }
   const sealed = worked.length > 0 && worked.every((w) => w.method.id === 'encapsulate' || w.method.id === 'thickPrimer');
-  const primer: Answer<PrimerId> = sealed
-    ? answer('none', why('prime.overSealer', 'trade-prime'))
-    : primerFor(s, ctx, leftValue, films, topcoatId);
+  // Nothing is scuffed or bonded on what may hold asbestos, beside a sealed part either.
+  const primer: Answer<PrimerId> =
+    sealed || (leftValue === 'coated' && isPresent(ctx.asbestos.coat.value))
+      ? answer('none', why('prime.overSealer', 'trade-prime'))
+      : primerFor(s, ctx, leftValue, films, topcoatId);
   if (primer.value !== 'none') {
     const first = worked.some((w) => w.method.caustic) ? [why('prime.afterAlkali', 'trade-prime', {}, 'care')] : [];
     const data = PRIMERS_DATA[primer.value];

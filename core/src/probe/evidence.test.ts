@@ -231,6 +231,26 @@ describe('a homogeneous area (40 CFR 763.86, 763.87)', () => {
     const combed = ceiling('d', 0, { layers: [aLayer(0, { id: 'd-coat', binder: 'textured', look: 'combed' })] });
     expect(states(ceiling('c', 3), combed)).toEqual(['notFound', 'assumed']);
   });
+  // 40 CFR 763.87: negative only when every sample is. A record of another kind answers no sample, and gives no clear one back.
+  test('a clear sample that somebody took back is out again, whatever the record is; a positive is not', () => {
+    const back = (over: Partial<Reading>) =>
+      aReading({
+        id: 'back',
+        kind: 'moisture',
+        value: 12,
+        unit: '%MC',
+        supersedesId: 'c-r0',
+        supersedesWhy: 'the bags were mixed up',
+        takenAt: LATER,
+        ...over,
+      });
+    const with_ = (s: Surface, ...more: Reading[]) => states({ ...s, readings: [...s.readings, ...more] });
+    expect(with_(ceiling('c', 3))).toEqual(['notFound']);
+    expect(with_(ceiling('c', 3), back({}))).toEqual(['waiting']);
+    const found = ceiling('c', 3);
+    const positive = { ...found, readings: found.readings.map((r, i) => (i === 0 ? { ...r, value: 3 } : r)) };
+    expect(with_(positive, back({}))).toEqual(['found']);
+  });
   test('what has no year belongs to the stricter area', () => {
     const facts = aFacts(ceiling('c', 1, { yearMade: 1966 }), { others: [ceiling('d', 0)], job: { yearBuilt: null } });
     const bad = { ...facts, surfaces: facts.surfaces.map((s) => ({ ...s, readings: s.readings.map((r) => ({ ...r, value: 3 })) })) };
@@ -245,4 +265,14 @@ test('another rulebook in the same session judges everything anew', () => {
   warm.derive(us, DEFAULT_SETTINGS, THIS_YEAR);
   const uk: JobFacts = { ...us, job: { ...us.job, rulebook: 'uk' } };
   expect(warm.derive(uk, DEFAULT_SETTINGS, THIS_YEAR).surfaces[0]!.asbestos.coat.value).toBe('assumed');
+});
+
+test('a find in one coat is not explained by a find in another that it never reached', () => {
+  const clearAll = aReading({ id: 'clear', spot: 'unchanged', ...whole, takenAt: LATER });
+  const named = aReading({ id: 'named', spot: 'changed', changedLayerIds: ['coat-0'], ...whole });
+  const xrf = (reachedLayerIds: string[]) => aReading({ kind: 'xrf', value: 2.4, unit: 'mg/cm2', reachedLayerIds, toSubstrate: false });
+  const deepest = (...readings: Reading[]) => planOf(aSurface({ readings })).lead.coats[2]!.state;
+  expect(deepest(named, clearAll)).toBe('notFound');
+  expect(deepest(named, clearAll, xrf(COATS))).toBe('notFound');
+  expect(deepest(named, clearAll, xrf(['coat-2']))).toBe('found');
 });

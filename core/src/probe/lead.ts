@@ -45,8 +45,8 @@ interface Case {
   readonly judged: readonly Judged[];
   readonly ctx: LeadView;
   readonly material: Surface['material'];
-  /** Some test told in which coat the lead is. */
-  readonly depthKnown: boolean;
+  /** Coats that some test found lead in by themselves. */
+  readonly named: ReadonlySet<string>;
   readonly anyFound: boolean;
   /** Lead was found at this place before, on what is not on the list any more, or a find was only taken back. */
   readonly before: Before | null;
@@ -99,12 +99,17 @@ function byAge(coat: StackCoat, { ctx, material, anyFound, before }: Case): { st
   };
 }
 
+/** A find that cannot tell which coat is explained by a coat that was named, when that is one of those that it says it reached. */
+const isExplained = ({ reach }: Judged, named: ReadonlySet<string>): boolean =>
+  named.size > 0 && (reach.ids.length === 0 || reach.ids.some((id) => named.has(id)));
+
 function judgeCoat(coat: StackCoat, c: Case): CoatLead {
-  const { judged, depthKnown } = c;
+  const { judged, named } = c;
   const reaching = judged.filter((j) => reaches(j, coat.id));
   const found = reaching.filter((j) => j.verdict.says === 'lead');
   const convicted = found.filter((j) => j.verdict.coats.includes(coat.id));
   const somewhere = found.filter((j) => j.verdict.coats.length === 0);
+  const unexplained = somewhere.filter((j) => !isExplained(j, named));
   const acquitted = reaching.filter(
     (j) =>
       j.verdict.says === 'noLead' &&
@@ -120,8 +125,8 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   if (convicted.length > 0) return { coat, state: 'found', because: [...reasons(convicted), ...disagree] };
   // A result that cannot tell which coat convicts every coat that it reached, until another test has named the coat: then a coat that
   // was cleared by itself is clear, and the others are in doubt.
-  if (somewhere.length > 0 && !depthKnown)
-    return { coat, state: 'found', because: [...reasons(somewhere), why('lead.depthUnresolved', 'job-record', {}), ...disagree] };
+  if (unexplained.length > 0)
+    return { coat, state: 'found', because: [...reasons(unexplained), why('lead.depthUnresolved', 'job-record', {}), ...disagree] };
 
   const base = byAge(coat, c);
   let state: HazardState = somewhere.length > 0 ? 'assumed' : base.state;
@@ -263,7 +268,8 @@ function coatStates(surface: Surface, stack: readonly StackCoat[], ctx: LeadView
   // Coats that were taken off the list after a find: what may be left of them counts, until it is known that nothing is.
   const coatsOf = stack.length === 0 && (before !== null || anyFound) ? [GONE_COAT] : stack;
   const depthKnown = judged.some((j) => j.verdict.says === 'lead' && j.verdict.coats.length > 0);
-  const the: Case = { judged, ctx, material: surface.material, depthKnown, anyFound, before };
+  const named = new Set(judged.flatMap((j) => (j.verdict.says === 'lead' ? j.verdict.coats : [])));
+  const the: Case = { judged, ctx, material: surface.material, named, anyFound, before };
   return { coats: coatsOf.map((coat) => judgeCoat(coat, the)), judged, anyFound, depthKnown };
 }
 

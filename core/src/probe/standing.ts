@@ -54,7 +54,10 @@ function replaces(by: Reading, old: Reading, { samples }: Recorded): boolean {
       reachesAsFar(by, old, samples) &&
       !isElsewhere(by, old)
     );
-  return by.kind === old.kind && (old.kind !== 'bulk' || (by.sampleId === old.sampleId && proves(by) >= proves(old)));
+  if (old.kind !== 'bulk') return by.kind === old.kind;
+  if (by.kind === 'bulk') return by.sampleId === old.sampleId && proves(by) >= proves(old);
+  // Another kind of record answers no sample; but a clear result that somebody meant to take back does not go on clearing.
+  return (old.value ?? 0) === 0 && !old.trace && !old.below;
 }
 /** Of two counts of one asbestos sample the finer method proves more. */
 const proves = (r: Reading): number => (r.analysis === 'tem' ? 2 : r.analysis === 'pointCount' ? 1 : 0);
