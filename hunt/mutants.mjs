@@ -176,7 +176,7 @@ export const MUTANTS = [
     "['wet', 'decay'].includes(judgeMoisture(r, s.material).value));\n}\n\n/** Water",
     'false);\n}\n\n/** Water',
   ],
-  ['a refused helper vanishes', 'choose/choose.ts', '...refusedHelpers(part, helpers)', ''],
+  ['a refused helper vanishes', 'choose/choose.ts', 'const refused = refusedHelpers(part, helpers)', 'const refused: Reason[] = []'],
   ['a taped sheet on metal', 'work/steps.ts', 'metal\n    ? why', 'false\n    ? why'],
   [
     'tape on suspect texture',
@@ -188,7 +188,7 @@ export const MUTANTS = [
   [
     'what is sealed is forgotten',
     'work/steps.ts',
-    "picks.some((m) => m.id === 'encapsulate') && isPresent(ctx.asbestos.coat.value)",
+    "picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)",
     'false',
   ],
   ['guarded is called lead', 'protect/protect.ts', "lead ? 'lead' : guarded ? 'guard'", "guarded ? 'lead' : lead ? 'guard'"],

@@ -12,7 +12,9 @@ import {
   type Job,
   type JobFacts,
   type Layer,
+  type MethodId,
   type Part,
+  type PartKind,
   type Reading,
   type Sample,
   type Space,
@@ -97,6 +99,19 @@ export const aSample = (over: Partial<Sample> = {}): Sample => ({
   ...over,
 });
 export const aSquare = (over: Partial<Square> & Pick<Square, 'id' | 'methodId'>): Square => ({ ...BLANK_SQUARE, removedAt: null, ...over });
+/** A part that nobody has decided anything about, the whole of its surface. */
+export const aPart = (kind: PartKind, methodId: MethodId | null = null, over: Partial<Part> = {}): Part => ({
+  id: `part-${kind}`,
+  kind,
+  sharePct: 100,
+  methodId,
+  insistedWhy: null,
+  alsoIds: [],
+  grits: [],
+  toolC: null,
+  removedAt: null,
+  ...over,
+});
 /** A surface with three coats, counted, sound, from its template. */
 export function aSurface(over: Partial<Surface> = {}): Surface {
   const element = over.element ?? 'casing';

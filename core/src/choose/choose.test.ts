@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { AT, aLayer, aReading, aSample, aSquare, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { AT, aLayer, aReading, aSample, aSquare, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import { AIMS, MATERIALS, PART_KINDS, type MethodId, type PartKind, type Surface } from '../facts';
 import type { HazardState } from '../probe';
 import { sentence } from '../words';
@@ -185,9 +185,7 @@ describe('ranking and choice', () => {
   test('a choice that becomes blocked is dropped and says so; practice may be overruled with a why, the law may not', () => {
     const chosen = (methodId: MethodId, insistedWhy: string | null) =>
       failing({
-        parts: [
-          { id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy, alsoIds: [], grits: [], toolC: null, removedAt: null },
-        ],
+        parts: [aPart('flat', methodId, { insistedWhy })],
         readings: [found],
       });
     const dropped = planOf(chosen('dryScrapeLoose', 'in a hurry')).choice.parts[0]!.selected;
@@ -232,17 +230,7 @@ test('every method on every material, part, place and lead state has a verdict w
       }),
     );
   };
-  const parts = PART_KINDS.map((kind) => ({
-    id: `part-${kind}`,
-    kind,
-    sharePct: 20,
-    methodId: null,
-    insistedWhy: null,
-    alsoIds: [],
-    grits: [],
-    toolC: null,
-    removedAt: null,
-  }));
+  const parts = PART_KINDS.map((kind) => aPart(kind, null, { sharePct: 20 }));
   for (const material of MATERIALS)
     for (const kind of ['room', 'elevation'] as const)
       for (const aim of ['keepSound', 'bareClear'] as const) {
@@ -365,19 +353,7 @@ test('asbestos and mold: whatever the material, doubt and finds never open a met
   const open = (s: Surface) => {
     const plan = planOf({
       ...s,
-      parts: [
-        {
-          id: 'part-flat',
-          kind: 'flat',
-          sharePct: 100,
-          methodId: null,
-          insistedWhy: null,
-          alsoIds: [],
-          grits: [],
-          toolC: null,
-          removedAt: null,
-        },
-      ],
+      parts: [aPart('flat', null)],
     });
     return plan.choice.parts.flatMap((p) => {
       for (const o of [...p.options, ...p.helpers]) expect(o.because.length).toBeGreaterThan(0);

@@ -235,6 +235,7 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
   const parts = liveParts(s).map((part): PartChoice => {
     const { main, helpers } = splitOptions(optionsFor(sheet, part, ctx, memo));
     const selected = select(part, main);
+    const refused = refusedHelpers(part, helpers);
     return {
       partId: part.id,
       kind: part.kind,
@@ -242,7 +243,7 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
       options: main,
       helpers,
       also: alsoOn(part, helpers, sheet, ctx, selected.value),
-      selected: { ...selected, because: [...selected.because, ...refusedHelpers(part, helpers)] },
+      selected: refused.length === 0 ? selected : { ...selected, because: [...selected.because, ...refused] },
       chosenByPerson: part.methodId !== null && selected.value === part.methodId,
     };
   });

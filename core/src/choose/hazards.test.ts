@@ -1,19 +1,9 @@
 /** What reaches a hazard is stopped, what ends above it is not, and what is stopped says what lifts it. */
-import { aLayer, aReading, aSquare, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { aLayer, aReading, aSquare, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { MethodId, PartKind, Surface } from '../facts';
 import { sentence } from '../words';
 
-const part = (kind: PartKind, methodId: MethodId | null = null, alsoIds: MethodId[] = []) => ({
-  id: `part-${kind}`,
-  kind,
-  sharePct: 100,
-  methodId,
-  insistedWhy: null,
-  grits: [],
-  toolC: null,
-  alsoIds,
-  removedAt: null,
-});
+const part = (kind: PartKind, methodId: MethodId | null = null, alsoIds: MethodId[] = []) => aPart(kind, methodId, { alsoIds });
 const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
 const face = (value: number) => aReading({ id: 'face', kind: 'surfaceTemp', value, unit: 'C' });
 const outside: Setup = { space: { kind: 'elevation', boundaryM: 30 } };

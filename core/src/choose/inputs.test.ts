@@ -1,21 +1,10 @@
 /** What the person alone knows, and the rules turn on: abrasives, the tool's setting, the film, what is in the tin, who works. */
-import { aLayer, aReading, aSquare, aSurface, AT, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { aLayer, aReading, aSquare, aSurface, AT, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { Chemistry, MethodId, Part, PartKind, Surface } from '../facts';
 import { AS_CATALOGUED } from '../rulebook';
 import { convert } from '../units/units';
 
-const part = (methodId: MethodId | null, over: Partial<Part> = {}, kind: PartKind = 'flat'): Part => ({
-  id: `part-${kind}`,
-  kind,
-  sharePct: 100,
-  methodId,
-  insistedWhy: null,
-  alsoIds: [],
-  grits: [],
-  toolC: null,
-  removedAt: null,
-  ...over,
-});
+const part = (methodId: MethodId | null, over: Partial<Part> = {}, kind: PartKind = 'flat') => aPart(kind, methodId, over);
 const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
 const lead = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const option = (id: MethodId, over: Partial<Surface>, setup: Setup = {}) => {
@@ -221,16 +210,20 @@ describe('what is protected against is what is there', () => {
     if (gate) expect(gate.because.weighed.map((w) => (w.found as { value: number }).value)).toEqual([5, 40, 100]);
   });
   // 29 CFR 1926.1101(k); CAR 2012 reg. 4: what is sealed is still there.
-  test.each(['us', 'uk'] as const)('a sealed textured ceiling is entered, labelled and told (%s)', (rulebook) => {
+  test.each([
+    ['us', 'encapsulate'],
+    ['uk', 'encapsulate'],
+    ['us', 'thickPrimer'],
+  ] as const)('a sealed textured ceiling is entered, labelled and told (%s, %s)', (rulebook, sealer) => {
     const s = aSurface({
       element: 'ceiling',
       material: 'aluminium',
       layers: [aLayer(0, { binder: 'textured' })],
-      parts: [part('encapsulate')],
+      parts: [part(sealer)],
     });
     const plan = planOf(s, { job: { rulebook } });
     expect(plan.work.steps.flatMap((st) => st.gates.map((g) => g.id))).toContain('asbestos-entered');
-    const sealed = plan.choice.parts[0]!.options.find((o) => o.methodId === 'encapsulate')!;
+    const sealed = plan.choice.parts[0]!.options.find((o) => o.methodId === sealer)!;
     expect(rulesOf(sealed.because)).toContain(rulebook === 'uk' ? 'asbestos.staysUk' : 'asbestos.stays');
   });
   // EN 60335-2-69, HSG248, from memory: class H for asbestos, M or H for lead; HEPA is the US word.

@@ -1,6 +1,6 @@
 /** Order of work, what is added, piece by piece, and what it costs beside its neighbours. */
 import fc from 'fast-check';
-import { aFacts, aLayer, aReading, aSquare, aSurface, COATS, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
+import { aFacts, aLayer, aPart, aReading, aSquare, aSurface, COATS, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
 import { FAMILIES, methodById, METHODS } from '../catalogue';
 import { compareMethods, compareStrippers, sensitivity } from '../compare';
 import {
@@ -22,17 +22,8 @@ import { AS_CATALOGUED, DEFAULT_SETTINGS } from '../rulebook';
 import { triage, triageOf } from '../trial/triage';
 
 const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
-const part = (kind: PartKind, sharePct: number, methodId: MethodId | null, alsoIds: MethodId[] = []): Part => ({
-  id: `part-${kind}`,
-  kind,
-  sharePct,
-  methodId,
-  insistedWhy: null,
-  grits: [],
-  toolC: null,
-  alsoIds,
-  removedAt: null,
-});
+const part = (kind: PartKind, sharePct: number, methodId: MethodId | null, alsoIds: MethodId[] = []): Part =>
+  aPart(kind, methodId, { sharePct, alsoIds });
 const strokes = (s: Surface, setup?: Setup) =>
   planOf(s, setup).choice.sequence.strokes.map((x) => `${x.kind}/${x.methodId}${x.half ? `/${x.half}` : ''}`);
 const failing = [aLayer(0, { soundness: 'failing' as const }), aLayer(1), aLayer(2)];

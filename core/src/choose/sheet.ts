@@ -96,8 +96,6 @@ export interface PartSheet {
   /** C; null: not recorded. */
   readonly toolC: number | null;
 }
-/** Nobody has said anything of how. */
-export const plainPart = (kind: PartKind): PartSheet => ({ kind, grits: [], toolC: null });
 
 /** From one abrasive to the next no more than double, and never back to a coarser one. Common practice, no published source. */
 const GRIT_STEP = 2;

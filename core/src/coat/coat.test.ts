@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import psychrolib from 'psychrolib';
-import { aLayer, aReading, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { aLayer, aReading, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { MethodId, Surface } from '../facts';
 import { convert } from '../units/units';
 import { dewPointC, dryEnoughToCoat } from './dew-point';
@@ -86,19 +86,7 @@ describe('primer', () => {
         topcoat: 'waterborneEggshell',
         knots: 'yes',
         readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
-        parts: [
-          {
-            id: 'part-flat',
-            kind: 'flat',
-            sharePct: 100,
-            methodId,
-            insistedWhy: null,
-            alsoIds: [],
-            grits: [],
-            toolC: null,
-            removedAt: null,
-          },
-        ],
+        parts: [aPart('flat', methodId)],
         ...over,
       }),
       setup,
@@ -129,19 +117,7 @@ describe('primer', () => {
       aSurface({
         aim: 'bareClear',
         topcoat: 'exteriorAcrylic',
-        parts: [
-          {
-            id: 'part-flat',
-            kind: 'flat',
-            sharePct: 100,
-            methodId: 'causticPoultice',
-            insistedWhy: null,
-            alsoIds: [],
-            grits: [],
-            toolC: null,
-            removedAt: null,
-          },
-        ],
+        parts: [aPart('flat', 'causticPoultice')],
       }),
       { space: { kind: 'elevation', boundaryM: 20 } },
     );
@@ -161,19 +137,7 @@ describe('schools', () => {
       aSurface({
         topcoat,
         readings: [aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true })],
-        parts: [
-          {
-            id: 'part-flat',
-            kind: 'flat',
-            sharePct: 100,
-            methodId: 'drySand',
-            insistedWhy: null,
-            alsoIds: [],
-            grits: [],
-            toolC: null,
-            removedAt: null,
-          },
-        ],
+        parts: [aPart('flat', 'drySand')],
       });
     expect(rules(sanded('alkydGloss'), { dustOff: 'tackCloth' })).toContain('rinse.dustTack');
     expect(rules(sanded('waterborneEggshell'), { dustOff: 'tackCloth' })).toContain('rinse.noTackUnderWater');

@@ -1,21 +1,9 @@
 /** A coat that does not fit what it lies on is refused with its reason, or asked about. Common practice, no published source, unless named. */
-import { aLayer, aReading, aSurface, planOf, rulesOf, type Setup } from '../testing';
+import { aLayer, aReading, aSurface, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { Binder, MethodId, Surface } from '../facts';
 
 const coated = (binder: Binder) => [aLayer(0, { binder })];
-const bareBy = (methodId: MethodId) => [
-  {
-    id: 'part-flat',
-    kind: 'flat' as const,
-    sharePct: 100,
-    methodId,
-    insistedWhy: null,
-    alsoIds: [],
-    grits: [],
-    toolC: null,
-    removedAt: null,
-  },
-];
+const bareBy = (methodId: MethodId) => [aPart('flat', methodId)];
 const outside: Setup = { space: { kind: 'elevation', boundaryM: 30 } };
 const face = (value: number) => aReading({ id: 'face', kind: 'surfaceTemp', value, unit: 'C' });
 const NEW = { job: { yearBuilt: 2005 } } as const;

@@ -1,4 +1,4 @@
-import { aReading, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { aReading, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import { createDeriver } from '../pipeline';
 import type { MethodId, Surface } from '../facts';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
@@ -10,9 +10,7 @@ const ft = (n: number) => n * 0.3048;
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const onePart = (methodId: MethodId, over: Partial<Surface> = {}) =>
   aSurface({
-    parts: [
-      { id: 'part-flat', kind: 'flat', sharePct: 100, methodId, insistedWhy: null, alsoIds: [], grits: [], toolC: null, removedAt: null },
-    ],
+    parts: [aPart('flat', methodId)],
     readings: [found],
     layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
     ...over,
@@ -54,28 +52,8 @@ describe('minor work', () => {
     expect(room.disturbedM2 / FT2).toBeCloseTo(7, 6);
     expect(room.minorWork.value).toBe(false);
     const parts: Surface['parts'] = [
-      {
-        id: 'part-a',
-        kind: 'flat',
-        sharePct: 20,
-        methodId: 'replacePart',
-        insistedWhy: null,
-        alsoIds: [],
-        grits: [],
-        toolC: null,
-        removedAt: null,
-      },
-      {
-        id: 'part-b',
-        kind: 'moulded',
-        sharePct: 80,
-        methodId: 'leave',
-        insistedWhy: null,
-        alsoIds: [],
-        grits: [],
-        toolC: null,
-        removedAt: null,
-      },
+      aPart('flat', 'replacePart', { id: 'part-a', sharePct: 20 }),
+      aPart('moulded', 'leave', { id: 'part-b', sharePct: 80 }),
     ];
     const whole = createDeriver().derive(aFacts(aSurface({ parts, lengthM: ft(10), widthM: ft(1) })), DEFAULT_SETTINGS, THIS_YEAR)
       .spaces[0]!;

@@ -1,6 +1,6 @@
 /** Trial squares: bracket, halve, stop; what may be said of so few; whether the film holds. */
 import fc from 'fast-check';
-import { aFacts, aLayer, aReading, aSquare, aSurface, planOf, rulesOf } from '../testing';
+import { aFacts, aLayer, aReading, aSquare, aSurface, planOf, rulesOf, aPart } from '../testing';
 import { methodById } from '../catalogue';
 import type { Square, Surface } from '../facts';
 import { AS_CATALOGUED } from '../rulebook';
@@ -147,19 +147,7 @@ describe('from trial to plan', () => {
     aSurface({
       aim: 'bareClear',
       squares,
-      parts: [
-        {
-          id: 'part-flat',
-          kind: 'flat',
-          sharePct: 100,
-          methodId: 'causticPoultice',
-          insistedWhy: null,
-          alsoIds: [],
-          grits: [],
-          toolC: null,
-          removedAt: null,
-        },
-      ],
+      parts: [aPart('flat', 'causticPoultice')],
     });
   const outside = { space: { kind: 'elevation' as const } };
   test('a caustic plan stays a draft without a square, and with one that was only carried; a square here lets it out', () => {
@@ -175,19 +163,7 @@ describe('from trial to plan', () => {
         material,
         yearMade,
         aim: 'bareClear',
-        parts: [
-          {
-            id: 'part-flat',
-            kind: 'flat',
-            sharePct: 100,
-            methodId: 'masonryStripper',
-            insistedWhy: null,
-            alsoIds: [],
-            grits: [],
-            toolC: null,
-            removedAt: null,
-          },
-        ],
+        parts: [aPart('flat', 'masonryStripper')],
       });
     expect(planOf(wall('brick', 1904), outside).issue.value).toBe(false);
     expect(planOf(wall('concrete', 1985), outside).issue.value).toBe(true);
@@ -209,19 +185,7 @@ describe('from trial to plan', () => {
     expect(c.coverageLPerM2).toEqual({ low: expect.closeTo(1.1 * 0.85, 9), high: expect.closeTo(1.1 * 1.3, 9) });
     expect(c.workHPerM2).toEqual({ low: expect.closeTo(3.75 * 0.85, 9), high: expect.closeTo(3.75 * 1.3, 9) });
     const s = on([measuredSquare], {
-      parts: [
-        {
-          id: 'part-flat',
-          kind: 'flat',
-          sharePct: 100,
-          methodId: 'solventGel',
-          insistedWhy: null,
-          alsoIds: [],
-          grits: [],
-          toolC: null,
-          removedAt: null,
-        },
-      ],
+      parts: [aPart('flat', 'solventGel')],
     });
     const { perM2 } = planOf(s).choice.parts[0]!.options.find((o) => o.methodId === 'solventGel')!;
     expect(perM2.personHours.low).toBeCloseTo(3.75 * 0.85, 9);
@@ -257,9 +221,7 @@ describe('from trial to plan', () => {
 
 // A trial decides over a guess, in both directions. Common practice, no published source.
 describe('a trial decides', () => {
-  const part = (methodId: 'solventGel' | 'infrared' | 'causticPoultice', kind: 'flat' | 'moulded' = 'flat') => [
-    { id: `part-${kind}`, kind, sharePct: 100, methodId, insistedWhy: null, alsoIds: [], grits: [], toolC: null, removedAt: null },
-  ];
+  const part = (methodId: 'solventGel' | 'infrared' | 'causticPoultice', kind: 'flat' | 'moulded' = 'flat') => [aPart(kind, methodId)];
   const heat = (id: string, lifted: Square['lifted'], over: Partial<Square> = {}) =>
     aSquare({ id, methodId: 'infrared', lifted, surfaceC: 20, ...over });
   const issue = (s: Surface) => planOf(s).issue;

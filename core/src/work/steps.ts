@@ -522,7 +522,7 @@ export function workPlan(input: Inputs): WorkPlan {
         ),
       ],
     });
-  if (picks.some((m) => m.id === 'encapsulate') && isPresent(ctx.asbestos.coat.value)) {
+  if (picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)) {
     const by = ctx.rulebook.id === 'uk' ? 'uk-asbestos' : 'cfr29-1926.1101k';
     step({
       id: 'asbestosStays',

@@ -1,4 +1,4 @@
-import { AT, aFacts, aLayer, aReading, aSurface, COATS, planOf, rulesOf, THIS_YEAR } from '../testing';
+import { AT, aFacts, aLayer, aReading, aSurface, COATS, planOf, rulesOf, THIS_YEAR, aPart } from '../testing';
 import type { Check, MethodId, PartKind, Surface } from '../facts';
 import { createDeriver } from '../pipeline';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
@@ -6,17 +6,7 @@ import { sentence } from '../words';
 import { convert } from '../units/units';
 import { clothsForFloor } from './cloths';
 
-const part = (kind: PartKind, sharePct: number, methodId: MethodId) => ({
-  id: `part-${kind}`,
-  kind,
-  sharePct,
-  methodId,
-  insistedWhy: null,
-  alsoIds: [],
-  grits: [],
-  toolC: null,
-  removedAt: null,
-});
+const part = (kind: PartKind, sharePct: number, methodId: MethodId) => aPart(kind, methodId, { sharePct });
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const railing = (over: Partial<Surface> = {}) =>
   aSurface({

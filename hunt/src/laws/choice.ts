@@ -1,5 +1,5 @@
 /** C and W: the default is what a careful tradesman would do first, a coat fits what it lies on, and words are whole. */
-import type { Binder, JobFacts, Surface, TopcoatId } from '../../../core/src/facts';
+import type { Binder, Surface, TopcoatId } from '../../../core/src/facts';
 import { moldPicture } from '../../../core/src/probe/mold';
 import type { Reason } from '../../../core/src/reasons';
 import { RULEBOOKS } from '../../../core/src/rulebook';
@@ -141,8 +141,6 @@ const CAMEL = /\b[a-z]+[A-Z][a-zA-Z]*\b/;
 const DOUBLED = /\b(\w+) \1\b/i;
 const OWN_WORD = /\b(pH|mL|kPa)\b/g;
 
-const isThird = (facts: JobFacts): boolean => facts.surfaces.reduce((n, s) => n + s.readings.length + s.parts.length, 0) % 3 === 0;
-
 const asked = new Map<string, readonly string[]>();
 function wrongWords(r: Reason, system: 'ft' | 'm', rules: 'us' | 'uk'): readonly string[] {
   let key = `${system}|${rules}|${r.source}|${r.rule}`;
@@ -243,9 +241,9 @@ export const CHOICE_LAWS: readonly Law[] = [
   {
     id: 'W1',
     says: 'every sentence is whole, in the job’s units, of its own rulebook, with a source that binds there',
-    // Every option is walked, which is slow: one job in three, always the same ones, and before its edits.
+    // Every option is walked, which is slow: once for each job.
     check: ({ facts, job, before }) => {
-      if (before !== null || !isThird(facts)) return [];
+      if (before !== null) return [];
       const { units, rulebook } = facts.job;
       const mold = facts.spaces.map((x) =>
         moldPicture(

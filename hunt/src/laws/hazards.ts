@@ -204,7 +204,9 @@ export const HAZARDS_LAWS: readonly Law[] = [
       facts.surfaces.flatMap((s) => {
         const plan = plans.get(s.id);
         if (!plan || plan.work.standsAt === 'ask') return [];
-        const sealed = plan.choice.parts.some((p) => p.selected.value === 'encapsulate') && present(plan.asbestos.coat.value);
+        const sealed =
+          plan.choice.parts.some((p) => p.selected.value === 'encapsulate' || p.selected.value === 'thickPrimer') &&
+          present(plan.asbestos.coat.value);
         const entered = plan.work.steps.some((st) => st.gates.some((g) => g.id === 'asbestos-entered'));
         const said = plan.protection.needed.because.some((r) => r.weighed.some((w) => w.asked === 'leadInReach' && w.found === 'notFound'));
         return [
