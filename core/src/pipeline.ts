@@ -76,7 +76,33 @@ interface Remembered {
   readonly asbestos: AsbestosPicture;
   readonly settings: FirmSettings;
   readonly plan: SurfacePlan;
+  readonly tally: Tally;
 }
+
+/** What a surface gives to the sums of its job, side by side: an edit adds up every surface, and a plan is scattered over the memory. */
+interface Tally {
+  readonly areaM2: number;
+  readonly hoursLow: number;
+  readonly hoursHigh: number;
+  readonly moneyLow: number;
+  readonly moneyHigh: number;
+  readonly lead: HazardState;
+  readonly asbestos: HazardState;
+  readonly mold: HazardState;
+  /** Place of its next act in the order of work. */
+  readonly rank: number;
+}
+const tallyOf = (p: SurfacePlan): Tally => ({
+  areaM2: p.area.totalM2,
+  hoursLow: p.work.handsOnH.low,
+  hoursHigh: p.work.handsOnH.high,
+  moneyLow: p.money.low,
+  moneyHigh: p.money.high,
+  lead: p.lead.overall.value,
+  asbestos: p.asbestos.overall.value,
+  mold: p.mold.value,
+  rank: ACT_RANK[p.next.act],
+});
 
 /**
  * What is remembered of the surface at one place in the list: its last version only, so that memory stays as large as the job.
@@ -304,7 +330,7 @@ export function createDeriver(): Deriver {
     };
   }
 
-  function planAt(facts: JobFacts, i: number, jc: JobContext, settings: FirmSettings, thisYear: number): SurfacePlan | undefined {
+  function planAt(facts: JobFacts, i: number, jc: JobContext, settings: FirmSettings, thisYear: number): Remembered | undefined {
     const slot = jc.slots[i]!;
     const s = slot.of;
     const at = jc.spaces.get(s.spaceId);
@@ -322,7 +348,7 @@ export function createDeriver(): Deriver {
       known.instruments === instruments &&
       known.asbestos === asbestos
     )
-      return known.plan;
+      return known;
     const { job } = facts;
     const rulebook = RULEBOOKS[job.rulebook];
     const { space } = at;
@@ -355,17 +381,17 @@ export function createDeriver(): Deriver {
       minorWork: at.plan.minorWork.value,
     };
     const plan = planSurface(facts, s, ctx, slot.local.area, optionsUnder(settings), thisYear);
-    slot.remembered = { jobKey: jc.key, spaceKey: at.key, past, settings, instruments, asbestos, plan };
-    return plan;
+    slot.remembered = { jobKey: jc.key, spaceKey: at.key, past, settings, instruments, asbestos, plan, tally: tallyOf(plan) };
+    return slot.remembered;
   }
 
   return {
     derive(facts, settings, thisYear) {
       const jc = jobContext(facts, thisYear);
-      const surfaces: SurfacePlan[] = [];
+      const surfaces: Remembered[] = [];
       for (let i = 0; i < facts.surfaces.length; i += 1) {
-        const plan = planAt(facts, i, jc, settings, thisYear);
-        if (plan) surfaces.push(plan);
+        const made = planAt(facts, i, jc, settings, thisYear);
+        if (made) surfaces.push(made);
       }
       return summarise(
         facts,
@@ -376,7 +402,7 @@ export function createDeriver(): Deriver {
     },
     surface(facts, surfaceId, settings, thisYear) {
       const i = facts.surfaces.findIndex((x) => x.id === surfaceId);
-      return i < 0 ? undefined : planAt(facts, i, jobContext(facts, thisYear), settings, thisYear);
+      return i < 0 ? undefined : planAt(facts, i, jobContext(facts, thisYear), settings, thisYear)?.plan;
     },
   };
 }
@@ -408,14 +434,14 @@ function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook, assi
 }
 
 /** Of all surfaces, the one whose next act comes earliest in the order of work. */
-function nextOnJob(facts: JobFacts, surfaces: readonly SurfacePlan[]): JobPlan['next'] {
+function nextOnJob(facts: JobFacts, surfaces: readonly Remembered[]): JobPlan['next'] {
   if (!facts.spaces.some((s) => s.removedAt === null)) return { act: 'addSpace', surfaceId: null, because: [] };
   let first: SurfacePlan | undefined;
   let rank: number = NEXT_ACTS.length;
-  for (const p of surfaces) {
-    if (ACT_RANK[p.next.act] >= rank) continue;
-    first = p;
-    rank = ACT_RANK[p.next.act];
+  for (const { plan, tally } of surfaces) {
+    if (tally.rank >= rank) continue;
+    first = plan;
+    rank = tally.rank;
   }
   return first
     ? { act: first.next.act, surfaceId: first.surfaceId, because: first.next.because }
@@ -427,20 +453,20 @@ const noStates = (): Record<HazardState, number> => ({ unknown: 0, assumed: 0, w
 function summarise(
   facts: JobFacts,
   spaces: readonly SpacePlan[],
-  surfaces: readonly SurfacePlan[],
+  surfaces: readonly Remembered[],
   areas: readonly AsbestosArea[],
 ): JobPlan {
   const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
   const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: 0, high: 0 } };
-  for (const p of surfaces) {
-    states.lead[p.lead.overall.value] += 1;
-    states.asbestos[p.asbestos.overall.value] += 1;
-    states.mold[p.mold.value] += 1;
-    totals.areaM2 += p.area.totalM2;
-    totals.personHours.low += p.work.handsOnH.low;
-    totals.personHours.high += p.work.handsOnH.high;
-    totals.money.low += p.money.low;
-    totals.money.high += p.money.high;
+  for (const { tally: t } of surfaces) {
+    states.lead[t.lead] += 1;
+    states.asbestos[t.asbestos] += 1;
+    states.mold[t.mold] += 1;
+    totals.areaM2 += t.areaM2;
+    totals.personHours.low += t.hoursLow;
+    totals.personHours.high += t.hoursHigh;
+    totals.money.low += t.moneyLow;
+    totals.money.high += t.moneyHigh;
   }
   const rulebook = RULEBOOKS[facts.job.rulebook];
   return {
@@ -448,7 +474,7 @@ function summarise(
     rulebook: rulebook.id,
     edition: rulebook.edition,
     spaces,
-    surfaces,
+    surfaces: surfaces.map((x) => x.plan),
     totals,
     states,
     areas,
