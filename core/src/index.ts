@@ -9,9 +9,9 @@ export * from './choose';
 export * from './protect';
 export * from './coat';
 export * from './work';
-export * from './pipeline';
-export { NEXT_ACTS, type NextAct, type SurfacePlan } from './surface-plan';
-export * from './digest';
+export * from './job/derive';
+export { NEXT_ACTS, type NextAct, type SurfacePlan } from './surface/plan';
+export * from './job/digest';
 export {
   convert,
   formatHours,

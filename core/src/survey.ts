@@ -1,5 +1,5 @@
 /** What a survey needs and the first screen does without: kept out of the core's main face, so that it is loaded when it is wanted. */
-export { assessArea, assessGroup, assessGroups, type AreaAssessment, type GroupAssessment } from './assess';
+export { assessArea, assessGroup, assessGroups, type AreaAssessment, type GroupAssessment } from './job/assess';
 export { areaPlan, type AreaPlan } from './probe/area-plan';
 export { samplePoints, type SamplePoint } from './probe/asbestos';
 export { afterTest, KIT_ERRORS, leadChance, leadPrior, testOrAssume, type KitErrors, type TestOrAssume } from './probe/decide';

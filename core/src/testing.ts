@@ -1,6 +1,6 @@
 /** Short hand for tests: a job with one room and one surface, and what follows from it. */
-import { createDeriver } from './pipeline';
-import type { SurfacePlan } from './surface-plan';
+import { createDeriver } from './job/derive';
+import type { SurfacePlan } from './surface/plan';
 import {
   BLANK_JOB,
   BLANK_LAYER,

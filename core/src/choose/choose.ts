@@ -1,15 +1,17 @@
 /** Per part: every method's verdict, its hours and cost, ranked for the user's aim. */
 import type { Aim, MethodId, Part, Surface } from '../facts';
-import type { SurfaceContext } from '../context';
+import type { SurfaceContext } from '../surface/context';
+import { valueOf } from '../graph/graph';
 import type { LeadPicture } from '../probe';
 import { answer, why, type Answer, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
 import type { Hold } from '../trial';
 import { liveParts, type TakeOff } from '../walk';
-import { heightFactor, midpoint, unitEffort, type UnitEffort } from './cost';
+import { midpoint, unitEffort, type UnitEffort } from './cost';
 import { requiredDepth } from './depth';
 import { biteDepth, isHelper, methodById, METHODS, type Bite } from '../catalogue';
 import { sequence, type Sequence } from './sequence';
-import { coatsReached, sheetFor, surfaceSheet, type PartSheet, type SurfaceSheet } from './sheet';
+import { coatsReached, partSheet, sheetFor, surfaceSheet, type PartSheet, type SurfaceSheet } from './sheet';
 import { judge, type MethodVerdict, type Verdict } from './verdict';
 
 export interface MethodOption extends MethodVerdict {
@@ -78,29 +80,23 @@ function rank(aim: Aim, options: MethodOption[]): MethodOption[] {
 /** Ranked options already reached, by fact sheet: a house has far fewer different sheets than parts. */
 export type OptionMemo = Map<string, readonly MethodOption[]>;
 
-/** All that an option can depend on: the coats count only by how deep each bite goes and what is known down to there. */
-function memoKey(s: SurfaceSheet, part: PartSheet): string {
-  const d = s.depths;
-  return `${part.kind}|${part.grits.join()}|${part.toolC}|${s.asbestosLicensed}|${s.thickFilm}|${s.paid}|${s.material}|${s.place}|${s.aim}|${s.required}|${s.asbestos}|${s.asbestosBelow}|${s.asbestosPutty}|${s.asbestosTrace}|${s.leadPutty}|${s.assisted}|${s.site.power}|${s.site.water}|${s.site.listed}|${s.site.services.join()}|${s.site.asthma}|${s.site.others}|${d.skin}|${d.loose}|${d.all}|${d.looseCoats}|${d.coats}|${d.covered}|${s.leadTrace}|${s.casein}|${s.anySound}|${s.failing}|${s.oilSoaked}|${s.damp}|${s.wet}|${s.thinBoards}|${s.scrapped}|${s.runs}|${s.rubs}|${s.childOrPregnancy}|${s.isSash}|${s.minorWork}|${s.dwelling}|${s.clearTopcoat}|${s.glazed}|${s.rulebook}|${s.binders.skin.join()}/${s.binders.loose.join()}/${s.binders.bare.join()}|${s.holds.join()}|${s.moldy}|${s.faceC}|${s.isFace}|${heightFactor(s.site.accessM)}`;
-}
-
 /**
  * Every method on one kind of part, best first.
  * @param memo must be used with one firm's settings only
  */
-export function optionsFor(s: SurfaceSheet, part: PartSheet, ctx: SurfaceContext, memo: OptionMemo): readonly MethodOption[] {
+export function optionsFor(s: SurfaceSheet, part: PartSheet, settings: FirmSettings, memo: OptionMemo): readonly MethodOption[] {
   // What squares taught belongs to one surface, so nothing is shared then.
   const shared = Object.keys(s.trials).length === 0;
-  const key = memoKey(s, part);
+  const key = `${valueOf(s)}${valueOf(part)}`;
   const known = shared ? memo.get(key) : undefined;
   if (known) return known;
   const options = METHODS.map((m): MethodOption => {
-    const judged = judge(m, sheetFor(s, m, part, ctx));
+    const judged = judge(m, sheetFor(s, m, part, settings));
     const learned = s.trials[m.id];
     return {
       ...judged,
       because: learned && m.suits.includes(s.material) ? [...judged.because, ...learned.because] : judged.because,
-      perM2: unitEffort(m, part.kind, ctx.settings, { accessM: s.site.accessM, faceC: s.faceC, learned }),
+      perM2: unitEffort(m, part.kind, settings, { accessM: s.accessM, faceC: s.faceC, learned }),
       harm: m.harm,
       bite: m.bite,
       coatsReached: coatsReached(m.bite, s.depths),
@@ -233,7 +229,7 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
   const required = requiredDepth(s, ctx, lead, hold);
   const sheet = surfaceSheet(s, ctx, lead, required.value);
   const parts = liveParts(s).map((part): PartChoice => {
-    const { main, helpers } = splitOptions(optionsFor(sheet, part, ctx, memo));
+    const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, memo));
     const selected = select(part, main);
     const refused = refusedHelpers(part, helpers);
     return {

@@ -1,6 +1,6 @@
 /** How deep the work must go: from the aim, what fails, and what rubs or is chewed. */
 import type { Binder, GradeId, Surface } from '../facts';
-import type { SurfaceContext } from '../context';
+import type { SurfaceContext } from '../surface/context';
 import { isPresent, type LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
 import { measure } from '../units/units';
@@ -23,10 +23,10 @@ export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture
   const filmsClear = lead.coats.length > 0 && lead.coats.every((c) => CLEAR_FILMS.includes(c.coat.binder));
   if (s.aim === 'bareClear' || (wantsBare(s) && lead.coats.length > 0 && !filmsClear))
     return answer('bare', why(endsClear(s) ? 'depth.clearNeedsBare' : 'depth.bareWanted', 'trade-aim'));
-  if ((rubs || element.chewable) && isPresent(lead.overall.value) && ctx.childOrPregnancy !== 'no') {
+  if ((rubs || element.chewable) && isPresent(lead.overall.value) && ctx.site.childOrPregnancy !== 'no') {
     return answer(
       'bare',
-      why('depth.rubbingLead', 'trade-aim', { leadInReach: lead.overall.value, childOrPregnancy: ctx.childOrPregnancy }),
+      why('depth.rubbingLead', 'trade-aim', { leadInReach: lead.overall.value, childOrPregnancy: ctx.site.childOrPregnancy }),
     );
   }
   // Nothing lasts on a film that the knife lifts; to keep the old surface all the same is a choice that the person makes.

@@ -7,11 +7,13 @@ import {
   type Binder,
   type Chemistry,
   type Material,
+  type Part,
   type PartKind,
+  type Service,
   type Surface,
   type YesNo,
 } from '../facts';
-import type { SurfaceContext } from '../context';
+import type { SiteView, SurfaceContext } from '../surface/context';
 import {
   holdsSilica,
   isDamp,
@@ -24,6 +26,7 @@ import {
   type LeadDepths,
   type LeadPicture,
 } from '../probe';
+import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
@@ -73,7 +76,7 @@ export interface SurfaceSheet {
   readonly thickFilm: boolean;
   /** Rubs in use or can be chewed. */
   readonly rubs: boolean;
-  readonly childOrPregnancy: SurfaceContext['childOrPregnancy'];
+  readonly childOrPregnancy: SiteView['childOrPregnancy'];
   readonly isSash: boolean;
   /** A plain face that a board can cover. */
   readonly isFace: boolean;
@@ -85,9 +88,18 @@ export interface SurfaceSheet {
   readonly paid: boolean;
   readonly clearTopcoat: boolean;
   readonly glazed: boolean;
-  readonly site: SurfaceContext['site'];
+  readonly power: YesNo;
+  readonly water: YesNo;
+  readonly listed: YesNo;
+  readonly asthma: YesNo;
+  readonly others: boolean;
+  readonly services: readonly Service[];
+  readonly accessM: number;
   readonly rulebook: 'us' | 'uk';
 }
+
+/** Above this the work is done from a ladder or a scaffold, m. */
+const HIGH_M = 2;
 
 /** What a part brings: its kind, and how the person means to work it. */
 export interface PartSheet {
@@ -96,6 +108,8 @@ export interface PartSheet {
   /** C; null: not recorded. */
   readonly toolC: number | null;
 }
+
+export const partSheet = ({ kind, grits, toolC }: Part): PartSheet => ({ kind, grits, toolC });
 
 /** From one abrasive to the next no more than double, and never back to a coarser one. Common practice, no published source. */
 const GRIT_STEP = 2;
@@ -263,16 +277,22 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     rusty: FERROUS.includes(s.material) && (s.rustGrade ?? 0) >= RUST_FACE,
     thickFilm: s.filmUm !== null && s.filmUm >= THICK_FILM.value - 1,
     rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
-    childOrPregnancy: ctx.childOrPregnancy,
+    childOrPregnancy: ctx.site.childOrPregnancy,
     isSash: s.element === 'doubleHungSash' || s.element === 'casementSash',
     isFace: element.shape === 'face' && s.element !== 'shutter' && s.element !== 'floorBoards',
-    minorWork: ctx.minorWork,
-    dwelling: ctx.dwelling,
-    assisted: ctx.assisted,
-    paid: ctx.paid,
+    minorWork: ctx.space.minorWork,
+    dwelling: ctx.site.dwelling,
+    assisted: ctx.site.assisted,
+    paid: ctx.site.paid,
     clearTopcoat: endsClear(s),
     glazed: isGlazed(s),
-    site: ctx.site,
+    power: ctx.site.power,
+    water: ctx.site.water,
+    listed: ctx.site.listed,
+    asthma: ctx.site.asthma,
+    others: ctx.site.others,
+    services: ctx.space.services,
+    accessM: ctx.space.accessM,
     rulebook: ctx.rulebook.id,
   };
 }
@@ -303,9 +323,9 @@ function failsOn(s: SurfaceSheet, method: Method): Binder | 'none' {
 /** Each abrasive against the one before it. */
 const jumps = (grits: readonly number[]): boolean => grits.some((g, i) => i > 0 && (g > grits[i - 1]! * GRIT_STEP || g < grits[i - 1]!));
 
-export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, toolC }: PartSheet, ctx: SurfaceContext): Sheet {
+export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, toolC }: PartSheet, settings: FirmSettings): Sheet {
   const last = grits.at(-1);
-  const hottest = method.infrared ? ctx.rulebook.infraredBelow.is : ctx.rulebook.hotAirBelow.is;
+  const hottest = method.infrared ? RULEBOOKS[s.rulebook].infraredBelow.is : RULEBOOKS[s.rulebook].hotAirBelow.is;
   const refused = failsOn(s, method);
   return {
     nothingToTake: !method.takes.some((t) => s.holds.includes(t)) && method.id !== 'leave',
@@ -316,17 +336,17 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     frozen: s.faceC !== null && s.faceC <= 0,
     tooHot: method.hottestC !== null && s.faceC !== null && s.faceC > method.hottestC,
     harmsMaterial: method.harms.some((h) => h === s.material),
-    alone: ctx.settings.crew === 1,
+    alone: settings.crew === 1,
     tooCold: method.coldestC !== null && s.faceC !== null && s.faceC < method.coldestC,
     harsh: method.harm >= 2,
     trial: s.trials[method.id]?.state ?? 'none',
-    owned: ctx.settings.rates[method.id]?.owned ?? true,
-    infraredAllowed: ctx.settings.allowInfraredOnLead,
+    owned: settings.rates[method.id]?.owned ?? true,
+    infraredAllowed: settings.allowInfraredOnLead,
     // The school stands outdoors, and not where 24 CFR 35.140 binds.
-    dryAllowed: ctx.settings.allowDryScrapeOutdoors && s.place === 'outside' && !s.assisted,
-    softBlastAllowed: ctx.settings.allowSoftBlastOnTimber,
-    stopOnLead: ctx.settings.stopOnLead,
-    moldSchool: ctx.settings.moldSchool,
+    dryAllowed: settings.allowDryScrapeOutdoors && s.place === 'outside' && !s.assisted,
+    softBlastAllowed: settings.allowSoftBlastOnTimber,
+    stopOnLead: settings.stopOnLead,
+    moldSchool: settings.moldSchool,
     timber: TIMBER.includes(s.material),
     plainFace: s.isFace,
     metalBelow: METAL.includes(s.material),
@@ -366,31 +386,31 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     // The limit itself is over: the rule says below it.
     toolOver: toolC !== null && toolC >= convert(hottest.value, hottest.unit, 'C') - 1e-9,
     toolScorches: toolC !== null && toolC > convert(SCORCHES_ABOVE.value, 'F', 'C'),
-    chemistry: ctx.settings.rates[method.id]?.chemistry ?? 'unsaid',
+    chemistry: settings.rates[method.id]?.chemistry ?? 'unsaid',
     paid: s.paid,
     rubs: s.rubs && isPresent(s.depths.all),
     childOrPregnancy: s.childOrPregnancy,
     casein: s.casein,
     window: s.isSash,
     minorWork: s.minorWork === null ? 'noClass' : s.minorWork ? 'within' : 'over',
-    certified: ctx.settings.certified,
-    hotAirAllowed: ctx.settings.allowHotAirOnLead,
-    causticAllowed: ctx.settings.allowCausticOnTimber,
-    ownsHepa: ctx.settings.ownsHepaSander,
+    certified: settings.certified,
+    hotAirAllowed: settings.allowHotAirOnLead,
+    causticAllowed: settings.allowCausticOnTimber,
+    ownsHepa: settings.ownsHepaSander,
     dwelling: s.dwelling,
     clear: s.clearTopcoat,
     glazed: s.glazed,
-    power: s.site.power,
-    water: s.site.water,
-    listed: s.site.listed,
-    gasPipe: s.site.services.includes('gasPipe'),
-    wiring: s.site.services.includes('wiring'),
-    alarm: s.site.services.includes('alarm'),
-    liveHeater: s.site.services.includes('liveHeater'),
-    duct: s.site.services.includes('duct'),
-    asthma: s.site.asthma,
-    others: s.site.others,
-    high: s.site.high,
+    power: s.power,
+    water: s.water,
+    listed: s.listed,
+    gasPipe: s.services.includes('gasPipe'),
+    wiring: s.services.includes('wiring'),
+    alarm: s.services.includes('alarm'),
+    liveHeater: s.services.includes('liveHeater'),
+    duct: s.services.includes('duct'),
+    asthma: s.asthma,
+    others: s.others,
+    high: s.accessM > HIGH_M,
     rulebook: s.rulebook,
   };
 }

@@ -5,7 +5,7 @@
 import { FERROUS } from '../catalogue/method';
 import { CLEAR_FILMS } from '../choose';
 import { MASONRY, METAL, PLASTER, TIMBER, type Binder, type Material, type Surface, type TopcoatId } from '../facts';
-import type { SurfaceContext } from '../context';
+import type { SurfaceContext } from '../surface/context';
 import { lastFaceC, readsWet } from '../probe';
 import { why, type Reason } from '../reasons';
 import { measure } from '../units/units';
@@ -84,7 +84,7 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
     out.push(boards ? ask('coat.oilSoakedPieces', 'trade-board', facts) : refuse('coat.oilSoaked', 'trade-aim', facts));
   if (!MADE_FOR[topcoat].includes(s.material) && topcoat !== 'limewash') out.push(ask('coat.unusual', 'trade-prime', facts));
   const made = s.yearMade ?? ctx.builtYear;
-  if (mineral && bare && made !== null && made >= ctx.thisYear - 1) out.push(ask('coat.freshMineral', 'trade-prime', facts));
+  if (mineral && bare && made !== null && made >= ctx.site.thisYear - 1) out.push(ask('coat.freshMineral', 'trade-prime', facts));
   out.push(...againstWeather(s));
   return out;
 }

@@ -1,6 +1,6 @@
 /** Which primer, where: by material, what was left behind, what bleeds and what goes on top. */
 import { MASONRY, PLASTER, TIMBER, type Binder, type MethodId, type Surface, type TopcoatId } from '../facts';
-import type { SurfaceContext } from '../context';
+import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { picksOf, type Choice } from '../choose';

@@ -2,8 +2,8 @@
 import type { JobFacts, MethodId, PartKind, Surface } from '../facts';
 import { isHelper, makes, methodById, METHODS, type Makes } from '../catalogue';
 import { midpoint, type MethodOption, type Range, type Verdict } from '../choose';
-import { createDeriver, type Deriver } from '../pipeline';
-import type { SurfacePlan } from '../surface-plan';
+import { createDeriver, type Deriver } from '../job/derive';
+import type { SurfacePlan } from '../surface/plan';
 import type { Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 

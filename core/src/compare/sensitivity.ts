@@ -2,7 +2,7 @@
 import type { JobFacts, MethodId } from '../facts';
 import { methodById } from '../catalogue';
 import { midpoint } from '../choose';
-import { createDeriver } from '../pipeline';
+import { createDeriver } from '../job/derive';
 import { rounds, type Crew, type Weather } from '../rounds';
 import { AS_CATALOGUED, type FirmSettings, type MethodOwn } from '../rulebook';
 import { daysOf } from './alternatives';

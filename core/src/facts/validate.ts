@@ -38,15 +38,18 @@ function namedBy(row: Row, field: string): readonly string[] {
 const pointsAt = (entity: Entity, row: Row, ids: ReadonlySet<string>): boolean =>
   specOf(entity).refs.some((r) => !r.prefix && namedBy(row, r.field).some((id) => ids.has(id)));
 
-/** What a record names has to be there, in the place where the registry says. A record does not name itself. */
-function referenceProblems(facts: JobFacts, parent: object, entity: Entity, row: Row, path: string): Problem[] {
+/**
+ * What a record names has to be there, in the place where the registry says. A record does not name itself.
+ * @param facts null: only what has to stand beside it is looked for
+ */
+function referenceProblems(facts: JobFacts | null, parent: object, entity: Entity, row: Row, path: string): Problem[] {
   return specOf(entity).refs.flatMap((ref) => {
-    if (ref.prefix) return [];
+    if (ref.prefix || (facts === null && ref.where !== 'beside')) return [];
     const named = namedBy(row, ref.field);
     if (named.length === 0) return [];
     const { where } = ref;
     const holder: object | undefined =
-      where === 'beside' ? parent : where === 'job' ? facts : facts.surfaces.find((s) => s.id === row[where.under]);
+      where === 'beside' ? parent : where === 'job' ? facts! : facts!.surfaces.find((s) => s.id === row[where.under]);
     const list = (holder as Lists | undefined)?.[specOf(ref.to as Entity).list!] ?? [];
     return named
       .filter((id) => id === row.id || !list.some((r) => r.id === id))
@@ -193,11 +196,12 @@ function ownProblems(entity: Entity, row: Row, surface: Surface, path: string, t
 }
 
 /**
+ * @param facts null: what the surface can tell by itself
  * @param path where the surface stands, for messages
  * @param touched only these records, and what points at them, are looked at; undefined: all
  */
 export function surfaceProblems(
-  facts: JobFacts,
+  facts: JobFacts | null,
   surface: Surface,
   path: string,
   thisYear: number,
@@ -205,7 +209,7 @@ export function surfaceProblems(
 ): Problem[] {
   const out: Problem[] = [];
   if (touched === undefined || touched.has(surface.id)) {
-    out.push(...referenceProblems(facts, facts, 'surface', surface as unknown as Row, path));
+    out.push(...referenceProblems(facts, surface, 'surface', surface as unknown as Row, path));
     out.push(...yearProblems(surface.yearMade, `${path}.yearMade`, thisYear));
   }
   const parts = surface.parts.filter((p) => p.removedAt === null);

@@ -232,7 +232,7 @@ export function judgeBulk(r: Reading, rulebook: Rulebook): { readonly says: Bulk
 
 interface Taken {
   readonly sample: Sample;
-  readonly surface: Surface;
+  readonly surface: SuspectPiece;
   readonly reading: Reading | undefined;
 }
 
@@ -301,8 +301,10 @@ function stateOf({ kind, year, needed, taken, places }: AreaFacts, rulebook: Rul
   return answer<HazardState>('notFound', why('asbestos.allNegative', rulebook.sources.asbestosAll, { count, needed }));
 }
 
+/** What an area weighs of a surface. */
+export type SuspectPiece = Pick<Surface, 'id' | 'spaceId' | 'samples' | 'readings' | 'removedAt'>;
 export interface SuspectSurface {
-  readonly surface: Surface;
+  readonly surface: SuspectPiece;
   readonly suspects: readonly Suspect[];
 }
 
@@ -421,7 +423,11 @@ export const NO_ASBESTOS: AsbestosPicture = {
 };
 
 /** What a surface takes from its areas: for each place the strictest. */
-export function asbestosPicture(s: Surface, suspects: readonly Suspect[], areas: ReadonlyMap<string, AsbestosArea>): AsbestosPicture {
+export function asbestosPicture(
+  s: Pick<Surface, 'id'>,
+  suspects: readonly Suspect[],
+  areas: ReadonlyMap<string, AsbestosArea>,
+): AsbestosPicture {
   if (suspects.length === 0) return NO_ASBESTOS;
   // What has no year may have joined an area that has one.
   const areaFor = (x: Suspect): AsbestosArea | undefined =>

@@ -1,7 +1,7 @@
 /** What was measured decides, and stays: each class of wrong answer that was once given, with the source of the right one. */
 import { aFacts, aLayer, aReading, aSample, aSpace, aSurface, AT, COATS, planOf, PROVEN, rulesOf, THIS_YEAR, type Setup } from '../testing';
 import type { JobFacts, Reading, Surface } from '../facts';
-import { createDeriver } from '../pipeline';
+import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
 
 const LATER = '2026-06-01T08:00:00.000Z';

@@ -13,7 +13,7 @@ export {
   type Suspect,
   type SuspectSurface,
 } from './asbestos';
-export { placesOf, samePast, type Past } from './place';
+export { placesOf, type Past } from './place';
 export { judgeReading, lastFaceC } from './reading';
 export { resultText } from './result';
 export { isLeadReading, saysSomething, standingOf, standingReadings } from './standing';

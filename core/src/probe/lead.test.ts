@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { aFacts, aJob, aLayer, aReading, aSurface, COATS, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
 import type { Reading, Surface } from '../facts';
-import { createDeriver } from '../pipeline';
+import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { isPresent, strictest, type HazardState } from './state';
 

@@ -1,6 +1,6 @@
 /** Lead, coat by coat: what is known, why, and which test would tell most. */
 import { BLANK_READING, METAL, type Reading, type Sample, type Surface } from '../facts';
-import type { SurfaceContext } from '../context';
+import type { SurfaceContext } from '../surface/context';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { Limit, Rulebook } from '../rulebook';
 import { measure } from '../units/units';
@@ -247,7 +247,7 @@ function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
   const { is: limit } = presumedBefore(s.material, ctx.rulebook);
   if (anyFound && ctx.builtYear >= limit.value) out.push(why('ask.yearAgainstFind', 'job-record', { built: [built, limit] }, 'care'));
   const coats = liveLayers(s).length;
-  if (coats >= MANY_COATS && ctx.thisYear - ctx.builtYear < coats * YEARS_A_COAT)
+  if (coats >= MANY_COATS && ctx.site.thisYear - ctx.builtYear < coats * YEARS_A_COAT)
     out.push(why('ask.manyCoats', 'job-record', { coats, built }, 'care'));
   return out;
 }

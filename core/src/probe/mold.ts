@@ -71,14 +71,30 @@ function causeOf(space: Space, growth: boolean): MoldPicture['cause'] {
 /** The same protection by the names under which it is sold there. */
 const UK_WORDS = { n95: 'ffp3', n95Suit: 'ffp3Suit', fullFace: 'fullP3' } as const;
 
-/** One room's mold, summed over its surfaces. */
-export function moldPicture(space: Space, surfaces: readonly Surface[], { id, sources: { mold: source } }: Rulebook): MoldPicture {
-  const moldy = surfaces.filter((s) => s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0);
-  const extentM2 = moldy.reduce((a, s) => a + (s.moldM2 ?? 0), 0);
-  const unmeasured = moldy.filter((s) => s.moldM2 === null).length;
+/** The growth of a room, and what cleaning it is done in. @param growthM2 of each surface with growth, m2; null: unmeasured */
+function classOf(growthM2: readonly (number | null)[], { id, sources: { mold: source } }: Rulebook) {
+  const extentM2 = growthM2.reduce<number>((a, m2) => a + (m2 ?? 0), 0);
+  const unmeasured = growthM2.filter((m2) => m2 === null).length;
   const size = moldSize(extentM2, unmeasured, source);
-  const growth = moldy.length > 0;
   const by = BY_SIZE[size.value];
+  const equipment: Answer<MoldKit> = { value: id === 'uk' ? UK_WORDS[by.equipment] : by.equipment, because: size.because };
+  return { extentM2, unmeasured, size, containment: by.containment, equipment };
+}
+
+export const isMoldy = (s: Pick<Surface, 'conditions' | 'moldM2'>): boolean => s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
+
+/** What cleaning the growth of a room is done in. @param growthM2 of each surface with growth, m2; null: unmeasured */
+export const moldKitFor = (growthM2: readonly (number | null)[], rulebook: Rulebook): Answer<MoldKit> =>
+  classOf(growthM2, rulebook).equipment;
+
+/** One room's mold, summed over its surfaces. */
+export function moldPicture(space: Space, surfaces: readonly Surface[], rulebook: Rulebook): MoldPicture {
+  const moldy = surfaces.filter(isMoldy);
+  const { extentM2, unmeasured, size, containment, equipment } = classOf(
+    moldy.map((s) => s.moldM2),
+    rulebook,
+  );
+  const growth = moldy.length > 0;
   const reasons: readonly Reason[] = size.because;
   const m = space.moisture;
   return {
@@ -89,8 +105,8 @@ export function moldPicture(space: Space, surfaces: readonly Surface[], { id, so
     condition: growth
       ? answer<MoldCondition>(3, why('mold.condition3', 's520', {}))
       : answer<MoldCondition>(1, why('mold.condition1', 's520', {})),
-    containment: { value: by.containment, because: reasons },
-    equipment: { value: id === 'uk' ? UK_WORDS[by.equipment] : by.equipment, because: reasons },
+    containment: { value: containment, because: reasons },
+    equipment,
     moisture: surfaces.flatMap((s) =>
       standingReadings(s)
         .filter((r) => r.kind === 'moisture')

@@ -22,7 +22,6 @@ export interface Past {
   readonly mold: boolean;
 }
 const NOTHING: Past = { lead: null, leadAt: null, mold: false };
-export const samePast = (a: Past, b: Past): boolean => a === b || (a.lead === b.lead && a.leadAt === b.leadAt && a.mold === b.mold);
 
 export interface Places {
   /** By place in the list of surfaces. */

@@ -1,5 +1,5 @@
 import { aReading, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
-import { createDeriver } from '../pipeline';
+import { createDeriver } from '../job/derive';
 import type { MethodId, Surface } from '../facts';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
 import { convert } from '../units/units';

@@ -1,7 +1,7 @@
 /** Containment, presumed exposure, equipment, bags and signs for the methods that a surface is going to meet. */
 import type { Chemistry, MethodId, Surface } from '../facts';
 import type { MoldKit } from '../probe/mold';
-import type { SurfaceContext } from '../context';
+import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method } from '../catalogue';
 import { picksOf, type Choice } from '../choose';
 import { isPresent, type LeadPicture } from '../probe';
@@ -115,8 +115,8 @@ const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
 function alsoBreathed(methods: readonly Method[], ctx: SurfaceContext): { readonly least: RespiratorId; readonly because: Reason }[] {
   const { rulebook } = ctx;
   const out: { least: RespiratorId; because: Reason }[] = [];
-  if (ctx.moldKit && methods.some((m) => m.takes.includes('mold') && m.disturbs))
-    out.push({ least: MOLD_NEEDS[ctx.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.moldKit.value }) });
+  if (ctx.space.moldKit && methods.some((m) => m.takes.includes('mold') && m.disturbs))
+    out.push({ least: MOLD_NEEDS[ctx.space.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.space.moldKit.value }) });
   const blast = methods.filter((m) => m.blast !== 'no');
   if (blast.length > 0)
     out.push({
@@ -196,7 +196,7 @@ function kitFor(
   methods: readonly Method[],
   guarded: boolean,
   lead: boolean,
-  { rulebook: { sources, id }, moldKit, settings, asbestos }: SurfaceContext,
+  { rulebook: { sources, id }, space: { moldKit }, settings, asbestos }: SurfaceContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
   const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));

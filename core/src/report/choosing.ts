@@ -2,7 +2,7 @@
 import type { JobFacts, Surface } from '../facts';
 import { ALWAYS, compareMethods, daysOf, sensitivity } from '../compare';
 import { triageOf } from '../trial/triage';
-import type { SurfacePlan } from '../surface-plan';
+import type { SurfacePlan } from '../surface/plan';
 import { say } from '../reasons';
 import { sentence } from '../words';
 import type { FirmSettings } from '../rulebook';

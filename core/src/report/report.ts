@@ -2,8 +2,8 @@
 import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { beside, effortOn, jointProof, type MethodOption, type PartChoice } from '../choose';
-import type { JobPlan } from '../pipeline';
-import type { SurfacePlan } from '../surface-plan';
+import type { JobPlan } from '../job/derive';
+import type { SurfacePlan } from '../surface/plan';
 import { say } from '../reasons';
 import { sentence } from '../words';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';

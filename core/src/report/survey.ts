@@ -1,9 +1,9 @@
 /** The hazard survey of a job in plain data: what stands where, what was sampled, what each answer allows. Print, PDF and command line read this. */
-import { assessArea, assessGroups } from '../assess';
+import { assessArea, assessGroups } from '../job/assess';
 import type { JobFacts, Surface } from '../facts';
 import { comesBack, fanVerdict, outlook, PINE, simulatedClimate, spotClimate, wantedFan } from '../moist';
-import { digestOf } from '../digest';
-import type { JobPlan } from '../pipeline';
+import { digestOf } from '../job/digest';
+import type { JobPlan } from '../job/derive';
 import { blockedMethods, sampleRegister, todayOf, type AsbestosArea } from '../probe';
 import { samplePoints } from '../probe/asbestos';
 import { moldPicture } from '../probe/mold';

@@ -2,7 +2,7 @@
 import type { MethodId, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { picksOf } from '../choose';
-import type { SurfacePlan } from '../surface-plan';
+import type { SurfacePlan } from '../surface/plan';
 import { lastFaceC } from '../probe';
 import type { FirmSettings } from '../rulebook';
 import { REFERENCE_C } from '../trial';

@@ -1,6 +1,6 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
 import { METAL, TIMBER, type ElementId, type MethodId, type Surface } from '../facts';
-import type { SurfaceContext } from '../context';
+import type { SurfaceContext } from '../surface/context';
 import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
@@ -504,7 +504,7 @@ export function workPlan(input: Inputs): WorkPlan {
     });
   }
   // 24 CFR 35.1340: in assisted housing, beyond the smallest work, an examination clears it and not the firm's own cloths.
-  if (protection.care === 'lead' && ctx.assisted && ctx.rulebook.minorWorkAssisted !== null && ctx.minorWork === false)
+  if (protection.care === 'lead' && ctx.site.assisted && ctx.rulebook.minorWorkAssisted !== null && ctx.space.minorWork === false)
     step({
       id: 'clearance',
       kind: 'verify',

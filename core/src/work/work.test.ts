@@ -1,6 +1,6 @@
 import { AT, aFacts, aLayer, aReading, aSurface, COATS, planOf, rulesOf, THIS_YEAR, aPart } from '../testing';
 import type { Check, MethodId, PartKind, Surface } from '../facts';
-import { createDeriver } from '../pipeline';
+import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
 import { sentence } from '../words';
 import { convert } from '../units/units';

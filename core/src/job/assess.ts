@@ -1,12 +1,12 @@
 /** Assessment above single surfaces: what each testing combination and homogeneous area costs to test, and to leave untested. */
-import { BLANK_READING, type JobFacts, type Reading, type Surface, type SuspectKind } from './facts';
-import { createDeriver, type JobPlan } from './pipeline';
-import type { SurfacePlan } from './surface-plan';
-import { standingReadings, strictest, type AsbestosArea, type HazardState } from './probe';
-import { leadChance, testOrAssume, type TestOrAssume } from './probe/decide';
-import { leadGroups, type LeadGroup } from './probe/lead-groups';
-import { why, type Answer } from './reasons';
-import { RULEBOOKS, type FirmSettings } from './rulebook';
+import { BLANK_READING, type JobFacts, type Reading, type Surface, type SuspectKind } from '../facts';
+import { createDeriver, type JobPlan } from './derive';
+import type { SurfacePlan } from '../surface/plan';
+import { standingReadings, strictest, type AsbestosArea, type HazardState } from '../probe';
+import { leadChance, testOrAssume, type TestOrAssume } from '../probe/decide';
+import { leadGroups, type LeadGroup } from '../probe/lead-groups';
+import { why, type Answer } from '../reasons';
+import { RULEBOOKS, type FirmSettings } from '../rulebook';
 
 export interface GroupAssessment {
   readonly group: LeadGroup;

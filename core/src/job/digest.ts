@@ -1,9 +1,9 @@
 /** The little of a job's plan that lists and counts need: small enough to cross from a worker at every keystroke. */
-import type { MethodId } from './facts';
-import { beside, type Verdict } from './choose';
-import type { JobPlan } from './pipeline';
-import type { NextAct, SurfacePlan } from './surface-plan';
-import type { HazardState, NextTest, TodaySurface } from './probe';
+import type { MethodId } from '../facts';
+import { beside, type Verdict } from '../choose';
+import type { JobPlan } from './derive';
+import type { NextAct, SurfacePlan } from '../surface/plan';
+import type { HazardState, NextTest, TodaySurface } from '../probe';
 
 export interface SurfaceDigest {
   readonly surfaceId: string;

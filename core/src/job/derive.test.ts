@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { largeJob, quillPoint } from '@roughsill/demo';
-import { aFacts, aSurface, AT, THIS_YEAR } from './testing';
-import { CONDITIONS, MATERIALS, type JobFacts, type Surface } from './facts';
-import { createDeriver } from './pipeline';
+import { aFacts, aSurface, AT, THIS_YEAR } from '../testing';
+import { CONDITIONS, MATERIALS, type JobFacts, type Surface } from '../facts';
+import { createDeriver } from './derive';
 import { digestOf } from './digest';
-import { jobMarkdown, jobReport } from './report';
-import type { Reason } from './reasons';
-import { RULE_WORDS, sentence, SOURCES } from './words';
-import { DEFAULT_SETTINGS } from './rulebook';
+import { jobMarkdown, jobReport } from '../report';
+import type { Reason } from '../reasons';
+import { RULE_WORDS, sentence, SOURCES } from '../words';
+import { DEFAULT_SETTINGS } from '../rulebook';
 
 const derive = (facts: JobFacts) => createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
 

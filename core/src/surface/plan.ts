@@ -1,10 +1,10 @@
 /** One surface through all the stages: what follows from its facts, what it costs, whether its plan may go out, what comes next. */
-import { MASONRY, type JobFacts, type Problem, type Surface } from './facts';
-import { surfaceProblems } from './facts';
-import { methodById, type Method } from './catalogue';
+import { MASONRY, type Problem, type Surface } from '../facts';
+import { surfaceProblems } from '../facts';
+import { methodById, type Method } from '../catalogue';
 import type { SurfaceContext } from './context';
-import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof } from './choose';
-import { coat, type CoatingPlan } from './coat';
+import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof } from '../choose';
+import { coat, type CoatingPlan } from '../coat';
 import {
   isPresent,
   lastFaceC,
@@ -16,13 +16,13 @@ import {
   type HazardState,
   type LeadPicture,
   type TouchToday,
-} from './probe';
-import { protect, type Protection } from './protect';
-import { answer, why, type Answer, type Reason } from './reasons';
-import type { FirmSettings } from './rulebook';
-import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from './trial';
-import type { TakeOff } from './walk';
-import { workPlan, type WorkPlan } from './work';
+} from '../probe';
+import { protect, type Protection } from '../protect';
+import { answer, why, type Answer, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
+import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from '../trial';
+import type { TakeOff } from '../walk';
+import { workPlan, type WorkPlan } from '../work';
 
 export interface SurfacePlan {
   readonly surfaceId: string;
@@ -71,14 +71,7 @@ export const NEXT_ACTS = [
 export type NextAct = (typeof NEXT_ACTS)[number];
 export const ACT_RANK = Object.fromEntries(NEXT_ACTS.map((a, i) => [a, i])) as Readonly<Record<NextAct, number>>;
 
-export function planSurface(
-  facts: JobFacts,
-  s: Surface,
-  bare: SurfaceContext,
-  area: TakeOff,
-  memo: OptionMemo,
-  thisYear: number,
-): SurfacePlan {
+export function planSurface(s: Surface, bare: SurfaceContext, area: TakeOff, memo: OptionMemo): SurfacePlan {
   const stack = stackOf(s);
   const trials = conclusionsOf(s, faceOf(s), bare.settings.rates, bare.rulebook.id);
   const ctx: SurfaceContext = trials.length === 0 ? bare : { ...bare, trials: trialBook(trials) };
@@ -92,7 +85,7 @@ export function planSurface(
   const coating = coat(s, ctx, area, choice, lead);
   const work = workPlan({ s, ctx, choice, protection, coating, lead });
   const money = moneyOf(choice, protection, work, ctx.settings);
-  const problems = surfaceProblems(facts, s, 'surface', thisYear);
+  const problems = surfaceProblems(null, s, 'surface', ctx.site.thisYear);
   const base = {
     surfaceId: s.id,
     spaceId: s.spaceId,
@@ -189,7 +182,7 @@ function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>, ctx: SurfaceCon
   if (test.value === 'notchAllCoats' || test.value === 'labAllCoats') return { act: 'test', because: test.because };
   const coat = p.asbestos.coat;
   if (coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value)) return { act: 'sampleAsbestos', because: coat.because };
-  if (p.mold.value === 'found' && ctx.space.moisture === null) return { act: 'moldCause', because: p.mold.because };
+  if (p.mold.value === 'found' && !ctx.space.causeKnown) return { act: 'moldCause', because: p.mold.because };
   if (p.choice.parts.some((c) => !c.chosenByPerson)) return { act: 'choose', because: p.choice.required.because };
   if (p.coating.refused.length > 0) return { act: 'chooseCoat', because: p.coating.refused };
   if (!p.issue.value && p.choice.parts.every((c) => c.selected.value !== null)) return { act: 'trial', because: p.issue.because };

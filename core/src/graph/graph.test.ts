@@ -1,0 +1,40 @@
+import { Each, kept, keptList, node, valueOf } from './graph';
+
+test('a node is asked again only when one of its inputs is another object', () => {
+  let asked = 0;
+  const sum = node((a: { n: number }, b: number) => ({ is: a.n + b, asked: (asked += 1) }));
+  const a = { n: 1 };
+  const first = sum(a, 2);
+  expect(sum(a, 2)).toBe(first);
+  expect(sum(a, 3).is).toBe(4);
+  // The last answer only: memory stays as large as the job.
+  expect(sum(a, 2)).not.toBe(first);
+  expect(sum({ n: 1 }, 2).asked).toBe(4);
+  // A node without inputs and one that answers nothing are remembered like the others.
+  const nothing = node(() => void (asked += 1));
+  nothing();
+  nothing();
+  expect(asked).toBe(5);
+});
+
+test('a view that says the same stays the same object, however deep; a list goes by what is in it', () => {
+  const view = kept<{ a: readonly number[]; b: string | null }>();
+  const first = view({ a: [1, 2], b: null });
+  expect(view({ b: null, a: [1, 2] })).toBe(first);
+  expect(view({ a: [1, 3], b: null })).not.toBe(first);
+  const [x, y] = [{}, {}];
+  const list = keptList<object>();
+  const two = list([x, y]);
+  expect(list([x, y])).toBe(two);
+  expect(list([y, x])).not.toBe(two);
+  expect(list([y])).toHaveLength(1);
+});
+
+test('equal values are one key, and what is gone is forgotten', () => {
+  expect(valueOf({ a: 1, b: [2] })).toBe(valueOf({ a: 1, b: [2] }));
+  let made = 0;
+  const each = new Each<string, number>(() => (made += 1));
+  expect([each.at('a'), each.at('b'), each.at('a')]).toEqual([1, 2, 1]);
+  each.only(new Set(['b']));
+  expect([each.at('b'), each.at('a')]).toEqual([2, 3]);
+});

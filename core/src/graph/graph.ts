@@ -1,0 +1,63 @@
+/**
+ * The one memory of the derivation. A node is a pure function of narrow views, remembered by the identity of its inputs; a view that
+ * comes out equal stays the same object, so that what hangs on it is not derived again. Nobody writes a key by hand.
+ */
+import { same } from '../facts/same';
+
+const NOTHING: readonly unknown[] = [];
+
+/** The function with its last answer: given the same objects, it gives the same object back. */
+export function node<const I extends readonly unknown[], O>(f: (...inputs: I) => O): (...inputs: I) => O {
+  let last: readonly unknown[] = NOTHING;
+  let answer: O;
+  return (...inputs) => {
+    if (last !== NOTHING && last.length === inputs.length && last.every((x, i) => Object.is(x, inputs[i]))) return answer;
+    answer = f(...inputs);
+    last = inputs;
+    return answer;
+  };
+}
+
+/** Keeps a view: one that says the same as the last gives the last. */
+export function kept<T extends object>(): (made: T) => T {
+  let last: T | undefined;
+  return (made) => {
+    if (last === undefined || !same(last, made)) last = made;
+    return last;
+  };
+}
+
+/** Keeps a list: one with the very same objects in it gives the last. */
+export function keptList<T>(): (made: readonly T[]) => readonly T[] {
+  let last: readonly T[] = [];
+  return (made) => {
+    if (made.length !== last.length || made.some((x, i) => !Object.is(x, last[i]))) last = made;
+    return last;
+  };
+}
+
+const values = new WeakMap<object, string>();
+
+/** What an object says, as one string: equal sheets, wherever they were made, share one answer. */
+export function valueOf(x: object): string {
+  let v = values.get(x);
+  if (v === undefined) values.set(x, (v = JSON.stringify(x)));
+  return v;
+}
+
+/** One of a kind for each key, made when it is first asked for, and dropped with `only` when its key is gone. */
+export class Each<K, V> {
+  private readonly of = new Map<K, V>();
+  constructor(private readonly make: (key: K) => V) {}
+
+  at(key: K): V {
+    let v = this.of.get(key);
+    if (v === undefined) this.of.set(key, (v = this.make(key)));
+    return v;
+  }
+
+  /** So that memory stays as large as the job. */
+  only(keys: ReadonlySet<K>): void {
+    if (this.of.size > keys.size) for (const k of this.of.keys()) if (!keys.has(k)) this.of.delete(k);
+  }
+}

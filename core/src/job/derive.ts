@@ -1,0 +1,332 @@
+/**
+ * A whole job: facts in, everything derived out (one surface: surface/plan.ts). Each node is remembered by the identity of its views
+ * (graph/graph.ts), so that editing one surface derives one surface.
+ */
+import type { Hazard, JobFacts, Space, Surface } from '../facts';
+import { methodById } from '../catalogue';
+import type { OptionMemo } from '../choose';
+import { Each, kept, keptList, node } from '../graph/graph';
+import {
+  asbestosAreas,
+  asbestosPicture,
+  instrumentBook,
+  leadEverFound,
+  leadIsPresent,
+  NO_ASBESTOS,
+  placesOf,
+  stackOf,
+  suspectsOf,
+  type AsbestosArea,
+  type AsbestosPicture,
+  type HazardState,
+  type InstrumentBook,
+  type Past,
+  type Suspect,
+  type SuspectSurface,
+} from '../probe';
+import { isMoldy } from '../probe/mold';
+import { answer, why, type Answer } from '../reasons';
+import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
+import type { SiteView, SpaceView } from '../surface/context';
+import { ACT_RANK, NEXT_ACTS, planSurface, type NextAct, type SurfacePlan } from '../surface/plan';
+import { NO_TRIALS } from '../trial';
+import { convert, measure } from '../units/units';
+import { takeOff, type TakeOff } from '../walk';
+import { live, placeOf, siteView, spaceView, yearOf } from './views';
+
+export interface SpacePlan {
+  readonly spaceId: string;
+  /** Suspect coating that the work here disturbs, m2. */
+  readonly disturbedM2: number;
+  readonly minorWork: Answer<boolean | null>;
+}
+
+export interface JobPlan {
+  readonly jobId: string;
+  readonly rulebook: Rulebook['id'];
+  readonly edition: string;
+  readonly spaces: readonly SpacePlan[];
+  readonly surfaces: readonly SurfacePlan[];
+  readonly totals: {
+    readonly areaM2: number;
+    readonly personHours: { readonly low: number; readonly high: number };
+    readonly money: { readonly low: number; readonly high: number };
+  };
+  readonly states: Readonly<Record<Hazard, Readonly<Record<HazardState, number>>>>;
+  /** Homogeneous areas, each with its samples. */
+  readonly areas: readonly AsbestosArea[];
+  readonly next: { readonly act: NextAct; readonly surfaceId: string | null; readonly because: Answer<unknown>['because'] };
+}
+
+interface Local {
+  readonly area: TakeOff;
+  /** When lead was last found on it, by a reading that stands or one that was only taken back. */
+  readonly found: string | null;
+  /** Growth was seen on it. */
+  readonly moldy: boolean;
+  readonly suspects: readonly Suspect[];
+  /** Area that counts towards minor work: what no person has decided to leave. */
+  readonly disturbedM2: number;
+}
+
+/** What a surface gives to the sums of its job, side by side: an edit adds up every surface, and a plan is scattered over the memory. */
+interface Tally {
+  readonly areaM2: number;
+  readonly hoursLow: number;
+  readonly hoursHigh: number;
+  readonly moneyLow: number;
+  readonly moneyHigh: number;
+  readonly lead: HazardState;
+  readonly asbestos: HazardState;
+  readonly mold: HazardState;
+  /** Place of its next act in the order of work. */
+  readonly rank: number;
+}
+const tallyOf = (p: SurfacePlan): Tally => ({
+  areaM2: p.area.totalM2,
+  hoursLow: p.work.handsOnH.low,
+  hoursHigh: p.work.handsOnH.high,
+  moneyLow: p.money.low,
+  moneyHigh: p.money.high,
+  lead: p.lead.overall.value,
+  asbestos: p.asbestos.overall.value,
+  mold: p.mold.value,
+  rank: ACT_RANK[p.next.act],
+});
+
+/** A surface's plan, and what it gives to the sums. */
+interface Made {
+  readonly plan: SurfacePlan;
+  readonly tally: Tally;
+}
+
+export interface Deriver {
+  derive(facts: JobFacts, settings: FirmSettings, thisYear: number): JobPlan;
+  /** One surface alone, with the same memory. */
+  surface(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): SurfacePlan | undefined;
+}
+
+/** What one surface brings to its room's sums, before any choice is made. */
+function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
+  const area = takeOff(s);
+  const found = leadEverFound(s, rulebook);
+  const disturbedM2 = s.parts
+    .filter((p) => p.removedAt === null)
+    .reduce((sum, p) => {
+      const leaves = p.methodId !== null && [p.methodId, ...p.alsoIds].every((id) => !methodById(id).disturbs);
+      // Taking a piece out counts the whole piece. 40 CFR 745.83
+      if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
+      return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
+    }, 0);
+  return { area, found, moldy: isMoldy(s), suspects: suspectsOf(s, year, area.totalM2, rulebook), disturbedM2 };
+}
+
+/** Options hold prices, so they are kept by the settings that they were reckoned with; they are the same for every job. */
+const optionMemos = new WeakMap<FirmSettings, OptionMemo>();
+
+function optionsUnder(settings: FirmSettings): OptionMemo {
+  const known = optionMemos.get(settings);
+  // The bound keeps a long session small.
+  if (known && known.size <= 5000) return known;
+  const made: OptionMemo = new Map();
+  optionMemos.set(settings, made);
+  return made;
+}
+
+/**
+ * The nodes of the surface at one place in the list: each remembers its last answer only, so that memory stays as large as the job.
+ * By place and not by id, because an edit leaves the places alone and looking at a place is quicker.
+ */
+const surfaceNodes = () => ({
+  local: node(localOf),
+  /** What the sum of minor work counts is what the surface's own plan calls present. */
+  leadIsPresent: node((s: Surface, builtYear: number | null, rulebook: Rulebook, instruments: InstrumentBook, past: Past): boolean =>
+    leadIsPresent(s, stackOf(s), { rulebook, builtYear, instruments, past }),
+  ),
+  past: kept<Past>(),
+  /** What its homogeneous areas weigh of it. */
+  piece: kept<SuspectSurface>(),
+  asbestos: kept<AsbestosPicture>(),
+  plan: node(
+    (
+      s: Surface,
+      area: TakeOff,
+      builtYear: number | null,
+      site: SiteView,
+      space: SpaceView,
+      past: Past,
+      instruments: InstrumentBook,
+      asbestos: AsbestosPicture,
+      settings: FirmSettings,
+    ): Made => {
+      const { rulebook } = site;
+      const place = placeOf(s, space);
+      const ctx = { rulebook, settings, site, space, place, builtYear, past, instruments, trials: NO_TRIALS, asbestos };
+      const plan = planSurface(s, ctx, area, optionsUnder(settings));
+      return { plan, tally: tallyOf(plan) };
+    },
+  ),
+});
+
+const pieceOf = ({ id, spaceId, samples, readings, removedAt }: Surface, suspects: readonly Suspect[]): SuspectSurface => ({
+  surface: { id, spaceId, samples, readings, removedAt },
+  suspects,
+});
+
+export function createDeriver(): Deriver {
+  const nodes: ReturnType<typeof surfaceNodes>[] = [];
+  const siteOf = kept<SiteView>();
+  const spaceViews = new Each<string, (made: SpaceView) => SpaceView>(() => kept<SpaceView>());
+  const bookOf = node(instrumentBook);
+  const suspected = keptList<SuspectSurface>();
+  const suspectAreas = node((pieces: readonly SuspectSurface[], rulebook: Rulebook) => {
+    const areas = asbestosAreas(pieces, rulebook);
+    const byKey = new Map(areas.map((a) => [a.key, a]));
+    return { areas, pictures: new Map(pieces.map((p) => [p.surface.id, asbestosPicture(p.surface, p.suspects, byKey)])) };
+  });
+
+  /** What every surface needs of the others, in the order of the facts. */
+  function around(facts: JobFacts, thisYear: number) {
+    const { job, surfaces } = facts;
+    const site = siteOf(siteView(job, thisYear));
+    const { rulebook } = site;
+    const instruments = bookOf(facts.instrumentChecks);
+    const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
+    while (nodes.length < surfaces.length) nodes.push(surfaceNodes());
+    nodes.length = surfaces.length;
+    const years = surfaces.map((s) => yearOf(job, bySpace.get(s.spaceId), s));
+    const locals = surfaces.map((s, i) => nodes[i]!.local(s, years[i]!, rulebook));
+    const places = placesOf(
+      surfaces.map((of, i) => ({ of, found: locals[i]!.found, moldy: locals[i]!.moldy, suspects: locals[i]!.suspects })),
+      bySpace,
+      rulebook,
+    );
+    const past = places.past.map((p, i) => nodes[i]!.past(p));
+    const sums = new Map<string, number>();
+    const growth = new Map<string, (number | null)[]>();
+    surfaces.forEach((s, i) => {
+      if (s.removedAt !== null) return;
+      const { disturbedM2, moldy } = locals[i]!;
+      if (disturbedM2 > 0 && nodes[i]!.leadIsPresent(s, years[i]!, rulebook, instruments, past[i]!))
+        sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + disturbedM2);
+      if (moldy) growth.set(s.spaceId, [...(growth.get(s.spaceId) ?? []), s.moldM2]);
+    });
+    // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
+    const outsideM2 = facts.spaces
+      .filter((s) => s.kind === 'elevation' && s.removedAt === null)
+      .reduce((sum, s) => sum + (sums.get(s.id) ?? 0), 0);
+    const spaces = new Map(
+      live(facts.spaces).map((space) => {
+        const disturbedM2 = space.kind === 'elevation' ? outsideM2 : (sums.get(space.id) ?? 0);
+        const minorWork = minorWorkOf(space, disturbedM2, rulebook, site.assisted);
+        const view = spaceViews.at(space.id)(spaceView(space, growth.get(space.id) ?? [], minorWork.value, rulebook));
+        return [space.id, { view, plan: { spaceId: space.id, disturbedM2, minorWork } }] as const;
+      }),
+    );
+    spaceViews.only(new Set(spaces.keys()));
+    const pieces = surfaces.flatMap((s, i) => {
+      const suspects = places.suspects[i]!;
+      return suspects.length === 0 ? [] : [nodes[i]!.piece(pieceOf(s, suspects))];
+    });
+    const { areas, pictures } = suspectAreas(suspected(pieces), rulebook);
+    return { site, instruments, years, locals, past, spaces, areas, pictures };
+  }
+
+  function planAt(s: Surface, i: number, given: ReturnType<typeof around>, settings: FirmSettings): Made | undefined {
+    const space = given.spaces.get(s.spaceId);
+    if (s.removedAt !== null || !space) return undefined;
+    const own = nodes[i]!;
+    const { site, instruments, pictures } = given;
+    const picture = pictures.get(s.id);
+    const asbestos = picture === undefined ? NO_ASBESTOS : own.asbestos(picture);
+    return own.plan(s, given.locals[i]!.area, given.years[i]!, site, space.view, given.past[i]!, instruments, asbestos, settings);
+  }
+
+  return {
+    derive(facts, settings, thisYear) {
+      const given = around(facts, thisYear);
+      const surfaces: Made[] = [];
+      facts.surfaces.forEach((s, i) => {
+        const made = planAt(s, i, given, settings);
+        if (made) surfaces.push(made);
+      });
+      return summarise(
+        facts,
+        [...given.spaces.values()].map((x) => x.plan),
+        surfaces,
+        given.areas,
+      );
+    },
+    surface(facts, surfaceId, settings, thisYear) {
+      const i = facts.surfaces.findIndex((x) => x.id === surfaceId);
+      return i < 0 ? undefined : planAt(facts.surfaces[i]!, i, around(facts, thisYear), settings)?.plan;
+    },
+  };
+}
+
+/** The homogeneous areas alone, without deriving any surface. */
+export function areasOf(facts: JobFacts): AsbestosArea[] {
+  const rulebook = RULEBOOKS[facts.job.rulebook];
+  const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
+  const list = facts.surfaces.map((of) => ({
+    of,
+    found: null,
+    moldy: false,
+    suspects: suspectsOf(of, yearOf(facts.job, bySpace.get(of.spaceId), of), takeOff(of).totalM2, rulebook),
+  }));
+  const { suspects } = placesOf(list, bySpace, rulebook);
+  const suspected = facts.surfaces.flatMap((surface, i) => (suspects[i]!.length > 0 ? [{ surface, suspects: suspects[i]! }] : []));
+  return asbestosAreas(suspected, rulebook);
+}
+
+function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook, assisted: boolean): Answer<boolean | null> {
+  const kept = assisted ? (rulebook.minorWorkAssisted ?? rulebook.minorWork) : rulebook.minorWork;
+  if (kept === null) return answer(null, why('minor.noClass', 'clw2002'));
+  const { is: limit, source } = space.kind === 'room' ? kept.insideRoom : kept.outside;
+  const within = disturbedM2 <= convert(limit.value, limit.unit, 'm2') + 1e-9;
+  return answer(within, why(within ? 'minor.within' : 'minor.over', source, { disturbed: [measure(disturbedM2, 'm2'), limit] }));
+}
+
+/** Of all surfaces, the one whose next act comes earliest in the order of work. */
+function nextOnJob(facts: JobFacts, surfaces: readonly Made[]): JobPlan['next'] {
+  if (!facts.spaces.some((s) => s.removedAt === null)) return { act: 'addSpace', surfaceId: null, because: [] };
+  let first: SurfacePlan | undefined;
+  let rank: number = NEXT_ACTS.length;
+  for (const { plan, tally } of surfaces) {
+    if (tally.rank >= rank) continue;
+    first = plan;
+    rank = tally.rank;
+  }
+  return first
+    ? { act: first.next.act, surfaceId: first.surfaceId, because: first.next.because }
+    : { act: 'addSurface', surfaceId: null, because: [] };
+}
+
+const noStates = (): Record<HazardState, number> => ({ unknown: 0, assumed: 0, waiting: 0, found: 0, notFound: 0 });
+
+function summarise(facts: JobFacts, spaces: readonly SpacePlan[], surfaces: readonly Made[], areas: readonly AsbestosArea[]): JobPlan {
+  const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
+  const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: 0, high: 0 } };
+  for (const { tally: t } of surfaces) {
+    states.lead[t.lead] += 1;
+    states.asbestos[t.asbestos] += 1;
+    states.mold[t.mold] += 1;
+    totals.areaM2 += t.areaM2;
+    totals.personHours.low += t.hoursLow;
+    totals.personHours.high += t.hoursHigh;
+    totals.money.low += t.moneyLow;
+    totals.money.high += t.moneyHigh;
+  }
+  const rulebook = RULEBOOKS[facts.job.rulebook];
+  return {
+    jobId: facts.job.id,
+    rulebook: rulebook.id,
+    edition: rulebook.edition,
+    spaces,
+    surfaces: surfaces.map((x) => x.plan),
+    totals,
+    states,
+    areas,
+    next: nextOnJob(facts, surfaces),
+  };
+}
