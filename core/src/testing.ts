@@ -8,6 +8,8 @@ import {
   BLANK_SAMPLE,
   BLANK_SPACE,
   BLANK_SQUARE,
+  BLANK_ZONE,
+  type Check,
   type InstrumentCheck,
   type Job,
   type JobFacts,
@@ -20,6 +22,7 @@ import {
   type Space,
   type Square,
   type Surface,
+  type Zone,
 } from './facts';
 import { scopeParent, type JobChange } from './facts/envelope';
 import { DEFAULT_SETTINGS, type FirmSettings } from './rulebook';
@@ -57,6 +60,27 @@ export const aChange = (over: Partial<JobChange>): JobChange => ({
   ...over,
 });
 export const aSpace = (over: Partial<Space> = {}): Space => ({ ...BLANK_SPACE, id: 'room-1', name: 'Room', removedAt: null, ...over });
+export const aZone = (over: Partial<Zone> = {}): Zone => ({
+  ...BLANK_ZONE,
+  id: 'zone-1',
+  spaceId: 'room-1',
+  name: 'Bay',
+  removedAt: null,
+  ...over,
+});
+/** A check that passed, of a surface or, with its zone, of the job. */
+export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({
+  id: `check-${gate}`,
+  gate,
+  zoneId: null,
+  outcome: 'pass',
+  note: '',
+  takenAt: AT,
+  supersedesId: null,
+  supersedesWhy: null,
+  by: 'Tester',
+  ...over,
+});
 export const aLayer = (n: number, over: Partial<Layer> = {}): Layer => ({
   ...BLANK_LAYER,
   id: `coat-${n}`,
@@ -144,6 +168,8 @@ export const aFacts = (surface: Surface, { job, space, others = [] }: Setup = {}
   surfaces: [surface, ...others],
   photos: [],
   instrumentChecks: [...PROVEN],
+  zones: [],
+  checks: [],
 });
 
 export function planOf(surface: Surface, setup: Setup = {}): SurfacePlan {

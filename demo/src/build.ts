@@ -149,4 +149,6 @@ export const facts = (j: Job, spaces: Space[], surfaces: Surface[]): JobFacts =>
   surfaces,
   photos: [],
   instrumentChecks: [],
+  zones: [],
+  checks: [],
 });

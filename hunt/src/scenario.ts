@@ -75,6 +75,12 @@ const space = fieldsOf('space', {
   boundaryM: maybe(fc.constantFrom(0, 1, 3.04, 3.05, 12)),
   accessM: maybe(fc.constantFrom(0, 1.9, 2, 6)),
   goesAnyway: fc.constantFrom('', 'the carpet'),
+  joinedToId: c(null),
+  workingDoor: c(''),
+  washPlace: c(''),
+  cleanWay: c(''),
+  airMachine: c(''),
+  staying: c(''),
 });
 const surface = fieldsOf('surface', {
   spaceId: c(''),
@@ -93,6 +99,8 @@ const surface = fieldsOf('surface', {
   filmUm: maybe(fc.constantFrom(60, 125, 126, 1600)),
   moldM2: maybe(fc.constantFrom(0, 0.2, 0.9, 0.93, 5, 9.2, 9.3, 40)),
   species: c(''),
+  zoneId: c(null),
+  alongM: maybe(fc.constantFrom(0, 1.2, 4, 8)),
   workOrder: c([]),
 });
 const part = fieldsOf('part', {
@@ -539,6 +547,8 @@ export function factsOf(r: Recipe): JobFacts {
     ...emptyLists('job'),
     spaces,
     surfaces: r.surfaces.map((s, i) => surfaceOf(s, i, spaces)),
+    zones: [],
+    checks: [],
     instrumentChecks: r.instrumentChecks.map((k, i) => ({
       ...k,
       id: `check-${i}`,

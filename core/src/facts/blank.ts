@@ -1,8 +1,9 @@
 /** Records of which nothing is known yet: what every form, template, test and demo starts from. */
 import type { z } from 'zod';
-import type { BoardFields, JobFields, LayerFields, ReadingFields, SampleFields, SpaceFields, SquareFields } from './schema';
+import type { BoardFields, JobFields, LayerFields, ReadingFields, SampleFields, SpaceFields, SquareFields, ZoneFields } from './schema';
 
 export type JobDraft = z.infer<typeof JobFields>;
+export type ZoneDraft = z.infer<typeof ZoneFields>;
 export type SpaceDraft = z.infer<typeof SpaceFields>;
 export type LayerDraft = z.infer<typeof LayerFields>;
 export type ReadingDraft = z.infer<typeof ReadingFields>;
@@ -35,6 +36,8 @@ export const BLANK_JOB: JobDraft = {
   worker: 'firm',
 };
 
+const BLANK_SETUP = { workingDoor: '', washPlace: '', cleanWay: '', airMachine: '', crew: null, shiftH: null, staying: '' };
+
 export const BLANK_SPACE: SpaceDraft = {
   name: '',
   kind: 'room',
@@ -48,7 +51,12 @@ export const BLANK_SPACE: SpaceDraft = {
   accessM: null,
   goesAnyway: '',
   moisture: null,
+  side: null,
+  joinedToId: null,
+  ...BLANK_SETUP,
 };
+
+export const BLANK_ZONE: Omit<ZoneDraft, 'spaceId'> = { name: '', position: 0, ...BLANK_SETUP };
 
 export const BLANK_LAYER: LayerDraft = {
   position: 0,

@@ -1,12 +1,17 @@
 import fc from 'fast-check';
-import { aChange, aFacts, aLayer, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
+import { aChange, aCheck, aFacts, aLayer, aReading, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
 import { applyChange, applyChanges, changesFor, clashes, inverse } from './change';
 import type { JobChange } from './envelope';
 import { canonical, readJobFile, withNewIds, writeJobFile } from './job-file';
 import type { JobFacts } from './registry';
 
 const ON_SURFACE = { kind: 'surface', id: 'surface-1' } as const;
-const facts = aFacts(aSurface({ readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true })] }));
+const facts: JobFacts = {
+  ...aFacts(aSurface({ readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true })], zoneId: 'zone-1' })),
+  zones: [aZone()],
+  // Of a part of the room, and of the bench, which has the job's own id.
+  checks: [aCheck('bay', { zoneId: 'zone-1' }), aCheck('bench', { zoneId: 'job-1' })],
+};
 const refused = (...changes: JobChange[]) => {
   const r = applyChanges(facts, changes, THIS_YEAR);
   return r.ok ? [] : r.problems.map((p) => `${p.path}: ${p.message}`);
@@ -134,7 +139,7 @@ describe('the job file', () => {
   };
   test.each([
     ['cut short', whole.slice(0, 200), /^\(file\): is not whole JSON/],
-    ['of a newer version', edit((o) => (o['version'] = 5)), /^version: is 5; this Rough Sill reads up to 4/],
+    ['of a newer version', edit((o) => (o['version'] = 6)), /^version: is 6; this Rough Sill reads up to 5/],
     ['of another kind', '{"format":"x"}', /^format: is not "roughsill.job"/],
     ['not an object', '[]', /not a Rough Sill job file/],
     ['with a negative width', edit((o) => (o['surfaces'][0].widthM = -1)), /^surfaces\[0\]\.widthM: width must be more than 0/],
@@ -150,6 +155,17 @@ describe('the job file', () => {
       /^surfaces\[0\]\.layers\[1\]\.id: is the same id as surfaces\[0\]\.layers\[0\]/,
     ],
     ['with shares of 120 %', edit((o) => (o['surfaces'][0].parts[0].sharePct = 80)), /^surfaces\[0\]\.parts: the shares add to 120 %/],
+    [
+      'joined to no room',
+      edit((o) => (o['spaces'][0].joinedToId = 'nowhere')),
+      /^spaces\[0\]\.joinedToId: the room or side it is joined to/,
+    ],
+    ['worked in no zone', edit((o) => (o['surfaces'][0].zoneId = 'nowhere')), /^surfaces\[0\]\.zoneId: the zone it is worked in/],
+    [
+      'with a check of no zone',
+      edit((o) => (o['checks'][0].zoneId = 'nowhere')),
+      /^checks\[0\]\.zoneId: the zone it is about is not on this job/,
+    ],
     ['pointing at no room', edit((o) => (o['surfaces'][0].spaceId = 'nowhere')), /^surfaces\[0\]\.spaceId: the room or elevation/],
   ])('%s is refused with its path', (_what, text, message) => {
     const r = readJobFile(text, THIS_YEAR);

@@ -30,6 +30,7 @@ export {
   type Space,
   type Square,
   type Surface,
+  type Zone,
 } from './registry';
 export {
   Change,

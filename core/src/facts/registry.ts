@@ -22,6 +22,7 @@ import {
   SpaceFields,
   SquareFields,
   SurfaceFields,
+  ZoneFields,
 } from './schema';
 import { MEASURES, PART_KINDS } from './vocabulary';
 
@@ -31,7 +32,8 @@ export type ParentKind = 'firm' | 'job' | 'surface';
 /** A field that names another record, or several. */
 export interface Reference {
   readonly field: string;
-  readonly to: string;
+  /** One entity, or any of several. */
+  readonly to: string | readonly string[];
   /** Where that record has to be: beside this one under the same parent, anywhere on the job, or under the one that another field names. */
   readonly where: 'beside' | 'job' | { readonly under: string };
   /** The id stands before a slash: `partId/methodId`. Such a list is a wish, not a fact: what it names may be gone. */
@@ -56,7 +58,9 @@ export interface EntitySpec {
   /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
   readonly appendOnly: boolean;
   /** The version of the job file since which the list exists; older ones do without. */
-  readonly since: 1 | 2 | 3;
+  readonly since: 1 | 2 | 3 | 5;
+  /** Its list on the job came later than that on the surface. */
+  readonly sinceOnJob?: 5;
   /** The field that says when it was observed. */
   readonly time?: string;
   readonly refs: readonly Reference[];
@@ -113,7 +117,18 @@ export const REGISTRY = {
     most: 500,
     appendOnly: false,
     since: 1,
-    refs: [],
+    refs: [{ field: 'joinedToId', to: 'space', where: 'job', says: says('the room or side it is joined to is not on this job') }],
+    order: byPosition,
+  }),
+  zone: spec({
+    scope: 'job',
+    fields: ZoneFields,
+    parents: ['job'],
+    list: 'zones',
+    most: 500,
+    appendOnly: false,
+    since: 5,
+    refs: [{ field: 'spaceId', to: 'space', where: 'job', says: says('the room or elevation it is a part of is not on this job') }],
     order: byPosition,
   }),
   surface: spec({
@@ -127,6 +142,7 @@ export const REGISTRY = {
     refs: [
       { field: 'spaceId', to: 'space', where: 'job', says: says('the room or elevation it stands in is not on this job') },
       { field: 'workOrder', to: 'part', where: 'job', prefix: true, says: says('') },
+      { field: 'zoneId', to: 'zone', where: 'job', says: says('the zone it is worked in is not on this job') },
     ],
     order: byPosition,
     settle: (s) => {
@@ -199,13 +215,17 @@ export const REGISTRY = {
   check: spec({
     scope: 'job',
     fields: CheckFields,
-    parents: ['surface'],
+    parents: ['surface', 'job'],
     list: 'checks',
     most: 2000,
     appendOnly: true,
     since: 1,
+    sinceOnJob: 5,
     time: 'takenAt',
-    refs: [{ field: 'supersedesId', to: 'check', where: 'beside', says: says('the check it replaces is not on this surface') }],
+    refs: [
+      { field: 'supersedesId', to: 'check', where: 'beside', says: says('the check it replaces is not in the same place') },
+      { field: 'zoneId', to: ['space', 'zone', 'job'], where: 'job', says: says('the zone it is about is not on this job') },
+    ],
     order: byTime,
   }),
   square: spec({
@@ -303,6 +323,7 @@ export type FirmFacts = ChildrenOf<'firm', 'firm'>;
 
 export type Job = RecordOf<'job'>;
 export type Space = RecordOf<'space'>;
+export type Zone = RecordOf<'zone'>;
 export type Surface = RecordOf<'surface'>;
 export type Part = RecordOf<'part'>;
 export type Layer = RecordOf<'layer'>;
@@ -328,11 +349,12 @@ export const emptyLists = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): R
 
 function listShape(parent: ParentKind): z.ZodRawShape {
   // Lists that came later stand later in the file, as they always did.
-  const entities = childrenOf(parent).sort((a, b) => specOf(a).since - specOf(b).since);
+  const sinceOf = (e: Entity): number => (parent === 'job' ? specOf(e).sinceOnJob : undefined) ?? specOf(e).since;
+  const entities = childrenOf(parent).sort((a, b) => sinceOf(a) - sinceOf(b));
   return Object.fromEntries(
     entities.map((e) => {
       const list = z.array(recordSchema(e)).max(specOf(e).most);
-      return [specOf(e).list!, specOf(e).since > 1 ? list.default([]) : list];
+      return [specOf(e).list!, sinceOf(e) > 1 ? list.default([]) : list];
     }),
   );
 }

@@ -1,5 +1,5 @@
 /**
- * The fields of what is recorded: facts only. Everything else is derived (pipeline.ts).
+ * The fields of what is recorded: facts only. Everything else is derived (job/derive.ts).
  * The same schemas check a tap, an API call, an imported file and the demo seed. How the entities hang together: registry.ts.
  */
 import { z } from 'zod';
@@ -30,6 +30,7 @@ import {
   RESPONSES,
   SAMPLE_KINDS,
   SERVICES,
+  WALLS,
   SOUNDNESS,
   SUSPECT_KINDS,
   SPOT_RESULTS,
@@ -155,6 +156,24 @@ export const MoistureFacts = z.strictObject({
 });
 export type MoistureFacts = z.infer<typeof MoistureFacts>;
 
+/** How a work zone is run: one containment, whether it is a whole room, a bay of a side, or what lies behind a sealed screen. */
+const zoneSetup = {
+  /** By which it is entered and left; the others are sealed. */
+  workingDoor: text(120).default(''),
+  washPlace: text(120).default(''),
+  /** The way on which nothing that is worked in may be worn. */
+  cleanWay: text(200).default(''),
+  airMachine: text(120).default(''),
+  /** People who work in it; null: as the firm has it. */
+  crew: z.number().int('a whole number').min(1, 'at least 1').max(50, 'check the number').nullable().default(null),
+  shiftH: z.number().positive('a shift is more than 0').max(16, 'over 16 h is no shift').nullable().default(null),
+  /** Who stays in the house meanwhile, where and when, in words. */
+  staying: text(300).default(''),
+};
+
+/** A part of a room or side that is worked by itself: behind a sealed screen, or a bay of the scaffold. */
+export const ZoneFields = z.strictObject({ spaceId: Id, name: name('the zone'), position: z.number(), ...zoneSetup });
+
 export const SpaceFields = z.strictObject({
   name: name('the space'),
   kind: z.enum(['room', 'elevation']),
@@ -172,6 +191,11 @@ export const SpaceFields = z.strictObject({
   /** What is thrown out anyway and needs no saving. */
   goesAnyway: text(200).default(''),
   moisture: MoistureFacts.nullable().default(null),
+  /** elevation: which side of the house it is; null: nobody said. */
+  side: z.enum(WALLS).nullable().default(null),
+  /** The neighbouring room or side with which it shares one containment. */
+  joinedToId: Id.nullable().default(null),
+  ...zoneSetup,
 });
 
 export const SurfaceFields = z.strictObject({
@@ -224,6 +248,16 @@ export const SurfaceFields = z.strictObject({
     .number({ error: 'the film is a number' })
     .positive('a film is more than 0')
     .max(20_000, 'over 20 mm of paint: check the unit')
+    .nullable()
+    .default(null),
+  /** The part of its room or side in which it is worked; null: the whole of it. */
+  zoneId: Id.nullable().default(null),
+  /** Where it stands: which wall of its room, and from the wall's left corner, m. Null: nobody said. */
+  wall: z.enum(WALLS).nullable().default(null),
+  alongM: z
+    .number({ error: 'the distance is a number' })
+    .min(0, 'a distance cannot be negative')
+    .max(200, 'check the unit')
     .nullable()
     .default(null),
 });
@@ -430,6 +464,8 @@ export const PersonFields = z.strictObject({ name: name('the person') });
 
 export const CheckFields = z.strictObject({
   gate: z.string().regex(/^[a-zA-Z0-9.-]{2,60}$/),
+  /** Of a job's own checks: the zone it belongs to, as the zone's own id, its room's or side's, or the job's for the bench; null: the job. */
+  zoneId: Id.nullable().default(null),
   outcome: z.enum(['pass', 'fail']),
   note: text(500),
   takenAt: Instant,

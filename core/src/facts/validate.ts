@@ -50,9 +50,11 @@ function referenceProblems(facts: JobFacts | null, parent: object, entity: Entit
     const { where } = ref;
     const holder: object | undefined =
       where === 'beside' ? parent : where === 'job' ? facts! : facts!.surfaces.find((s) => s.id === row[where.under]);
-    const list = (holder as Lists | undefined)?.[specOf(ref.to as Entity).list!] ?? [];
+    const there = (typeof ref.to === 'string' ? [ref.to] : ref.to).flatMap((to): readonly { readonly id: string }[] =>
+      to === 'job' ? (facts === null ? [] : [facts.job]) : ((holder as Lists | undefined)?.[specOf(to as Entity).list!] ?? []),
+    );
     return named
-      .filter((id) => id === row.id || !list.some((r) => r.id === id))
+      .filter((id) => id === row.id || !there.some((r) => r.id === id))
       .map((id) => ({ path: `${path}.${ref.at ?? ref.field}`, message: ref.says(row, id) }));
   });
 }
@@ -237,7 +239,15 @@ export function jobProblems(facts: JobFacts, thisYear: number, touched?: Touched
   const wanted = (id: string) => touched === undefined || touched.ids.has(id);
   if (wanted(facts.job.id)) out.push(...yearProblems(facts.job.yearBuilt, 'job.yearBuilt', thisYear));
   facts.spaces.forEach((s, i) => {
-    if (wanted(s.id)) out.push(...yearProblems(s.yearBuilt, `spaces[${i}].yearBuilt`, thisYear));
+    if (!wanted(s.id)) return;
+    out.push(...yearProblems(s.yearBuilt, `spaces[${i}].yearBuilt`, thisYear));
+    out.push(...referenceProblems(facts, facts, 'space', s as unknown as Row, `spaces[${i}]`));
+  });
+  facts.zones.forEach((z, i) => {
+    if (wanted(z.id)) out.push(...referenceProblems(facts, facts, 'zone', z as unknown as Row, `zones[${i}]`));
+  });
+  facts.checks.forEach((k, i) => {
+    if (wanted(k.id)) out.push(...referenceProblems(facts, facts, 'check', k as unknown as Row, `checks[${i}]`));
   });
   facts.surfaces.forEach((s, i) => {
     if (touched === undefined || touched.surfaces.has(s.id))

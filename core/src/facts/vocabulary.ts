@@ -86,6 +86,9 @@ export type Response = (typeof RESPONSES)[number];
 export const TRIALS = ['alcohol', 'alkali', 'water', 'heat'] as const;
 export type Trial = (typeof TRIALS)[number];
 
+/** Walls of a room as one stands in its door and turns to the right, sides of a house as one walks round it. */
+export const WALLS = ['A', 'B', 'C', 'D'] as const;
+export type WallId = (typeof WALLS)[number];
 export const SERVICES = ['gasPipe', 'liveHeater', 'wiring', 'duct', 'alarm'] as const;
 export type Service = (typeof SERVICES)[number];
 

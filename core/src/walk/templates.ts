@@ -46,6 +46,9 @@ export function surfaceDraft(
     past: 'asBefore',
     pastWhy: '',
     filmUm: null,
+    zoneId: null,
+    wall: null,
+    alongM: null,
     workOrder: [],
     ...over,
   };

@@ -23,6 +23,7 @@ const check = (gate: string, outcome: 'pass' | 'fail', n: number, supersedesId: 
   gate,
   outcome,
   note: '',
+  zoneId: null,
   takenAt: AT.replace('13:20', `13:${20 + n}`),
   supersedesId,
   supersedesWhy: supersedesId ? 'looked at again' : null,

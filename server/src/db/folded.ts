@@ -30,11 +30,10 @@ interface Kept extends Folded {
   body?: Buffer;
 }
 
+const lists = (holder: object, of: 'job' | 'surface') =>
+  childrenOf(of).map((e) => (holder as Record<string, unknown[]>)[specOf(e).list!]!.length);
 const recordsOf = (facts: JobFacts): number =>
-  facts.surfaces.reduce(
-    (sum, s) => sum + childrenOf('surface').reduce((n, e) => n + (s as unknown as Record<string, unknown[]>)[specOf(e).list!]!.length, 1),
-    1 + facts.spaces.length + facts.photos.length + facts.instrumentChecks.length,
-  );
+  [...lists(facts, 'job'), ...facts.surfaces.flatMap((s) => lists(s, 'surface'))].reduce((sum, n) => sum + n, 1);
 
 /** JSON of a record, made once for as long as the record stands. */
 const written = new WeakMap<object, string>();

@@ -56,9 +56,10 @@ export async function loadJob(q: Query, firmId: string, jobId: string): Promise<
   const rows = new Map<Entity, Map<string, Row[]>>();
   const read = async (parent: ParentKind): Promise<void> => {
     for (const entity of childrenOf(parent) as Listed[]) {
+      if (rows.has(entity)) continue;
       rows.set(
         entity,
-        groupBy(await rowsOf(entity), (r) => (parent === 'job' ? jobId : (r['surfaceId'] as string))),
+        groupBy(await rowsOf(entity), (r) => (r['surfaceId'] as string | null | undefined) ?? jobId),
       );
       const below = asParent(entity);
       if (below) await read(below);
@@ -70,7 +71,7 @@ export async function loadJob(q: Query, firmId: string, jobId: string): Promise<
       childrenOf(parent).map((entity) => {
         const below = asParent(entity);
         const list = (rows.get(entity)?.get(id) ?? []).map((row) => {
-          const own = parent === 'job' ? row : (without(row as Row & { surfaceId: string }, 'surfaceId') as Row);
+          const own = 'surfaceId' in row ? (without(row as Row & { surfaceId: unknown }, 'surfaceId') as Row) : row;
           return below ? { ...own, ...listsOf(below, row.id) } : own;
         });
         return [specOf(entity).list!, list];

@@ -142,6 +142,17 @@ export const jobs = pgTable(
 const inJob = { firmId: text('firm_id').notNull(), jobId: text('job_id').notNull(), id: text().notNull() };
 const life = { removedAt: instant('removed_at') };
 
+/** How a work zone is run: on a whole room or side, or on a part of one. */
+const zoneSetup = {
+  workingDoor: text('working_door').notNull().default(''),
+  washPlace: text('wash_place').notNull().default(''),
+  cleanWay: text('clean_way').notNull().default(''),
+  airMachine: text('air_machine').notNull().default(''),
+  crew: integer(),
+  shiftH: doublePrecision('shift_h'),
+  staying: text().notNull().default(''),
+};
+
 export const spaces = pgTable(
   'spaces',
   {
@@ -159,17 +170,32 @@ export const spaces = pgTable(
     goesAnyway: text('goes_anyway').notNull().default(''),
     /** What the mold cause finder weighs; one record, checked whole by the core's schema. */
     moisture: jsonb().$type<Record<string, unknown>>(),
+    side: text(),
+    joinedToId: text('joined_to_id'),
+    ...zoneSetup,
     ...life,
   },
   (t) => [
     primaryKey({ columns: [t.firmId, t.id] }),
     foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    foreignKey({ columns: [t.firmId, t.joinedToId], foreignColumns: [t.firmId, t.id] }),
     index('spaces_job').on(t.firmId, t.jobId),
     check('spaces_kind', oneOf('kind', ['room', 'elevation'])),
     check(
       'spaces_sizes',
       sql`(length_m is null or length_m > 0) and (width_m is null or width_m > 0) and (height_m is null or height_m > 0) and (boundary_m is null or boundary_m >= 0)`,
     ),
+  ],
+);
+
+export const zones = pgTable(
+  'zones',
+  { ...inJob, spaceId: text('space_id').notNull(), name: text().notNull(), position: doublePrecision().notNull(), ...zoneSetup, ...life },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    foreignKey({ columns: [t.firmId, t.spaceId], foreignColumns: [spaces.firmId, spaces.id] }),
+    index('zones_job').on(t.firmId, t.jobId),
   ],
 );
 
@@ -206,6 +232,9 @@ export const surfaces = pgTable(
     past: text().notNull().default('asBefore'),
     pastWhy: text('past_why').notNull().default(''),
     filmUm: doublePrecision('film_um'),
+    zoneId: text('zone_id'),
+    wall: text(),
+    alongM: doublePrecision('along_m'),
     ...life,
   },
   (t) => [
@@ -213,6 +242,7 @@ export const surfaces = pgTable(
     check('surfaces_past', oneOf('past', PASTS)),
     foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
     foreignKey({ columns: [t.firmId, t.spaceId], foreignColumns: [spaces.firmId, spaces.id] }),
+    foreignKey({ columns: [t.firmId, t.zoneId], foreignColumns: [zones.firmId, zones.id] }),
     index('surfaces_job').on(t.firmId, t.jobId),
     check('surfaces_sizes', sql`length_m > 0 and width_m > 0 and count >= 1 and faces between 1 and 2`),
   ],
@@ -423,7 +453,10 @@ export const readingLayers = pgTable(
 export const checks = pgTable(
   'checks',
   {
-    ...onSurface,
+    ...inJob,
+    /** Null: a check of a zone or of the job. */
+    surfaceId: text('surface_id'),
+    zoneId: text('zone_id'),
     gate: text().notNull(),
     outcome: text().notNull(),
     note: text().notNull(),

@@ -5,6 +5,7 @@ import * as t from './schema';
 export const TABLES = {
   person: t.people,
   space: t.spaces,
+  zone: t.zones,
   surface: t.surfaces,
   part: t.parts,
   layer: t.layers,
