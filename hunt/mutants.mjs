@@ -153,12 +153,7 @@ export const MUTANTS = [
     'reach.ids.length === 0 || reach.ids.some((id) => named.has(id))',
     'true',
   ],
-  [
-    'a clear sample stays when it is taken back',
-    'probe/standing.ts',
-    'return (old.value ?? 0) === 0 && !old.trace && !old.below;',
-    'return false;',
-  ],
+  ['a clear sample stays when it is taken back', 'probe/standing.ts', 'return (old.value ?? 0) === 0 && !old.trace;', 'return false;'],
   [
     'presumed asbestos seals itself',
     'choose/choose.ts',
@@ -187,7 +182,7 @@ export const MUTANTS = [
     "picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)",
     'false',
   ],
-  ['guarded is called lead', 'protect/protect.ts', "lead ? 'lead' : guarded ? 'guard'", "guarded ? 'lead' : lead ? 'guard'"],
+  ['guarded is called lead', 'protect/needs.ts', "lead ? 'lead' : guarded ? 'guard'", "guarded ? 'lead' : lead ? 'guard'"],
   // Choice, coats, words
   [
     'replacing picks itself',
@@ -197,9 +192,9 @@ export const MUTANTS = [
   ],
   [
     'what is unknown needs no dress',
-    'protect/protect.ts',
-    'isPresent(leadPicture.overall.value));',
-    "['found', 'assumed'].includes(leadPicture.overall.value));",
+    'protect/needs.ts',
+    '(putty || isPresent(overall.value));',
+    "(putty || ['found', 'assumed'].includes(overall.value));",
   ],
   [
     'sealing picks itself',

@@ -23,7 +23,9 @@ test('prints everything derived as JSON', () => {
   const sash = out.spaces[0].surfaces[0];
   expect(sash.lead.overall.value).toBe('found');
   expect(sash.parts[0].methods.length).toBeGreaterThanOrEqual(10);
-  expect(sash.steps.map((s: any) => s.kind)).toEqual(expect.arrayContaining(['prepare', 'protect', 'remove', 'prime', 'coat', 'verify']));
+  expect(sash.steps.map((s: any) => s.kind)).toEqual(expect.arrayContaining(['prepare', 'remove', 'prime', 'coat']));
+  // What is done once for all stands with the zone.
+  expect(out.zones[0].steps.map((s: any) => s.kind)).toEqual(['protect', 'cleanUp', 'verify']);
 });
 
 test('prints a readable plan with --format md, and takes the firm’s settings', () => {

@@ -9,6 +9,7 @@ export * from './choose';
 export * from './protect';
 export * from './coat';
 export * from './work';
+export * from './zone';
 export * from './job/derive';
 export { NEXT_ACTS, type NextAct, type SurfacePlan } from './surface/plan';
 export * from './job/digest';

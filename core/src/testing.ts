@@ -161,15 +161,17 @@ export interface Setup {
   readonly settings?: Partial<FirmSettings>;
   /** More surfaces in the same room. */
   readonly others?: readonly Surface[];
+  /** Checks of the room’s zone. */
+  readonly zoneChecks?: readonly Check[];
 }
-export const aFacts = (surface: Surface, { job, space, others = [] }: Setup = {}): JobFacts => ({
+export const aFacts = (surface: Surface, { job, space, others = [], zoneChecks = [] }: Setup = {}): JobFacts => ({
   job: aJob(job),
   spaces: [aSpace(space)],
   surfaces: [surface, ...others],
   photos: [],
   instrumentChecks: [...PROVEN],
   zones: [],
-  checks: [],
+  checks: zoneChecks.map((c) => ({ ...c, zoneId: 'room-1' })),
 });
 
 export function planOf(surface: Surface, setup: Setup = {}): SurfacePlan {

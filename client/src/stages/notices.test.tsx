@@ -119,10 +119,13 @@ test('on paper: the whole job, or one surface, with its steps, checks, reasons a
     </Provider>
   );
   const { rerender } = render(paper());
-  expect(screen.getAllByRole('heading', { level: 3 })).toHaveLength(19);
+  const zones = () => screen.getAllByRole('heading', { level: 3 }).filter((h) => h.textContent.startsWith('Work zone'));
+  const surfaces = () => screen.getAllByRole('heading', { level: 3 }).filter((h) => !h.textContent.startsWith('Work zone'));
+  expect([zones().length, surfaces().length]).toEqual([7, 19]);
   mockParams.surface = 'qp-keeper-door';
   rerender(paper());
-  expect(screen.getAllByRole('heading', { level: 3 }).map((h) => h.textContent)).toEqual([expect.stringMatching(/^1 × Four-panel door/)]);
+  expect(surfaces().map((h) => h.textContent)).toEqual([expect.stringMatching(/^1 × Four-panel door/)]);
+  expect(zones().map((h) => h.textContent)).toEqual(['Work zone: Bench']);
   const text = screen.getByTestId('paper').textContent!;
   expect(text).toMatch(
     /XRF read 2.6 mg\/cm²; bare material alone adds 0.05 mg\/cm², which leaves 2.55 mg\/cm² to hold against the limit of 1 mg\/cm². \(HUD Guidelines/,

@@ -41,7 +41,7 @@ function show(
   stage: keyof typeof STAGES,
   edit: (f: JobFacts) => JobFacts = (f) => f,
   example = 'one-window',
-): { store: Store; surface: () => JobFacts['surfaces'][number] } {
+): { store: Store; surface: () => JobFacts['surfaces'][number]; zoneChecks: () => JobFacts['checks'] } {
   globalThis.fetch = jest.fn(async () => {
     throw new TypeError('no signal');
   }) as any;
@@ -57,7 +57,8 @@ function show(
       </UnitsProvider>
     </Provider>,
   );
-  return { store, surface: () => store.getState().jobs.byId[facts.job.id]!.facts.surfaces[0]! };
+  const now = () => store.getState().jobs.byId[facts.job.id]!.facts;
+  return { store, surface: () => now().surfaces[0]!, zoneChecks: () => now().checks };
 }
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const untested = (f: JobFacts): JobFacts => ({ ...f, surfaces: f.surfaces.map((s) => ({ ...s, readings: [] })) });
@@ -185,14 +186,15 @@ test('coat: may it be coated now, in the job’s own degrees', () => {
   expect(screen.getByTestId('may-coat-answer').textContent).toMatch(/^Wait: dew point 63.3 °F. The surface must be at least 68.7 °F/);
 });
 
-test('work: a check is passed, then failed; the second replaces the first and both are kept', () => {
-  const { surface } = show('work');
+test('work: a check of the zone is passed, then failed; both are kept, and what it sends back is open', () => {
+  const { surface, zoneChecks } = show('work');
   press(/^Pass: Sheet, seals and signs are up/);
   press(/^Fail: Sheet, seals and signs are up/);
-  expect(surface().checks.map((c) => [c.outcome, c.supersedesId === null])).toEqual([
-    ['pass', true],
-    ['fail', false],
+  expect(zoneChecks().map((c) => [c.outcome, c.zoneId])).toEqual([
+    ['pass', surface().spaceId],
+    ['fail', surface().spaceId],
   ]);
+  expect(surface().checks).toEqual([]);
   expect(screen.getByTestId('step-protect').textContent).toMatch(/the work stands here/);
 });
 

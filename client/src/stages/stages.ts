@@ -75,7 +75,7 @@ export function lineFor(stage: StageId, d: SurfaceDigest, units: UnitSystem, mon
       return d.standsAt === 'ask' ? `${methods || 'no method is allowed'} · not priced` : `${methods} · ${formatRange(d.money, money)}`;
     case 'protect':
       return d.protect
-        ? `${formatMeasure(measure(d.sheetM2, 'm2'), units)} of sheet · ${d.respirator ? say(d.respirator) : 'no respirator'}`
+        ? `zone sheet ${formatMeasure(measure(d.sheetM2, 'm2'), units)} · ${d.respirator ? say(d.respirator) : 'no respirator'}`
         : d.asbestos === 'notFound'
           ? 'no hazard is disturbed'
           : `left alone: asbestos ${say(d.asbestos)}`;

@@ -9,6 +9,7 @@ import {
   type JobFacts,
   type Surface,
   type SurfacePlan,
+  type ZonePlan,
 } from '@roughsill/core';
 import { isLarge } from './large';
 import type { LoadStatus } from './slices';
@@ -42,6 +43,12 @@ export const useSettings = (): FirmSettings => useAppSelector((s) => s.session.s
 export function useSurfacePlan(facts: JobFacts, surfaceId: string): SurfacePlan | undefined {
   const settings = useSettings();
   return useMemo(() => deriverFor(facts.job.id).surface(facts, surfaceId, settings, thisYear()), [facts, surfaceId, settings]);
+}
+
+/** The zone in which a surface is worked. */
+export function useZonePlan(facts: JobFacts, zoneId: string): ZonePlan | undefined {
+  const settings = useSettings();
+  return useMemo(() => deriverFor(facts.job.id).zone(facts, zoneId, settings, thisYear()), [facts, zoneId, settings]);
 }
 
 let anyDrawn = false;

@@ -16,3 +16,4 @@ export {
 export { effortOn, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';
+export { HIGH_M } from './sheet';

@@ -99,7 +99,7 @@ export interface SurfaceSheet {
 }
 
 /** Above this the work is done from a ladder or a scaffold, m. */
-const HIGH_M = 2;
+export const HIGH_M = 2;
 
 /** What a part brings: its kind, and how the person means to work it. */
 export interface PartSheet {

@@ -70,6 +70,24 @@ const REFUSED: readonly Row[] = [
   ['a face at -5 C', { readings: [face(-5)], layers: coated('acrylic') }, NEW, 'coat.faceNever'],
   ['a face at 45 C', { readings: [face(45)], layers: coated('acrylic') }, NEW, 'coat.faceNever'],
 ];
+// Law C3: renewed is every part, not those on which something is decided.
+test('oil-soaked wood takes no film while a part of it stays, though another is replaced', () => {
+  const insisted = { sharePct: 50, insistedWhy: 'the client wants it so' };
+  // No coat on it: there is nothing to take off, and only what a person insists on is planned.
+  const of = (...flat: MethodId[]) =>
+    planOf(
+      aSurface({
+        element: 'doubleHungSash',
+        conditions: ['oilSoaked'],
+        topcoat: 'waterborneEggshell',
+        layers: [],
+        parts: [aPart('flat', flat[0] ?? null, insisted), aPart('underside', 'replacePart', insisted)],
+      }),
+    ).coating;
+  expect(rulesOf(of('leave').refused)).toContain('coat.oilSoaked');
+  expect(of('replacePart').refused).toEqual([]);
+});
+
 test.each(REFUSED)('%s is refused, and no plan goes out', (_what, over, setup, rule) => {
   const p = planOf(aSurface(over), setup);
   expect(rulesOf(p.coating.refused)).toContain(rule);

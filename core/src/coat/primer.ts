@@ -169,7 +169,8 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ctx,
       films,
       bare: leftValue !== 'coated',
-      renewed: worked.length > 0 && worked.every((w) => w.method.removesPiece),
+      // A part on which nothing is decided is not renewed.
+      renewed: choice.parts.every((p) => p.areaM2 === 0 || (p.selected.value !== null && methodById(p.selected.value).removesPiece)),
     }),
     ...(growth && !cleaned ? [why('coat.overGrowth', ctx.rulebook.sources.mold, {}, 'block', 'hazard')] : []),
   ];

@@ -2,7 +2,7 @@
  * A whole job: facts in, everything derived out (one surface: surface/plan.ts). Each node is remembered by the identity of its views
  * (graph/graph.ts), so that editing one surface derives one surface.
  */
-import type { Hazard, JobFacts, Space, Surface } from '../facts';
+import type { Check, Hazard, JobFacts, Space, Surface } from '../facts';
 import { methodById } from '../catalogue';
 import type { OptionMemo } from '../choose';
 import { Each, kept, keptList, node } from '../graph/graph';
@@ -28,11 +28,12 @@ import { isMoldy } from '../probe/mold';
 import { answer, why, type Answer } from '../reasons';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
 import type { SiteView, SpaceView } from '../surface/context';
-import { ACT_RANK, NEXT_ACTS, planSurface, type NextAct, type SurfacePlan } from '../surface/plan';
+import { ACT_RANK, NEXT_ACTS, planOwn, withZone, type NextAct, type SurfaceOwn, type SurfacePlan } from '../surface/plan';
 import { NO_TRIALS } from '../trial';
 import { convert, measure } from '../units/units';
 import { takeOff, type TakeOff } from '../walk';
-import { live, placeOf, siteView, spaceView, yearOf } from './views';
+import { checksOf, planZone, zonesOf, type ZoneGiven, type ZoneMade, type ZoneMap, type ZonePlan, type ZoneView } from '../zone';
+import { footprintOf, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
 
 export interface SpacePlan {
   readonly spaceId: string;
@@ -46,6 +47,8 @@ export interface JobPlan {
   readonly rulebook: Rulebook['id'];
   readonly edition: string;
   readonly spaces: readonly SpacePlan[];
+  /** Rooms, sides, their parts and the bench, in which something stands. */
+  readonly zones: readonly ZonePlan[];
   readonly surfaces: readonly SurfacePlan[];
   readonly totals: {
     readonly areaM2: number;
@@ -104,6 +107,8 @@ export interface Deriver {
   derive(facts: JobFacts, settings: FirmSettings, thisYear: number): JobPlan;
   /** One surface alone, with the same memory. */
   surface(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): SurfacePlan | undefined;
+  /** One zone alone, with the same memory. */
+  zone(facts: JobFacts, zoneId: string, settings: FirmSettings, thisYear: number): ZonePlan | undefined;
 }
 
 /** What one surface brings to its room's sums, before any choice is made. */
@@ -147,7 +152,7 @@ const surfaceNodes = () => ({
   /** What its homogeneous areas weigh of it. */
   piece: kept<SuspectSurface>(),
   asbestos: kept<AsbestosPicture>(),
-  plan: node(
+  own: node(
     (
       s: Surface,
       area: TakeOff,
@@ -158,14 +163,17 @@ const surfaceNodes = () => ({
       instruments: InstrumentBook,
       asbestos: AsbestosPicture,
       settings: FirmSettings,
-    ): Made => {
+    ): SurfaceOwn => {
       const { rulebook } = site;
       const place = placeOf(s, space);
       const ctx = { rulebook, settings, site, space, place, builtYear, past, instruments, trials: NO_TRIALS, asbestos };
-      const plan = planSurface(s, ctx, area, optionsUnder(settings));
-      return { plan, tally: tallyOf(plan) };
+      return planOwn(s, ctx, area, optionsUnder(settings));
     },
   ),
+  plan: node((own: SurfaceOwn, zone: ZoneMade): Made => {
+    const plan = withZone(own, zone);
+    return { plan, tally: tallyOf(plan) };
+  }),
 });
 
 const pieceOf = ({ id, spaceId, samples, readings, removedAt }: Surface, suspects: readonly Suspect[]): SuspectSurface => ({
@@ -173,10 +181,19 @@ const pieceOf = ({ id, spaceId, samples, readings, removedAt }: Surface, suspect
   suspects,
 });
 
+const zoneNodes = () => ({
+  view: kept<ZoneView>(),
+  given: kept<ZoneGiven>(),
+  members: keptList<SurfaceOwn>(),
+  checks: keptList<Check>(),
+  plan: node(planZone),
+});
+
 export function createDeriver(): Deriver {
   const nodes: ReturnType<typeof surfaceNodes>[] = [];
   const siteOf = kept<SiteView>();
   const spaceViews = new Each<string, (made: SpaceView) => SpaceView>(() => kept<SpaceView>());
+  const zones = new Each<string, ReturnType<typeof zoneNodes>>(zoneNodes);
   const bookOf = node(instrumentBook);
   const suspected = keptList<SuspectSurface>();
   const suspectAreas = node((pieces: readonly SuspectSurface[], rulebook: Rulebook) => {
@@ -232,34 +249,67 @@ export function createDeriver(): Deriver {
     return { site, instruments, years, locals, past, spaces, areas, pictures };
   }
 
-  function planAt(s: Surface, i: number, given: ReturnType<typeof around>, settings: FirmSettings): Made | undefined {
+  function ownAt(s: Surface, i: number, given: ReturnType<typeof around>, settings: FirmSettings): SurfaceOwn | undefined {
     const space = given.spaces.get(s.spaceId);
     if (s.removedAt !== null || !space) return undefined;
     const own = nodes[i]!;
     const { site, instruments, pictures } = given;
     const picture = pictures.get(s.id);
     const asbestos = picture === undefined ? NO_ASBESTOS : own.asbestos(picture);
-    return own.plan(s, given.locals[i]!.area, given.years[i]!, site, space.view, given.past[i]!, instruments, asbestos, settings);
+    return own.own(s, given.locals[i]!.area, given.years[i]!, site, space.view, given.past[i]!, instruments, asbestos, settings);
+  }
+
+  /** @param only this zone; undefined: all */
+  function plan(facts: JobFacts, settings: FirmSettings, thisYear: number, only?: (map: ZoneMap) => string | undefined) {
+    const given = around(facts, thisYear);
+    const map = zonesOf(facts.job, facts.spaces, facts.zones, facts.surfaces);
+    const wanted = only?.(map);
+    const footprint = footprintOf(facts.spaces);
+    const members = new Map<string, { at: number; own: SurfaceOwn }[]>();
+    facts.surfaces.forEach((s, at) => {
+      const zoneId = map.of.get(s.id);
+      if (zoneId === undefined || (only !== undefined && zoneId !== wanted)) return;
+      const own = ownAt(s, at, given, settings);
+      if (!own) return;
+      const list = members.get(zoneId);
+      if (list) list.push({ at, own });
+      else members.set(zoneId, [{ at, own }]);
+    });
+    if (only === undefined) zones.only(new Set(map.zones.map((z) => z.id)));
+    const surfaces: Made[] = [];
+    const zonePlans = map.zones.flatMap((view): ZonePlan[] => {
+      const here = members.get(view.id);
+      if (!here) return [];
+      const own = zones.at(view.id);
+      const ids = view.kind === 'bench' ? [...new Set(here.map((m) => m.own.spaceId))] : view.spaceIds;
+      const spaces = ids.flatMap((id) => {
+        const space = given.spaces.get(id);
+        return space ? [[id, space.view] as const] : [];
+      });
+      const zone = own.plan(
+        own.view(view),
+        own.given(zoneGiven(view.kind, view.sides, spaces, footprint, given.site, settings)),
+        own.members(here.map((m) => m.own)) as readonly SurfaceOwn[],
+        own.checks(checksOf(facts.checks, view.id)),
+      );
+      for (const m of here) surfaces[m.at] = nodes[m.at]!.plan(m.own, zone);
+      return [zone.plan];
+    });
+    return { given, zones: zonePlans, surfaces: surfaces.filter(() => true) };
   }
 
   return {
     derive(facts, settings, thisYear) {
-      const given = around(facts, thisYear);
-      const surfaces: Made[] = [];
-      facts.surfaces.forEach((s, i) => {
-        const made = planAt(s, i, given, settings);
-        if (made) surfaces.push(made);
-      });
-      return summarise(
-        facts,
-        [...given.spaces.values()].map((x) => x.plan),
-        surfaces,
-        given.areas,
-      );
+      const made = plan(facts, settings, thisYear);
+      const spaces = [...made.given.spaces.values()].map((x) => x.plan);
+      return summarise(facts, spaces, made.zones, made.surfaces, made.given.areas);
     },
     surface(facts, surfaceId, settings, thisYear) {
-      const i = facts.surfaces.findIndex((x) => x.id === surfaceId);
-      return i < 0 ? undefined : planAt(facts.surfaces[i]!, i, around(facts, thisYear), settings)?.plan;
+      const { surfaces } = plan(facts, settings, thisYear, (map) => map.of.get(surfaceId));
+      return surfaces.find((x) => x.plan.surfaceId === surfaceId)?.plan;
+    },
+    zone(facts, zoneId, settings, thisYear) {
+      return plan(facts, settings, thisYear, () => zoneId).zones[0];
     },
   };
 }
@@ -304,7 +354,13 @@ function nextOnJob(facts: JobFacts, surfaces: readonly Made[]): JobPlan['next'] 
 
 const noStates = (): Record<HazardState, number> => ({ unknown: 0, assumed: 0, waiting: 0, found: 0, notFound: 0 });
 
-function summarise(facts: JobFacts, spaces: readonly SpacePlan[], surfaces: readonly Made[], areas: readonly AsbestosArea[]): JobPlan {
+function summarise(
+  facts: JobFacts,
+  spaces: readonly SpacePlan[],
+  zones: readonly ZonePlan[],
+  surfaces: readonly Made[],
+  areas: readonly AsbestosArea[],
+): JobPlan {
   const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
   const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: 0, high: 0 } };
   for (const { tally: t } of surfaces) {
@@ -323,6 +379,7 @@ function summarise(facts: JobFacts, spaces: readonly SpacePlan[], surfaces: read
     rulebook: rulebook.id,
     edition: rulebook.edition,
     spaces,
+    zones,
     surfaces: surfaces.map((x) => x.plan),
     totals,
     states,

@@ -1,9 +1,10 @@
 /** The narrow views that a surface may have of its job and of its room: what is not in them cannot change its plan. */
-import type { Job, Space, Surface } from '../facts';
-import { moldKitFor } from '../probe/mold';
-import { RULEBOOKS, type Rulebook } from '../rulebook';
+import type { Job, Space, Surface, WallId } from '../facts';
+import { moldKitFor, type MoldKit } from '../probe/mold';
+import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
 import type { SiteView, SpaceView } from '../surface/context';
 import { isPaid } from '../walk';
+import type { Floor, ZoneGiven, ZoneView } from '../zone';
 
 export const live = <T extends { readonly removedAt: string | null }>(xs: readonly T[]): T[] => xs.filter((x) => x.removedAt === null);
 
@@ -46,6 +47,51 @@ export const spaceView = (
   moldKit: growthM2.length > 0 ? moldKitFor(growthM2, rulebook) : null,
   minorWork,
 });
+
+/** The house from above, from the lengths of its sides; null: too few were measured. */
+export function footprintOf(spaces: readonly Space[]): Floor | null {
+  const along = (...sides: readonly WallId[]) =>
+    spaces.find((s) => s.kind === 'elevation' && s.removedAt === null && s.lengthM !== null && s.side !== null && sides.includes(s.side))
+      ?.lengthM;
+  const [lengthM, widthM] = [along('A', 'C'), along('B', 'D')];
+  return lengthM && widthM ? { lengthM, widthM } : null;
+}
+
+/** From the lightest to the heaviest. */
+const MOLD_KITS: readonly MoldKit[] = ['n95', 'ffp3', 'n95Suit', 'ffp3Suit', 'fullFace', 'fullP3'];
+
+/** What a zone knows of its rooms or sides. @param spaces those that it takes in; of the bench, those from which its pieces come */
+export function zoneGiven(
+  kind: ZoneView['kind'],
+  sides: ZoneView['sides'],
+  spaces: readonly (readonly [string, SpaceView])[],
+  footprint: Floor | null,
+  site: SiteView,
+  settings: FirmSettings,
+): ZoneGiven {
+  const views = spaces.map(([, v]) => v);
+  const boundaries = views.map((v) => v.boundaryM);
+  const kits = views.flatMap((v) => v.moldKit ?? []).sort((a, b) => MOLD_KITS.indexOf(b.value) - MOLD_KITS.indexOf(a.value));
+  return {
+    rulebook: site.rulebook,
+    settings,
+    place: kind === 'bench' ? 'bench' : kind === 'room' ? 'inside' : 'outside',
+    rooms:
+      kind === 'room'
+        ? spaces.map(([spaceId, { lengthM, widthM }]) => ({
+            spaceId,
+            floor: lengthM !== null && widthM !== null ? { lengthM, widthM } : null,
+          }))
+        : [],
+    footprint,
+    sides,
+    boundaryM: boundaries.length === 0 || boundaries.includes(null) ? null : Math.min(...(boundaries as number[])),
+    moldKit: kits[0] ?? null,
+    assisted: site.assisted,
+    minorWork: views.some((v) => v.minorWork === false) ? false : views.every((v) => v.minorWork === null) ? null : true,
+    goesAnyway: views.map((v) => v.goesAnyway),
+  };
+}
 
 /** In which of the three kinds of place a surface is worked. */
 export const placeOf = (s: Surface, space: SpaceView): 'inside' | 'outside' | 'bench' =>

@@ -10,7 +10,7 @@ import { convert, measure } from '../units/units';
 import { stackOf } from './stack';
 import { isPresent, strictest, type HazardState } from './state';
 import { seeded } from './seeded';
-import { saysSomething, standingReadings } from './standing';
+import { meantBack, saysSomething, standingReadings } from './standing';
 
 /** Which part of a surface it is: a coat on it, the material below the paint, the whole piece, or the putty beside its glass. */
 type Lies = 'coat' | 'material' | 'piece' | 'putty';
@@ -82,8 +82,14 @@ const pastEnded = (s: Surface): boolean => s.past !== 'asBefore' && saysSomethin
 const speaks = (x: Sample): boolean =>
   x.hazard === 'asbestos' && x.suspect !== null && x.kind !== 'blank' && x.takenAt !== null && (x.removedAt === null || x.sentAt !== null);
 
+/** The lab's answers that count. What somebody meant to take back goes on convicting, but clears no more. */
+function bulkAnswers(s: Pick<Surface, 'readings' | 'samples'>, rulebook: Rulebook): readonly Reading[] {
+  const back = meantBack(s);
+  return standingReadings(s).filter((r) => r.kind === 'bulk' && !(back.has(r.id) && judgeBulk(r, rulebook).says === 'none'));
+}
+
 const answerTo = (s: Surface, x: Sample, rulebook: Rulebook): BulkSays | null => {
-  const own = standingReadings(s).filter((r) => r.kind === 'bulk' && r.sampleId === x.id);
+  const own = bulkAnswers(s, rulebook).filter((r) => r.sampleId === x.id);
   const says = own.map((r) => judgeBulk(r, rulebook).says);
   return says.length === 0 ? null : says.includes('asbestos') ? 'asbestos' : says.includes('unsure') ? 'unsure' : 'none';
 };
@@ -323,7 +329,7 @@ function areaFrom(key: string, { suspect, members }: Group, rulebook: Rulebook):
   const runM = runs.length > 0 ? runs.reduce((a, b) => a + b, 0) : null;
   const needed = neededFor(suspect.kind, of, totalM2, runM, rulebook);
   const taken = members.flatMap(({ surface }): Taken[] => {
-    const readings = standingReadings(surface).filter((r) => r.kind === 'bulk');
+    const readings = bulkAnswers(surface, rulebook);
     return surface.samples
       .filter((x) => x.hazard === 'asbestos' && x.kind !== 'blank' && x.suspect === suspect.kind)
       .map((sample) => ({

@@ -250,6 +250,13 @@ describe('a homogeneous area (40 CFR 763.86, 763.87)', () => {
     const found = ceiling('c', 3);
     const positive = { ...found, readings: found.readings.map((r, i) => (i === 0 ? { ...r, value: 3 } : r)) };
     expect(with_(positive, back({}))).toEqual(['found']);
+    // "Less than" clears as none does, and is taken back alike; so is a little that a fine count had cleared.
+    const as = (over: Partial<Reading>) => ({ ...found, readings: found.readings.map((r, i) => (i === 0 ? { ...r, ...over } : r)) });
+    expect(with_(as({ below: true }), back({}))).toEqual(['waiting']);
+    expect([with_(as({ value: 0.4, analysis: 'pointCount' })), with_(as({ value: 0.4, analysis: 'pointCount' }), back({}))]).toEqual([
+      ['notFound'],
+      ['waiting'],
+    ]);
   });
   test('what has no year belongs to the stricter area', () => {
     const facts = aFacts(ceiling('c', 1, { yearMade: 1966 }), { others: [ceiling('d', 0)], job: { yearBuilt: null } });

@@ -118,7 +118,10 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
       (j.verdict.coats.length === 0 || j.verdict.coats.includes(coat.id)),
   );
   const unclear = reaching.filter((j) => j.verdict.says === 'unclear');
-  const waiting = reaching.filter((j) => j.verdict.says === 'waiting');
+  // A low reading that waits for its closing check says nothing against what another test has cleared.
+  const waiting = reaching.filter(
+    (j) => j.verdict.says === 'waiting' && !(acquitted.length > 0 && j.verdict.reason.rule === 'lead.xrfProvisional'),
+  );
   const reasons = (js: readonly Judged[]) => js.map((j) => j.verdict.reason);
   const disagree = acquitted.length > 0 ? [why('lead.testsDisagree', 'job-record', {}), ...reasons(acquitted)] : [];
 

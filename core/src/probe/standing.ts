@@ -57,7 +57,7 @@ function replaces(by: Reading, old: Reading, { samples }: Recorded): boolean {
   if (old.kind !== 'bulk') return by.kind === old.kind;
   if (by.kind === 'bulk') return by.sampleId === old.sampleId && proves(by) >= proves(old);
   // Another kind of record answers no sample; but a clear result that somebody meant to take back does not go on clearing.
-  return (old.value ?? 0) === 0 && !old.trace && !old.below;
+  return (old.value ?? 0) === 0 && !old.trace;
 }
 /** Of two counts of one asbestos sample the finer method proves more. */
 const proves = (r: Reading): number => (r.analysis === 'tem' ? 2 : r.analysis === 'pointCount' ? 1 : 0);
@@ -97,5 +97,9 @@ export function standingOf(s: Recorded): Standing {
   remembered.set(s.readings, { samples: s.samples, is });
   return is;
 }
+
+/** Results that somebody meant to take back with a record of another kind: they stand, but clear nothing any more. */
+export const meantBack = (s: Recorded): ReadonlySet<string> =>
+  new Set(standingOf(s).tooWeak.flatMap((by) => (by.kind !== 'bulk' && saysSomething(by.supersedesWhy) ? [by.supersedesId!] : [])));
 
 export const standingReadings = (s: Recorded): readonly Reading[] => standingOf(s).readings;

@@ -1,14 +1,15 @@
-/** Containment, presumed exposure, equipment, bags and signs for the methods that a surface is going to meet. */
-import type { Chemistry, MethodId, Surface } from '../facts';
+/** Containment, presumed exposure, equipment, bags and signs for the methods that the surfaces of a zone are going to meet. */
+import type { Chemistry } from '../facts';
 import type { MoldKit } from '../probe/mold';
-import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method } from '../catalogue';
-import { picksOf, type Choice } from '../choose';
-import { isPresent, type LeadPicture } from '../probe';
+import { isPresent, strictest, type HazardState } from '../probe';
 import { answer, say, why, type Answer, type Reason, type RuleId } from '../reasons';
 import { EXPOSURE_CLASSES, type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
 import { convert, measure } from '../units/units';
-import { ELEMENTS } from '../walk';
+import type { Rect } from '../zone/shapes';
+import type { Needs } from './needs';
+import { sheetOf } from './sheet';
+import type { ZoneContext } from './zone-context';
 
 export type Kit =
   | 'coverall'
@@ -46,6 +47,8 @@ export interface Protection {
   /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
   readonly sheetLaidM2: Answer<number>;
   readonly sheetBoughtM2: number;
+  /** As it lies, seen from above (zone/shapes.ts): of the pieces whose place was said. */
+  readonly sheet: readonly Rect[];
   /** How far the sheet goes beyond the work, m. */
   readonly beyondM: number;
   readonly verticalScreen: Answer<boolean>;
@@ -60,35 +63,6 @@ export interface Protection {
 }
 
 const metres = (l: Limit): number => convert(l.is.value, l.is.unit, 'm');
-
-/** The wall face that the pieces take up: longest side along the wall for one piece after another. */
-function workWidthM(s: Surface): number {
-  const [first] = ELEMENTS[s.element].sides;
-  const along = first === 'height' ? s.widthM : s.lengthM;
-  return along * s.count;
-}
-
-/**
- * Sheet area, m2. Inside: the work's width plus the distance on both sides, by the distance out, cut off by the walls where the
- * room's size is known (40 CFR 745.85(a)(2)(i)). Outside: width plus twice the distance, by the distance, cut off by the
- * boundary where a screen stands (40 CFR 745.85(a)(2)(ii)). A ceiling takes its own area plus the distance all round.
- */
-function sheetArea(s: Surface, ctx: SurfaceContext, beyond: number): { areaM2: number; capped: boolean } {
-  const { lengthM, widthM } = ctx.space;
-  const room =
-    lengthM !== null && widthM !== null && ctx.place === 'inside'
-      ? { long: Math.max(lengthM, widthM), short: Math.min(lengthM, widthM) }
-      : null;
-  if (s.element === 'ceiling') {
-    const a = (s.lengthM + 2 * beyond) * (s.widthM + 2 * beyond);
-    return room ? { areaM2: Math.min(a, room.long * room.short), capped: a > room.long * room.short } : { areaM2: a, capped: false };
-  }
-  const wide = workWidthM(s) + 2 * beyond;
-  if (!room) return { areaM2: wide * beyond, capped: false };
-  const a = wide * Math.min(beyond, room.short);
-  const floor = room.long * room.short;
-  return { areaM2: Math.min(a, floor), capped: a > floor || beyond > room.short };
-}
 
 /** Laps, turn-ups and a spare corner. Common practice. */
 const SHEET_ALLOWANCE = 1.15;
@@ -112,11 +86,11 @@ const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
 };
 
 /** What the growth and the grit ask for, beside lead: each with its reason. Common practice for grit: a hood for hard grit. */
-function alsoBreathed(methods: readonly Method[], ctx: SurfaceContext): { readonly least: RespiratorId; readonly because: Reason }[] {
+function alsoBreathed(methods: readonly Method[], ctx: ZoneContext): { readonly least: RespiratorId; readonly because: Reason }[] {
   const { rulebook } = ctx;
   const out: { least: RespiratorId; because: Reason }[] = [];
-  if (ctx.space.moldKit && methods.some((m) => m.takes.includes('mold') && m.disturbs))
-    out.push({ least: MOLD_NEEDS[ctx.space.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.space.moldKit.value }) });
+  if (ctx.moldKit && methods.some((m) => m.takes.includes('mold') && m.disturbs))
+    out.push({ least: MOLD_NEEDS[ctx.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.moldKit.value }) });
   const blast = methods.filter((m) => m.blast !== 'no');
   if (blast.length > 0)
     out.push({
@@ -135,7 +109,7 @@ function alsoBreathed(methods: readonly Method[], ctx: SurfaceContext): { readon
 function respiratorFor(
   exposure: ExposureClassId,
   vapour: boolean,
-  ctx: SurfaceContext,
+  ctx: ZoneContext,
   methods: readonly Method[],
 ): Answer<RespiratorId | null> {
   const forLead = forLeadAndVapour(exposure, vapour, ctx);
@@ -149,7 +123,7 @@ function respiratorFor(
   return { value: most.least, because: [...because, ...(forLead.value === null ? [] : forLead.because)] };
 }
 
-function forLeadAndVapour(exposure: ExposureClassId, vapour: boolean, ctx: SurfaceContext): Answer<RespiratorId | null> {
+function forLeadAndVapour(exposure: ExposureClassId, vapour: boolean, ctx: ZoneContext): Answer<RespiratorId | null> {
   const { rulebook } = ctx;
   if (exposure === 'none' && vapour) {
     const mask = rulebook.respirators.find((r) => r.vapour)!;
@@ -194,9 +168,8 @@ function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
 
 function kitFor(
   methods: readonly Method[],
-  guarded: boolean,
-  lead: boolean,
-  { rulebook: { sources, id }, space: { moldKit }, settings, asbestos }: SurfaceContext,
+  { guarded, lead, asbestos }: { readonly guarded: boolean; readonly lead: boolean; readonly asbestos: HazardState },
+  { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
   const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));
@@ -208,7 +181,7 @@ function kitFor(
     add('bootCovers', clothes);
     add('washStation', why('kit.washHands', sources.clothing));
     if (id === 'us') add('hepaVacuum', why('kit.hepa', sources.cleaning));
-    else if (isPresent(asbestos.overall.value)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
+    else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
     else add('leadVacuum', why('kit.classMH', 'uk-vacuum'));
   }
   add('goggles', why('kit.eyes', 'trade-contain'));
@@ -235,61 +208,77 @@ function kitFor(
   return out;
 }
 
-/** What must stand before the first stroke. Lead that is not shown absent is protected against as if found. */
-export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPicture: LeadPicture): Protection {
+/** Of several, in this order: what binds most comes first. */
+const CARES: readonly Protection['care'][] = ['lead', 'guard', 'leaveAlone', 'ordinary'];
+
+/** What each surface says of why, each reason once, from those that ask for the most. */
+function neededBecause(needs: readonly Needs[], care: Protection['care'], ctx: ZoneContext): Reason[] {
   const { rulebook } = ctx;
-  const picks: MethodId[] = choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId));
-  const methods = [...new Set(picks)].map(methodById).filter((m) => m.disturbs);
-  const disturbed = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
-  const disturbedM2 = choice.parts.reduce((sum, p) => sum + (disturbed(p) ? p.areaM2 : 0), 0);
+  const asking = needs.filter((n) => n.care === care);
+  const reasons = asking.map(({ lead, putty, leadState, asbestos }) =>
+    putty && !isPresent(leadState)
+      ? why('protect.leadPutty', 'trade-putty')
+      : lead
+        ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: leadState })
+        : care === 'guard'
+          ? why('protect.aboveAsbestos', rulebook.sources.asbestosWork, { asbestos })
+          : care === 'leaveAlone'
+            ? why('protect.leaveAlone', rulebook.sources.asbestosWork, { asbestos })
+            : why('protect.noHazardDisturbed', 'job-record', { leadInReach: leadState }),
+  );
+  return [...new Map(reasons.map((r) => [JSON.stringify(r), r])).values()];
+}
+
+/**
+ * What must stand before the first stroke in a zone: one of everything, by the union of what its surfaces reach. Lead that is not shown
+ * absent is protected against as if found.
+ */
+export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
+  const { rulebook } = ctx;
+  const working = needs.filter((n) => n.methods.length > 0);
+  const methods = [...new Set(working.flatMap((n) => n.methods))].map(methodById);
+  const disturbedM2 = working.reduce((sum, n) => sum + n.disturbedM2, 0);
   const outside = ctx.place === 'outside';
-  // Old putty holds lead of its own, whatever the paint on it is.
-  const putty =
-    methods.some((m) => m.takes.includes('putty')) && (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
-  const lead = methods.length > 0 && (putty || isPresent(leadPicture.overall.value));
-  // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
-  const guarded = lead || (methods.length > 0 && isPresent(ctx.asbestos.overall.value));
-  const care = lead ? 'lead' : guarded ? 'guard' : isPresent(ctx.asbestos.coat.value) ? 'leaveAlone' : 'ordinary';
-  const state = leadPicture.overall.value;
+  const lead = working.some((n) => n.lead);
+  const guarded = lead || working.some((n) => n.care === 'guard');
+  const care = CARES.find((c) => needs.some((n) => n.care === c)) ?? 'ordinary';
+  const because = neededBecause(needs, care, ctx);
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
   const beyondM = methods.length === 0 ? 0 : metres(beyondLimit);
-  const sheet = sheetArea(s, ctx, beyondM);
-  const laid = methods.length === 0 ? 0 : sheet.areaM2;
-  const boundary = ctx.space.boundaryM;
+  const sheet = sheetOf(working, beyondM, ctx);
+  const laid = sheet.areaM2;
+  const { boundaryM: boundary } = ctx;
   const nearBoundary = outside && guarded && (boundary === null || boundary < metres(rulebook.screenWithin));
 
-  const exposureClass = lead ? worstExposure(methods) : 'none';
+  const onLead = [...new Set(working.flatMap((n) => (n.lead ? n.methods : [])))].map(methodById);
+  const exposureClass = worstExposure(onLead);
   const vapour = methods.some((m) => m.vapour);
   const cartridges: Cartridge[] = [
     ...(methods.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
     ...(methods.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
   ];
   const bagCount = guarded ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
+  const asbestos = strictest(needs.map((n) => n.asbestos));
 
   return {
-    needed: answer(
-      guarded,
-      putty && !isPresent(state)
-        ? why('protect.leadPutty', 'trade-putty')
-        : lead
-          ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: state })
-          : guarded
-            ? why('protect.aboveAsbestos', rulebook.sources.asbestosWork, { asbestos: ctx.asbestos.overall.value })
-            : care === 'leaveAlone'
-              ? why('protect.leaveAlone', rulebook.sources.asbestosWork, { asbestos: ctx.asbestos.overall.value })
-              : why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }),
-    ),
+    needed: { value: guarded, because },
     care,
     sheetLaidM2: answer(
       laid,
       why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, {
         beyond: beyondLimit.is,
-        width: measure(workWidthM(s), 'm'),
+        width: measure(
+          working.reduce((sum, n) => sum + n.runM * n.pieces, 0),
+          'm',
+        ),
         area: measure(laid, 'm2'),
       }),
       ...(sheet.capped ? [why('protect.sheetToWalls', beyondLimit.source)] : []),
+      ...(sheet.cutAtBoundary ? [why('protect.sheetToBoundary', beyondLimit.source, { boundary: measure(boundary!, 'm') })] : []),
+      ...(sheet.guessed > 1 ? [why('protect.sheetGuessed', 'trade-contain', { count: sheet.guessed })] : []),
     ),
+    sheet: sheet.rects,
     sheetBoughtM2: laid * SHEET_ALLOWANCE,
     beyondM,
     verticalScreen: nearBoundary
@@ -301,7 +290,7 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
         )
       : answer(false, why('protect.noScreen', rulebook.screenWithin.source)),
     openings: !guarded
-      ? answer('none', why('protect.noHazardDisturbed', 'job-record', { leadInReach: state }))
+      ? { value: 'none', because }
       : outside
         ? answer(
             'closeNear',
@@ -311,7 +300,7 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
     exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
     respirator: respiratorFor(exposureClass, vapour, ctx, methods),
     cartridges,
-    kit: kitFor(methods, guarded, lead, ctx),
+    kit: kitFor(methods, { guarded, lead, asbestos }, ctx),
     bags: answer(
       bagCount,
       why('protect.bags', guarded ? rulebook.sources.waste : 'trade-contain', {
@@ -325,7 +314,7 @@ export function protect(s: Surface, ctx: SurfaceContext, choice: Choice, leadPic
   };
 }
 
-function exposureReason(c: ExposureClassId, ctx: SurfaceContext): Reason {
+function exposureReason(c: ExposureClassId, ctx: ZoneContext): Reason {
   const upper = EXPOSURE_CLASSES[c].upperUgM3;
   if (c === 'none') return why('exposure.none', ctx.rulebook.sources.clothing);
   const rule = ctx.rulebook.id === 'uk' ? 'exposure.presumedUk' : upper === null ? 'exposure.presumedTop' : 'exposure.presumed';

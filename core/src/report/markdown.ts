@@ -3,7 +3,7 @@ import { withCartridges } from '../protect';
 import { say } from '../reasons';
 import { tell } from '../words';
 import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
-import type { JobReport, SurfaceReport } from './report';
+import type { JobReport, SurfaceReport, ZoneReport } from './report';
 import type { ReasonReport } from './reporter';
 import type { SurveyReport } from './survey';
 
@@ -78,6 +78,53 @@ function comparisonLines(c: NonNullable<SurfaceReport['comparison']>, money: (n:
 export const unpriced = (n: number): string =>
   n === 0 ? '' : ` ${n} ${n === 1 ? 'surface is' : 'surfaces are'} not in it: no method is allowed on a part.`;
 
+function stepLines(steps: SurfaceReport['steps']): string[] {
+  const out: string[] = [];
+  for (const st of steps) {
+    const times = [
+      st.personHours.high > 0 ? `${formatRange(st.personHours, formatWork)} of work` : '',
+      st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : '',
+    ].filter(Boolean);
+    out.push(`${st.number}. **${st.title}**${times.length > 0 ? ` (${times.join('; ')})` : ''}`);
+    if (st.quantities.length > 0) out.push(`   - ${st.quantities.map((q) => `${q.what}: ${q.text}`).join('; ')}`);
+    for (const r of st.because) out.push(`   - ${r.says}`);
+    for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue}`);
+  }
+  return out;
+}
+
+function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
+  const pr = z.protection;
+  const out = ['', `### ${z.name}`, '', `**${z.hazards.length === 0 ? 'No hazard is disturbed' : 'Reaches'}**`];
+  for (const h of z.hazards) out.push(`- ${h.name}: ${h.surfaces.join(', ')}`);
+  out.push(because(pr.needed.because));
+  if (pr.needed.value) {
+    out.push(
+      '',
+      '**Protect**',
+      `- Sheet ${pr.sheetLaid.text} laid, ${pr.sheetBought.text} bought.`,
+      `- Exposure ${say(pr.exposure.value)}.`,
+    );
+    out.push(
+      `- ${pr.respirator.value ? say(pr.respirator.value) : 'No respirator'}${withCartridges(pr.cartridges)}.`,
+      `- ${pr.equipment.map((k) => say(k.value)).join(', ')}.`,
+      `- ${pr.bags.value} waste bags.`,
+    );
+    if (pr.verticalScreen.value) out.push('- Upright screen.');
+    out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
+  }
+  if (z.steps.length > 0)
+    out.push(
+      '',
+      '**Once for the whole zone**',
+      '',
+      ...stepLines(z.steps),
+      '',
+      `${formatRange(z.hours.handsOn, formatWork)} of work, ${formatRange(z.money, money)}.`,
+    );
+  return out;
+}
+
 function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string {
   const out: string[] = [`### ${s.name}`, '', `${s.count} × ${s.element}, ${s.material}, ${s.area.text} in all.`];
   if (s.problems.length > 0) out.push('', '**Put right first:**', ...s.problems.map((p) => `- ${p.message}`));
@@ -112,38 +159,12 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
     }
   }
   if (s.comparison) out.push(...comparisonLines(s.comparison, money));
-  if (s.protection.needed.value) {
-    const pr = s.protection;
-    out.push(
-      '',
-      '**Protect**',
-      `- Sheet ${pr.sheetLaid.text} laid, ${pr.sheetBought.text} bought.`,
-      `- Exposure ${say(pr.exposure.value)}.`,
-    );
-    out.push(
-      `- ${pr.respirator.value ? say(pr.respirator.value) : 'No respirator'}${withCartridges(pr.cartridges)}.`,
-      `- ${pr.equipment.map((k) => say(k.value)).join(', ')}.`,
-      `- ${pr.bags.value} waste bags.`,
-    );
-    if (pr.verticalScreen.value) out.push('- Upright screen.');
-    out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
-  }
-  out.push('', '**Steps**', '');
-  for (const st of s.steps) {
-    const times = [
-      st.personHours.high > 0 ? `${formatRange(st.personHours, formatWork)} of work` : '',
-      st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : '',
-    ].filter(Boolean);
-    out.push(`${st.number}. **${st.title}**${times.length > 0 ? ` (${times.join('; ')})` : ''}`);
-    if (st.quantities.length > 0) out.push(`   - ${st.quantities.map((q) => `${q.what}: ${q.text}`).join('; ')}`);
-    for (const r of st.because) out.push(`   - ${r.says}`);
-    for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue}`);
-  }
+  out.push('', '**Steps**', '', ...stepLines(s.steps));
   out.push(
     '',
     s.proof === 'unpriced'
       ? say('proof.unpriced')
-      : `${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`,
+      : `${formatRange(s.hours.handsOn, formatWork)} of work${s.hours.ofZone.high > 0 ? ` (${formatRange(s.hours.ofZone, formatWork)} of it its share of the zone’s)` : ''}, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`,
   );
   return out.join('\n');
 }
@@ -246,6 +267,7 @@ export function jobMarkdown(report: JobReport): string {
     `> ${report.job.edition}`,
   ];
   out.push('', surveyMarkdown(report.survey, money));
+  out.push('', '## Work zones', ...report.zones.flatMap((z) => zoneMarkdown(z, money)));
   for (const space of report.spaces) {
     out.push('', `## ${space.name}`);
     if (space.minorWork) out.push('', because(space.minorWork.because).trim());

@@ -9,6 +9,8 @@ import { sentence } from '../words';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { measure, type UnitSystem } from '../units/units';
 import { silicaOn, UNCOUNTED } from '../probe';
+import type { Step } from '../work';
+import type { ZonePlan } from '../zone';
 import { comparisonReport, trialReport } from './choosing';
 import { NOTICE, reasonReport, reporter } from './reporter';
 import { surveyReport } from './survey';
@@ -32,6 +34,60 @@ function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
 }
 
 type Compare = (s: Surface, p: SurfacePlan) => ReturnType<typeof comparisonReport> | null;
+
+const stepReports = (steps: readonly Step[], units: UnitSystem) => {
+  const { reasons, quantity } = reporter(units);
+  return steps.map((st, i) => ({
+    number: i + 1,
+    kind: st.kind,
+    title: sentence(st.title, units),
+    personHours: st.handsOnH,
+    waitHours: st.waitH,
+    quantities: st.amounts.map((a) => ({ what: say(a.what), ...quantity(a.amount) })),
+    checks: st.gates.map((g) => ({
+      id: g.id,
+      mustBeTrue: sentence(g.because, units),
+      state: g.state,
+      opensAfter: g.waitsFor === null ? null : sentence(g.waitsFor, units),
+      ifNotBackTo: g.backTo,
+      source: reasonReport(g.because, units).source,
+    })),
+    because: reasons(st.because),
+  }));
+};
+
+function zoneReport(z: ZonePlan, facts: JobFacts) {
+  const { units } = facts.job;
+  const { reasons, stated, quantity } = reporter(units);
+  const area = (m2: number) => quantity(measure(m2, 'm2'));
+  const names = (ids: readonly string[]) => ids.flatMap((id) => facts.surfaces.find((s) => s.id === id)?.name ?? []);
+  const { protection: p } = z;
+  return {
+    id: z.zoneId,
+    name: z.name,
+    kind: z.kind,
+    surfaces: z.surfaceIds,
+    asSaid: z.setup,
+    hazards: z.hazards.map((h) => ({ kind: h.kind, name: say(`reach.${h.kind}`), surfaces: names(h.surfaceIds) })),
+    protection: {
+      needed: stated(p.needed),
+      sheetLaid: { ...area(p.sheetLaidM2.value), because: reasons(p.sheetLaidM2.because) },
+      sheetBought: area(p.sheetBoughtM2),
+      verticalScreen: stated(p.verticalScreen),
+      openings: stated(p.openings),
+      exposure: stated(p.exposure),
+      respirator: stated(p.respirator),
+      cartridges: p.cartridges,
+      equipment: p.kit.map(stated),
+      bags: stated(p.bags),
+      sign: stated(p.sign),
+    },
+    steps: stepReports(z.steps, units),
+    hours: { handsOn: z.handsOnH, waiting: z.waitH },
+    money: z.money,
+  };
+}
+export type ZoneReport = ReturnType<typeof zoneReport>;
 
 function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us' | 'uk', compare: Compare) {
   const { reasons, stated, quantity } = reporter(units);
@@ -78,19 +134,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
       also: part.also.map(stated),
       helpers: part.helpers.filter((o) => !beside(o)).map((o) => methodReport(o, part, units)),
     })),
-    protection: {
-      needed: stated(p.protection.needed),
-      sheetLaid: { ...area(p.protection.sheetLaidM2.value), because: reasons(p.protection.sheetLaidM2.because) },
-      sheetBought: area(p.protection.sheetBoughtM2),
-      verticalScreen: stated(p.protection.verticalScreen),
-      openings: stated(p.protection.openings),
-      exposure: stated(p.protection.exposure),
-      respirator: stated(p.protection.respirator),
-      cartridges: p.protection.cartridges,
-      equipment: p.protection.kit.map(stated),
-      bags: stated(p.protection.bags),
-      sign: stated(p.protection.sign),
-    },
+    zone: p.zoneId,
     coating: {
       left: stated(p.coating.left),
       bare: area(p.coating.bareM2),
@@ -107,23 +151,13 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
         because: reasons(l.because),
       })),
     },
-    steps: p.work.steps.map((st, i) => ({
-      number: i + 1,
-      kind: st.kind,
-      title: sentence(st.title, units),
-      personHours: st.handsOnH,
-      waitHours: st.waitH,
-      quantities: st.amounts.map((a) => ({ what: say(a.what), ...quantity(a.amount) })),
-      checks: st.gates.map((g) => ({
-        id: g.id,
-        mustBeTrue: sentence(g.because, units),
-        state: g.state,
-        ifNotBackTo: g.backTo,
-        source: reasonReport(g.because, units).source,
-      })),
-      because: reasons(st.because),
-    })),
-    hours: { handsOn: p.work.handsOnH, waiting: p.work.waitH },
+    /** Its own; what its zone does once for all stands there. */
+    steps: stepReports(
+      p.work.steps.filter((st) => !st.shared),
+      units,
+    ),
+    /** Hands on with its share of the zone's work; that share; and waiting. */
+    hours: { handsOn: p.work.handsOnH, ofZone: p.work.sharedH, waiting: p.work.waitH },
     money: p.money,
     proof: p.proof,
   };
@@ -152,6 +186,7 @@ export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings
       edition: plan.edition,
       currency: RULEBOOKS[job.rulebook].currency,
     },
+    zones: plan.zones.map((z) => zoneReport(z, facts)),
     spaces: spaces.map((space) => {
       const sp = plan.spaces.find((x) => x.spaceId === space.id);
       return {

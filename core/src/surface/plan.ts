@@ -1,9 +1,9 @@
 /** One surface through all the stages: what follows from its facts, what it costs, whether its plan may go out, what comes next. */
-import { MASONRY, type Problem, type Surface } from '../facts';
+import { MASONRY, type MethodId, type Problem, type Surface } from '../facts';
 import { surfaceProblems } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import type { SurfaceContext } from './context';
-import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof } from '../choose';
+import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
 import { coat, type CoatingPlan } from '../coat';
 import {
   isPresent,
@@ -17,16 +17,43 @@ import {
   type LeadPicture,
   type TouchToday,
 } from '../probe';
-import { protect, type Protection } from '../protect';
+import { needsOf, type Needs, type Protection } from '../protect';
 import { answer, why, type Answer, type Reason } from '../reasons';
-import type { FirmSettings } from '../rulebook';
 import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from '../trial';
 import type { TakeOff } from '../walk';
-import { workPlan, type WorkPlan } from '../work';
+import { hoursOf, ownSteps, plus, type Step, type StepSpec } from '../work';
+import { standsAt, stepsAround, type ZoneMade } from '../zone';
+
+export interface WorkPlan {
+  /** Its own, and around them those of its zone. */
+  readonly steps: readonly Step[];
+  /** Its own and its share of the zone's. */
+  readonly handsOnH: Range;
+  /** Of that, its share of what the zone does once. */
+  readonly sharedH: Range;
+  readonly waitH: Range;
+  /** The step where the work stands: the first with a failed or open check after the last that passed. */
+  readonly standsAt: string | null;
+}
+
+/** What follows from the surface alone: all but what its zone does for it and where the work stands. */
+export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'money' | 'next'> & {
+  readonly needs: Needs;
+  readonly steps: readonly StepSpec[];
+  readonly checks: Surface['checks'];
+  readonly planned: readonly MethodId[];
+  readonly workedM2: number;
+  readonly materials: Range;
+  readonly labourPerHour: number;
+  /** The next thing to do on it before anything is set up; null: it hangs on its checks. */
+  readonly first: SurfacePlan['next'] | null;
+};
 
 export interface SurfacePlan {
   readonly surfaceId: string;
   readonly spaceId: string;
+  /** The zone in which it is worked. */
+  readonly zoneId: string;
   readonly area: TakeOff;
   readonly lead: LeadPicture;
   readonly asbestos: AsbestosPicture;
@@ -40,6 +67,7 @@ export interface SurfacePlan {
   /** Whether the plan may go out, or stays a draft. */
   readonly issue: Answer<boolean>;
   readonly choice: Choice;
+  /** That of its zone. */
   readonly protection: Protection;
   readonly coating: CoatingPlan;
   readonly work: WorkPlan;
@@ -71,7 +99,7 @@ export const NEXT_ACTS = [
 export type NextAct = (typeof NEXT_ACTS)[number];
 export const ACT_RANK = Object.fromEntries(NEXT_ACTS.map((a, i) => [a, i])) as Readonly<Record<NextAct, number>>;
 
-export function planSurface(s: Surface, bare: SurfaceContext, area: TakeOff, memo: OptionMemo): SurfacePlan {
+export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: OptionMemo): SurfaceOwn {
   const stack = stackOf(s);
   const trials = conclusionsOf(s, faceOf(s), bare.settings.rates, bare.rulebook.id);
   const ctx: SurfaceContext = trials.length === 0 ? bare : { ...bare, trials: trialBook(trials) };
@@ -81,11 +109,8 @@ export function planSurface(s: Surface, bare: SurfaceContext, area: TakeOff, mem
   const touch = touchToday(lead, asbestos, mold.value, ctx.rulebook);
   const hold = holdOf(s);
   const choice = choose(s, ctx, area, lead, hold.value, memo);
-  const protection = protect(s, ctx, choice, lead);
   const coating = coat(s, ctx, area, choice, lead);
-  const work = workPlan({ s, ctx, choice, protection, coating, lead });
-  const money = moneyOf(choice, protection, work, ctx.settings);
-  const problems = surfaceProblems(null, s, 'surface', ctx.site.thisYear);
+  const steps = ownSteps({ s, ctx, choice, coating, lead });
   const base = {
     surfaceId: s.id,
     spaceId: s.spaceId,
@@ -98,29 +123,62 @@ export function planSurface(s: Surface, bare: SurfaceContext, area: TakeOff, mem
     hold,
     issue: issueOf(s, choice, ctx, trials, coating),
     choice,
-    protection,
     coating,
-    work,
-    money,
     proof: priceProof(choice.parts),
-    problems,
+    problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
   };
-  return { ...base, next: nextOnSurface(s, base, ctx) };
+  return {
+    ...base,
+    needs: needsOf(s, ctx, choice, lead),
+    steps,
+    checks: s.checks,
+    planned: [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))],
+    workedM2: steps.some((st) => st.kind === 'prepare') ? choice.parts.reduce((sum, p) => sum + p.areaM2, 0) : 0,
+    materials: materialsOf(choice),
+    labourPerHour: ctx.settings.labourPerHour,
+    first: firstOnSurface(s, base, ctx),
+  };
 }
 
-/** Labour by hands-on hours; materials, sheet and bags beside it. */
-function moneyOf(choice: Choice, protection: Protection, work: WorkPlan, settings: FirmSettings): SurfacePlan['money'] {
+/** The whole plan of a surface: its own, and what its zone does for it. */
+export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
+  const { needs: _n, steps, checks: _c, planned: _p, workedM2: _w, materials, labourPerHour, first, ...base } = own;
+  const share = zone.shares.get(own.surfaceId) ?? 0;
+  const of = (r: Range): Range => ({ low: r.low * share, high: r.high * share });
+  const hands = hoursOf(steps);
+  const around = stepsAround(steps, own.surfaceId, zone);
+  const sharedH = of(zone.plan.handsOnH);
+  const sharedMoney = of(zone.plan.money);
+  const { protection } = zone.plan;
+  const work: WorkPlan = {
+    steps: around,
+    handsOnH: plus(hands.handsOnH, sharedH),
+    sharedH,
+    waitH: hands.waitH,
+    standsAt: around[0]?.kind === 'ask' || around[0]?.id === 'leave' ? around[0].id : standsAt(around),
+  };
+  return {
+    ...base,
+    zoneId: zone.plan.zoneId,
+    protection,
+    work,
+    money: {
+      low: hands.handsOnH.low * labourPerHour + materials.low + sharedMoney.low,
+      high: hands.handsOnH.high * labourPerHour + materials.high + sharedMoney.high,
+    },
+    next: first ?? nextByChecks(work, protection),
+  };
+}
+
+/** Labour stands beside it; sheet and bags are the zone's. */
+function materialsOf(choice: Choice): Range {
   const materials = { low: 0, high: 0 };
   for (const p of choice.parts)
     for (const { option } of picksOf(p)) {
       materials.low += option.perM2.materials.low * p.areaM2;
       materials.high += option.perM2.materials.high * p.areaM2;
     }
-  const fixed = protection.sheetBoughtM2 * settings.sheetPerM2 + protection.bags.value * settings.bagEach;
-  return {
-    low: work.handsOnH.low * settings.labourPerHour + fixed + materials.low,
-    high: work.handsOnH.high * settings.labourPerHour + fixed + materials.high,
-  };
+  return materials;
 }
 
 /** Fabric older than this counts as historic masonry, listed or not. Common practice, no published source. */
@@ -172,8 +230,12 @@ function faceOf(s: Surface): number | null {
 /** A suspect that nobody has sampled yet. */
 const unsampled = (a: AsbestosPicture): boolean => [a.coat.value, a.below.value].some((v) => v === 'assumed' || v === 'unknown');
 
-/** The next thing on one surface, in the order of work. */
-function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>, ctx: SurfaceContext): SurfacePlan['next'] {
+/** The next thing on one surface, in the order of work; null: it hangs on what has been passed. */
+function firstOnSurface(
+  s: Surface,
+  p: Pick<SurfaceOwn, 'lead' | 'asbestos' | 'mold' | 'choice' | 'coating' | 'issue' | 'problems'>,
+  ctx: SurfaceContext,
+): SurfacePlan['next'] | null {
   const test = p.lead.next;
   if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
   if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
@@ -187,6 +249,10 @@ function nextOnSurface(s: Surface, p: Omit<SurfacePlan, 'next'>, ctx: SurfaceCon
   if (p.coating.refused.length > 0) return { act: 'chooseCoat', because: p.coating.refused };
   if (!p.issue.value && p.choice.parts.every((c) => c.selected.value !== null)) return { act: 'trial', because: p.issue.because };
   if (test.value === 'waitForLab' || coat.value === 'waiting') return { act: 'waitForLab', because: test.because };
-  if (p.work.standsAt === 'protect') return { act: 'protect', because: p.protection.needed.because };
-  return { act: p.work.standsAt === null ? 'nothing' : 'work', because: [] };
+  return null;
+}
+
+function nextByChecks(work: WorkPlan, protection: Protection): SurfacePlan['next'] {
+  if (work.standsAt === 'protect') return { act: 'protect', because: protection.needed.because };
+  return { act: work.standsAt === null ? 'nothing' : 'work', because: [] };
 }

@@ -1,1 +1,15 @@
-export { workPlan, type Amount, type Gate, type Step, type StepKind, type WorkPlan } from './steps';
+export { clothsForFloor } from './cloths';
+export { ownSteps } from './steps';
+export {
+  hoursOf,
+  NOTHING,
+  plus,
+  stepOf,
+  type Amount,
+  type Gate,
+  type GateSpec,
+  type GateState,
+  type Step,
+  type StepKind,
+  type StepSpec,
+} from './step';

@@ -1,5 +1,5 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
-import { METAL, TIMBER, type ElementId, type MethodId, type Surface } from '../facts';
+import { METAL, TIMBER, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
@@ -7,58 +7,13 @@ import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choi
 import { baseOf, type CoatingPlan } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent } from '../probe';
-import type { Protection } from '../protect';
 import { why, type Reason } from '../reasons';
 import { CROSS_CUT_TO_UM } from '../trial';
-import { measure, type Measure } from '../units/units';
-import { clothsForFloor } from './cloths';
+import { measure } from '../units/units';
+import { hours, NOTHING, stepOf, type GateSpec, type StepKind, type StepSpec } from './step';
 
-export type StepKind =
-  'prepare' | 'protect' | 'remove' | 'rinse' | 'dry' | 'check' | 'repair' | 'prime' | 'coat' | 'cleanUp' | 'verify' | 'ask';
-
-export interface Gate {
-  readonly id: string;
-  /** Where a failed check sends the work back to. */
-  readonly backTo: StepKind;
-  readonly because: Reason;
-  readonly state: 'open' | 'passed' | 'failed';
-}
-
-export interface Amount {
-  readonly what: string;
-  readonly amount: Measure;
-}
-
-export interface Step {
-  readonly id: string;
-  readonly kind: StepKind;
-  readonly title: Reason;
-  /** Person-hours, hands on. */
-  readonly handsOnH: Range;
-  /** Hours in which nobody is needed: soaking, drying. */
-  readonly waitH: Range;
-  readonly amounts: readonly Amount[];
-  readonly gates: readonly Gate[];
-  readonly because: readonly Reason[];
-}
-
-export interface WorkPlan {
-  readonly steps: readonly Step[];
-  readonly handsOnH: Range;
-  readonly waitH: Range;
-  /** The step where the work stands: the first with a failed or open check after the last that passed. */
-  readonly standsAt: string | null;
-}
-
-const NOTHING: Range = { low: 0, high: 0 };
-const hours = (low: number, high: number): Range => ({ low, high });
-const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
-
-/** A sill belongs to every window, whichever way it opens. */
-const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'sill'];
-
-/** Dust-lead action levels from 12 January 2026, ug/ft2: at or above fails. 40 CFR 745.65, 745.227(e)(8); the dates are recalled from memory. */
-const DUST_ACTION = { floor: 5, sill: 40, trough: 100 } as const;
+/** Drying oil in a heap of rags heats itself. */
+const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood'];
 
 /** What lies over the old coat: it disturbs nothing, and is work all the same. */
 const COVERS: readonly MethodId[] = ['thickPrimer', 'encapsulate', 'cover'];
@@ -67,16 +22,8 @@ interface Inputs {
   readonly s: Surface;
   readonly ctx: SurfaceContext;
   readonly choice: Choice;
-  readonly protection: Protection;
   readonly coating: CoatingPlan;
   readonly lead: LeadPicture;
-}
-
-/** The latest standing record of each check decides; a superseded one does not count. */
-function gateStates(s: Surface): Map<string, 'passed' | 'failed'> {
-  const replaced = new Set(s.checks.map((c) => c.supersedesId));
-  const standing = s.checks.filter((c) => !replaced.has(c.id)).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
-  return new Map(standing.map((c) => [c.gate, c.outcome === 'pass' ? 'passed' : 'failed']));
 }
 
 /** A step's name: the main method of a part needs none, so that its checks keep theirs when the method changes. */
@@ -96,9 +43,9 @@ interface Earlier {
 }
 
 /** Between two strokes that must not meet: what is cleared away, its proof, and drying. */
-function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], gate: GateMaker): Step[] {
+function betweenSteps(x: Stroke, m: Method, earlier: Earlier[]): StepSpec[] {
   const at = `${x.kind}.${x.methodId}${x.half === 'coarse' ? '.coarse' : ''}`;
-  const out = new Map<Residue, Step>();
+  const out = new Map<Residue, StepSpec>();
   for (const e of earlier) {
     if (e.cleared) continue;
     const first = e.method;
@@ -144,14 +91,14 @@ const cleanProof = (residue: Residue): Reason =>
 
 const times = (r: Range, by: Range): Range => ({ low: r.low * by.low, high: r.high * by.high });
 
-function removeSteps({ s, choice, lead }: Inputs, gate: GateMaker): Step[] {
+function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
   const { strokes, apart } = choice.sequence;
   const earlier: Earlier[] = [];
   let soaking: string | null = null;
-  return strokes.flatMap((x, i): Step[] => {
+  return strokes.flatMap((x, i): StepSpec[] => {
     const m = methodById(x.methodId);
     if (!m.disturbs && !COVERS.includes(m.id)) return [];
-    const between = betweenSteps(x, m, earlier, gate);
+    const between = betweenSteps(x, m, earlier);
     earlier.push({ method: m, cleared: false, wet: m.wet });
     const part = choice.parts.find((p) => p.partId === x.partId)!;
     const pick = picksOf(part).find((k) => k.option.methodId === x.methodId)!;
@@ -254,8 +201,6 @@ function adhesionCheck(s: Surface, { asbestos }: SurfaceContext, coating: Coatin
     : why('gate.adhesion', 'trade-scrape');
 }
 
-type GateMaker = (id: string, backTo: StepKind, because: Reason) => Gate;
-
 const RINSE_WORDS = {
   acid: 'rinse.acid',
   wax: 'rinse.wax',
@@ -280,19 +225,14 @@ function dustWords(ctx: SurfaceContext, coating: CoatingPlan): Reason[] {
     : [plain, why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
 }
 
-/** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
-const goesAnyway = (ctx: SurfaceContext): Reason[] =>
-  ctx.space.goesAnyway.trim() === '' ? [] : [why('prep.goesAnyway', 'job-record', { what: `“${ctx.space.goesAnyway.trim()}”` })];
+const gate = (id: string, backTo: StepKind, because: Reason): GateSpec => ({ id, backTo, because });
 
-/** Builds the plan of a surface from what the earlier stages decided. */
-export function workPlan(input: Inputs): WorkPlan {
-  const { s, ctx, choice, protection, coating, lead } = input;
-  const states = gateStates(s);
-  const gate: GateMaker = (id, backTo, because) => ({ id, backTo, because, state: states.get(id) ?? 'open' });
+/** The steps of one surface, from what the earlier stages decided; its zone sets up, cleans and verifies around them (zone/steps.ts). */
+export function ownSteps(input: Inputs): StepSpec[] {
+  const { s, ctx, choice, coating, lead } = input;
   const areaM2 = choice.parts.reduce((a, p) => a + p.areaM2, 0);
-  const steps: Step[] = [];
-  const step = (st: Omit<Step, 'handsOnH' | 'waitH' | 'amounts' | 'gates' | 'because'> & Partial<Step>) =>
-    steps.push({ handsOnH: NOTHING, waitH: NOTHING, amounts: [], gates: [], because: [], ...st });
+  const steps: StepSpec[] = [];
+  const step = (st: Parameters<typeof stepOf>[0]) => steps.push(stepOf(st));
 
   const blocked = choice.parts.filter((p) => p.selected.value === null);
   if (blocked.length > 0) {
@@ -302,7 +242,7 @@ export function workPlan(input: Inputs): WorkPlan {
       title: why('step.ask', 'job-record', { parts: blocked.map((p) => p.kind) }),
       because: blocked.flatMap((p) => p.selected.because),
     });
-    return { steps, handsOnH: NOTHING, waitH: NOTHING, standsAt: 'ask' };
+    return steps;
   }
   const picks = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))].map(methodById);
   const disturbing = picks.filter((m) => m.disturbs);
@@ -313,7 +253,7 @@ export function workPlan(input: Inputs): WorkPlan {
       title: why('step.leave', 'trade-aim', {}),
       gates: [gate('still-sound', 'check', why('gate.stillSound', 'trade-aim'))],
     });
-    return { steps, handsOnH: NOTHING, waitH: NOTHING, standsAt: 'leave' };
+    return steps;
   }
 
   const damp = isDamp(s);
@@ -322,7 +262,6 @@ export function workPlan(input: Inputs): WorkPlan {
     id: 'prepare',
     kind: 'prepare',
     title: why('step.prepare', 'trade-contain', { methods: picks.map((m) => m.id) }),
-    handsOnH: picks.reduce((sum, m) => plus(sum, m.setUpH), hours(0.25, 0.75)),
     because: [
       ...(s.bench ? [why('prep.bench', 'nps-pb9')] : []),
       ...(disturbing.some((m) => m.caustic) ? [why('prep.eyewashFirst', 'ansi-z358')] : []),
@@ -331,43 +270,7 @@ export function workPlan(input: Inputs): WorkPlan {
     gates: dampGates,
   });
 
-  const windGate = gate('wind', 'protect', why('gate.wind', ctx.rulebook.windStop.source, { limit: ctx.rulebook.windStop.is }));
-  if (protection.needed.value) {
-    step({
-      id: 'protect',
-      kind: 'protect',
-      title: why('step.protect', 'trade-contain', { area: measure(protection.sheetLaidM2.value, 'm2') }),
-      handsOnH: hours(0.5 + protection.sheetLaidM2.value / 40, 1 + protection.sheetLaidM2.value / 15),
-      amounts: [
-        { what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') },
-        { what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') },
-      ],
-      because: [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because, ...goesAnyway(ctx)],
-      gates: [
-        gate(
-          'containment-up',
-          'protect',
-          why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', ctx.rulebook.sheetBeyond.inside.source),
-        ),
-        gate('kit-on', 'protect', why('gate.kitOn', ctx.rulebook.respiratorSource)),
-        ...(ctx.place === 'outside' ? [windGate] : []),
-      ],
-    });
-  } else if (disturbing.length > 0) {
-    step({
-      id: 'protect',
-      kind: 'protect',
-      title: why('step.cover', 'trade-contain', {}),
-      handsOnH: hours(0.25, 0.5),
-      because: [...protection.needed.because, ...protection.respirator.because, ...goesAnyway(ctx)],
-      gates: [
-        ...(protection.respirator.value === null ? [] : [gate('kit-on', 'protect', why('gate.kitOn', ctx.rulebook.respiratorSource))]),
-        ...(ctx.place === 'outside' && disturbing.some((m) => m.blast !== 'no') ? [windGate] : []),
-      ],
-    });
-  }
-
-  steps.push(...removeSteps(input, gate));
+  steps.push(...removeSteps(input));
 
   for (const residue of coating.residues) {
     step({
@@ -398,7 +301,8 @@ export function workPlan(input: Inputs): WorkPlan {
     id: 'check',
     kind: 'check',
     title: why('step.check', 'trade-prime', {}),
-    handsOnH: hours(0.1, 0.25),
+    // By what there is to look at: ten doors one by one are looked at as long as one entry of ten. Common practice, no published source.
+    handsOnH: hours(areaM2 / 40, areaM2 / 16),
     gates: [gate('adhesion', 'remove', adhesionCheck(s, ctx, coating))],
   });
   const glazed = s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
@@ -445,83 +349,16 @@ export function workPlan(input: Inputs): WorkPlan {
           at: measure(20, 'C'),
         }),
       ],
-      gates: i === 0 ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: measure(3, 'deltaC') }))] : [],
+      gates: [
+        ...(i === 0 ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: measure(3, 'deltaC') }))] : []),
+        // What the last coat leaves in the rags is looked to before anybody goes home.
+        ...(last && coating.lines.some((x) => SELF_HEATING.includes(x.product))
+          ? [gate('rags', kind, why('gate.rags', 'trade-prime'))]
+          : []),
+      ],
     });
   });
 
-  step({
-    id: 'cleanUp',
-    kind: 'cleanUp',
-    title: why(
-      protection.care === 'lead' ? 'step.cleanUpLead' : protection.needed.value ? 'step.cleanUpGuarded' : 'step.cleanUp',
-      protection.needed.value ? ctx.rulebook.sources.cleaning : 'trade-contain',
-      {},
-    ),
-    handsOnH: protection.needed.value
-      ? hours(0.5 + protection.sheetLaidM2.value / 30, 1 + protection.sheetLaidM2.value / 12)
-      : hours(0.25, 0.5),
-    because: protection.needed.value
-      ? [
-          why(
-            ctx.place === 'outside' ? 'clean.outside' : ctx.rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside',
-            ctx.rulebook.sources.cleaning,
-            { beyond: measure(2, 'ft') },
-          ),
-        ]
-      : [],
-    amounts: protection.needed.value ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
-    gates: coating.lines.some((l) => l.product === 'alkydGloss' || l.product === 'clearVarnish' || l.product === 'alkydWood')
-      ? [gate('rags', 'cleanUp', why('gate.rags', 'trade-prime'))]
-      : [],
-  });
-  if (protection.care === 'lead') {
-    const section = ctx.rulebook.floorSectionBelow;
-    const card = ctx.rulebook.verifiedBy === 'card';
-    const by = ctx.rulebook.sources.verification;
-    const cloths = clothsForFloor(protection.sheetLaidM2.value, section);
-    step({
-      id: 'verify',
-      kind: 'verify',
-      title: why(ctx.place === 'outside' ? 'step.verifyOutside' : card ? 'step.verifyInside' : 'step.verifyCloth', by, {}),
-      handsOnH: hours(0.25, 0.75),
-      amounts:
-        ctx.place === 'outside'
-          ? []
-          : [
-              {
-                what: 'wipeCloths',
-                amount: measure(cloths + (HAS_SILL.includes(s.element) ? s.count : 0), 'pieces'),
-              },
-            ],
-      because: ctx.place === 'outside' ? [] : [why(card ? 'verify.card' : 'verify.cloth', by, { limit: section.is })],
-      gates: [
-        gate(
-          'verified',
-          'cleanUp',
-          why(ctx.place === 'outside' ? 'gate.nothingVisible' : card ? 'gate.cardPasses' : 'gate.clothsClean', by),
-        ),
-      ],
-    });
-  }
-  // 24 CFR 35.1340: in assisted housing, beyond the smallest work, an examination clears it and not the firm's own cloths.
-  if (protection.care === 'lead' && ctx.site.assisted && ctx.rulebook.minorWorkAssisted !== null && ctx.space.minorWork === false)
-    step({
-      id: 'clearance',
-      kind: 'verify',
-      title: why('step.clearance', 'cfr24-35.1340', {}),
-      waitH: hours(1, 96),
-      gates: [
-        gate(
-          'clearance',
-          'cleanUp',
-          why('gate.clearance', 'cfr24-35.1340', {
-            floor: measure(DUST_ACTION.floor, 'ug/ft2'),
-            sill: measure(DUST_ACTION.sill, 'ug/ft2'),
-            trough: measure(DUST_ACTION.trough, 'ug/ft2'),
-          }),
-        ),
-      ],
-    });
   if (picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)) {
     const by = ctx.rulebook.id === 'uk' ? 'uk-asbestos' : 'cfr29-1926.1101k';
     step({
@@ -532,16 +369,5 @@ export function workPlan(input: Inputs): WorkPlan {
       gates: [gate('asbestos-entered', 'verify', why('gate.asbestosEntered', by))],
     });
   }
-  const total = steps.reduce((acc, st) => ({ hands: plus(acc.hands, st.handsOnH), wait: plus(acc.wait, st.waitH) }), {
-    hands: NOTHING,
-    wait: NOTHING,
-  });
-  return { steps, handsOnH: total.hands, waitH: total.wait, standsAt: standing(steps) };
-}
-
-/** A failed check sends the work back to the step that failed; otherwise the first check still open is where the work stands. */
-function standing(steps: readonly Step[]): string | null {
-  const failed = steps.flatMap((s) => s.gates.filter((g) => g.state === 'failed').map((g) => g.backTo))[0];
-  if (failed) return steps.find((s) => s.kind === failed)?.id ?? null;
-  return steps.find((s) => s.gates.some((g) => g.state === 'open'))?.id ?? null;
+  return steps;
 }

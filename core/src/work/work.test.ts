@@ -31,8 +31,9 @@ const check = (gate: string, outcome: 'pass' | 'fail', n: number, supersedesId: 
 });
 
 describe('the order of work', () => {
-  test('prepare, protect, remove, rinse, dry, check, repair, prime, coat, clean up, verify', () => {
-    const order = ['prepare', 'protect', 'remove', 'rinse', 'dry', 'check', 'repair', 'prime', 'coat', 'cleanUp', 'verify'];
+  // What the zone does once stands around what is the surface's own: clean and verified before anything is primed.
+  test('prepare, protect, remove, rinse, dry, check, repair, clean up, verify, prime, coat', () => {
+    const order = ['prepare', 'protect', 'remove', 'rinse', 'dry', 'check', 'repair', 'cleanUp', 'verify', 'prime', 'coat'];
     const seen = kinds(railing());
     expect([...new Set(seen)]).toEqual(order);
     // Between two removals that must not meet stands a rinse of its own.
@@ -98,23 +99,64 @@ describe('the order of work', () => {
   });
 });
 
+/** A plan with its checks, each entered where it belongs: of the zone or of the surface. */
+const withChecks = (checks: readonly Check[], over: Partial<Surface> = {}) => {
+  const shared = new Set(planOf(railing(over)).work.steps.flatMap((st) => st.gates.flatMap((g) => (g.zoneId === null ? [] : [g.id]))));
+  const ofZone = (c: Check) => shared.has(c.gate);
+  return planOf(railing({ ...over, checks: checks.filter((c) => !ofZone(c)) }), { zoneChecks: checks.filter(ofZone) }).work;
+};
 describe('checks', () => {
-  const standsAt = (checks: Check[]) => planOf(railing({ checks })).work.standsAt;
+  const standsAt = (checks: Check[]) => withChecks(checks).standsAt;
   const gates = planOf(railing()).work.steps.flatMap((s) => s.gates.map((g) => g.id));
+  const allPassed = gates.map((g, i) => check(g, 'pass', i));
+  const states = (checks: readonly Check[], over?: Partial<Surface>) =>
+    Object.fromEntries(withChecks(checks, over).steps.flatMap((s) => s.gates.map((g) => [g.id, g.state])));
   test('the work stands at the first open check, and moves on as they pass', () => {
     expect(standsAt([])).toBe('protect');
     expect(standsAt([check('containment-up', 'pass', 1), check('kit-on', 'pass', 2)])).toBe('remove.turned');
-    expect(standsAt(gates.map((g, i) => check(g, 'pass', i)))).toBeNull();
+    expect(standsAt(allPassed)).toBeNull();
   });
   test('a failed check sends the work back to the step that failed', () => {
-    const passed = gates.map((g, i) => check(g, 'pass', i));
-    expect(standsAt([...passed.filter((c) => c.gate !== 'moisture'), check('moisture', 'fail', 50)])).toBe('dry');
-    expect(standsAt([...passed.filter((c) => c.gate !== 'verified'), check('verified', 'fail', 50)])).toBe('cleanUp');
+    expect(standsAt([...allPassed, check('moisture', 'fail', 38)])).toBe('dry');
+    expect(standsAt([...allPassed, check('verified', 'fail', 38)])).toBe('cleanUp');
+  });
+  // Law O3.
+  test('a pass from before a failure counts no more from the step on to which the work is sent', () => {
+    const after = states([...allPassed, check('moisture', 'fail', 38)]);
+    expect([after['bare.flat'], after['moisture'], after['adhesion'], after['verified'], after['dew-point']]).toEqual([
+      'passed',
+      'failed',
+      'locked',
+      'locked',
+      'locked',
+    ]);
+    const later = states([...allPassed, check('moisture', 'fail', 38), check('moisture', 'pass', 39)]);
+    expect([later['moisture'], later['adhesion'], later['dew-point']]).toEqual(['passed', 'open', 'locked']);
+  });
+  test('in the same second the failure holds', () => {
+    expect(states([...allPassed, check('moisture', 'pass', 38), check('moisture', 'fail', 38, null)])['moisture']).toBe('failed');
+  });
+  test('a check is not passed out of turn, and says what opens it', () => {
+    const early = withChecks([
+      check('adhesion', 'pass', 1),
+      ...allPassed.slice(0, 2).map((c, i) => ({ ...c, takenAt: check('', 'pass', 5 + i).takenAt })),
+    ]);
+    const adhesion = early.steps.flatMap((s) => s.gates).find((g) => g.id === 'adhesion')!;
+    expect(adhesion.state).toBe('locked');
+    expect(sentence(adhesion.waitsFor!, 'm')).toMatch(/corners and quirks/);
   });
   test('a later check that replaces a failed one lets the work go on; both are kept', () => {
-    const s = railing({ checks: [check('containment-up', 'fail', 1), check('containment-up', 'pass', 2, 'check-1')] });
-    expect(planOf(s).work.steps.find((x) => x.id === 'protect')!.gates[0]!.state).toBe('passed');
-    expect(s.checks).toHaveLength(2);
+    const work = withChecks([check('containment-up', 'fail', 1), check('containment-up', 'pass', 2, 'check-1')]);
+    expect(work.steps.find((x) => x.id === 'protect')!.gates[0]!.state).toBe('passed');
+  });
+  // Law O6.
+  test('a breakthrough brings its place back to its strokes, and opens again what was verified', () => {
+    const after = states([...allPassed, { ...check('event.breakThrough', 'fail', 38) }]);
+    expect(Object.entries(after).filter(([, state]) => state === 'passed')).toEqual([]);
+    // While the sheet still lies it need not be laid again.
+    const strokes = allPassed.filter((c) => ['containment-up', 'kit-on', 'bare.turned'].includes(c.gate));
+    const during = states([...strokes, check('event.breakThrough', 'fail', 38)]);
+    expect([during['containment-up'], during['bare.turned']]).toEqual(['passed', 'open']);
   });
 });
 

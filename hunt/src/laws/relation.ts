@@ -32,6 +32,12 @@ function knowingLess(facts: JobFacts): JobFacts {
 
 const picksOf = (p: SurfacePlan): string =>
   p.choice.parts.map((x) => [x.selected.value, ...x.also.map((a) => a.value)].join('+')).join('|');
+/** What is planned in the whole zone: what it sets up follows from all of it. */
+const zonePicks = (all: readonly SurfacePlan[], p: SurfacePlan): string =>
+  all
+    .filter((x) => x.zoneId === p.zoneId)
+    .map(picksOf)
+    .join('/');
 const RESPIRATOR: Readonly<Record<string, number>> = {
   halfMask: 10,
   poweredHood: 25,
@@ -50,7 +56,11 @@ const isLookedAt = ({ before, facts }: Run): boolean =>
   before === null && facts.surfaces.reduce((n, s) => n + s.readings.length + s.layers.length, 0) % 3 === 0;
 
 /** Each surface beside itself in the other job. */
-function beside(run: Run, other: JobFacts, wrong: (s: Surface, base: SurfacePlan, then: SurfacePlan) => string[]): string[] {
+function beside(
+  run: Run,
+  other: JobFacts,
+  wrong: (s: Surface, base: SurfacePlan, then: SurfacePlan, alike: boolean) => string[],
+): string[] {
   const then = new Map(
     createDeriver()
       .derive(other, run.settings, THIS_YEAR)
@@ -58,7 +68,7 @@ function beside(run: Run, other: JobFacts, wrong: (s: Surface, base: SurfacePlan
   );
   return run.facts.surfaces.flatMap((s) => {
     const [a, b] = [run.plans.get(s.id), then.get(s.id)];
-    return a && b ? wrong(s, a, b) : [];
+    return a && b ? wrong(s, a, b, zonePicks([...run.plans.values()], a) === zonePicks([...then.values()], b)) : [];
   });
 }
 
@@ -69,7 +79,7 @@ export const RELATIONS: readonly Law[] = [
     check: (run) =>
       !isLookedAt(run)
         ? []
-        : beside(run, knowingLess(run.facts), (s, base, less) => {
+        : beside(run, knowingLess(run.facts), (s, base, less, alike) => {
             const out = base.choice.parts.flatMap((p, i) => {
               const q = less.choice.parts[i]!;
               const allowed = new Set([...p.options, ...p.helpers].filter((o) => o.verdict !== 'blocked').map((o) => o.methodId));
@@ -77,7 +87,7 @@ export const RELATIONS: readonly Law[] = [
                 .filter((o) => o.verdict !== 'blocked' && !allowed.has(o.methodId))
                 .map((o) => `${s.name}, ${p.kind}: ${o.methodId} only where less is known`);
             });
-            if (picksOf(base) !== picksOf(less)) return out;
+            if (!alike) return out;
             const mask = (p: SurfacePlan) => (p.protection.respirator.value === null ? 0 : RESPIRATOR[p.protection.respirator.value]!);
             if (mask(less) < mask(base)) out.push(`${s.name}: a weaker mask where less is known`);
             if (less.protection.sheetLaidM2.value < base.protection.sheetLaidM2.value - 1e-6)
@@ -98,12 +108,16 @@ export const RELATIONS: readonly Law[] = [
     check: (run) =>
       !isLookedAt(run)
         ? []
-        : beside(run, { ...run.facts, surfaces: run.facts.surfaces.map((s) => ({ ...s, lengthM: s.lengthM * 2 })) }, (s, base, long) => {
-            if (picksOf(base) !== picksOf(long) || base.choice.parts.some((p) => p.selected.value === null)) return [];
-            const out: string[] = [];
-            if (long.work.handsOnH.low < base.work.handsOnH.low - 1e-6) out.push(`${s.name}: fewer hours on twice the length`);
-            if (long.money.high < base.money.high - 1e-6) out.push(`${s.name}: less money on twice the length`);
-            return out;
-          }),
+        : beside(
+            run,
+            { ...run.facts, surfaces: run.facts.surfaces.map((s) => ({ ...s, lengthM: s.lengthM * 2 })) },
+            (s, base, long, alike) => {
+              if (!alike || base.choice.parts.some((p) => p.selected.value === null)) return [];
+              const out: string[] = [];
+              if (long.work.handsOnH.low < base.work.handsOnH.low - 1e-6) out.push(`${s.name}: fewer hours on twice the length`);
+              if (long.money.high < base.money.high - 1e-6) out.push(`${s.name}: less money on twice the length`);
+              return out;
+            },
+          ),
   },
 ];

@@ -1,9 +1,28 @@
-/** Containment, air, equipment, waste and signs, each number with its reason. */
+/** The zone in which a surface is worked: its picture, what to do first, what to wear, then the rest, each number with its reason. */
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { formatMeasure, measure, say, withCartridges } from '@roughsill/core';
-import { Panel, useUnits, Words } from '../../kit';
+import { router } from 'expo-router';
+import {
+  formatMeasure,
+  formatRange,
+  formatWork,
+  measure,
+  RULEBOOKS,
+  say,
+  withCartridges,
+  type JobFacts,
+  type ZonePlan,
+} from '@roughsill/core';
+import { sentence } from '@roughsill/core/words';
+import { unfold } from '@roughsill/core/unfold';
+import { Button, Empty, Panel, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
+import { planWords, UnfoldedPlan, type PlanPiece } from '../../plan/UnfoldedPlan';
+import { useZonePlan } from '../../store';
+import { moneyFor } from '../money';
 import type { StageProps } from '../props';
+import { PlacePanel } from './PlacePanel';
+import { ZonePanel } from './ZonePanel';
 
 const OPENINGS = { closeAndSeal: 'close and seal the room', closeNear: 'close those nearby', none: 'as usual' } as const;
 
@@ -14,53 +33,90 @@ const CARE = {
   ordinary: { title: 'Ordinary care', label: 'No hazard is disturbed' },
 } as const;
 
-export function ProtectStage({ plan }: StageProps) {
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+export function ProtectStage({ facts, surface, plan }: StageProps) {
   const units = useUnits();
-  const p = plan.protection;
+  const zone = useZonePlan(facts, plan.zoneId);
+  if (!zone) return null;
+  const p = zone.protection;
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
+  const open = zone.steps.find((st) => st.gates.some((g) => g.state === 'open' || g.state === 'failed'));
+  const first = open?.gates.find((g) => g.state !== 'passed');
+  const count = zone.surfaceIds.length;
   return (
     <>
-      <Panel title={CARE[p.care].title}>
-        <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
+      <Panel title={zone.name} aside={`one zone, ${count} ${count === 1 ? 'surface' : 'surfaces'}`} testID="zone">
+        <View className="gap-1 bg-panel px-3 py-2">
+          <Words look="row">{CARE[p.care].title}</Words>
+          <Words>
+            {zone.hazards.length === 0
+              ? 'No hazard is disturbed.'
+              : `Reaches ${zone.hazards.map((h) => say(`reach.${h.kind}`)).join(', ')}.`}
+          </Words>
+          {first ? <Words look="strong">{`First: ${sentence(first.because, units)}.`}</Words> : null}
+          <Words>{`Wear: ${p.respirator.value ? say(p.respirator.value) : 'no respirator'}${withCartridges(p.cartridges)}.`}</Words>
+          <Words>{`Stop when: ${stopsOf(zone, facts, units)}.`}</Words>
+        </View>
+        {first ? (
+          <Button
+            look="quiet"
+            flush
+            label="Steps and checks"
+            onPress={() => router.navigate(`/job/${facts.job.id}/work/${surface.id}`)}
+            className="self-start"
+          />
+        ) : null}
+        <Picture facts={facts} surface={surface} zone={zone} area={area} />
       </Panel>
-      {p.sheetLaidM2.value > 0 ? (
-        <Panel title="The area">
-          <AnswerRow
-            label={plan.protection.openings.value === 'closeNear' ? 'Ground sheet, laid' : 'Floor sheet, laid'}
-            value={area(p.sheetLaidM2.value)}
-            note={`${area(p.sheetBoughtM2)} to buy, with laps and turn-ups; ${formatMeasure(measure(p.beyondM, 'm'), units)} beyond the work`}
-            because={p.sheetLaidM2.because}
-          />
-          <AnswerRow label="Upright screen" value={p.verticalScreen.value ? 'yes' : 'no'} because={p.verticalScreen.because} />
-          <AnswerRow label="Doors and windows" value={OPENINGS[p.openings.value]} because={p.openings.because} />
-          <AnswerRow
-            label="Waste bags"
-            value={String(p.bags.value)}
-            note="6 mil, gooseneck and tape; nothing leaves the area unbagged"
-            because={p.bags.because}
-          />
-        </Panel>
-      ) : null}
-      <Panel title="Breathing">
-        <AnswerRow
-          label="Exposure"
-          value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)}
-          because={p.exposure.because}
-        />
+      <Panel title="What to wear">
         <AnswerRow
           label={p.respirator.value ? say(p.respirator.value) : 'No respirator called for by lead'}
           value={withCartridges(p.cartridges).replace(/^, /, '') || undefined}
           note={p.respirator.value ? 'Fit tested, clean shaven at the seal, seal checked each time' : undefined}
           because={p.respirator.because}
         />
-      </Panel>
-      <Panel title="Also on the list">
+        <AnswerRow
+          label="Exposure"
+          value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)}
+          because={p.exposure.because}
+        />
         <View className="gap-1">
           {p.kit.map((k) => (
-            <AnswerRow key={k.value} label={say(k.value).charAt(0).toUpperCase() + say(k.value).slice(1)} because={k.because} />
+            <AnswerRow key={k.value} label={capital(say(k.value))} because={k.because} />
           ))}
           {p.kit.length === 0 ? <Words>Nothing is disturbed: no equipment beyond the usual.</Words> : null}
         </View>
+      </Panel>
+      <Panel title="The area">
+        <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
+        {zone.hazards.map((h) => (
+          <View key={h.kind} className="bg-panel px-3 py-2">
+            <Words look="body">{capital(say(`reach.${h.kind}`))}</Words>
+            <Words look="note">{h.surfaceIds.map((id) => facts.surfaces.find((s) => s.id === id)?.name ?? '').join(', ')}</Words>
+          </View>
+        ))}
+        {p.sheetLaidM2.value > 0 ? (
+          <>
+            <AnswerRow
+              label={p.openings.value === 'closeNear' ? 'Ground sheet, laid' : 'Floor sheet, laid'}
+              value={area(p.sheetLaidM2.value)}
+              note={`${area(p.sheetBoughtM2)} to buy, with laps and turn-ups; ${formatMeasure(measure(p.beyondM, 'm'), units)} beyond the work`}
+              because={p.sheetLaidM2.because}
+            />
+            <AnswerRow label="Upright screen" value={p.verticalScreen.value ? 'yes' : 'no'} because={p.verticalScreen.because} />
+            <AnswerRow label="Doors and windows" value={OPENINGS[p.openings.value]} because={p.openings.because} />
+            <AnswerRow
+              label="Waste bags"
+              value={String(p.bags.value)}
+              note="6 mil, gooseneck and tape; nothing leaves the area unbagged"
+              because={p.bags.because}
+            />
+          </>
+        ) : null}
+        {zone.steps.length > 0 ? (
+          <Words look="note">{`Set up, clean-up and verification, once for the zone: ${formatRange(zone.handsOnH, formatWork)}, ${formatRange(zone.money, moneyFor(facts))} with sheet and bags.`}</Words>
+        ) : null}
       </Panel>
       {p.sign.value.length > 0 ? (
         <Panel title="Sign">
@@ -83,6 +139,82 @@ export function ProtectStage({ plan }: StageProps) {
           <AnswerRow label="Where and how long it hangs" because={p.sign.because} />
         </Panel>
       ) : null}
+      <PlacePanel facts={facts} surface={surface} />
+      <ZonePanel facts={facts} surface={surface} zone={zone} />
     </>
+  );
+}
+
+/** What ends the work at once, in a few words. */
+function stopsOf(zone: ZonePlan, facts: JobFacts, units: 'ft' | 'm'): string {
+  const { windStop } = RULEBOOKS[facts.job.rulebook];
+  return [
+    ...(zone.protection.care === 'lead' ? ['an older coat shows that was not to be reached'] : []),
+    ...(zone.protection.care === 'guard' || zone.protection.care === 'leaveAlone'
+      ? ['anything that may hold asbestos is broken into']
+      : []),
+    ...(zone.kind === 'elevation' ? [`the wind comes to ${formatMeasure(windStop.is, units)}`] : []),
+    'sheet or seal tears',
+  ].join(', or ');
+}
+
+/** The room or side in which the surface stands, with what the zone lays in it. */
+function Picture({
+  facts,
+  surface,
+  zone,
+  area,
+}: Pick<StageProps, 'facts' | 'surface'> & { readonly zone: ZonePlan; readonly area: (m2: number) => string }) {
+  const space = facts.spaces.find((s) => s.id === surface.spaceId);
+  const here = useMemo(
+    () => facts.surfaces.filter((s) => s.spaceId === surface.spaceId && s.removedAt === null && !s.bench),
+    [facts.surfaces, surface.spaceId],
+  );
+  const drawing = useMemo(() => space && unfold(space, here), [space, here]);
+  if (!space || zone.kind === 'bench') return null;
+  if (!drawing)
+    return (
+      <Empty
+        says={`${space.name} has no size yet. With its length${space.kind === 'room' ? ' and width' : ''} it is drawn to scale, and its sheet ends at the walls.`}
+      >
+        <Button
+          label={`Measure ${space.name}`}
+          onPress={() => router.navigate(`/add/${facts.job.id}?edit=${space.id}`)}
+          className="self-start"
+        />
+      </Empty>
+    );
+  const { protection: p } = zone;
+  const pieces = new Map(
+    zone.leads.flatMap((l): [string, PlanPiece][] => {
+      const s = here.find((x) => x.id === l.surfaceId);
+      return s ? [[s.id, { name: s.name, state: l.state }]] : [];
+    }),
+  );
+  const laid = p.sheetLaidM2.value;
+  const sheetSays = laid > 0 ? `sheet ${area(laid)}` : null;
+  const floor = space.lengthM !== null && space.widthM !== null ? space.lengthM * space.widthM : null;
+  const whole = space.kind === 'room' && zone.spaceIds.length === 1 && floor !== null && laid > floor - 0.01;
+  const guessed = drawing.pieces.some((d) => d.guessed && pieces.has(d.surfaceId));
+  return (
+    <View className="gap-1">
+      <UnfoldedPlan
+        of={drawing}
+        pieces={pieces}
+        sheet={whole ? 'whole' : p.sheet}
+        sheetSays={sheetSays}
+        currentId={surface.id}
+        onOpen={(id) => router.navigate(`/job/${facts.job.id}/protect/${id}`)}
+        says={planWords(space.name, [...pieces.values()], sheetSays)}
+      />
+      <Words look="note">
+        {[
+          space.kind === 'room' ? 'Walls folded out round the floor.' : 'Seen from outside, the ground in front.',
+          guessed ? 'Dashed: nobody said where it stands.' : '',
+        ]
+          .filter(Boolean)
+          .join(' ')}
+      </Words>
+    </View>
   );
 }

@@ -2,7 +2,7 @@
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
 import { createDeriver, formatHours, formatRange, formatWork, say, withCartridges, type JobFacts } from '@roughsill/core';
-import { jobReport, NOTICE, type ReasonReport, type SurfaceReport } from '@roughsill/core/report';
+import { jobReport, NOTICE, type ReasonReport, type SurfaceReport, type ZoneReport } from '@roughsill/core/report';
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
@@ -51,6 +51,11 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
           .join(' · ')}
       </Words>
       <Words look="note">{`${NOTICE} ${report.job.edition}.`}</Words>
+      {report.zones
+        .filter((z) => only === undefined || z.surfaces.includes(only))
+        .map((z) => (
+          <ZonePaper key={z.id} z={z} money={money} />
+        ))}
       {report.spaces.map((space) => {
         const surfaces = space.surfaces.filter((s) => only === undefined || s.id === only);
         return surfaces.length === 0 ? null : (
@@ -82,6 +87,58 @@ const Lines = ({ because }: { readonly because: readonly ReasonReport[] }) => (
   </>
 );
 
+const StepLines = ({ steps }: { readonly steps: SurfaceReport['steps'] }) => (
+  <>
+    {steps.map((st) => (
+      <View key={st.number} {...keep} className="gap-0.5 pl-4">
+        <Words look="strong">{`${st.number}. ${st.title}`}</Words>
+        <Words look="note">
+          {[
+            st.personHours.high > 0 ? `${formatRange(st.personHours, formatWork)} of work` : '',
+            st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : '',
+            ...st.quantities.map((q) => `${q.what} ${q.text}`),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Words>
+        <Lines because={st.because} />
+        {st.checks.map((c) => (
+          <Words key={c.id}>{`${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}`}</Words>
+        ))}
+      </View>
+    ))}
+  </>
+);
+
+/** What a zone does and wears once for all its surfaces. */
+function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: number) => string }) {
+  const pr = z.protection;
+  return (
+    <View className="gap-3 border-t-2 border-soot pt-3">
+      <View {...keep} className="gap-1">
+        <Words look="row" level={3}>{`Work zone: ${z.name}`}</Words>
+        <Words>
+          {z.hazards.length === 0
+            ? 'No hazard is disturbed.'
+            : `Reaches ${z.hazards.map((h) => `${h.name} (${h.surfaces.join(', ')})`).join('; ')}.`}
+        </Words>
+        <Lines because={pr.needed.because} />
+        {pr.needed.value ? (
+          <>
+            <Words look="strong">Protection</Words>
+            <Words>{`Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought); ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${withCartridges(pr.cartridges)}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</Words>
+            <Lines because={[...pr.exposure.because, ...pr.respirator.because]} />
+          </>
+        ) : null}
+      </View>
+      <StepLines steps={z.steps} />
+      {z.steps.length > 0 ? (
+        <Words look="note">{`${formatRange(z.hours.handsOn, formatWork)} of work, ${formatRange(z.money, money)}.`}</Words>
+      ) : null}
+    </View>
+  );
+}
+
 function SurfacePaper({
   s,
   money,
@@ -91,7 +148,6 @@ function SurfacePaper({
   readonly money: (n: number) => string;
   readonly children: React.ReactNode;
 }) {
-  const pr = s.protection;
   return (
     <View className="gap-3 border-t-2 border-soot pt-3">
       <View {...keep} className="gap-2">
@@ -115,35 +171,11 @@ function SurfacePaper({
         ))}
         {s.orderChanged.length > 0 ? <Lines because={s.orderChanged} /> : null}
       </View>
-      {pr.needed.value ? (
-        <View {...keep} className="gap-1">
-          <Words look="strong">Protection</Words>
-          <Words>{`Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought); ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${withCartridges(pr.cartridges)}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</Words>
-          <Lines because={[...pr.exposure.because, ...pr.respirator.because]} />
-        </View>
-      ) : null}
-      {s.steps.map((st) => (
-        <View key={st.number} {...keep} className="gap-0.5 pl-4">
-          <Words look="strong">{`${st.number}. ${st.title}`}</Words>
-          <Words look="note">
-            {[
-              `${formatRange(st.personHours, formatWork)} of work`,
-              st.waitHours.high > 0 ? `wait ${formatRange(st.waitHours, formatHours)}` : '',
-              ...st.quantities.map((q) => `${q.what} ${q.text}`),
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-          </Words>
-          <Lines because={st.because} />
-          {st.checks.map((c) => (
-            <Words key={c.id}>{`${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}`}</Words>
-          ))}
-        </View>
-      ))}
+      <StepLines steps={s.steps} />
       <Words look="note">
         {s.proof === 'unpriced'
           ? say('proof.unpriced')
-          : `${formatRange(s.hours.handsOn, formatWork)} of work, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`}
+          : `${formatRange(s.hours.handsOn, formatWork)} of work${s.hours.ofZone.high > 0 ? ` (${formatRange(s.hours.ofZone, formatWork)} of it its share of the zone’s)` : ''}, ${formatRange(s.hours.waiting, formatHours)} of waiting, ${formatRange(s.money, money)}. ${say(`proof.${s.proof}`)}`}
       </Words>
     </View>
   );

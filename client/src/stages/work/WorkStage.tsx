@@ -3,11 +3,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import {
+  EVENTS,
   formatHours,
   formatMeasure,
   formatRange,
   formatWork,
   say,
+  type Check,
+  type EventGate,
   type Gate,
   type JobFacts,
   type Step,
@@ -30,7 +33,7 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
         <Words>
           {plan.proof === 'unpriced'
             ? say('proof.unpriced')
-            : `${formatRange(work.handsOnH, formatWork)} of work and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. ${say(`proof.${plan.proof}`)}`}
+            : `${formatRange(work.handsOnH, formatWork)} of work${work.sharedH.high > 0 ? ` (${formatRange(work.sharedH, formatWork)} of it its share of what the zone does once)` : ''} and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. ${say(`proof.${plan.proof}`)}`}
         </Words>
         <Button
           label="Print this surface"
@@ -38,6 +41,7 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
           className="self-start"
         />
       </Panel>
+      <Happened facts={facts} surface={surface} plan={plan} />
       {work.steps.map((s, i) => (
         <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} facts={facts} surface={surface} />
       ))}
@@ -71,7 +75,9 @@ function StepBlock({
         {String(number)}
       </Words>
       <View className="min-w-0 flex-1 gap-1">
-        <Words look="note">{`${say(step.kind)}${here ? ' · the work stands here' : ''}`}</Words>
+        <Words look="note">
+          {[say(step.kind), step.shared ? 'once for the whole zone' : '', here ? 'the work stands here' : ''].filter(Boolean).join(' · ')}
+        </Words>
         <Words look="row" level={3}>
           {sentence(step.title, units)}
         </Words>
@@ -88,7 +94,7 @@ function StepBlock({
   );
 }
 
-const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed' } as const;
+const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed', locked: 'not yet' } as const;
 
 /** Pictures of a check, folded away until they are wanted. */
 function CheckPhotos({ facts, surfaceId, checkId }: { readonly facts: JobFacts; readonly surfaceId: string; readonly checkId: string }) {
@@ -98,44 +104,88 @@ function CheckPhotos({ facts, surfaceId, checkId }: { readonly facts: JobFacts; 
   return <Photos facts={facts} of={{ ofSurfaceId: surfaceId, ofCheckId: checkId }} title="Photographs of this check" />;
 }
 
+/** A record of a check: of a zone it is the job's own. */
+const checkDraft = (gate: string, outcome: 'pass' | 'fail', zoneId: string | null, surfaceId: string) =>
+  add(
+    'check',
+    { gate, zoneId, outcome, note: '', takenAt: new Date().toISOString(), supersedesId: null, supersedesWhy: null },
+    zoneId === null ? surfaceId : undefined,
+  );
+
+/** What happens on a place and sends it back, one tap each; told of afterwards where it happened. */
+function Happened({ facts, surface, plan }: StageProps) {
+  const dispatch = useAppDispatch();
+  const when = useWhen();
+  const [open, setOpen] = useState(false);
+  const begun = plan.work.steps.some((s) => s.gates.some((g) => g.state === 'passed'));
+  const here = [...surface.checks, ...facts.checks.filter((c) => c.zoneId === plan.zoneId)]
+    .filter((c) => c.gate.startsWith('event.'))
+    .sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
+  if (!begun && here.length === 0) return null;
+  const outside = facts.spaces.find((s) => s.id === surface.spaceId)?.kind === 'elevation';
+  const tell = (gate: EventGate) =>
+    dispatch(
+      commit(
+        facts.job.id,
+        [checkDraft(gate, 'fail', gate === 'event.breakThrough' || gate === 'event.newFind' ? null : plan.zoneId, surface.id)],
+        null,
+      ),
+    );
+  return (
+    <Panel title="Something happened" testID="happened">
+      {here.slice(0, 3).map((c) => (
+        <Words
+          key={c.id}
+          look="note"
+        >{`${say(c.gate).charAt(0).toUpperCase()}${say(c.gate).slice(1)}, ${c.by}, ${when(c.takenAt)}: what it sent back is open again.`}</Words>
+      ))}
+      {open ? (
+        <View className="flex-row flex-wrap gap-2">
+          {EVENTS.filter((e) => outside || e !== 'event.wind').map((e) => (
+            <Button
+              key={e}
+              look="stop"
+              label={say(e).charAt(0).toUpperCase() + say(e).slice(1)}
+              onPress={() => {
+                tell(e);
+                setOpen(false);
+              }}
+            />
+          ))}
+        </View>
+      ) : (
+        <Button label="Stop: something happened" onPress={() => setOpen(true)} className="self-start" />
+      )}
+    </Panel>
+  );
+}
+
 function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonly facts: JobFacts; readonly surface: Surface }) {
   const dispatch = useAppDispatch();
   const units = useUnits();
   const when = useWhen();
   const words = sentence(gate.because, units);
-  const standing = surface.checks.filter((c) => c.gate === gate.id && !surface.checks.some((o) => o.supersedesId === c.id)).at(-1);
+  // A check of the zone is the job's; one of the surface hangs under it.
+  const records = gate.zoneId === null ? surface.checks : facts.checks.filter((c) => c.zoneId === gate.zoneId);
+  const standing = records
+    .filter((c) => c.gate === gate.id)
+    .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
   const record = (outcome: 'pass' | 'fail') =>
-    dispatch(
-      commit(
-        facts.job.id,
-        [
-          add(
-            'check',
-            {
-              gate: gate.id,
-              outcome,
-              note: '',
-              takenAt: new Date().toISOString(),
-              supersedesId: standing?.id ?? null,
-              supersedesWhy: standing ? 'looked at again' : null,
-            },
-            surface.id,
-          ),
-        ],
-        null,
-      ),
-    );
+    dispatch(commit(facts.job.id, [checkDraft(gate.id, outcome, gate.zoneId, surface.id)], null));
   const edge = gate.state === 'passed' ? 'border-verdigris' : gate.state === 'failed' ? 'border-oxide' : 'border-line';
   return (
     <View role="group" aria-label={words} className={`gap-1 border-l-8 py-1 pl-3 ${edge}`}>
       <Words look="strong">{words}</Words>
       <Words look="note">{`${GATE_WORDS[gate.state]}${standing ? `, ${standing.by}, ${when(standing.takenAt)}` : ''}${gate.state === 'failed' ? `: back to ${say(gate.backTo).toLowerCase()}` : ''}`}</Words>
+      {gate.waitsFor ? <Words look="note">{`Opens after: ${sentence(gate.waitsFor, units)}`}</Words> : null}
       <View className="flex-row flex-wrap items-center gap-2">
-        <Button label="Pass" says={`Pass: ${words}`} pressed={gate.state === 'passed'} onPress={() => record('pass')} />
+        {gate.waitsFor ? null : (
+          <Button label="Pass" says={`Pass: ${words}`} pressed={gate.state === 'passed'} onPress={() => record('pass')} />
+        )}
         <Button look="stop" label="Fail" says={`Fail: ${words}`} pressed={gate.state === 'failed'} onPress={() => record('fail')} />
         <Why of={words} because={[gate.because]} />
       </View>
-      {standing ? <CheckPhotos facts={facts} surfaceId={surface.id} checkId={standing.id} /> : null}
+      {standing && gate.zoneId === null ? <CheckPhotos facts={facts} surfaceId={surface.id} checkId={standing.id} /> : null}
     </View>
   );
 }

@@ -1,0 +1,58 @@
+/** Where a piece stands: the wall, and how far along it. */
+import { View } from 'react-native';
+import { WALLS, type WallId } from '@roughsill/core';
+import { NumberField, Panel, Pick, useUnits, Words } from '../../kit';
+import { commit, set, useAppDispatch } from '../../store';
+import type { StageProps } from '../props';
+import { fromMetres, lengthStep, toMetres } from '../walk/lengths';
+
+const WALL_OPTIONS = WALLS.map((w) => ({ value: w, label: w }));
+
+export function PlacePanel({ facts, surface }: Pick<StageProps, 'facts' | 'surface'>) {
+  const dispatch = useAppDispatch();
+  const units = useUnits();
+  const space = facts.spaces.find((s) => s.id === surface.spaceId);
+  if (!space || surface.bench || surface.element === 'ceiling' || surface.element === 'floorBoards') return null;
+  const room = space.kind === 'room';
+  const long = !room
+    ? space.lengthM
+    : surface.wall === null
+      ? null
+      : surface.wall === 'A' || surface.wall === 'C'
+        ? space.lengthM
+        : space.widthM;
+  const write = (fields: { wall?: WallId; alongM?: number | null }) =>
+    dispatch(commit(facts.job.id, [set('surface', surface.id, fields)], `${surface.name} placed`));
+  return (
+    <Panel title="Where it stands" testID="place">
+      <Words look="note">
+        {room
+          ? 'Wall A is the one with the door; B, C and D follow to the right as you come in. Where sheets meet they are one.'
+          : 'From the left corner, as you look at it. Where sheets meet they are one.'}
+      </Words>
+      <View className="flex-row flex-wrap items-end gap-4">
+        {room ? <Pick label="Wall" value={surface.wall} options={WALL_OPTIONS} onChange={(wall) => write({ wall })} testID="wall" /> : null}
+        {!room || surface.wall !== null ? (
+          <View className="min-w-[11rem] flex-1">
+            <NumberField
+              label={room ? 'From its left corner' : 'From the left corner'}
+              value={surface.alongM === null ? null : fromMetres(surface.alongM, units)}
+              unit={units}
+              step={lengthStep(units)}
+              optional
+              testID="along"
+              check={(v) =>
+                v < 0
+                  ? 'A distance cannot be negative.'
+                  : long !== null && toMetres(v, units) > long + 0.005
+                    ? `The ${room ? 'wall' : 'side'} is ${fromMetres(long, units)} ${units} long.`
+                    : undefined
+              }
+              onCommit={(v) => write({ alongM: v === null ? null : toMetres(v, units) })}
+            />
+          </View>
+        ) : null}
+      </View>
+    </Panel>
+  );
+}

@@ -1,0 +1,185 @@
+/** How a zone is divided, joined and run. */
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  BLANK_ZONE,
+  createDeriver,
+  formatMeasure,
+  formatWork,
+  measure,
+  type JobFacts,
+  type Space,
+  type ZonePlan,
+  type ZoneSetup,
+} from '@roughsill/core';
+import { Button, NumberField, Panel, TextField, useUnits, Words } from '../../kit';
+import { add, commit, newId, set, useAppDispatch, useSettings, type Draft } from '../../store';
+import type { StageProps } from '../props';
+
+const isBay = (space: Space): boolean => space.kind === 'elevation';
+
+/** Hours and sheet of the whole job after a change, against now. */
+function useDifference(facts: JobFacts) {
+  const settings = useSettings();
+  const units = useUnits();
+  return (then: JobFacts): string => {
+    const sums = (f: JobFacts) => {
+      const plan = createDeriver().derive(f, settings, new Date().getUTCFullYear());
+      return {
+        hours: (plan.totals.personHours.low + plan.totals.personHours.high) / 2,
+        sheet: plan.zones.reduce((sum, z) => sum + z.protection.sheetLaidM2.value, 0),
+      };
+    };
+    const [a, b] = [sums(facts), sums(then)];
+    const more = (x: number, text: string) => (Math.abs(x) < 0.05 ? '' : `${text} ${x > 0 ? 'more' : 'less'}`);
+    const said = [
+      more(b.hours - a.hours, formatWork(Math.abs(b.hours - a.hours))),
+      more(b.sheet - a.sheet, `${formatMeasure(measure(Math.abs(b.sheet - a.sheet), 'm2'), units)} of sheet`),
+    ].filter(Boolean);
+    return said.length === 0 ? 'It changes no hours and no sheet.' : `On the whole job: ${said.join(', ')}.`;
+  };
+}
+
+export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | 'surface'> & { readonly zone: ZonePlan }) {
+  const dispatch = useAppDispatch();
+  const difference = useDifference(facts);
+  const [told, setTold] = useState('');
+  const [running, setRunning] = useState(false);
+  const space = facts.spaces.find((s) => s.id === surface.spaceId);
+  if (!space || zone.kind === 'bench') return null;
+  const root = facts.spaces.find((s) => s.id === zone.spaceIds[0]) ?? space;
+  const parts = facts.zones.filter((z) => z.removedAt === null && zone.spaceIds.includes(z.spaceId));
+  const others = facts.spaces.filter((s) => s.removedAt === null && s.kind === space.kind && !zone.spaceIds.includes(s.id));
+  const write = (drafts: Draft[], then: JobFacts, says: string) => {
+    setTold(difference(then));
+    dispatch(commit(facts.job.id, drafts, says));
+  };
+  const move = (zoneId: string | null, says: string) =>
+    write(
+      [set('surface', surface.id, { zoneId })],
+      { ...facts, surfaces: facts.surfaces.map((s) => (s.id === surface.id ? { ...s, zoneId } : s)) },
+      says,
+    );
+  const split = () => {
+    const id = newId();
+    const fields = {
+      ...BLANK_ZONE,
+      spaceId: root.id,
+      name: isBay(root) ? `bay ${parts.length + 1}` : `part ${parts.length + 1}`,
+      position: parts.length,
+    };
+    write(
+      [add('zone', fields, undefined, id), set('surface', surface.id, { zoneId: id })],
+      {
+        ...facts,
+        zones: [...facts.zones, { ...fields, id, removedAt: null }],
+        surfaces: facts.surfaces.map((s) => (s.id === surface.id ? { ...s, zoneId: id } : s)),
+      },
+      `${surface.name} in a zone of its own`,
+    );
+  };
+  const join = (child: string, joinedToId: string | null, says: string) =>
+    write(
+      [set('space', child, { joinedToId })],
+      { ...facts, spaces: facts.spaces.map((s) => (s.id === child ? { ...s, joinedToId } : s)) },
+      says,
+    );
+  const joined = facts.spaces.filter((s) => s.removedAt === null && s.id !== root.id && zone.spaceIds.includes(s.id));
+  return (
+    <>
+      <Panel title="The zone" testID="zone-panel">
+        <Words look="note">
+          {isBay(space)
+            ? 'A bay is worked, cleaned and looked over before the scaffold moves on.'
+            : 'Behind a sealed screen a part of the room has its own sheet, clean-up and verification.'}
+        </Words>
+        <View className="flex-row flex-wrap gap-2">
+          {zone.partOf === null ? (
+            <Button label={isBay(space) ? 'New bay for it' : 'Seal it off: a zone of its own'} onPress={split} />
+          ) : (
+            <Button label={`Back to the whole of ${root.name}`} onPress={() => move(null, `${surface.name} back in ${root.name}`)} />
+          )}
+          {parts
+            .filter((z) => z.id !== zone.zoneId)
+            .map((z) => (
+              <Button key={z.id} label={`Move it to ${z.name}`} onPress={() => move(z.id, `${surface.name} in ${z.name}`)} />
+            ))}
+        </View>
+        {zone.partOf === null && others.length + joined.length > 0 ? (
+          <View className="flex-row flex-wrap gap-2">
+            {joined.map((s) => (
+              <Button key={s.id} label={`${s.name} by itself again`} onPress={() => join(s.id, null, `${s.name} by itself`)} />
+            ))}
+            {others.map((s) => (
+              <Button
+                key={s.id}
+                look="quiet"
+                label={`Join with ${s.name}`}
+                onPress={() => join(s.id, root.id, `${s.name} joined with ${root.name}`)}
+              />
+            ))}
+          </View>
+        ) : null}
+        {told ? (
+          <Words alert look="strong">
+            {told}
+          </Words>
+        ) : null}
+        <Button
+          look="quiet"
+          flush
+          label={running ? 'How it is run, close' : 'How it is run: door, wash place, crew, who stays'}
+          expanded={running}
+          onPress={() => setRunning(!running)}
+        />
+        {running ? <SetupFields facts={facts} zone={zone} /> : null}
+      </Panel>
+    </>
+  );
+}
+
+const TEXTS: readonly (readonly [keyof ZoneSetup, string, string])[] = [
+  ['workingDoor', 'Working door', 'the one that is used; the others are sealed'],
+  ['washPlace', 'Wash place', 'where hands and face are washed'],
+  ['cleanWay', 'Clean way', 'where nothing that is worked in may be worn'],
+  ['airMachine', 'Air machine', 'which one, and where it blows'],
+  ['staying', 'Who stays in the house, and when', ''],
+];
+
+function SetupFields({ facts, zone }: { readonly facts: JobFacts; readonly zone: ZonePlan }) {
+  const dispatch = useAppDispatch();
+  const entity = zone.partOf === null ? 'space' : 'zone';
+  const write = (fields: object, says: string) =>
+    dispatch(commit(facts.job.id, [set(entity, zone.zoneId, fields)], `${zone.name}: ${says}`));
+  return (
+    <View className="gap-3">
+      {TEXTS.map(([field, label, hint]) => (
+        <TextField
+          key={field}
+          label={label}
+          hint={hint}
+          value={String(zone.setup[field] ?? '')}
+          onCommit={(v) => write({ [field]: v }, label.toLowerCase())}
+        />
+      ))}
+      <NumberField
+        label="People at work"
+        value={zone.setup.crew}
+        optional
+        step={1}
+        decimals={0}
+        hint="empty: as the firm has it"
+        onCommit={(crew) => write({ crew }, 'people')}
+      />
+      <NumberField
+        label="Shift"
+        unit="h"
+        value={zone.setup.shiftH}
+        optional
+        step={0.5}
+        hint="empty: as the firm has it"
+        onCommit={(shiftH) => write({ shiftH }, 'shift')}
+      />
+    </View>
+  );
+}

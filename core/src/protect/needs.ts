@@ -1,0 +1,112 @@
+/** What one surface asks of the zone in which it is worked. */
+import type { ElementId, MethodId, Surface, WallId } from '../facts';
+import { methodById, type Method } from '../catalogue';
+import { HIGH_M, picksOf, type Choice } from '../choose';
+import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
+import { isMoldy } from '../probe/mold';
+import type { SurfaceContext } from '../surface/context';
+import { ELEMENTS } from '../walk';
+import type { Protection } from './protect';
+
+/** What a stroke can reach or make; containment, air, clothing and checks of a zone follow from the whole list. Law H1. */
+export const HAZARD_KINDS = [
+  'lead',
+  'asbestos',
+  'mold',
+  'silica',
+  'dust',
+  'vapour',
+  'caustic',
+  'acid',
+  'hotWork',
+  'gas',
+  'liveParts',
+  'noise',
+  'height',
+] as const;
+export type HazardKind = (typeof HAZARD_KINDS)[number];
+
+export interface Needs {
+  readonly surfaceId: string;
+  readonly spaceId: string;
+  /** Those that disturb. */
+  readonly methods: readonly MethodId[];
+  readonly disturbedM2: number;
+  readonly reaches: readonly HazardKind[];
+  /** Window sills that are wiped to verify. */
+  readonly sills: number;
+  readonly lead: boolean;
+  /** Old putty is taken out, which holds lead of its own. */
+  readonly putty: boolean;
+  readonly care: Protection['care'];
+  readonly leadState: HazardState;
+  readonly asbestos: HazardState;
+  /** How far each piece runs along the wall, m, and how many there are. A ceiling lies over a floor of its own size. */
+  readonly runM: number;
+  readonly pieces: number;
+  readonly over: { readonly lengthM: number; readonly widthM: number } | null;
+  readonly wall: WallId | null;
+  /** From the left corner of its wall or side; null: nobody said. */
+  readonly alongM: number | null;
+}
+
+/** A sill belongs to every window, whichever way it opens. */
+const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'sill'];
+
+/** The wall face that a piece takes up, m. */
+function runOf(s: Surface): number {
+  const [first] = ELEMENTS[s.element].sides;
+  return first === 'height' ? s.widthM : s.lengthM;
+}
+
+export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overall }: LeadPicture): Needs {
+  const { rulebook } = ctx;
+  const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
+  const picks = new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)));
+  const methods = [...picks].map(methodById).filter((m) => m.disturbs);
+  // Old putty holds lead of its own, whatever the paint on it is.
+  const putty =
+    methods.some((m) => m.takes.includes('putty')) && (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
+  const lead = methods.length > 0 && (putty || isPresent(overall.value));
+  // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
+  const guarded = methods.length > 0 && isPresent(ctx.asbestos.overall.value);
+  const any = (f: (m: Method) => boolean) => methods.some(f);
+  const near = ctx.space.services;
+  const hot = any((m) => m.heatC !== null && m.heatC > 150);
+  const dusty = any((m) => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no');
+  const reaches: Record<HazardKind, boolean> = {
+    lead,
+    asbestos: guarded,
+    mold: isMoldy(s) && methods.length > 0,
+    silica: holdsSilica(s) && dusty,
+    dust: dusty,
+    vapour: any((m) => m.vapour),
+    caustic: any((m) => m.caustic),
+    acid: any((m) => m.acid),
+    hotWork: hot,
+    gas: near.includes('gasPipe') && (hot || any((m) => m.vapour || m.powered)),
+    liveParts:
+      ((near.includes('wiring') || near.includes('alarm') || near.includes('liveHeater')) && any((m) => m.wet || m.vapour)) ||
+      (near.includes('alarm') && hot),
+    noise: any((m) => m.noisy),
+    height: methods.length > 0 && ctx.space.accessM > HIGH_M,
+  };
+  return {
+    surfaceId: s.id,
+    spaceId: s.spaceId,
+    methods: methods.map((m) => m.id),
+    reaches: HAZARD_KINDS.filter((k) => reaches[k]),
+    sills: HAS_SILL.includes(s.element) ? s.count : 0,
+    disturbedM2: choice.parts.reduce((sum, p) => sum + (disturbs(p) ? p.areaM2 : 0), 0),
+    lead,
+    putty,
+    care: lead ? 'lead' : guarded ? 'guard' : isPresent(ctx.asbestos.coat.value) ? 'leaveAlone' : 'ordinary',
+    leadState: overall.value,
+    asbestos: ctx.asbestos.overall.value,
+    runM: runOf(s),
+    pieces: s.count,
+    over: s.element === 'ceiling' ? { lengthM: s.lengthM, widthM: s.widthM } : null,
+    wall: s.wall,
+    alongM: s.alongM,
+  };
+}

@@ -1,0 +1,68 @@
+/** Steps and their checks, as planned; where they stand is judged over the whole zone (zone/standing.ts). */
+import type { Range } from '../choose';
+import type { Reason } from '../reasons';
+import type { Measure } from '../units/units';
+
+export type StepKind =
+  'prepare' | 'protect' | 'remove' | 'rinse' | 'dry' | 'check' | 'repair' | 'prime' | 'coat' | 'cleanUp' | 'verify' | 'ask';
+
+export interface GateSpec {
+  readonly id: string;
+  /** Where a failed check sends the work back to. */
+  readonly backTo: StepKind;
+  readonly because: Reason;
+}
+
+export interface Amount {
+  readonly what: string;
+  readonly amount: Measure;
+}
+
+export interface StepSpec {
+  readonly id: string;
+  readonly kind: StepKind;
+  readonly title: Reason;
+  /** Person-hours, hands on. */
+  readonly handsOnH: Range;
+  /** Hours in which nobody is needed: soaking, drying. */
+  readonly waitH: Range;
+  readonly amounts: readonly Amount[];
+  readonly gates: readonly GateSpec[];
+  readonly because: readonly Reason[];
+}
+
+/** open: it may be looked at now. locked: another has to pass first. */
+export type GateState = 'open' | 'passed' | 'failed' | 'locked';
+
+export interface Gate extends GateSpec {
+  readonly state: GateState;
+  /** What opens a locked one: the first check before it that has not passed. */
+  readonly waitsFor: Reason | null;
+  /** The zone whose check it is; null: the surface's own. */
+  readonly zoneId: string | null;
+}
+
+export interface Step extends Omit<StepSpec, 'gates'> {
+  readonly gates: readonly Gate[];
+  /** Done once for the whole zone: its hours are the zone's. */
+  readonly shared: boolean;
+}
+
+export const NOTHING: Range = { low: 0, high: 0 };
+export const hours = (low: number, high: number): Range => ({ low, high });
+export const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
+
+/** A step of which only some is to be said. */
+export const stepOf = (st: Pick<StepSpec, 'id' | 'kind' | 'title'> & Partial<StepSpec>): StepSpec => ({
+  handsOnH: NOTHING,
+  waitH: NOTHING,
+  amounts: [],
+  gates: [],
+  because: [],
+  ...st,
+});
+
+export const hoursOf = (steps: readonly StepSpec[]): { readonly handsOnH: Range; readonly waitH: Range } => ({
+  handsOnH: steps.reduce((sum, st) => plus(sum, st.handsOnH), NOTHING),
+  waitH: steps.reduce((sum, st) => plus(sum, st.waitH), NOTHING),
+});

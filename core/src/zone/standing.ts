@@ -1,0 +1,144 @@
+/**
+ * Where the work of a zone stands, from its checks and those of its surfaces, replayed in the order in which they were made. A pass counts
+ * when all that comes before it had passed; a failure takes back every pass from the step to which it sends the work.
+ */
+import type { Check } from '../facts';
+import type { Gate, GateSpec, GateState, Step, StepKind, StepSpec } from '../work';
+
+/** What happens on a place and sends it back, whichever check is next: entered as a failure of its own. */
+export const EVENTS = ['event.breakThrough', 'event.spill', 'event.tornSheet', 'event.wind', 'event.newFind'] as const;
+export type EventGate = (typeof EVENTS)[number];
+
+/** In which order the steps of a zone fall; those of one phase are each surface's own, in its own order. */
+const PHASES = { prepare: 0, setUp: 1, strokes: 2, cleanUp: 3, verify: 4, finish: 5 } as const;
+type Phase = (typeof PHASES)[keyof typeof PHASES];
+
+interface At {
+  /** Null: the zone. */
+  readonly surfaceId: string | null;
+  readonly phase: Phase;
+  readonly index: number;
+  readonly step: StepSpec;
+}
+
+const FINISHING: readonly StepKind[] = ['prime', 'coat'];
+export const isFinish = (st: StepSpec): boolean => FINISHING.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays';
+
+/** What is done again inside sheet and seals. */
+const DISTURBING: readonly StepKind[] = ['remove', 'rinse'];
+
+const zonePhase = (st: StepSpec): Phase => (st.kind === 'protect' ? PHASES.setUp : st.kind === 'cleanUp' ? PHASES.cleanUp : PHASES.verify);
+const ownPhase = (st: StepSpec): Phase => (st.kind === 'prepare' ? PHASES.prepare : isFinish(st) ? PHASES.finish : PHASES.strokes);
+
+/** Whether one step has to be done before another. */
+function before(a: At, b: At): boolean {
+  if (a.phase !== b.phase) return a.phase < b.phase && (a.surfaceId === null || b.surfaceId === null || a.surfaceId === b.surfaceId);
+  return a.surfaceId === b.surfaceId && a.index < b.index;
+}
+
+export interface Own {
+  readonly surfaceId: string;
+  readonly steps: readonly StepSpec[];
+  readonly checks: readonly Check[];
+}
+
+interface Placed {
+  readonly at: At;
+  readonly gate: GateSpec;
+  readonly key: string;
+}
+const keyOf = (surfaceId: string | null, gate: string): string => `${surfaceId ?? ''}/${gate}`;
+
+export interface Standing {
+  state(surfaceId: string | null, gate: GateSpec): Pick<Gate, 'state' | 'waitsFor'>;
+}
+
+export function standingOf(zoneSteps: readonly StepSpec[], zoneChecks: readonly Check[], owns: readonly Own[]): Standing {
+  const steps: At[] = [
+    ...zoneSteps.map((step, index): At => ({ surfaceId: null, phase: zonePhase(step), index, step })),
+    ...owns.flatMap((o) => o.steps.map((step, index): At => ({ surfaceId: o.surfaceId, phase: ownPhase(step), index, step }))),
+  ];
+  const gates: Placed[] = steps.flatMap((at) => at.step.gates.map((gate) => ({ at, gate, key: keyOf(at.surfaceId, gate.id) })));
+  const byKey = new Map(gates.map((g) => [g.key, g]));
+  const passed = new Set<string>();
+  const failed = new Set<string>();
+
+  const firstUnmet = (g: Placed): Placed | undefined => gates.find((x) => before(x.at, g.at) && !passed.has(x.key));
+  /** Takes back every pass from a step on. */
+  const sendBack = (to: At) => {
+    for (const x of gates) if (x.at === to || before(to, x.at)) passed.delete(x.key);
+  };
+  /** Sheet and seals were cleared away: something of the zone after its strokes has passed. */
+  const takenDown = (): boolean => gates.some((g) => g.at.surfaceId === null && g.at.phase > PHASES.strokes && passed.has(g.key));
+  /** The nearest step of that kind at or before the gate; where there is none, the gate's own. */
+  const target = (g: Placed): At => steps.filter((x) => x.step.kind === g.gate.backTo && (x === g.at || before(x, g.at))).at(-1) ?? g.at;
+
+  const event = (gate: EventGate, surfaceId: string | null) => {
+    const cleaned = takenDown();
+    const own = steps.find((x) => x.surfaceId === surfaceId && surfaceId !== null && x.phase === PHASES.strokes);
+    if (own && (gate === 'event.breakThrough' || gate === 'event.newFind')) sendBack(own);
+    // Torn, spilt, blown or broken into: what keeps it in is looked at again, and what was verified is open again.
+    const setUpAgain = gate !== 'event.breakThrough' || cleaned;
+    for (const g of gates)
+      if (g.at.surfaceId === null && (g.at.phase > PHASES.strokes || (setUpAgain && g.at.phase === PHASES.setUp))) passed.delete(g.key);
+  };
+
+  const all = [
+    ...zoneChecks.map((c) => ({ c, surfaceId: null as string | null })),
+    ...owns.flatMap((o) => o.checks.map((c) => ({ c, surfaceId: o.surfaceId as string | null }))),
+  ];
+  // A pass can be taken back. A failure was seen, whatever was written over it: what it sent back has to pass again.
+  const replaced = new Set(all.map((x) => x.c.supersedesId));
+  const inOrder = all
+    .filter((x) => x.c.outcome === 'fail' || !replaced.has(x.c.id))
+    // In the same second a failure comes last: the stricter holds.
+    .sort(
+      (a, b) =>
+        Date.parse(a.c.takenAt) - Date.parse(b.c.takenAt) ||
+        (a.c.outcome === b.c.outcome ? (a.c.id < b.c.id ? -1 : 1) : a.c.outcome === 'pass' ? -1 : 1),
+    );
+  for (const { c, surfaceId } of inOrder) {
+    if ((EVENTS as readonly string[]).includes(c.gate)) {
+      event(c.gate as EventGate, surfaceId);
+      continue;
+    }
+    const g = byKey.get(keyOf(surfaceId, c.gate));
+    if (!g) continue;
+    if (c.outcome === 'fail') {
+      const to = target(g);
+      const disturbs = DISTURBING.includes(to.step.kind);
+      // What was taken down is put up again before anything is disturbed.
+      const again = disturbs && takenDown();
+      sendBack(to);
+      if (again) for (const x of gates) if (x.at.phase === PHASES.setUp) passed.delete(x.key);
+      failed.add(g.key);
+    } else if (firstUnmet(g) === undefined) {
+      passed.add(g.key);
+      failed.delete(g.key);
+    }
+  }
+  return {
+    state(surfaceId, gate) {
+      const g = byKey.get(keyOf(surfaceId, gate.id));
+      if (!g) return { state: 'open', waitsFor: null };
+      const unmet = passed.has(g.key) ? undefined : firstUnmet(g);
+      const state: GateState = passed.has(g.key) ? 'passed' : failed.has(g.key) ? 'failed' : unmet ? 'locked' : 'open';
+      return { state, waitsFor: unmet?.gate.because ?? null };
+    },
+  };
+}
+
+/** Steps as they stand. */
+export const placed = (steps: readonly StepSpec[], surfaceId: string | null, zoneId: string, standing: Standing): Step[] =>
+  steps.map((st) => ({
+    ...st,
+    shared: surfaceId === null,
+    gates: st.gates.map((g) => ({ ...g, ...standing.state(surfaceId, g), zoneId: surfaceId === null ? zoneId : null })),
+  }));
+
+/** The first step with a check that failed, else the first with one that has not passed; null: all have. */
+export function standsAt(steps: readonly Step[]): string | null {
+  const failed = steps.flatMap((s) => s.gates.filter((g) => g.state === 'failed'))[0];
+  const back = failed && steps.find((s) => s.kind === failed.backTo);
+  return (back ?? steps.find((s) => s.gates.some((g) => g.state !== 'passed')))?.id ?? null;
+}

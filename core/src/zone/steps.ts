@@ -1,0 +1,168 @@
+/** What a zone does once for all its surfaces: set up, clean daily and at the end, verify. Hours of setting up: common practice, no published source. */
+import type { MethodId } from '../facts';
+import { methodById } from '../catalogue';
+import type { Range } from '../choose';
+import { measure } from '../units/units';
+import { why, type Reason } from '../reasons';
+import type { Limit } from '../rulebook';
+import type { Needs, Protection, ZoneContext } from '../protect';
+import { clothsForFloor, plus, stepOf, type GateSpec, type StepKind, type StepSpec } from '../work';
+
+/** Dust-lead action levels from 12 January 2026, ug/ft2: at or above fails. 40 CFR 745.65, 745.227(e)(8); the dates are recalled from memory. */
+const DUST_ACTION = { floor: 5, sill: 40, trough: 100 } as const;
+
+/** Person-hours of a zone's own work. Common practice, no published source. */
+const ALLOW = {
+  layOut: { low: 0.25, high: 0.75 },
+  cover: { low: 0.25, high: 0.5 },
+  contain: { low: 0.5, high: 1 },
+  layPerM2: { low: 1 / 40, high: 1 / 15 },
+  daily: { low: 0.25, high: 0.5 },
+  cleanUp: { low: 0.25, high: 0.5 },
+  cleanLead: { low: 0.5, high: 1 },
+  cleanPerM2: { low: 1 / 30, high: 1 / 12 },
+  verify: { low: 0.25, high: 0.75 },
+} as const satisfies Record<string, Range>;
+const by = (r: Range, k: number): Range => ({ low: r.low * k, high: r.high * k });
+
+export interface ZoneWork {
+  readonly ctx: ZoneContext;
+  readonly needs: readonly Needs[];
+  readonly protection: Protection;
+  /** Every method that is planned in it, those that disturb nothing too. */
+  readonly methods: readonly MethodId[];
+  /** Hours of the strokes, hands on. */
+  readonly strokesH: Range;
+  readonly crew: number;
+  readonly shiftH: number;
+  readonly assisted: boolean;
+  /** All of it is minor work; null: no such class. */
+  readonly minorWork: boolean | null;
+  readonly goesAnyway: readonly string[];
+}
+
+const gate = (id: string, backTo: StepKind, because: Reason): GateSpec => ({ id, backTo, because });
+
+/** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
+const thrownOut = (what: readonly string[]): Reason[] =>
+  what.filter((w) => w.trim() !== '').map((w) => why('prep.goesAnyway', 'job-record', { what: `“${w.trim()}”` }));
+
+/** Working days of the crew for so many hours, each begun day a whole one. */
+const daysFor = (hoursH: number, { crew, shiftH }: ZoneWork): number => Math.ceil(hoursH / (crew * shiftH) - 1e-9);
+
+export function zoneSteps(z: ZoneWork): StepSpec[] {
+  const { ctx, protection } = z;
+  const { rulebook } = ctx;
+  const guarded = protection.needed.value;
+  const laid = protection.sheetLaidM2.value;
+  const outside = ctx.place === 'outside';
+  const windGate = gate('wind', 'protect', why('gate.wind', rulebook.windStop.source, { limit: rulebook.windStop.is }));
+  const working = z.needs.flatMap((n) => n.methods);
+  const tools = z.methods.map(methodById).reduce<Range>((sum, m) => plus(sum, m.setUpH), ALLOW.layOut);
+  const steps = [
+    stepOf({
+      id: 'protect',
+      kind: 'protect',
+      title: guarded ? why('step.protect', 'trade-contain', { area: measure(laid, 'm2') }) : why('step.cover', 'trade-contain'),
+      handsOnH: plus(tools, guarded ? plus(ALLOW.contain, by(ALLOW.layPerM2, laid)) : ALLOW.cover),
+      amounts: guarded
+        ? [
+            { what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') },
+            { what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') },
+          ]
+        : [],
+      because: guarded
+        ? [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)]
+        : [...protection.needed.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
+      gates: guarded
+        ? [
+            gate(
+              'containment-up',
+              'protect',
+              why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', rulebook.sheetBeyond.inside.source),
+            ),
+            gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource)),
+            ...(outside ? [windGate] : []),
+          ]
+        : [
+            ...(protection.respirator.value === null ? [] : [gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource))]),
+            ...(outside && working.some((id) => methodById(id).blast !== 'no') ? [windGate] : []),
+          ],
+    }),
+  ];
+  const days = { low: daysFor(z.strokesH.low, z), high: daysFor(z.strokesH.high, z) };
+  if (guarded && days.high > 1)
+    steps.push(
+      stepOf({
+        id: 'daily',
+        kind: 'cleanUp',
+        title: why('step.daily', rulebook.sources.cleaning, { times: Math.max(1, days.high - 1) }),
+        handsOnH: { low: ALLOW.daily.low * Math.max(0, days.low - 1), high: ALLOW.daily.high * (days.high - 1) },
+      }),
+    );
+  steps.push(
+    stepOf({
+      id: 'cleanUp',
+      kind: 'cleanUp',
+      title: why(
+        protection.care === 'lead' ? 'step.cleanUpLead' : guarded ? 'step.cleanUpGuarded' : 'step.cleanUp',
+        guarded ? rulebook.sources.cleaning : 'trade-contain',
+      ),
+      handsOnH: guarded ? plus(ALLOW.cleanLead, by(ALLOW.cleanPerM2, laid)) : ALLOW.cleanUp,
+      because: guarded
+        ? [
+            why(outside ? 'clean.outside' : rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside', rulebook.sources.cleaning, {
+              beyond: measure(2, 'ft'),
+            }),
+          ]
+        : [],
+      amounts: guarded ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
+      gates: guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', rulebook.sources.cleaning))] : [],
+    }),
+  );
+  if (protection.care === 'lead') steps.push(verifyStep(z), ...clearance(z));
+  return steps;
+}
+
+function verifyStep({ ctx: { rulebook, place }, needs, protection }: ZoneWork): StepSpec {
+  const section: Limit = rulebook.floorSectionBelow;
+  const outside = place === 'outside';
+  const card = rulebook.verifiedBy === 'card';
+  const source = rulebook.sources.verification;
+  const sills = needs.reduce((sum, n) => sum + (n.lead ? n.sills : 0), 0);
+  return stepOf({
+    id: 'verify',
+    kind: 'verify',
+    title: why(outside ? 'step.verifyOutside' : card ? 'step.verifyInside' : 'step.verifyCloth', source),
+    handsOnH: ALLOW.verify,
+    amounts: outside
+      ? []
+      : [{ what: 'wipeCloths', amount: measure(clothsForFloor(protection.sheetLaidM2.value, section) + sills, 'pieces') }],
+    because: outside ? [] : [why(card ? 'verify.card' : 'verify.cloth', source, { limit: section.is })],
+    gates: [gate('verified', 'cleanUp', why(outside ? 'gate.nothingVisible' : card ? 'gate.cardPasses' : 'gate.clothsClean', source))],
+  });
+}
+
+/** 24 CFR 35.1340: in assisted housing, beyond the smallest work, an examination clears it and not the firm's own cloths. */
+function clearance({ ctx: { rulebook }, assisted, minorWork }: ZoneWork): StepSpec[] {
+  if (!assisted || rulebook.minorWorkAssisted === null || minorWork !== false) return [];
+  return [
+    stepOf({
+      id: 'clearance',
+      kind: 'verify',
+      title: why('step.clearance', 'cfr24-35.1340'),
+      waitH: { low: 1, high: 96 },
+      gates: [
+        gate(
+          'clearance',
+          'cleanUp',
+          why('gate.clearance', 'cfr24-35.1340', {
+            floor: measure(DUST_ACTION.floor, 'ug/ft2'),
+            sill: measure(DUST_ACTION.sill, 'ug/ft2'),
+            trough: measure(DUST_ACTION.trough, 'ug/ft2'),
+          }),
+        ),
+      ],
+    }),
+  ];
+}

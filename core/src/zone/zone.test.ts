@@ -1,0 +1,176 @@
+import { createDeriver } from '../job/derive';
+import type { JobFacts, Surface } from '../facts';
+import { DEFAULT_SETTINGS } from '../rulebook';
+import { aCheck, aFacts, aLayer, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
+import { convert } from '../units/units';
+import { zonesOf } from './zones';
+
+const ft = (n: number) => convert(n, 'ft', 'm');
+const ft2 = (m2: number) => convert(m2, 'm2', 'ft2');
+const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
+/** A piece with lead that fails: it is scraped wet. */
+const piece = (id: string, over: Partial<Surface> = {}): Surface =>
+  aSurface({
+    id,
+    name: id,
+    parts: [aPart('flat', 'wetScrapeLoose', { id: `${id}-part` })],
+    readings: [{ ...found, id: `${id}-found` }],
+    layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+    ...over,
+  });
+const plan = (facts: JobFacts) => createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
+const house = (surfaces: readonly Surface[], over: Partial<JobFacts> = {}): JobFacts => ({
+  ...aFacts(surfaces[0]!, { others: surfaces.slice(1), space: { lengthM: 7.3, widthM: 5.2, heightM: 3.4 } }),
+  ...over,
+});
+
+describe('which zones there are', () => {
+  const rooms = ['a', 'b', 'c'].map((id, position) => aSpace({ id, name: id, position }));
+  const at = (id: string, over: Partial<Surface> = {}) => ({ id, spaceId: 'a', zoneId: null, bench: false, removedAt: null, ...over });
+  const names = (spaces = rooms, surfaces = [at('1'), at('2', { spaceId: 'b' })], parts = [aZone({ id: 'bay', spaceId: 'a' })]) => {
+    const map = zonesOf({ id: 'job' }, spaces, parts, surfaces);
+    return map.zones.map((z) => [z.name, surfaces.filter((s) => map.of.get(s.id) === z.id).map((s) => s.id)]);
+  };
+  test('a room, a side and the bench have theirs without asking; one without surfaces has none', () => {
+    expect(names()).toEqual([
+      ['a', ['1']],
+      ['b', ['2']],
+    ]);
+    expect(names(rooms, [at('1'), at('2', { bench: true })])).toEqual([
+      ['a', ['1']],
+      ['Bench', ['2']],
+    ]);
+  });
+  test('a sealed screen divides a room; a part of another room, or one that was removed, divides nothing', () => {
+    const two = [at('1'), at('2', { zoneId: 'bay' })];
+    expect(names(rooms, two)).toEqual([
+      ['a', ['1']],
+      ['a: Bay', ['2']],
+    ]);
+    expect(names(rooms, two, [aZone({ id: 'bay', spaceId: 'b' })])).toEqual([['a', ['1', '2']]]);
+    expect(names(rooms, two, [aZone({ id: 'bay', spaceId: 'a', removedAt: '2026-05-04T13:20:00.000Z' })])).toEqual([['a', ['1', '2']]]);
+  });
+  test('joined rooms are one; a chain that bites its own tail, or leads to a side, joins nothing', () => {
+    const joined = (ids: readonly (string | null)[]) => rooms.map((r, i) => ({ ...r, joinedToId: ids[i] ?? null }));
+    const three = ['a', 'b', 'c'].map((spaceId) => at(spaceId, { spaceId }));
+    expect(names(joined([null, 'a', 'b']), three)).toEqual([['a + b + c', ['a', 'b', 'c']]]);
+    expect(names(joined(['b', 'a']), three).map(([n]) => n)).toEqual(['a', 'b', 'c']);
+    const side = joined([null, 'a']).map((r) => (r.id === 'a' ? { ...r, kind: 'elevation' as const } : r));
+    expect(names(side, three).map(([n]) => n)).toEqual(['a', 'b', 'c']);
+  });
+});
+
+describe('one of everything', () => {
+  const doors = (n: number) => Array.from({ length: n }, (_, i) => piece(`door-${i}`, { element: 'door', lengthM: 2, widthM: 0.8 }));
+  // Law P1: a room of 7.3 x 5.2 m holds 38 m2 of sheet, however many pieces stand in it.
+  test('a room is sheeted once, never with more than it holds', () => {
+    const [zone] = plan(house(doors(10))).zones;
+    expect(zone!.protection.sheetLaidM2.value).toBeCloseTo(7.3 * 5.2, 6);
+    expect(zone!.steps.map((s) => s.id).filter((id) => id === 'protect')).toHaveLength(1);
+  });
+  test('ten doors listed one by one take no more than one entry of ten', () => {
+    const ten = plan(house([piece('doors', { element: 'door', lengthM: 2, widthM: 0.8, count: 10 })])).totals;
+    const single = plan(house(doors(10))).totals;
+    expect(single.personHours.high / ten.personHours.high).toBeCloseTo(1, 1);
+    expect(single.money.high / ten.money.high).toBeCloseTo(1, 1);
+  });
+  test('the job is the sum of its zones and of what each surface does by itself', () => {
+    const { zones, surfaces, totals } = plan(house([...doors(3), piece('sash', { element: 'doubleHungSash' })]));
+    const own = surfaces.reduce((sum, s) => sum + s.work.handsOnH.high - s.work.sharedH.high, 0);
+    expect(zones.reduce((sum, z) => sum + z.handsOnH.high, own)).toBeCloseTo(totals.personHours.high, 9);
+    expect(surfaces.reduce((sum, s) => sum + s.money.low, 0)).toBeCloseTo(totals.money.low, 9);
+  });
+  test('saying where pieces stand lays less: sheets that meet are one', () => {
+    const two = (over: (i: number) => Partial<Surface>) =>
+      plan(house([0, 1].map((i) => piece(`p${i}`, { element: 'door', lengthM: 2, widthM: 0.8, ...over(i) })))).zones[0]!.protection;
+    const unsaid = two(() => ({}));
+    const said = two((i) => ({ wall: 'C', alongM: 2 + i }));
+    // (1.8 + 12 ft) x 6 ft against twice (0.8 m + 12 ft) x 6 ft.
+    expect(said.sheetLaidM2.value).toBeCloseTo((1.8 + ft(12)) * ft(6), 6);
+    expect(unsaid.sheetLaidM2.value).toBeCloseTo(2 * (0.8 + ft(12)) * ft(6), 6);
+    expect(unsaid.sheetLaidM2.because.map((r) => r.rule)).toContain('protect.sheetGuessed');
+  });
+  // 40 CFR 745.85(a)(2)(ii): 10 ft beyond the work on the ground.
+  test('four sides of 24 x 36 ft joined take 1,600 ft2 of ground sheet; apart, each its own corners', () => {
+    const sides = (['A', 'B', 'C', 'D'] as const).map((side, i) =>
+      aSpace({
+        id: side,
+        name: side,
+        kind: 'elevation',
+        position: i,
+        side,
+        boundaryM: 30,
+        lengthM: ft(side === 'A' || side === 'C' ? 36 : 24),
+        joinedToId: side === 'A' ? null : 'A',
+      }),
+    );
+    const siding = sides.map((s) =>
+      piece(`siding-${s.id}`, { element: 'siding', spaceId: s.id, lengthM: s.lengthM!, widthM: 3, alongM: 0 }),
+    );
+    const laid = (spaces: typeof sides) =>
+      plan(house(siding, { spaces })).zones.reduce((sum, z) => sum + ft2(z.protection.sheetLaidM2.value), 0);
+    expect(laid(sides)).toBeCloseTo(1600, 6);
+    expect(laid(sides.map((s) => ({ ...s, joinedToId: null })))).toBeCloseTo(2000, 6);
+    // Law P1: never past a boundary.
+    expect(laid(sides.map((s) => ({ ...s, boundaryM: ft(5) })))).toBeLessThan(1600);
+  });
+  // Law H1: the whole list, from the strokes of all its surfaces.
+  test('a zone has every hazard that a stroke in it reaches or makes', () => {
+    const gel = piece('counter', { parts: [aPart('flat', 'solventGel', { id: 'gel' })], aim: 'bareClear' });
+    const [zone] = plan(house([piece('sash'), gel])).zones;
+    const of = Object.fromEntries(zone!.hazards.map((h) => [h.kind, h.surfaceIds]));
+    expect(of['lead']).toEqual(['sash', 'counter']);
+    expect(of['vapour']).toEqual(['counter']);
+    expect(zone!.protection.kit.map((k) => k.value)).toEqual(expect.arrayContaining(['coverall', 'solventGloves', 'mister']));
+    expect(zone!.protection.cartridges).toEqual(['organicVapour']);
+  });
+});
+
+describe('checks of a zone', () => {
+  const minute = (n: number) => `2026-05-04T13:${String(20 + n)}:00.000Z`;
+  const zoneCheck = (gate: string, n: number, outcome: 'pass' | 'fail' = 'pass') =>
+    aCheck(gate, { id: `${gate}-${n}`, zoneId: 'room-1', takenAt: minute(n), outcome });
+  const ownChecks = (s: Surface, upTo: string[], from: number): Surface => ({
+    ...s,
+    checks: upTo.map((gate, i) => aCheck(gate, { id: `${s.id}-${gate}`, takenAt: minute(from + i) })),
+  });
+  const gatesOf = (facts: JobFacts) => Object.fromEntries(plan(facts).zones[0]!.steps.flatMap((s) => s.gates.map((g) => [g.id, g.state])));
+  const setUp = [zoneCheck('containment-up', 1), zoneCheck('kit-on', 2)];
+  const own = (s: Surface, from = 5) => {
+    const gates = plan(house([s]))
+      .surfaces[0]!.work.steps.filter((st) => !st.shared)
+      .flatMap((st) => st.gates.map((g) => g.id));
+    return ownChecks(
+      s,
+      gates.filter((g) => !/^(dew-point|rags)/.test(g)),
+      from,
+    );
+  };
+  test('it is verified when every surface in it has come to its last stroke, not before', () => {
+    const [a, b] = [piece('a'), piece('b')];
+    const half = house([own(a), b], { checks: [...setUp, zoneCheck('cleaned', 19), zoneCheck('verified', 20)] });
+    expect(gatesOf(half)['verified']).toBe('locked');
+    const whole = house([own(a), own(b, 12)], { checks: [...setUp, zoneCheck('cleaned', 29), zoneCheck('verified', 30)] });
+    expect(gatesOf(whole)).toEqual({ 'containment-up': 'passed', 'kit-on': 'passed', cleaned: 'passed', verified: 'passed' });
+  });
+  test('a breakthrough on one surface opens the verification of all, and takes back the strokes of that one only', () => {
+    const broken = own(piece('a'));
+    const facts = house(
+      [
+        { ...broken, checks: [...broken.checks, aCheck('event.breakThrough', { id: 'broke', outcome: 'fail', takenAt: minute(35) })] },
+        own(piece('b'), 12),
+      ],
+      { checks: [...setUp, zoneCheck('cleaned', 29), zoneCheck('verified', 30)] },
+    );
+    expect(gatesOf(facts)['verified']).toBe('locked');
+    const [a, b] = plan(facts).surfaces;
+    const stroke = (p: typeof a) => p!.work.steps.find((s) => s.kind === 'remove')!.gates[0]!.state;
+    expect([stroke(a), stroke(b)]).toEqual(['locked', 'passed']);
+    // It was cleaned up already: sheet and dress are looked at again first.
+    expect(gatesOf(facts)['containment-up']).toBe('open');
+  });
+  test('passes once given to a single surface for sheet and dress stay as history and count for nothing', () => {
+    const s = piece('a', { checks: [aCheck('containment-up'), aCheck('kit-on', { id: 'k' })] });
+    expect(plan(house([s])).surfaces[0]!.work.standsAt).toBe('protect');
+  });
+});

@@ -1,0 +1,87 @@
+/** Which zones a job has: every room, side and bench without asking; what a person divided or joined. */
+import type { Job, JobFacts, Space, Surface, WallId, Zone } from '../facts';
+
+/** How a zone is run, as a person said it. */
+export type ZoneSetup = Pick<Zone, 'workingDoor' | 'washPlace' | 'cleanWay' | 'airMachine' | 'crew' | 'shiftH' | 'staying'>;
+
+export interface ZoneView {
+  /** Its own id when it is a part; that of its room or side; that of the job for what is worked on the bench. */
+  readonly id: string;
+  readonly kind: 'room' | 'elevation' | 'bench';
+  readonly name: string;
+  /** Rooms or sides that it takes in; none: the bench. */
+  readonly spaceIds: readonly string[];
+  /** It is a part behind a sealed screen, or a bay of a side. */
+  readonly partOf: string | null;
+  readonly sides: readonly { readonly spaceId: string; readonly side: WallId | null; readonly lengthM: number | null }[];
+  readonly setup: ZoneSetup;
+}
+
+const NO_SETUP: ZoneSetup = { workingDoor: '', washPlace: '', cleanWay: '', airMachine: '', crew: null, shiftH: null, staying: '' };
+const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, crew, shiftH, staying }: ZoneSetup): ZoneSetup => ({
+  workingDoor,
+  washPlace,
+  cleanWay,
+  airMachine,
+  crew,
+  shiftH,
+  staying,
+});
+
+/** The room or side to which a chain of joins leads; a chain that bites its own tail joins nothing. Only like joins like. */
+function rootOf(space: Space, byId: ReadonlyMap<string, Space>): Space {
+  let at = space;
+  const seen = new Set([at.id]);
+  for (;;) {
+    const next = at.joinedToId === null ? undefined : byId.get(at.joinedToId);
+    if (!next || next.removedAt !== null || next.kind !== space.kind) return at;
+    if (seen.has(next.id)) return space;
+    seen.add(next.id);
+    at = next;
+  }
+}
+
+export interface ZoneMap {
+  readonly zones: readonly ZoneView[];
+  /** By surface; what stands in no live room has none. */
+  readonly of: ReadonlyMap<string, string>;
+}
+
+/** The zones of a job, rooms and sides in their order, parts after the whole, the bench last. Those without a surface are left out. */
+export function zonesOf(
+  job: Pick<Job, 'id'>,
+  spaces: readonly Space[],
+  parts: readonly Zone[],
+  surfaces: readonly Pick<Surface, 'id' | 'spaceId' | 'zoneId' | 'bench' | 'removedAt'>[],
+): ZoneMap {
+  const byId = new Map(spaces.map((s) => [s.id, s]));
+  const partById = new Map(parts.filter((z) => z.removedAt === null).map((z) => [z.id, z]));
+  const root = new Map(spaces.filter((s) => s.removedAt === null).map((s) => [s.id, rootOf(s, byId)]));
+  const of = new Map<string, string>();
+  for (const s of surfaces) {
+    const whole = root.get(s.spaceId);
+    if (s.removedAt !== null || !whole) continue;
+    const part = s.zoneId === null ? undefined : partById.get(s.zoneId);
+    // A part of another room is none of this one.
+    const inPart = part && root.get(part.spaceId)?.id === whole.id ? part.id : whole.id;
+    of.set(s.id, s.bench ? job.id : inPart);
+  }
+  const used = new Set(of.values());
+  const zones: ZoneView[] = [];
+  const sideOf = (s: Space) => ({ spaceId: s.id, side: s.side, lengthM: s.lengthM });
+  for (const space of spaces) {
+    if (root.get(space.id)?.id !== space.id) continue;
+    const members = spaces.filter((s) => root.get(s.id)?.id === space.id);
+    const base = { kind: space.kind, spaceIds: members.map((s) => s.id), sides: space.kind === 'room' ? [] : members.map(sideOf) };
+    if (used.has(space.id))
+      zones.push({ ...base, id: space.id, name: members.map((s) => s.name).join(' + '), partOf: null, setup: setupOf(space) });
+    for (const p of parts)
+      if (used.has(p.id) && root.get(p.spaceId)?.id === space.id)
+        zones.push({ ...base, id: p.id, name: `${space.name}: ${p.name}`, partOf: space.id, setup: setupOf(p) });
+  }
+  if (used.has(job.id)) zones.push({ id: job.id, kind: 'bench', name: 'Bench', spaceIds: [], partOf: null, sides: [], setup: NO_SETUP });
+  return { zones, of };
+}
+
+/** Checks of a zone, by its id. */
+export const checksOf = (checks: JobFacts['checks'], zoneId: string) => checks.filter((c) => c.zoneId === zoneId);
