@@ -9,8 +9,9 @@ import { EVIDENCE } from './laws/evidence';
 import { HAZARDS_LAWS } from './laws/hazards';
 import { RELATIONS } from './laws/relation';
 import type { Law } from './laws/law';
+import { ZONE_LAWS } from './laws/zones';
 
-export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS, ...RELATIONS];
+export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS, ...RELATIONS, ...ZONE_LAWS];
 
 interface Scenario {
   readonly recipe: Recipe;

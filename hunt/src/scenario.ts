@@ -8,6 +8,7 @@ import { arbitraryOf } from '../../core/src/arbitrary';
 import {
   BINDERS,
   BLANK_SQUARE,
+  BLANK_ZONE,
   BOUGHT,
   CHEMISTRIES,
   ELEMENT_IDS,
@@ -75,7 +76,8 @@ const space = fieldsOf('space', {
   boundaryM: maybe(fc.constantFrom(0, 1, 3.04, 3.05, 12)),
   accessM: maybe(fc.constantFrom(0, 1.9, 2, 6)),
   goesAnyway: fc.constantFrom('', 'the carpet'),
-  joinedToId: c(null),
+  // By place among the rooms, until they have their ids.
+  joinedToId: fc.oneof({ weight: 4, arbitrary: c(null) }, { weight: 1, arbitrary: fc.nat(1) }),
   workingDoor: c(''),
   washPlace: c(''),
   cleanWay: c(''),
@@ -99,7 +101,7 @@ const surface = fieldsOf('surface', {
   filmUm: maybe(fc.constantFrom(60, 125, 126, 1600)),
   moldM2: maybe(fc.constantFrom(0, 0.2, 0.9, 0.93, 5, 9.2, 9.3, 40)),
   species: c(''),
-  zoneId: c(null),
+  zoneId: fc.oneof({ weight: 4, arbitrary: c(null) }, { weight: 1, arbitrary: fc.nat(1) }),
   alongM: maybe(fc.constantFrom(0, 1.2, 4, 8)),
   workOrder: c([]),
 });
@@ -502,6 +504,7 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
     id,
     spaceId: spaces[r.room % spaces.length]!.id,
     position: n,
+    zoneId: r.fields['zoneId'] === null ? null : `zone-${(r.fields['zoneId'] as number) % spaces.length}`,
     removedAt: r.removed ? at(300) : null,
     parts,
     layers,
@@ -541,13 +544,30 @@ function withoutProblems(facts: JobFacts): JobFacts {
 }
 
 export function factsOf(r: Recipe): JobFacts {
-  const spaces = r.spaces.map((s, i) => ({ ...s, id: `space-${i}`, position: i, removedAt: null }));
+  const spaces = r.spaces.map((s, i) => {
+    const to = s['joinedToId'] as number | null;
+    return {
+      ...s,
+      id: `space-${i}`,
+      position: i,
+      removedAt: null,
+      joinedToId: to === null || to === i || to >= r.spaces.length ? null : `space-${to}`,
+    };
+  });
+  const zones = r.spaces.map((_, i) => ({
+    ...BLANK_ZONE,
+    id: `zone-${i}`,
+    spaceId: `space-${i}`,
+    name: `Bay ${i}`,
+    position: i,
+    removedAt: null,
+  }));
   const facts = {
     job: { ...r.job, id: 'job-1', createdAt: at(0), removedAt: null },
     ...emptyLists('job'),
     spaces,
     surfaces: r.surfaces.map((s, i) => surfaceOf(s, i, spaces)),
-    zones: [],
+    zones,
     checks: [],
     instrumentChecks: r.instrumentChecks.map((k, i) => ({
       ...k,
@@ -573,6 +593,8 @@ function anyField(entity: Entity): fc.Arbitrary<Edit> {
   const steered: Record<string, fc.Arbitrary<unknown>> = {
     yearBuilt: maybe(year, 5),
     yearMade: maybe(year, 5),
+    joinedToId: fc.constantFrom(null, 'space-0', 'space-1'),
+    zoneId: fc.constantFrom(null, 'zone-0', 'zone-1'),
     yearApplied: maybe(year, 5),
     binder: fc.constantFrom(...BINDERS),
     element: fc.constantFrom(...ELEMENT_IDS),

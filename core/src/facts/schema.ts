@@ -166,7 +166,7 @@ const zoneSetup = {
   airMachine: text(120).default(''),
   /** People who work in it; null: as the firm has it. */
   crew: z.number().int('a whole number').min(1, 'at least 1').max(50, 'check the number').nullable().default(null),
-  shiftH: z.number().positive('a shift is more than 0').max(16, 'over 16 h is no shift').nullable().default(null),
+  shiftH: z.number().min(0.5, 'a shift is half an hour or more').max(16, 'over 16 h is no shift').nullable().default(null),
   /** Who stays in the house meanwhile, where and when, in words. */
   staying: text(300).default(''),
 };

@@ -86,7 +86,11 @@ function groundSheet(working: readonly Needs[], beyond: number, { footprint, sid
     const placed = lengthM === null ? [] : here.filter((n) => n.alongM !== null);
     // A side by itself needs no depth of house behind it.
     const house = footprint ?? { lengthM: lengthM ?? 1, widthM: 1 };
-    const own = placed.map((n) => sheetOutside(side ?? 'A', n.alongM!, Math.min(n.runM * n.pieces, lengthM!), beyond, out, house));
+    const own = placed.map((n) => {
+      // What is said to stand past the corner stands at it.
+      const run = Math.min(n.runM * n.pieces, lengthM!);
+      return sheetOutside(side ?? 'A', Math.min(n.alongM!, lengthM! - run), run, beyond, out, house);
+    });
     const strips = here.filter((n) => !placed.includes(n)).reduce((sum, n) => sum + n.pieces * (n.runM + 2 * beyond) * out, 0);
     guessed += here.reduce((sum, n) => sum + (placed.includes(n) ? 0 : n.pieces), 0);
     if (strips === 0 && side !== null && footprint !== null) shared.push(...own);

@@ -159,6 +159,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
     /** Hands on with its share of the zone's work; that share; and waiting. */
     hours: { handsOn: p.work.handsOnH, ofZone: p.work.sharedH, waiting: p.work.waitH },
     money: p.money,
+    moneyOfZone: p.sharedMoney,
     proof: p.proof,
   };
 }

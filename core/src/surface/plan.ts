@@ -37,7 +37,7 @@ export interface WorkPlan {
 }
 
 /** What follows from the surface alone: all but what its zone does for it and where the work stands. */
-export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'money' | 'next'> & {
+export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'money' | 'sharedMoney' | 'next'> & {
   readonly needs: Needs;
   readonly steps: readonly StepSpec[];
   readonly checks: Surface['checks'];
@@ -71,7 +71,10 @@ export interface SurfacePlan {
   readonly protection: Protection;
   readonly coating: CoatingPlan;
   readonly work: WorkPlan;
-  readonly money: { readonly low: number; readonly high: number };
+  /** Its own and its share of the zone's. */
+  readonly money: Range;
+  /** Of that, its share of the zone's work, sheet and bags. */
+  readonly sharedMoney: Range;
   readonly proof: PriceProof;
   /** What must be put right before the plan can be trusted. */
   readonly problems: readonly Problem[];
@@ -166,6 +169,7 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
       low: hands.handsOnH.low * labourPerHour + materials.low + sharedMoney.low,
       high: hands.handsOnH.high * labourPerHour + materials.high + sharedMoney.high,
     },
+    sharedMoney,
     next: first ?? nextByChecks(work, protection),
   };
 }

@@ -114,8 +114,13 @@ export const RELATIONS: readonly Law[] = [
             (s, base, long, alike) => {
               if (!alike || base.choice.parts.some((p) => p.selected.value === null)) return [];
               const out: string[] = [];
-              if (long.work.handsOnH.low < base.work.handsOnH.low - 1e-6) out.push(`${s.name}: fewer hours on twice the length`);
-              if (long.money.high < base.money.high - 1e-6) out.push(`${s.name}: less money on twice the length`);
+              // How a zone's work is shared out turns on its other surfaces; what a surface does by itself, and the zone's sheet, only grow.
+              const own = (p: SurfacePlan) => [p.work.handsOnH.low - p.work.sharedH.low, p.money.high - p.sharedMoney.high] as const;
+              const near = (a: number) => a - 1e-6 * Math.max(1, Math.abs(a));
+              if (own(long)[0] < near(own(base)[0])) out.push(`${s.name}: fewer hours on twice the length`);
+              if (own(long)[1] < near(own(base)[1])) out.push(`${s.name}: less money on twice the length`);
+              if (long.protection.sheetLaidM2.value < near(base.protection.sheetLaidM2.value))
+                out.push(`${s.name}: less sheet on twice the length`);
               return out;
             },
           ),

@@ -169,6 +169,7 @@ function SetupFields({ facts, zone }: { readonly facts: JobFacts; readonly zone:
         step={1}
         decimals={0}
         hint="empty: as the firm has it"
+        check={(v) => (v < 1 || v > 50 || !Number.isInteger(v) ? 'A whole number, 1 to 50.' : undefined)}
         onCommit={(crew) => write({ crew }, 'people')}
       />
       <NumberField
@@ -178,6 +179,7 @@ function SetupFields({ facts, zone }: { readonly facts: JobFacts; readonly zone:
         optional
         step={0.5}
         hint="empty: as the firm has it"
+        check={(v) => (v < 0.5 || v > 16 ? 'A shift is half an hour to 16 h.' : undefined)}
         onCommit={(shiftH) => write({ shiftH }, 'shift')}
       />
     </View>

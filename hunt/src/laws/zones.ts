@@ -1,0 +1,196 @@
+/** H1, O3, O5 and P1 over a zone: everything that its strokes reach, one of everything, and checks that hold. */
+import type { Check, JobFacts, Surface } from '../../../core/src/facts';
+import { createDeriver, type JobPlan } from '../../../core/src/job/derive';
+import type { SurfacePlan } from '../../../core/src/surface/plan';
+import type { ZonePlan } from '../../../core/src/zone';
+import { DOES, type Does } from '../oracle/methods';
+import { THIS_YEAR } from '../scenario';
+import type { Run } from '../run';
+import type { Law } from './law';
+
+const present = (state: string): boolean => state !== 'notFound';
+const isMoldy = (s: Surface): boolean => s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
+const nameOf = (facts: JobFacts, id: string): string => facts.surfaces.find((s) => s.id === id)?.name ?? id;
+
+/** What the plan does to a surface: the methods that it picked, by what they are on site. */
+const strokesOf = (p: SurfacePlan): (Does & { readonly id: string })[] =>
+  p.choice.parts
+    .flatMap((part) => [part.selected.value, ...part.also.map((a) => a.value)])
+    .flatMap((id) => (id === null ? [] : [{ ...DOES[id], id }]))
+    .filter((d) => d.to !== 'nothing');
+
+/** A zone has what any of its strokes reaches or makes. */
+function missingHazards(run: Run, z: ZonePlan): string[] {
+  const has = (kind: string, id: string) => z.hazards.some((h) => h.kind === kind && h.surfaceIds.includes(id));
+  return z.surfaceIds.flatMap((id) => {
+    const p = run.plans.get(id)!;
+    const s = run.facts.surfaces.find((x) => x.id === id)!;
+    const strokes = strokesOf(p);
+    if (strokes.length === 0) return [];
+    const wanted: readonly (readonly [string, boolean])[] = [
+      ['lead', present(p.lead.overall.value)],
+      ['asbestos', present(p.asbestos.overall.value)],
+      ['mold', isMoldy(s)],
+      ['hotWork', strokes.some((d) => d.hot === true)],
+      ['caustic', strokes.some((d) => d.id.startsWith('caustic'))],
+      ['vapour', strokes.some((d) => d.id === 'solventGel')],
+      ['dust', strokes.some((d) => d.motor === true || d.dryHand === true || d.blast === 'open')],
+      ['height', (run.facts.spaces.find((x) => x.id === s.spaceId)!.accessM ?? 0) > 2],
+    ];
+    const out = wanted.filter(([kind, is]) => is && !has(kind, id)).map(([kind]) => `${z.name}: ${kind} of ${s.name} is forgotten`);
+    if (present(p.lead.overall.value) && z.protection.care !== 'lead')
+      out.push(`${z.name}: set up for ${z.protection.care} beside lead on ${s.name}`);
+    if (present(p.asbestos.overall.value) && !z.protection.needed.value) out.push(`${z.name}: not guarded above asbestos on ${s.name}`);
+    return out;
+  });
+}
+
+function countedTwice(run: Run): string[] {
+  const { job, facts } = run;
+  const out: string[] = [];
+  for (const p of job.surfaces) {
+    const holding = job.zones.filter((z) => z.surfaceIds.includes(p.surfaceId));
+    if (holding.length !== 1 || holding[0]!.zoneId !== p.zoneId) out.push(`${nameOf(facts, p.surfaceId)} is in ${holding.length} zones`);
+  }
+  for (const z of job.zones) {
+    const rooms = z.spaceIds.map((id) => facts.spaces.find((s) => s.id === id)!);
+    const floor = rooms.reduce((sum, r) => sum + (r.lengthM ?? Infinity) * (r.widthM ?? Infinity), 0);
+    if (z.kind === 'room' && z.protection.sheetLaidM2.value > floor + 1e-6) out.push(`${z.name}: more sheet than the room holds`);
+    // 10 ft by 40 CFR 745.85; under UK rules the same by good practice, rounded to 3.05 m.
+    const [beyond, edge] = [facts.job.rulebook === 'uk' ? 3.05 : 3.048, rooms[0]?.boundaryM ?? Infinity];
+    if (z.kind === 'elevation' && rooms.length === 1 && rooms[0]!.lengthM !== null) {
+      const most = (rooms[0]!.lengthM + 2 * beyond) * Math.min(beyond, edge);
+      if (z.protection.sheetLaidM2.value > most + 1e-6) out.push(`${z.name}: sheet beyond its side or its boundary`);
+    }
+    if (z.steps.filter((s) => s.kind === 'protect').length > 1) out.push(`${z.name}: set up twice`);
+  }
+  const own = job.surfaces.reduce((sum, p) => sum + p.work.handsOnH.high - p.work.sharedH.high, 0);
+  const hours = job.zones.reduce((sum, z) => sum + z.handsOnH.high, own);
+  const near = (a: number, b: number) => Math.abs(a - b) < 1e-6 * Math.max(1, Math.abs(b));
+  if (!near(hours, job.totals.personHours.high)) out.push(`${hours} h in zones and surfaces, ${job.totals.personHours.high} h on the job`);
+  const money = job.surfaces.reduce((sum, p) => sum + p.money.high, 0);
+  if (!near(money, job.totals.money.high)) out.push('the money of the surfaces is not that of the job');
+  return out;
+}
+
+const FINISH = ['prime', 'coat'];
+/** Cleaned and verified after the last stroke and before anything is coated. */
+function outOfOrder(run: Run): string[] {
+  return run.job.surfaces.flatMap((p) => {
+    const kinds = p.work.steps.map((s) => s.kind);
+    const last = (k: string) => kinds.lastIndexOf(k as (typeof kinds)[number]);
+    const coat = kinds.findIndex((k) => FINISH.includes(k));
+    const name = nameOf(run.facts, p.surfaceId);
+    const out: string[] = [];
+    if (kinds.includes('remove') && last('cleanUp') < last('remove')) out.push(`${name}: a stroke after the clean-up`);
+    if (coat >= 0 && (coat < last('cleanUp') || p.work.steps.findIndex((x) => x.id === 'verify') > coat))
+      out.push(`${name}: coated before it is cleaned`);
+    if (kinds.includes('remove') && kinds.indexOf('remove') < kinds.indexOf('protect')) out.push(`${name}: a stroke before it is set up`);
+    return out;
+  });
+}
+
+interface Turn {
+  readonly surfaceId: string | null;
+  readonly zoneId: string;
+  readonly gate: string;
+  readonly backTo: string;
+  readonly step: number;
+}
+/** Every check of a zone in the turn in which it falls due: prepared, set up, every surface to its last stroke, cleaned, verified, finished. */
+function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
+  const members = z.surfaceIds.map((id) => job.surfaces.find((p) => p.surfaceId === id)!);
+  const isFinish = (st: SurfacePlan['work']['steps'][number]) =>
+    FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays';
+  const own = (want: (st: SurfacePlan['work']['steps'][number]) => boolean) =>
+    members.flatMap((p) =>
+      p.work.steps.flatMap((st, step) =>
+        st.shared || !want(st)
+          ? []
+          : st.gates.map((g): Turn => ({ surfaceId: p.surfaceId, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step })),
+      ),
+    );
+  const shared = (want: (kind: string) => boolean) =>
+    z.steps.flatMap((st, step) =>
+      want(st.kind) ? st.gates.map((g): Turn => ({ surfaceId: null, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step })) : [],
+    );
+  return [
+    ...own((st) => st.kind === 'prepare'),
+    ...shared((k) => k === 'protect'),
+    ...own((st) => st.kind !== 'prepare' && !isFinish(st)),
+    ...shared((k) => k !== 'protect'),
+    ...own(isFinish),
+  ];
+}
+
+const at = (minute: number): string => new Date(Date.parse('2026-06-01T06:00:00.000Z') + minute * 60_000).toISOString();
+const record = (t: Turn, i: number, outcome: 'pass' | 'fail'): Check => ({
+  id: `turn-${i}-${outcome}`,
+  gate: t.gate,
+  zoneId: t.surfaceId === null ? t.zoneId : null,
+  outcome,
+  note: '',
+  takenAt: at(i),
+  supersedesId: null,
+  supersedesWhy: null,
+  by: 'Tester',
+});
+/** The job with these checks and no others. */
+const withChecks = (facts: JobFacts, made: readonly { readonly turn: Turn; readonly check: Check }[]): JobFacts => ({
+  ...facts,
+  checks: made.flatMap((m) => (m.turn.surfaceId === null ? [m.check] : [])),
+  surfaces: facts.surfaces.map((s) => ({ ...s, checks: made.flatMap((m) => (m.turn.surfaceId === s.id ? [m.check] : [])) })),
+});
+
+/** All is passed in turn; then one fails. What it sends back is open again, and nothing else of another surface's strokes. */
+function unheld(run: Run): string[] {
+  const { facts, job, settings } = run;
+  if (run.before !== null || facts.surfaces.reduce((n, s) => n + s.layers.length + s.parts.length, 0) % 3 !== 1) return [];
+  const z = job.zones.find((x) => x.steps.some((s) => s.gates.length > 0));
+  if (!z) return [];
+  const turns = turnsOf(job, z);
+  const passes = turns.map((turn, i) => ({ turn, check: record(turn, i, 'pass') }));
+  const states = (f: JobFacts) => {
+    const plan = createDeriver().derive(f, settings, THIS_YEAR);
+    const zone = plan.zones.find((x) => x.zoneId === z.zoneId)!;
+    return (t: Turn): string => {
+      const steps = t.surfaceId === null ? zone.steps : plan.surfaces.find((p) => p.surfaceId === t.surfaceId)!.work.steps;
+      return steps.flatMap((s) => s.gates).find((g) => g.id === t.gate && (t.surfaceId === null) === (g.zoneId !== null))?.state ?? 'gone';
+    };
+  };
+  const all = states(withChecks(facts, passes));
+  const notYet = turns.filter((t) => all(t) !== 'passed');
+  if (notYet.length > 0) return [`${z.name}: ${notYet[0]!.gate} is ${all(notYet[0]!)} though all was passed in its turn`];
+  const pick = turns[(facts.surfaces.length * 7 + facts.spaces.length * 3 + turns.length) % turns.length]!;
+  const after = states(withChecks(facts, [...passes, { turn: pick, check: record(pick, turns.length + 1, 'fail') }]));
+  const from = turns.indexOf(pick);
+  const out: string[] = [];
+  if (after(pick) === 'passed') out.push(`${z.name}: ${pick.gate} stays passed after it failed`);
+  turns.forEach((t, i) => {
+    const follows = i > from && (t.surfaceId === pick.surfaceId || t.surfaceId === null || pick.surfaceId === null);
+    // Checks of one step stand beside each other.
+    const beside = t.surfaceId === pick.surfaceId && t.step === pick.step;
+    if (follows && !beside && after(t) === 'passed') out.push(`${z.name}: ${t.gate} stays passed after ${pick.gate} failed before it`);
+    const stroke = t.surfaceId !== null && pick.surfaceId !== null && t.surfaceId !== pick.surfaceId && i < turns.length;
+    const beforeZone = turns.slice(i + 1).some((x) => x.surfaceId === null && x.gate === 'cleaned');
+    if (stroke && beforeZone && after(t) !== 'passed') out.push(`${z.name}: ${t.gate} of another surface is taken back with ${pick.gate}`);
+  });
+  // Out of turn nothing counts.
+  const last = turns.at(-1)!;
+  if (turns.length > 1 && last.step !== turns[0]!.step) {
+    const early = states(withChecks(facts, [{ turn: last, check: record(last, 1, 'pass') }]));
+    if (early(last) === 'passed') out.push(`${z.name}: ${last.gate} is passed out of turn`);
+  }
+  return out;
+}
+
+export const ZONE_LAWS: readonly Law[] = [
+  {
+    id: 'H1',
+    says: 'a zone has every hazard that a stroke in it reaches or makes',
+    check: (run) => run.job.zones.flatMap((z) => missingHazards(run, z)),
+  },
+  { id: 'O3', says: 'a failure takes back every later pass; nothing is passed out of turn', check: unheld },
+  { id: 'O5', says: 'set up before the first stroke, cleaned and verified after the last and before the coats', check: outOfOrder },
+  { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
+];
