@@ -215,4 +215,35 @@ export const MUTANTS = [
   ],
   ['a raw id in a sentence', 'reasons/value.ts', "if (typeof v === 'string') return say(v);", "if (typeof v === 'string') return v;"],
   ['a source of the other rulebook', 'protect/protect.ts', "ctx.rulebook.id === 'uk' ? 'clw2002' : 'cfr29-1926.62d2'", "'cfr29-1926.62d2'"],
+  // Zones
+  ['a zone forgets its sheet where two meet', 'protect/sheet.ts', 'Math.min(asked, holds)', 'asked'],
+  [
+    'a zone looks at its first surface only',
+    'zone/plan.ts',
+    'const protection = protect(needs, given);',
+    'const protection = protect(needs.slice(0, 1), given);',
+  ],
+  ['height is no hazard', 'protect/needs.ts', 'ctx.space.accessM > HIGH_M', 'ctx.space.accessM > 100'],
+  [
+    'a stroke in a part counts for nothing in its zone',
+    'zone/plan.ts',
+    'n.reaches.includes(kind)',
+    "kind !== 'mold' && n.reaches.includes(kind)",
+  ],
+  ['a failure takes back nothing', 'zone/standing.ts', 'if (x.at === to || before(to, x.at)) passed.delete(x.key);', ''],
+  ['a check may be passed out of turn', 'zone/standing.ts', '} else if (firstUnmet(g) === undefined) {', '} else {'],
+  [
+    'what follows waits for every surface of the house',
+    'zone/standing.ts',
+    '(a.surfaceId === null || b.surfaceId === null || a.surfaceId === b.surfaceId)',
+    'true',
+  ],
+  [
+    'coats before the clean-up',
+    'zone/plan.ts',
+    "    ...shared.filter((st) => st.kind !== 'protect'),\n    ...mine.filter(isFinish),",
+    "    ...mine.filter(isFinish),\n    ...shared.filter((st) => st.kind !== 'protect'),",
+  ],
+  ['each surface bears the whole zone', 'zone/plan.ts', 'm.workedM2 / total', '1'],
+  ['the boundary is no end of the sheet', 'protect/sheet.ts', 'boundaryM === null ? beyond : Math.min(beyond, boundaryM)', 'beyond'],
 ];

@@ -136,10 +136,23 @@ export function UnfoldedPlan({ of, pieces, sheet, sheetSays, currentId, onOpen, 
                     />
                   </G>
                 ))}
-                <PieceName rects={p.rects} k={k} left={left} piece={piece} />
               </G>
             );
           })}
+          {namesOf(of, pieces, k, left).map((n) => (
+            <G key={`name${n.id}`}>
+              <Rect x={n.x} y={n.y} width={n.w} height={14} fill="#f9f9f7" />
+              <SvgText
+                x={n.x + 3}
+                y={n.y + 11}
+                fontSize={11.5}
+                fontFamily="HyperlegibleBold, sans-serif"
+                fill={n.found ? '#5c1409' : '#21201c'}
+              >
+                {n.text}
+              </SvgText>
+            </G>
+          ))}
           {of.faces
             .filter((f) => /^[ABCD]$/.test(f.id))
             .map((f) => {
@@ -169,41 +182,34 @@ export function UnfoldedPlan({ of, pieces, sheet, sheetSays, currentId, onOpen, 
   );
 }
 
-/** The letter of what was found, and the name where there is room for it. */
-function PieceName({
-  rects,
-  k,
-  left,
-  piece,
-}: {
-  readonly rects: readonly Area[];
-  readonly k: number;
-  readonly left: number;
-  readonly piece: PlanPiece;
-}) {
-  const largest = rects.reduce<Area | undefined>((a, r) => (a === undefined || r.x1 - r.x0 > a.x1 - a.x0 ? r : a), undefined);
-  if (!largest) return null;
-  const [w, h] = [(largest.x1 - largest.x0) * k, (largest.y1 - largest.y0) * k];
-  const text = `${piece.name}${piece.state === 'found' ? ' · Pb' : ''}`;
-  const short = piece.state === 'found' ? 'Pb' : '';
-  const shown = w > text.length * 6.4 + 10 && h > 15 ? text : w > 20 && h > 13 ? short : '';
-  if (shown === '') return null;
-  const x = left + largest.x0 * k + 4;
-  const y = largest.y0 * k + 3;
-  return (
-    <G>
-      <Rect x={x} y={y} width={shown.length * 6.4 + 6} height={14} fill="#f9f9f7" />
-      <SvgText
-        x={x + 3}
-        y={y + 11}
-        fontSize={11.5}
-        fontFamily="HyperlegibleBold, sans-serif"
-        fill={piece.state === 'found' ? '#5c1409' : '#21201c'}
-      >
-        {shown}
-      </SvgText>
-    </G>
-  );
+interface Name {
+  readonly id: string;
+  readonly text: string;
+  readonly found: boolean;
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+}
+
+/** The letter of what was found, and the name where there is room for it: none lies over another. */
+function namesOf(of: Unfolded, pieces: ReadonlyMap<string, PlanPiece>, k: number, left: number): Name[] {
+  const out: Name[] = [];
+  // The smallest first: it has the fewest places for its name.
+  for (const p of [...of.pieces].reverse()) {
+    const piece = pieces.get(p.surfaceId);
+    const largest = p.rects.reduce<Area | undefined>((a, r) => (a === undefined || r.x1 - r.x0 > a.x1 - a.x0 ? r : a), undefined);
+    if (!piece || !largest) continue;
+    const [w, h] = [(largest.x1 - largest.x0) * k, (largest.y1 - largest.y0) * k];
+    const found = piece.state === 'found';
+    const whole = `${piece.name}${found ? ' · Pb' : ''}`;
+    const width = (text: string) => text.length * 6.4 + 6;
+    const [x, y] = [left + largest.x0 * k + 4, largest.y0 * k + 3];
+    const fits = [whole, ...(found ? ['Pb'] : [])].find(
+      (text) => w > width(text) + 4 && h > 15 && !out.some((n) => x < n.x + n.w && n.x < x + width(text) && y < n.y + 14 && n.y < y + 14),
+    );
+    if (fits) out.push({ id: p.surfaceId, text: fits, found, x, y, w: width(fits) });
+  }
+  return out;
 }
 
 function SheetName({ r, says }: { readonly r: { x: number; y: number; width: number; height: number }; readonly says: string }) {

@@ -36,6 +36,7 @@ export interface SurfaceDigest {
   readonly bite: number;
   readonly protect: boolean;
   readonly respirator: SurfacePlan['protection']['respirator']['value'];
+  /** Of its zone, as laid. */
   readonly sheetM2: number;
   readonly coatsToApply: number;
   readonly handsOnH: { readonly low: number; readonly high: number };
@@ -91,7 +92,7 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     bite: Math.max(0, ...picks.map((x) => x.reach)),
     protect: p.protection.needed.value,
     respirator: p.protection.respirator.value,
-    sheetM2: p.protection.sheetBoughtM2,
+    sheetM2: p.protection.sheetLaidM2.value,
     coatsToApply: p.coating.lines.length,
     handsOnH: p.work.handsOnH,
     money: p.money,

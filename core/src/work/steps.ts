@@ -95,6 +95,13 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
   const { strokes, apart } = choice.sequence;
   const earlier: Earlier[] = [];
   let soaking: string | null = null;
+  const cleaned = new Set<string>();
+  /** Cleaned twice on one part, each cleaning has a check of its own. */
+  const moldClean = (x: Stroke): string => {
+    const id = cleaned.has(x.kind) ? `mold-clean.${x.kind}.${x.methodId}` : `mold-clean.${x.kind}`;
+    cleaned.add(x.kind);
+    return id;
+  };
   return strokes.flatMap((x, i): StepSpec[] => {
     const m = methodById(x.methodId);
     if (!m.disturbs && !COVERS.includes(m.id)) return [];
@@ -134,7 +141,7 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
     if (together) because.push(why('order.soaksTogether', 'trade-round'));
     const gates =
       m.takes.length === 1 && m.takes[0] === 'mold'
-        ? [gate(`mold-clean.${x.kind}`, 'remove', why('gate.moldClean', 'trade-mold'))]
+        ? [gate(moldClean(x), 'remove', why('gate.moldClean', 'trade-mold'))]
         : !pick.main || x.half === 'coarse'
           ? []
           : m.bite === 'loose'

@@ -31,6 +31,8 @@ export interface ZoneGiven extends ZoneContext {
 export interface ZonePlan extends Pick<ZoneView, 'kind' | 'name' | 'partOf' | 'spaceIds' | 'setup'> {
   readonly zoneId: string;
   readonly surfaceIds: readonly string[];
+  /** Of those, where something is disturbed. */
+  readonly working: readonly string[];
   /** All that its strokes reach or make, each with the surfaces on which they do. */
   readonly hazards: readonly { readonly kind: HazardKind; readonly surfaceIds: readonly string[] }[];
   /** Lead on each of its surfaces, as its picture shows it. */
@@ -97,6 +99,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
       spaceIds,
       setup,
       surfaceIds: members.map((m) => m.surfaceId),
+      working: needs.filter((n) => n.methods.length > 0).map((n) => n.surfaceId),
       hazards,
       leads: needs.map((n) => ({ surfaceId: n.surfaceId, state: n.leadState })),
       protection,

@@ -8,6 +8,7 @@ import {
   formatWork,
   measure,
   RULEBOOKS,
+  type Rect,
   say,
   withCartridges,
   type JobFacts,
@@ -41,8 +42,8 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
   if (!zone) return null;
   const p = zone.protection;
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
-  const open = zone.steps.find((st) => st.gates.some((g) => g.state === 'open' || g.state === 'failed'));
-  const first = open?.gates.find((g) => g.state !== 'passed');
+  const waiting = zone.steps.flatMap((st) => st.gates).find((g) => g.state !== 'passed');
+  const first = waiting && (waiting.waitsFor ?? waiting.because);
   const count = zone.surfaceIds.length;
   return (
     <>
@@ -54,7 +55,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
               ? 'No hazard is disturbed.'
               : `Reaches ${zone.hazards.map((h) => say(`reach.${h.kind}`)).join(', ')}.`}
           </Words>
-          {first ? <Words look="strong">{`First: ${sentence(first.because, units)}.`}</Words> : null}
+          {first ? <Words look="strong">{`First: ${sentence(first, units)}.`}</Words> : null}
           <Words>{`Wear: ${p.respirator.value ? say(p.respirator.value) : 'no respirator'}${withCartridges(p.cartridges)}.`}</Words>
           <Words>{`Stop when: ${stopsOf(zone, facts, units)}.`}</Words>
         </View>
@@ -196,12 +197,25 @@ function Picture({
   const floor = space.lengthM !== null && space.widthM !== null ? space.lengthM * space.widthM : null;
   const whole = space.kind === 'room' && zone.spaceIds.length === 1 && floor !== null && laid > floor - 0.01;
   const guessed = drawing.pieces.some((d) => d.guessed && pieces.has(d.surfaceId));
+  // Before a side that nobody placed, its sheet lies where it is drawn.
+  const out = Math.min(p.beyondM, space.boundaryM ?? Infinity);
+  const guesses: Rect[] =
+    space.kind === 'room' || laid === 0
+      ? []
+      : drawing.pieces
+          .filter((d) => d.guessed && zone.working.includes(d.surfaceId) && d.rects.length > 0)
+          .map((d) => ({
+            x0: Math.min(...d.rects.map((x) => x.x0)) - p.beyondM,
+            x1: Math.max(...d.rects.map((x) => x.x1)) + p.beyondM,
+            y0: -out,
+            y1: 0,
+          }));
   return (
     <View className="gap-1">
       <UnfoldedPlan
         of={drawing}
         pieces={pieces}
-        sheet={whole ? 'whole' : p.sheet}
+        sheet={whole ? 'whole' : [...p.sheet, ...guesses]}
         sheetSays={sheetSays}
         currentId={surface.id}
         onOpen={(id) => router.navigate(`/job/${facts.job.id}/protect/${id}`)}

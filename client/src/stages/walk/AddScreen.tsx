@@ -11,6 +11,7 @@ import {
   say,
   SERVICES,
   SpaceFields,
+  WALLS,
   surfaceDraft,
   type ElementId,
   type JobFacts,
@@ -142,9 +143,9 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
   };
   const save = () => {
     const position = edited?.position ?? Math.max(-1, ...facts.spaces.map((s) => s.position)) + 1;
-    const { name, kind, yearBuilt, lengthM, widthM, heightM, boundaryM, services, accessM, goesAnyway } = draft;
+    const { name, kind, yearBuilt, lengthM, widthM, heightM, boundaryM, services, accessM, goesAnyway, side } = draft;
     // What the mold cause finder holds is edited there, and left alone here.
-    const edits = { name, kind, position, yearBuilt, lengthM, widthM, heightM, boundaryM, services, accessM, goesAnyway };
+    const edits = { name, kind, position, yearBuilt, lengthM, widthM, heightM, boundaryM, services, accessM, goesAnyway, side };
     const fields = edited ? edits : { ...BLANK_SPACE, ...edits };
     const id = edited?.id ?? newId();
     const found = dispatch(
@@ -185,7 +186,9 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
         {length('lengthM', 'Length')}
         {draft.kind === 'room' ? length('widthM', 'Width') : null}
         {length('heightM', 'Height')}
-        {draft.kind === 'elevation' ? length('boundaryM', 'To the boundary', 'Decides whether an upright screen is needed') : null}
+        {draft.kind === 'elevation'
+          ? length('boundaryM', 'To the boundary', 'Decides whether an upright screen is needed; the ground sheet ends there')
+          : null}
       </View>
       <NumberField
         label="Year built, if not the building’s"
@@ -195,6 +198,15 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
         problem={problem('yearBuilt')}
         onCommit={(yearBuilt) => put({ yearBuilt })}
       />
+      {draft.kind === 'elevation' ? (
+        <Pick
+          label="Side of the house: A at the front door, then on round it to the left"
+          value={draft.side}
+          options={WALLS.map((w) => ({ value: w, label: w }))}
+          onChange={(side) => put({ side })}
+          testID="side"
+        />
+      ) : null}
       {length('accessM', 'Work stands at', 'Height above the floor or ground; above head height some methods change')}
       <Ticks
         label="Beside the work"
