@@ -1,5 +1,5 @@
 /** The invented ferry office and keeper's rooms at Quill Point: built 1904, kitchen wing 1966. */
-import type { JobFacts, Photo } from '@roughsill/core';
+import type { Check, JobFacts, Photo, Surface } from '@roughsill/core';
 import { board, check, choose, facts, job, reading, sample, space, square, surface, type CoatSpec } from './build';
 
 /** Named as the simulated lab names itself, so that its answers come in by themselves. */
@@ -14,7 +14,14 @@ const OLD_JOINERY: readonly CoatSpec[] = [
 ];
 
 export function quillPoint(): JobFacts {
-  const hall = space('qp-ticket-hall', 'Ticket hall', 'room', 0, { lengthM: 7.3, widthM: 5.2, heightM: 3.4 });
+  const hall = space('qp-ticket-hall', 'Ticket hall', 'room', 0, {
+    lengthM: 7.3,
+    widthM: 5.2,
+    heightM: 3.4,
+    workingDoor: 'The street door, wall A',
+    washPlace: 'The tap on the landing',
+    staying: 'Nobody: the office opens again when the hall is handed back',
+  });
   const keeper = space('qp-keepers-room', 'Keeper’s room', 'room', 1, { lengthM: 4.3, widthM: 3.9, heightM: 2.9 });
   const kitchen = space('qp-kitchen', 'Kitchen wing', 'room', 2, {
     lengthM: 3.6,
@@ -50,7 +57,13 @@ export function quillPoint(): JobFacts {
     },
   });
   const cellar = space('qp-cellar', 'Cellar', 'room', 4, { lengthM: 5.2, widthM: 4.1, heightM: 2, services: ['liveHeater', 'wiring'] });
-  const river = space('qp-river-side', 'River side', 'elevation', 5, { lengthM: 14, heightM: 4.1, boundaryM: 2.4, accessM: 3.2 });
+  const river = space('qp-river-side', 'River side', 'elevation', 5, {
+    lengthM: 14,
+    heightM: 4.1,
+    boundaryM: 2.4,
+    accessM: 3.2,
+    side: 'C',
+  });
 
   const sashCoats = (id: string) => OLD_JOINERY.map((_, i) => `${id}-coat${i + 1}`);
   const sash = surface('qp-sash-river', hall.id, 0, 'doubleHungSash', 'Sashes, river side', OLD_JOINERY, {
@@ -594,8 +607,29 @@ export function quillPoint(): JobFacts {
     removedAt: null,
   });
   const xrf = { device: 'Simulated XRF', filmMgCm2: 1.02, tolerance: 0.1 };
+  // Where the pieces of the hall stand; nobody has measured the counter in yet.
+  const stands: Readonly<Record<string, Pick<Surface, 'wall' | 'alongM'>>> = {
+    [sash.id]: { wall: 'C', alongM: 1.1 },
+    [casing.id]: { wall: 'C', alongM: 1 },
+    [wainscot.id]: { wall: 'A', alongM: 0 },
+    [hallWall.id]: { wall: 'A', alongM: 0 },
+  };
+  const set = (gate: string, minutes: string): Check => ({
+    id: `qp-hall-${gate}`,
+    gate,
+    zoneId: hall.id,
+    outcome: 'pass',
+    note: '',
+    takenAt: `2026-04-15T${minutes}:00.000Z`,
+    supersedesId: null,
+    supersedesWhy: null,
+    by: 'Ines Marlow',
+  });
   return {
     ...whole,
+    surfaces: whole.surfaces.map((s) => ({ ...s, ...stands[s.id] })),
+    // The hall is set up; the other zones wait for their answers.
+    checks: [set('containment-up', '12:10'), set('kit-on', '12:25')],
     // Drawn for the sample job: demo/photos, each under the hash of its bytes.
     photos: [
       picture(

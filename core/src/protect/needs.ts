@@ -50,12 +50,17 @@ export interface Needs {
   readonly alongM: number | null;
 }
 
+/** How many times its width a casing runs round an opening: two jambs and a head. Common practice, no published source. */
+export const ROUND_OPENING = 4.5;
+
 /** A sill belongs to every window, whichever way it opens. */
 const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'sill'];
 
 /** The wall face that a piece takes up, m. */
 function runOf(s: Surface): number {
   const [first] = ELEMENTS[s.element].sides;
+  // A casing is as long as it runs round its opening; along the wall it takes up the opening.
+  if (s.element === 'casing') return s.lengthM / ROUND_OPENING;
   return first === 'height' ? s.widthM : s.lengthM;
 }
 

@@ -3,6 +3,7 @@
  * x to the right and y downwards, as a drawing is read.
  */
 import type { ElementId, Space, Surface, WallId } from '../facts';
+import { ROUND_OPENING } from '../protect/needs';
 import { ELEMENTS } from '../walk';
 import { wallsOf, type Floor, type Rect } from './shapes';
 
@@ -38,7 +39,7 @@ function sizeOf(s: Surface, wallM: number): { w: number; h: number; z: number } 
   const [first] = ELEMENTS[s.element].sides;
   const [w, high] = first === 'height' ? [s.widthM, s.lengthM] : [s.lengthM, s.widthM];
   // A casing runs round its opening: it is drawn as the opening, not as the run.
-  const [wide, tall] = s.element === 'casing' ? [w / 4.5, Math.min(wallM, w / 2.4)] : [w, Math.min(high, wallM)];
+  const [wide, tall] = s.element === 'casing' ? [w / ROUND_OPENING, Math.min(wallM, w / 2.4)] : [w, Math.min(high, wallM)];
   const z = WINDOWS.includes(s.element) ? SILL : s.element === 'sill' ? SILL - 0.1 : s.element === 'cornice' ? wallM - tall : 0;
   return { w: wide, h: tall, z: Math.max(0, Math.min(z, wallM - tall)) };
 }
