@@ -153,7 +153,12 @@ export const MUTANTS = [
     'reach.ids.length === 0 || reach.ids.some((id) => named.has(id))',
     'true',
   ],
-  ['a clear sample stays when it is taken back', 'probe/standing.ts', 'return (old.value ?? 0) === 0 && !old.trace;', 'return false;'],
+  [
+    'a clear sample stays when it is taken back',
+    'probe/asbestos.ts',
+    "return standingReadings(s).filter((r) => r.kind === 'bulk' && !(back",
+    "return s.readings.filter((r) => r.kind === 'bulk' || (back",
+  ],
   [
     'presumed asbestos seals itself',
     'choose/choose.ts',
@@ -230,14 +235,8 @@ export const MUTANTS = [
     'n.reaches.includes(kind)',
     "kind !== 'mold' && n.reaches.includes(kind)",
   ],
-  ['a failure takes back nothing', 'zone/standing.ts', 'if (x.at === to || before(to, x.at)) passed.delete(x.key);', ''],
+  ['a failure takes back nothing', 'zone/standing.ts', 'if (x.at === to || before(to, x.at)) passed.delete(x.key);', ';'],
   ['a check may be passed out of turn', 'zone/standing.ts', '} else if (firstUnmet(g) === undefined) {', '} else {'],
-  [
-    'what follows waits for every surface of the house',
-    'zone/standing.ts',
-    '(a.surfaceId === null || b.surfaceId === null || a.surfaceId === b.surfaceId)',
-    'true',
-  ],
   [
     'coats before the clean-up',
     'zone/plan.ts',

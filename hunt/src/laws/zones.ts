@@ -23,8 +23,9 @@ const strokesOf = (p: SurfacePlan): (Does & { readonly id: string })[] =>
 function missingHazards(run: Run, z: ZonePlan): string[] {
   const has = (kind: string, id: string) => z.hazards.some((h) => h.kind === kind && h.surfaceIds.includes(id));
   return z.surfaceIds.flatMap((id) => {
-    const p = run.plans.get(id)!;
-    const s = run.facts.surfaces.find((x) => x.id === id)!;
+    const p = run.plans.get(id);
+    const s = run.facts.surfaces.find((x) => x.id === id);
+    if (!p || !s) return [`${z.name} holds ${id}, of which there is no plan`];
     const strokes = strokesOf(p);
     if (strokes.length === 0) return [];
     const wanted: readonly (readonly [string, boolean])[] = [
@@ -99,7 +100,7 @@ interface Turn {
 }
 /** Every check of a zone in the turn in which it falls due: prepared, set up, every surface to its last stroke, cleaned, verified, finished. */
 function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
-  const members = z.surfaceIds.map((id) => job.surfaces.find((p) => p.surfaceId === id)!);
+  const members = z.surfaceIds.flatMap((id) => job.surfaces.find((p) => p.surfaceId === id) ?? []);
   const isFinish = (st: SurfacePlan['work']['steps'][number]) =>
     FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays';
   const own = (want: (st: SurfacePlan['work']['steps'][number]) => boolean) =>
