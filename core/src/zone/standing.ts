@@ -18,6 +18,8 @@ interface At {
   readonly surfaceId: string | null;
   readonly phase: Phase;
   readonly index: number;
+  /** Left as it is, or not decided: nothing is set up for it, and nothing waits for it. */
+  readonly alone: boolean;
   readonly step: StepSpec;
 }
 
@@ -32,6 +34,7 @@ const ownPhase = (st: StepSpec): Phase => (st.kind === 'prepare' ? PHASES.prepar
 
 /** Whether one step has to be done before another. */
 function before(a: At, b: At): boolean {
+  if (a.alone || b.alone) return a.surfaceId === b.surfaceId && a.index < b.index;
   if (a.phase !== b.phase) return a.phase < b.phase && (a.surfaceId === null || b.surfaceId === null || a.surfaceId === b.surfaceId);
   return a.surfaceId === b.surfaceId && a.index < b.index;
 }
@@ -55,8 +58,11 @@ export interface Standing {
 
 export function standingOf(zoneSteps: readonly StepSpec[], zoneChecks: readonly Check[], owns: readonly Own[]): Standing {
   const steps: At[] = [
-    ...zoneSteps.map((step, index): At => ({ surfaceId: null, phase: zonePhase(step), index, step })),
-    ...owns.flatMap((o) => o.steps.map((step, index): At => ({ surfaceId: o.surfaceId, phase: ownPhase(step), index, step }))),
+    ...zoneSteps.map((step, index): At => ({ surfaceId: null, phase: zonePhase(step), index, alone: false, step })),
+    ...owns.flatMap((o) => {
+      const alone = !o.steps.some((st) => st.kind === 'prepare');
+      return o.steps.map((step, index): At => ({ surfaceId: o.surfaceId, phase: ownPhase(step), index, alone, step }));
+    }),
   ];
   const gates: Placed[] = steps.flatMap((at) => at.step.gates.map((gate) => ({ at, gate, key: keyOf(at.surfaceId, gate.id) })));
   const byKey = new Map(gates.map((g) => [g.key, g]));

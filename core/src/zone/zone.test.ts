@@ -169,6 +169,18 @@ describe('checks of a zone', () => {
     // It was cleaned up already: sheet and dress are looked at again first.
     expect(gatesOf(facts)['containment-up']).toBe('open');
   });
+  test('what is left as it is waits for no sheet, and nothing waits for it', () => {
+    const left = piece('left', {
+      parts: [aPart('flat', 'leave', { id: 'left-part' })],
+      layers: [aLayer(0, { yearApplied: 2020 })],
+      readings: [],
+      yearMade: 2020,
+    });
+    const facts = house([own(piece('a')), left], { checks: [...setUp, zoneCheck('cleaned', 29), zoneCheck('verified', 30)] });
+    expect(gatesOf(facts)['verified']).toBe('passed');
+    const alone = plan(facts).surfaces[1]!.work.steps.flatMap((s) => s.gates);
+    expect(alone.map((g) => [g.id, g.state])).toEqual([['still-sound', 'open']]);
+  });
   test('passes once given to a single surface for sheet and dress stay as history and count for nothing', () => {
     const s = piece('a', { checks: [aCheck('containment-up'), aCheck('kit-on', { id: 'k' })] });
     expect(plan(house([s])).surfaces[0]!.work.standsAt).toBe('protect');
