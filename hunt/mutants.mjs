@@ -245,4 +245,5 @@ export const MUTANTS = [
   ],
   ['each surface bears the whole zone', 'zone/plan.ts', 'm.workedM2 / total', '1'],
   ['the boundary is no end of the sheet', 'protect/sheet.ts', 'boundaryM === null ? beyond : Math.min(beyond, boundaryM)', 'beyond'],
+  ['nobody watches the heat', 'zone/steps.ts', "if (hot) after.push(gate('fire-watch'", "if (false) after.push(gate('fire-watch'"],
 ];

@@ -90,6 +90,7 @@ export function zoneGiven(
     assisted: site.assisted,
     minorWork: views.some((v) => v.minorWork === false) ? false : views.every((v) => v.minorWork === null) ? null : true,
     goesAnyway: views.map((v) => v.goesAnyway),
+    services: [...new Set(views.flatMap((v) => v.services))],
   };
 }
 

@@ -1,5 +1,5 @@
 /** A zone: one containment and one set of everything for the surfaces that are worked in it. */
-import type { Check, MethodId } from '../facts';
+import type { Check, MethodId, Service } from '../facts';
 import type { Range } from '../choose';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
@@ -26,6 +26,8 @@ export interface ZoneGiven extends ZoneContext {
   readonly assisted: boolean;
   readonly minorWork: boolean | null;
   readonly goesAnyway: readonly string[];
+  /** What runs beside the work in any of its rooms. */
+  readonly services: readonly Service[];
 }
 
 export interface ZonePlan extends Pick<ZoneView, 'kind' | 'name' | 'partOf' | 'spaceIds' | 'setup'> {
@@ -80,6 +82,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           assisted: given.assisted,
           minorWork: given.minorWork,
           goesAnyway: given.goesAnyway,
+          services: given.services,
         });
   const standing = standingOf(specs, checks, members);
   const steps = placed(specs, null, view.id, standing);

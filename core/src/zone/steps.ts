@@ -1,6 +1,6 @@
 /** What a zone does once for all its surfaces: set up, clean daily and at the end, verify. Hours of setting up: common practice, no published source. */
-import type { MethodId } from '../facts';
-import { methodById } from '../catalogue';
+import type { MethodId, Service } from '../facts';
+import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { measure } from '../units/units';
 import { why, type Reason } from '../reasons';
@@ -39,6 +39,7 @@ export interface ZoneWork {
   /** All of it is minor work; null: no such class. */
   readonly minorWork: boolean | null;
   readonly goesAnyway: readonly string[];
+  readonly services: readonly Service[];
 }
 
 const gate = (id: string, backTo: StepKind, because: Reason): GateSpec => ({ id, backTo, because });
@@ -50,6 +51,26 @@ const thrownOut = (what: readonly string[]): Reason[] =>
 /** Working days of the crew for so many hours, each begun day a whole one. */
 const daysFor = (hoursH: number, { crew, shiftH }: ZoneWork): number => Math.ceil(hoursH / (crew * shiftH) - 1e-9);
 
+/** The work beside live services: what is made safe before the first stroke, and put back after the last. Law H10. */
+function besideServices({ services, needs }: ZoneWork): { readonly before: GateSpec[]; readonly after: GateSpec[] } {
+  const methods = [...new Set(needs.flatMap((n) => n.methods))].map(methodById);
+  const any = (f: (m: Method) => boolean) => methods.some(f);
+  const hot = any((m) => m.heatC !== null && m.heatC > 150);
+  const before: GateSpec[] = [];
+  const after: GateSpec[] = [];
+  if (services.includes('gasPipe') && any((m) => m.powered || m.vapour))
+    before.push(gate('gas-tight', 'protect', why('gate.gasTight', 'trade-rust')));
+  if (services.includes('wiring') && any((m) => m.wet)) before.push(gate('wiring-dead', 'protect', why('gate.wiringDead', 'trade-strip')));
+  if (services.includes('liveHeater') && any((m) => m.vapour || m.wet))
+    before.push(gate('heater-cold', 'protect', why('gate.heaterCold', 'trade-heat')));
+  if (services.includes('alarm') && any((m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90))) {
+    before.push(gate('alarm-covered', 'protect', why('gate.alarmCovered', 'trade-heat')));
+    after.push(gate('alarm-uncovered', 'cleanUp', why('gate.alarmUncovered', 'trade-heat')));
+  }
+  if (hot) after.push(gate('fire-watch', 'cleanUp', why('gate.fireWatch', 'nfpa-51b', { watch: measure(60, 'min') })));
+  return { before, after };
+}
+
 export function zoneSteps(z: ZoneWork): StepSpec[] {
   const { ctx, protection } = z;
   const { rulebook } = ctx;
@@ -58,6 +79,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   const outside = ctx.place === 'outside';
   const windGate = gate('wind', 'protect', why('gate.wind', rulebook.windStop.source, { limit: rulebook.windStop.is }));
   const working = z.needs.flatMap((n) => n.methods);
+  const beside = besideServices(z);
   const tools = z.methods.map(methodById).reduce<Range>((sum, m) => plus(sum, m.setUpH), ALLOW.layOut);
   const steps = [
     stepOf({
@@ -74,20 +96,23 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       because: guarded
         ? [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)]
         : [...protection.needed.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
-      gates: guarded
-        ? [
-            gate(
-              'containment-up',
-              'protect',
-              why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', rulebook.sheetBeyond.inside.source),
-            ),
-            gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource)),
-            ...(outside ? [windGate] : []),
-          ]
-        : [
-            ...(protection.respirator.value === null ? [] : [gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource))]),
-            ...(outside && working.some((id) => methodById(id).blast !== 'no') ? [windGate] : []),
-          ],
+      gates: [
+        ...beside.before,
+        ...(guarded
+          ? [
+              gate(
+                'containment-up',
+                'protect',
+                why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', rulebook.sheetBeyond.inside.source),
+              ),
+              gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource)),
+              ...(outside ? [windGate] : []),
+            ]
+          : [
+              ...(protection.respirator.value === null ? [] : [gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource))]),
+              ...(outside && working.some((id) => methodById(id).blast !== 'no') ? [windGate] : []),
+            ]),
+      ],
     }),
   ];
   const days = { low: daysFor(z.strokesH.low, z), high: daysFor(z.strokesH.high, z) };
@@ -117,7 +142,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
           ]
         : [],
       amounts: guarded ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
-      gates: guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', rulebook.sources.cleaning))] : [],
+      gates: [...beside.after, ...(guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', rulebook.sources.cleaning))] : [])],
     }),
   );
   if (protection.care === 'lead') steps.push(verifyStep(z), ...clearance(z));

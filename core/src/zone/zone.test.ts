@@ -1,5 +1,5 @@
 import { createDeriver } from '../job/derive';
-import type { JobFacts, Surface } from '../facts';
+import type { JobFacts, Space, Surface } from '../facts';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { aCheck, aFacts, aLayer, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
 import { convert } from '../units/units';
@@ -124,6 +124,25 @@ describe('one of everything', () => {
     expect(zone!.protection.kit.map((k) => k.value)).toEqual(expect.arrayContaining(['coverall', 'solventGloves', 'mister']));
     expect(zone!.protection.cartridges).toEqual(['organicVapour']);
   });
+});
+
+// Law H10: what stands beside the work counts, before the first stroke and after the last.
+test('an alarm is covered and uncovered, a circuit dead, a heater cold, a gas pipe tight, and heat is watched', () => {
+  const beside = (methodId: 'infrared' | 'wetScrapeLoose' | 'hepaSand' | 'overcoat', services: Space['services']) => {
+    const s = piece('p', {
+      parts: [aPart('flat', methodId, { id: 'p-part' })],
+      readings: [],
+      layers: [aLayer(0, { yearApplied: 2015 })],
+      yearMade: 2015,
+    });
+    const facts = house([s]);
+    const [zone] = plan({ ...facts, spaces: facts.spaces.map((x) => ({ ...x, services })) }).zones;
+    return zone!.steps.flatMap((st) => st.gates.map((g) => `${st.id}: ${g.id}`)).filter((g) => !/kit-on/.test(g));
+  };
+  expect(beside('infrared', ['alarm'])).toEqual(['protect: alarm-covered', 'cleanUp: alarm-uncovered', 'cleanUp: fire-watch']);
+  expect(beside('wetScrapeLoose', ['wiring', 'liveHeater'])).toEqual(['protect: wiring-dead', 'protect: heater-cold']);
+  expect(beside('hepaSand', ['gasPipe'])).toEqual(['protect: gas-tight']);
+  expect(beside('overcoat', ['gasPipe', 'alarm'])).toEqual([]);
 });
 
 describe('checks of a zone', () => {

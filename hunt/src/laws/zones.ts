@@ -19,6 +19,8 @@ const strokesOf = (p: SurfacePlan): (Does & { readonly id: string })[] =>
     .flatMap((id) => (id === null ? [] : [{ ...DOES[id], id }]))
     .filter((d) => d.to !== 'nothing');
 
+const isWorked = (p: SurfacePlan): boolean => p.work.steps.some((st) => st.kind === 'prepare');
+
 /** A zone has what any of its strokes reaches or makes. */
 function missingHazards(run: Run, z: ZonePlan): string[] {
   const has = (kind: string, id: string) => z.hazards.some((h) => h.kind === kind && h.surfaceIds.includes(id));
@@ -74,6 +76,27 @@ function countedTwice(run: Run): string[] {
   return out;
 }
 
+/** Live services beside the work are made safe before it and put back after it; heat is watched. */
+function unsafeBeside(run: Run): string[] {
+  return run.job.zones.flatMap((z) => {
+    // Where a part is not decided yet, nothing is done.
+    const members = z.surfaceIds.flatMap((id) => run.plans.get(id) ?? []).filter(isWorked);
+    const near = run.facts.spaces.filter((x) => members.some((p) => p.spaceId === x.id)).flatMap((x) => x.services);
+    const strokes = members.flatMap(strokesOf);
+    const gates = z.steps.flatMap((st) => st.gates.map((g) => `${st.kind}/${g.id}`));
+    const any = (f: (d: Does) => boolean) => strokes.some(f);
+    const dusty = any((d) => d.motor === true || d.dryHand === true || d.blast === 'open');
+    const wanted: readonly (readonly [string, boolean])[] = [
+      ['protect/alarm-covered', near.includes('alarm') && (any((d) => d.hot === true) || dusty)],
+      ['cleanUp/alarm-uncovered', near.includes('alarm') && (any((d) => d.hot === true) || dusty)],
+      ['protect/wiring-dead', near.includes('wiring') && any((d) => d.wet === true)],
+      ['protect/heater-cold', near.includes('liveHeater') && any((d) => d.wet === true)],
+      ['cleanUp/fire-watch', any((d) => d.hot === true)],
+    ];
+    return wanted.filter(([g, is]) => is && !gates.includes(g)).map(([g]) => `${z.name}: no ${g}`);
+  });
+}
+
 const FINISH = ['prime', 'coat'];
 /** Cleaned and verified after the last stroke and before anything is coated. */
 function outOfOrder(run: Run): string[] {
@@ -100,7 +123,8 @@ interface Turn {
 }
 /** Every check of a zone in the turn in which it falls due: prepared, set up, every surface to its last stroke, cleaned, verified, finished. */
 function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
-  const members = z.surfaceIds.flatMap((id) => job.surfaces.find((p) => p.surfaceId === id) ?? []);
+  // What is left as it is waits for nothing, and nothing for it.
+  const members = z.surfaceIds.flatMap((id) => job.surfaces.find((p) => p.surfaceId === id) ?? []).filter(isWorked);
   const isFinish = (st: SurfacePlan['work']['steps'][number]) =>
     FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays';
   const own = (want: (st: SurfacePlan['work']['steps'][number]) => boolean) =>
@@ -191,6 +215,7 @@ export const ZONE_LAWS: readonly Law[] = [
     says: 'a zone has every hazard that a stroke in it reaches or makes',
     check: (run) => run.job.zones.flatMap((z) => missingHazards(run, z)),
   },
+  { id: 'H10b', says: 'what runs beside the work is made safe before it and put back after it', check: unsafeBeside },
   { id: 'O3', says: 'a failure takes back every later pass; nothing is passed out of turn', check: unheld },
   { id: 'O5', says: 'set up before the first stroke, cleaned and verified after the last and before the coats', check: outOfOrder },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
