@@ -91,8 +91,9 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     hotWork: hot,
     gas: near.includes('gasPipe') && (hot || any((m) => m.vapour || m.powered)),
     liveParts:
-      ((near.includes('wiring') || near.includes('alarm') || near.includes('liveHeater')) && any((m) => m.wet || m.vapour)) ||
-      (near.includes('alarm') && hot),
+      (near.includes('wiring') && any((m) => m.wet)) ||
+      (near.includes('liveHeater') && any((m) => m.wet || m.vapour)) ||
+      (near.includes('alarm') && any((m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90))),
     noise: any((m) => m.noisy),
     height: methods.length > 0 && ctx.space.accessM > HIGH_M,
   };

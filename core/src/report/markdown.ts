@@ -111,7 +111,7 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
       `- ${pr.bags.value} waste bags.`,
     );
     if (pr.verticalScreen.value) out.push('- Upright screen.');
-    out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
+    if (pr.sign.value.length > 0) out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
   }
   if (z.steps.length > 0)
     out.push(

@@ -69,10 +69,16 @@ export function standingOf(zoneSteps: readonly StepSpec[], zoneChecks: readonly 
   const passed = new Set<string>();
   const failed = new Set<string>();
 
-  const firstUnmet = (g: Placed): Placed | undefined => gates.find((x) => before(x.at, g.at) && !passed.has(x.key));
+  // What one surface waits for, or takes back, is its own or the zone's: never another's.
+  const ofZone = gates.filter((g) => g.at.surfaceId === null);
+  const bySurface = new Map<string, Placed[]>(owns.map((o) => [o.surfaceId, [...ofZone]]));
+  for (const g of gates) if (g.at.surfaceId !== null) bySurface.get(g.at.surfaceId)!.push(g);
+  const around = (at: At): readonly Placed[] => (at.surfaceId === null ? gates : bySurface.get(at.surfaceId)!);
+
+  const firstUnmet = (g: Placed): Placed | undefined => around(g.at).find((x) => before(x.at, g.at) && !passed.has(x.key));
   /** Takes back every pass from a step on. */
   const sendBack = (to: At) => {
-    for (const x of gates) if (x.at === to || before(to, x.at)) passed.delete(x.key);
+    for (const x of around(to)) if (x.at === to || before(to, x.at)) passed.delete(x.key);
   };
   /** Sheet and seals were cleared away: something of the zone after its strokes has passed. */
   const takenDown = (): boolean => gates.some((g) => g.at.surfaceId === null && g.at.phase > PHASES.strokes && passed.has(g.key));

@@ -162,7 +162,7 @@ export const PLAN = {
   'step.askCoat': { says: 'Stop and ask: {topcoat} does not fit here, and no coat is planned until another is chosen' },
   'step.prime': { says: 'Prime: {product}, {area}, coats: {coats}' },
   'step.coat': { says: 'Coat: {product}, {area}, coats: {coats}' },
-  'step.daily': { says: 'Clean up at the end of each day before the last: days {times}' },
+  'step.daily': { says: '{times} × clean-up at the end of the day' },
   'step.cleanUp': { says: 'Clean up' },
   'step.cleanUpGuarded': { says: 'Clean up damp, with the vacuum that is listed' },
   'step.clearance': { says: 'Clearance by an examiner who is not of the firm' },
