@@ -29,7 +29,7 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true }, testIgnore: /desk|zz/ },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk|choosing/ },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk|choosing|zones/ },
     // Stops the database under the app, so it comes last.
     {
       name: 'away',
