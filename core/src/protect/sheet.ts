@@ -1,5 +1,5 @@
 /** One sheet for a zone: what its pieces ask for together, cut off by walls and boundary. */
-import { clip, floorOf, sheetInside, sheetOutside, unionArea, type Floor, type Rect } from '../zone/shapes';
+import { clip, floorOf, sheetInside, sheetOutside, spread, unionArea, wallLength, type Floor, type Rect } from '../zone/shapes';
 import type { Needs } from './needs';
 import type { ZoneContext } from './zone-context';
 
@@ -61,9 +61,10 @@ function roomSheet(working: readonly Needs[], beyond: number, floor: Floor | nul
         rects.push(clip({ x0: x - long / 2, x1: x + long / 2, y0: y - across / 2, y1: y + across / 2 }, floorOf(floor)));
         cut ||= long > floor.lengthM || across > floor.widthM;
       } else strips += l * w;
-    } else if (floor && n.wall !== null && n.alongM !== null)
-      rects.push(...sheetInside(n.wall, n.alongM, n.runM * n.pieces, beyond, floor));
-    else {
+    } else if (floor && n.wall !== null && n.alongM !== null) {
+      const { spanM } = spread(n.pieces, n.runM, n.alongM, wallLength(n.wall, floor));
+      rects.push(...sheetInside(n.wall, n.alongM, spanM, beyond, floor));
+    } else {
       guessed += n.pieces;
       strips += n.pieces * (n.runM + 2 * beyond) * Math.min(beyond, short);
       cut ||= beyond > short;
@@ -88,7 +89,7 @@ function groundSheet(working: readonly Needs[], beyond: number, { footprint, sid
     const house = footprint ?? { lengthM: lengthM ?? 1, widthM: 1 };
     const own = placed.map((n) => {
       // What is said to stand past the corner stands at it.
-      const run = Math.min(n.runM * n.pieces, lengthM!);
+      const run = Math.min(spread(n.pieces, n.runM, n.alongM!, lengthM!).spanM, lengthM!);
       return sheetOutside(side ?? 'A', Math.min(n.alongM!, lengthM! - run), run, beyond, out, house);
     });
     const strips = here.filter((n) => !placed.includes(n)).reduce((sum, n) => sum + n.pieces * (n.runM + 2 * beyond) * out, 0);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { convert } from '../units/units';
-import { floorOf, sheetInside, sheetOutside, unionArea, wallsOf, type Rect } from './shapes';
+import { floorOf, sheetInside, sheetOutside, spread, unionArea, wallsOf, type Rect } from './shapes';
 
 const ft = (n: number) => convert(n, 'ft', 'm');
 const ft2 = (m2: number) => convert(m2, 'm2', 'ft2');
@@ -39,6 +39,13 @@ test('a house of 24 x 36 ft, 10 ft all round, takes 1,600 ft2 of ground sheet be
   expect(ft2(unionArea(sides))).toBeCloseTo(1600, 6);
   // Each side by itself: (36 + 20) x 10 twice, (24 + 20) x 10 twice.
   expect(sides.reduce((sum, s) => sum + ft2(unionArea([s])), 0)).toBeCloseTo(2000, 6);
+});
+
+test('four windows stand evenly on their wall, and their sheet reaches from the first to the last', () => {
+  expect(spread(4, 0.8, 1, 7)).toEqual({ pitchM: expect.closeTo(1.4, 9), spanM: 5 });
+  // No room for that: one beside the other.
+  expect(spread(4, 1.4, 1, 7)).toEqual({ pitchM: 1.4, spanM: 5.6 });
+  expect(spread(1, 0.8, 1, 7).spanM).toBe(0.8);
 });
 
 test('a run goes round the corners, and once round at most', () => {

@@ -47,17 +47,28 @@ export interface Floor {
 export const floorOf = ({ lengthM, widthM }: Floor): Rect => ({ x0: 0, y0: 0, x1: lengthM, y1: widthM });
 
 const ORDER: readonly WallId[] = ['A', 'B', 'C', 'D'];
-const lengthOf = (wall: WallId, f: Floor): number => (wall === 'A' || wall === 'C' ? f.lengthM : f.widthM);
+
+/**
+ * Several like pieces on one wall stand evenly on it, as far from its right corner as the first from its left, where there is room for that.
+ * @returns from the left edge of one to that of the next, and how far all of them reach, m
+ */
+export function spread(count: number, eachM: number, alongM: number, wallM: number): { readonly pitchM: number; readonly spanM: number } {
+  const span = wallM - 2 * alongM;
+  if (count < 2 || span < count * eachM) return { pitchM: eachM, spanM: count * eachM };
+  return { pitchM: (span - eachM) / (count - 1), spanM: span };
+}
+
+export const wallLength = (wall: WallId, f: Floor): number => (wall === 'A' || wall === 'C' ? f.lengthM : f.widthM);
 
 /** Pieces of the walls that a run takes up: it goes round the corners, and once round at most. */
 export function wallsOf(wall: WallId, alongM: number, runM: number, f: Floor): { wall: WallId; fromM: number; toM: number }[] {
   const out: { wall: WallId; fromM: number; toM: number }[] = [];
   let left = Math.min(runM, 2 * (f.lengthM + f.widthM));
   let i = ORDER.indexOf(wall);
-  let from = Math.min(alongM, lengthOf(wall, f));
+  let from = Math.min(alongM, wallLength(wall, f));
   while (left > 1e-9) {
     const on = ORDER[i % 4]!;
-    const to = Math.min(from + left, lengthOf(on, f));
+    const to = Math.min(from + left, wallLength(on, f));
     if (to > from) out.push({ wall: on, fromM: from, toM: to });
     left -= to - from;
     from = 0;

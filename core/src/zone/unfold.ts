@@ -5,7 +5,7 @@
 import type { ElementId, Space, Surface, WallId } from '../facts';
 import { ROUND_OPENING } from '../protect/needs';
 import { ELEMENTS } from '../walk';
-import { wallsOf, type Floor, type Rect } from './shapes';
+import { spread, wallLength, wallsOf, type Floor, type Rect } from './shapes';
 
 export interface Face {
   readonly id: WallId | 'floor' | 'ceiling' | 'side' | 'ground';
@@ -90,10 +90,12 @@ function unfoldRoom(f: Floor, heightM: number, surfaces: readonly Surface[]): Un
     if (s.element === 'floorBoards') return { surfaceId: s.id, rects: [floor], guessed: false };
     const { w, h, z } = sizeOf(s, H);
     const { wall, alongM } = place(s, w * s.count);
+    const said = s.wall !== null && s.alongM !== null;
+    const pitch = said ? spread(s.count, w, alongM, wallLength(wall, f)).pitchM : w;
     const rects = Array.from({ length: Math.min(s.count, 24) }, (_, i) =>
-      wallsOf(wall, alongM + i * w, Math.max(0.05, w * (s.count > 1 ? 0.86 : 1)), f).map((x) => onWall(x.wall, x.fromM, x.toM, z, h)),
+      wallsOf(wall, alongM + i * pitch, Math.max(0.05, w * (s.count > 1 ? 0.86 : 1)), f).map((x) => onWall(x.wall, x.fromM, x.toM, z, h)),
     ).flat();
-    return { surfaceId: s.id, rects, guessed: s.wall === null || s.alongM === null };
+    return { surfaceId: s.id, rects, guessed: !said };
   });
   const face = (id: WallId, lengthM: number): Face => ({ id, rect: onWall(id, 0, lengthM, 0, H) });
   return {
@@ -119,8 +121,9 @@ function unfoldSide(lengthM: number, heightM: number, groundM: number, surfaces:
     const run = Math.min(w * s.count, lengthM);
     const alongM = s.alongM ?? (run > lengthM * 0.6 ? 0 : Math.min(t, Math.max(0, lengthM - run)));
     if (s.alongM === null && run <= lengthM * 0.6) t += run + 0.4;
+    const pitch = s.alongM === null ? w : spread(s.count, w, alongM, lengthM).pitchM;
     const rects = Array.from({ length: Math.min(s.count, 24) }, (_, i): Rect => {
-      const x0 = Math.min(alongM + i * w, lengthM);
+      const x0 = Math.min(alongM + i * pitch, lengthM);
       return { x0, x1: Math.min(x0 + w * (s.count > 1 ? 0.86 : 1), lengthM), y0: heightM - z - h, y1: heightM - z };
     });
     return { surfaceId: s.id, rects, guessed: s.alongM === null };

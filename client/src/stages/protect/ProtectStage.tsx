@@ -44,6 +44,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
   const waiting = zone.steps.flatMap((st) => st.gates).find((g) => g.state !== 'passed');
   const first = waiting && (waiting.waitsFor ?? waiting.because);
+  const settingUp = zone.steps.some((st) => st.kind === 'protect' && st.gates.some((g) => g.state !== 'passed'));
   const count = zone.surfaceIds.length;
   return (
     <>
@@ -55,7 +56,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
               ? 'No hazard is disturbed.'
               : `Reaches ${zone.hazards.map((h) => say(`reach.${h.kind}`)).join(', ')}.`}
           </Words>
-          {first ? <Words look="strong">{`First: ${sentence(first, units)}.`}</Words> : null}
+          {first ? <Words look="strong">{`${settingUp ? 'First' : 'Next check'}: ${sentence(first, units)}.`}</Words> : null}
           <Words>{`Wear: ${p.respirator.value ? say(p.respirator.value) : 'no respirator'}${withCartridges(p.cartridges)}.`}</Words>
           <Words>{`Stop when: ${stopsOf(zone, facts, units)}.`}</Words>
         </View>
