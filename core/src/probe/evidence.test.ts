@@ -119,6 +119,13 @@ describe('a negative clears only where the test is valid', () => {
   ] as const)('an inspection report %s', (_what, over, want) => {
     expect(stateOf(withReadings({ kind: 'report', finding: 'noLead', ...over }))).toBe(want);
   });
+  // Law H3: a reading that waits for its closing check is no find; what a report cleared stays clear, and is in doubt without the report.
+  test('a low XRF reading before its closing check adds no doubt to a signed report', () => {
+    const late: Partial<Reading> = { ...xrf, id: 'late', takenAt: '2026-05-04T15:30:00.000Z' };
+    const report: Partial<Reading> = { kind: 'report', finding: 'noLead', certificate: 'RA-104', file: 'survey.pdf' };
+    expect(stateOf(withReadings(report, late))).toBe('notFound');
+    expect(stateOf(withReadings(late))).toBe('waiting');
+  });
   test.each([
     ['us', 50, 'ppm', 'notFound', true],
     ['us', 1, 'mass%', 'assumed', false],
