@@ -51,6 +51,8 @@ test('a zone is divided by a sealed screen, taken back, and joined with the next
   await expect(page.getByRole('heading', { name: /^Ticket hall \+ Kitchen wing/ })).toBeVisible();
   await app.id('undo').click();
   await expect(app.id('zone')).toContainText('one zone, 5 surfaces');
+  // What was taken back is no longer told.
+  await expect(app.id('zone-panel')).not.toContainText('On the whole job');
   expect((await factsOf(app, jobId)).spaces.map((s) => s.joinedToId)).toEqual([null, null, null, null, null, null]);
 });
 

@@ -1,11 +1,12 @@
 /** One sheet for a zone: what its pieces ask for together, cut off by walls and boundary. */
+import type { WallId } from '../facts';
 import { clip, floorOf, sheetInside, sheetOutside, spread, unionArea, wallLength, type Floor, type Rect } from '../zone/shapes';
 import type { Needs } from './needs';
 import type { ZoneContext } from './zone-context';
 
 export interface Sheet {
   readonly areaM2: number;
-  /** Of the pieces whose place was said. */
+  /** Of the pieces whose place was said, of one room or one side by itself; several have no drawing in common. */
   readonly rects: readonly Rect[];
   /** Pieces whose place nobody said: each is given a sheet of its own. */
   readonly guessed: number;
@@ -87,16 +88,18 @@ function groundSheet(working: readonly Needs[], beyond: number, { footprint, sid
     const placed = lengthM === null ? [] : here.filter((n) => n.alongM !== null);
     // A side by itself needs no depth of house behind it.
     const house = footprint ?? { lengthM: lengthM ?? 1, widthM: 1 };
-    const own = placed.map((n) => {
+    const rectOf = (n: Needs, on: WallId): Rect => {
       // What is said to stand past the corner stands at it.
       const run = Math.min(spread(n.pieces, n.runM, n.alongM!, lengthM!).spanM, lengthM!);
-      return sheetOutside(side ?? 'A', Math.min(n.alongM!, lengthM! - run), run, beyond, out, house);
-    });
+      return sheetOutside(on, Math.min(n.alongM!, lengthM! - run), run, beyond, out, house);
+    };
+    const own = placed.map((n) => rectOf(n, side ?? 'A'));
     const strips = here.filter((n) => !placed.includes(n)).reduce((sum, n) => sum + n.pieces * (n.runM + 2 * beyond) * out, 0);
     guessed += here.reduce((sum, n) => sum + (placed.includes(n) ? 0 : n.pieces), 0);
     if (strips === 0 && side !== null && footprint !== null) shared.push(...own);
     else area += Math.min(unionArea(own) + strips, lengthM === null ? Infinity : (lengthM + 2 * beyond) * out);
-    if (sides.length === 1 || (side !== null && footprint !== null)) drawn.push(...own);
+    // A side is drawn flat with the ground in front of it, whichever side of the house it is.
+    if (sides.length === 1) drawn.push(...placed.map((n) => rectOf(n, 'A')));
   }
   return { areaM2: area + unionArea(shared), rects: drawn, guessed, capped: false, cutAtBoundary: out < beyond };
 }

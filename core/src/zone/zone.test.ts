@@ -114,6 +114,15 @@ describe('one of everything', () => {
     // Law P1: never past a boundary.
     expect(laid(sides.map((s) => ({ ...s, boundaryM: ft(5) })))).toBeLessThan(1600);
   });
+  test('whichever side of the house it is, its sheet is drawn on the ground in front of it', () => {
+    const sheetOn = (side: 'A' | 'C' | null) => {
+      const space = aSpace({ id: 'side', kind: 'elevation', lengthM: 10, boundaryM: 30, side });
+      const s = piece('siding', { element: 'siding', spaceId: 'side', lengthM: 2, widthM: 3, alongM: 1 });
+      return plan(house([s], { spaces: [space] })).zones[0]!.protection.sheet;
+    };
+    expect(sheetOn(null)).toEqual([{ x0: 1 - ft(10), x1: 3 + ft(10), y0: -ft(10), y1: 0 }]);
+    expect(sheetOn('C')).toEqual(sheetOn(null));
+  });
   // Law H1: the whole list, from the strokes of all its surfaces.
   test('a zone has every hazard that a stroke in it reaches or makes', () => {
     const gel = piece('counter', { parts: [aPart('flat', 'solventGel', { id: 'gel' })], aim: 'bareClear' });

@@ -13,7 +13,7 @@ import {
   type ZoneSetup,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, TextField, useUnits, Words } from '../../kit';
-import { add, commit, newId, set, useAppDispatch, useSettings, type Draft } from '../../store';
+import { add, commit, LARGE, newId, set, useAppDispatch, useSettings, type Draft } from '../../store';
 import type { StageProps } from '../props';
 
 const isBay = (space: Space): boolean => space.kind === 'elevation';
@@ -23,6 +23,8 @@ function useDifference(facts: JobFacts) {
   const settings = useSettings();
   const units = useUnits();
   return (then: JobFacts): string => {
+    // Both jobs are reckoned whole, which a large one does not bear in the page.
+    if (facts.surfaces.length > LARGE) return '';
     const sums = (f: JobFacts) => {
       const plan = createDeriver().derive(f, settings, new Date().getUTCFullYear());
       return {
@@ -43,7 +45,10 @@ function useDifference(facts: JobFacts) {
 export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | 'surface'> & { readonly zone: ZonePlan }) {
   const dispatch = useAppDispatch();
   const difference = useDifference(facts);
-  const [told, setTold] = useState('');
+  const [told, setTold] = useState({ says: '', of: '' });
+  /** What the sentence is about: taken back, it is no longer said. */
+  const arrangement = (f: JobFacts): string =>
+    JSON.stringify([f.surfaces.find((s) => s.id === surface.id)?.zoneId, f.spaces.map((s) => s.joinedToId)]);
   const [running, setRunning] = useState(false);
   const space = facts.spaces.find((s) => s.id === surface.spaceId);
   if (!space || zone.kind === 'bench') return null;
@@ -51,7 +56,7 @@ export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | '
   const parts = facts.zones.filter((z) => z.removedAt === null && zone.spaceIds.includes(z.spaceId));
   const others = facts.spaces.filter((s) => s.removedAt === null && s.kind === space.kind && !zone.spaceIds.includes(s.id));
   const write = (drafts: Draft[], then: JobFacts, says: string) => {
-    setTold(difference(then));
+    setTold({ says: difference(then), of: arrangement(then) });
     dispatch(commit(facts.job.id, drafts, says));
   };
   const move = (zoneId: string | null, says: string) =>
@@ -120,9 +125,9 @@ export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | '
             ))}
           </View>
         ) : null}
-        {told ? (
+        {told.says && told.of === arrangement(facts) ? (
           <Words alert look="strong">
-            {told}
+            {told.says}
           </Words>
         ) : null}
         <Button
