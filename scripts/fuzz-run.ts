@@ -262,6 +262,7 @@ for (const at of [
   '/api/jobs/quill-point',
   '/api/jobs/quill-point/file',
   '/api/jobs/quill-point/plan',
+  '/api/jobs/quill-point/plan?detail=all',
   '/api/jobs/quill-point/survey.pdf',
   '/api/jobs/quill-point/samples.csv',
 ]) {

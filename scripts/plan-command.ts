@@ -2,9 +2,12 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { createDeriver, DEFAULT_SETTINGS, FirmSettings, fromZod, Instant, readJobFile, type Problem } from '@roughsill/core';
-import { jobMarkdown, jobReport } from '@roughsill/core/report';
+import { DETAILS, jobMarkdown, jobReport, type Detail } from '@roughsill/core/report';
 
-const USAGE = 'usage: npm run -s plan -- FILE [--format json|md] [--firm SETTINGS.json] [--now 2026-05-04T13:20:00.000Z]';
+const USAGE =
+  'usage: npm run -s plan -- FILE [--format json|md] [--detail picks|all] [--firm SETTINGS.json] [--now 2026-05-04T13:20:00.000Z]';
+
+const isDetail = (x: string): x is Detail => (DETAILS as readonly string[]).includes(x);
 
 function refuse(...problems: readonly Problem[]): 2 {
   for (const p of problems) process.stderr.write(`${p.path}: ${p.message}\n`);
@@ -24,7 +27,12 @@ export function planCommand(argv: readonly string[]): 0 | 2 {
     call = parseArgs({
       args: [...argv],
       allowPositionals: true,
-      options: { format: { type: 'string', default: 'json' }, firm: { type: 'string' }, now: { type: 'string' } },
+      options: {
+        format: { type: 'string', default: 'json' },
+        detail: { type: 'string' },
+        firm: { type: 'string' },
+        now: { type: 'string' },
+      },
     });
   } catch (e) {
     return refuse({ path: '(call)', message: `${(e as Error).message}; ${USAGE}` });
@@ -34,6 +42,9 @@ export function planCommand(argv: readonly string[]): 0 | 2 {
   if (file === undefined || positionals.length > 1) return refuse({ path: '(call)', message: `name one job file; ${USAGE}` });
   if (values.format !== 'json' && values.format !== 'md')
     return refuse({ path: '--format', message: `is not json or md: ${values.format}` });
+  // The page is for reading from end to end; what a program reads says only what was picked, until it asks for more.
+  const { detail = values.format === 'md' ? 'all' : 'picks' } = values;
+  if (!isDetail(detail)) return refuse({ path: '--detail', message: `is not picks or all: ${detail}` });
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
@@ -53,7 +64,8 @@ export function planCommand(argv: readonly string[]): 0 | 2 {
   const thisYear = new Date(now).getUTCFullYear();
   const facts = readJobFile(text, thisYear);
   if (!facts.ok) return refuse(...facts.problems);
-  const report = jobReport(facts.value, createDeriver().derive(facts.value, settings, thisYear), settings, now, true);
+  const plan = createDeriver().derive(facts.value, settings, thisYear);
+  const report = jobReport(facts.value, plan, settings, now, { detail, compared: detail === 'all' });
   process.stdout.write(values.format === 'md' ? jobMarkdown(report) : `${JSON.stringify(report, null, 2)}\n`);
   return 0;
 }

@@ -1,4 +1,4 @@
-// npm run -s plan -- FILE [--format json|md] [--firm FILE]
+// npm run -s plan -- FILE [--format json|md] [--detail picks|all] [--firm FILE]
 import { ensurePackages } from './lib/run.mjs';
 
 ensurePackages();

@@ -17,13 +17,16 @@ const file = (name: string, text: string) => {
 };
 
 test('prints everything derived as JSON', () => {
-  const r = plan(example);
+  const r = plan(example, '--detail', 'all');
   expect(r.status).toBe(0);
   const out = JSON.parse(r.stdout) as any;
   const sash = out.spaces[0].surfaces[0];
   expect(sash.lead.overall.value).toBe('found');
-  expect(sash.parts[0].methods.length).toBeGreaterThanOrEqual(10);
+  expect(sash.parts[0].verdicts.methods.length).toBeGreaterThanOrEqual(10);
   expect(sash.steps.map((s: any) => s.kind)).toEqual(expect.arrayContaining(['prepare', 'remove', 'prime', 'coat']));
+  // Until more is asked for, only what was picked.
+  const slim = JSON.parse(plan(example).stdout) as any;
+  expect([slim.spaces[0].surfaces[0].parts[0].verdicts, slim.survey]).toEqual([null, null]);
   // What is done once for all stands with the zone.
   expect(out.zones[0].steps.map((s: any) => s.kind)).toEqual(['protect', 'cleanUp', 'verify']);
 });

@@ -40,6 +40,11 @@ const change = (jobId: string, over: Partial<Change>): Change => ({
   ...over,
 });
 const send = (...changes: Change[]) => s.call('POST', '/api/changes', { changes });
+/** Not with fetch: Node's adds "no-cache" to a conditional request. */
+const statusIf = (url: string, tag: string) =>
+  new Promise<number | undefined>((resolve) =>
+    http.get(url, { headers: { 'if-none-match': tag }, agent: false }, (r) => resolve(r.resume().statusCode)),
+  );
 /** A job under new ids, so that tests do not meet. */
 async function freshJob(): Promise<{ jobId: string; facts: ReturnType<typeof quillPoint> }> {
   const made = await s.call('POST', '/api/jobs/import', file(`seed-${randomUUID()}`));
@@ -58,6 +63,33 @@ describe('the job file over HTTP', () => {
     expect(plan.body.spaces[0].surfaces[0].lead.overall.value).toBe('found');
     expect((await s.call('POST', '/api/plan', file('not-stored'))).body.job.id).toBe('not-stored');
     expect((await s.call('GET', '/api/jobs/not-stored')).status).toBe(404);
+  });
+  test('the plan is told anew only when the job, the firm or the year moved; every verdict is there when asked for', async () => {
+    const { jobId, facts } = await freshJob();
+    const at = `${s.address}/api/jobs/${jobId}/plan`;
+    const get = async () => {
+      const r = await fetch(at);
+      return { status: r.status, tag: r.headers.get('etag')!, text: await r.text() };
+    };
+    const first = await get();
+    expect((await get()).text).toBe(first.text);
+    expect([await statusIf(at, first.tag), await statusIf(at, '"other"')]).toEqual([304, 200]);
+    const sash = facts.surfaces[0]!;
+    await send(change(jobId, { entityId: sash.id, fields: { count: sash.count + 1 } }));
+    const later = await get();
+    expect([later.status, later.tag === first.tag, later.text === first.text]).toEqual([200, false, false]);
+    const slim = JSON.parse(later.text) as any;
+    const all = (await s.call('GET', `/api/jobs/${jobId}/plan?detail=all`)).body;
+    const part = (r: any) => r.spaces.flatMap((x: any) => x.surfaces).find((x: any) => x.id === sash.id).parts[0];
+    const { body } = await s.call('GET', `/api/jobs/${jobId}/surfaces/${sash.id}/methods`);
+    expect([part(slim).verdicts, slim.survey]).toEqual([null, null]);
+    const told = (r: any) =>
+      part(r).verdicts.methods.map((m: any) => [m.method, m.verdict, m.because.map((i: number) => r.reasons[i].says)]);
+    expect(
+      body.parts[0].verdicts.methods.map((m: any) => [m.method, m.verdict, m.because.map((i: number) => body.reasons[i].says)]),
+    ).toEqual(told(all));
+    expect((await s.call('GET', `/api/jobs/${jobId}/surfaces/nobody/methods`)).status).toBe(404);
+    expect((await s.call('GET', `/api/jobs/${jobId}/plan?detail=some`)).status).toBe(400);
   });
   test('a second time it is refused, and offered as a copy', async () => {
     const f = file('twice');
@@ -290,13 +322,7 @@ describe('the database keeps its own promises', () => {
     expect((await s.call('POST', '/api/jobs/import', undefined, writeJobFile(facts))).status).toBe(201);
     const got = await s.call('GET', '/api/jobs/large-400');
     expect(got.body.facts.surfaces).toHaveLength(400);
-    // Not with fetch: Node's adds "no-cache" to a conditional request.
-    const again = await new Promise<number | undefined>((resolve) =>
-      http.get(`${s.address}/api/jobs/large-400`, { headers: { 'if-none-match': got.headers.get('etag')! }, agent: false }, (r) =>
-        resolve(r.resume().statusCode),
-      ),
-    );
-    expect(again).toBe(304);
+    expect(await statusIf(`${s.address}/api/jobs/large-400`, got.headers.get('etag')!)).toBe(304);
   }, 60_000);
 });
 

@@ -88,7 +88,7 @@ describe('samples and their answers', () => {
   test('two phones may record the same number: both are kept', async () => {
     expect((await send(change('sample', 'phone-a', sample, 'qp-keeper-base'))).status).toBe(200);
     expect((await send(change('sample', 'phone-b', { ...sample, number: 'qp 90' }, 'qp-siding'))).status).toBe(200);
-    const { body } = await server.call('GET', '/api/jobs/quill-point/plan');
+    const { body } = await server.call('GET', '/api/jobs/quill-point/plan?detail=all');
     expect(body.survey.register.samples.filter((s: { numberTwice: boolean }) => s.numberTwice)).toHaveLength(2);
   });
   test.each([

@@ -104,7 +104,8 @@ interface Made {
 }
 
 export interface Deriver {
-  derive(facts: JobFacts, settings: FirmSettings, thisYear: number): JobPlan;
+  /** @param told how much is done, 0 to 1, after each surface */
+  derive(facts: JobFacts, settings: FirmSettings, thisYear: number, told?: (share: number) => void): JobPlan;
   /** One surface alone, with the same memory. */
   surface(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): SurfacePlan | undefined;
   /** One zone alone, with the same memory. */
@@ -260,7 +261,13 @@ export function createDeriver(): Deriver {
   }
 
   /** @param only this zone; undefined: all */
-  function plan(facts: JobFacts, settings: FirmSettings, thisYear: number, only?: (map: ZoneMap) => string | undefined) {
+  function plan(
+    facts: JobFacts,
+    settings: FirmSettings,
+    thisYear: number,
+    only?: (map: ZoneMap) => string | undefined,
+    told?: (share: number) => void,
+  ) {
     const given = around(facts, thisYear);
     const map = zonesOf(facts.job, facts.spaces, facts.zones, facts.surfaces);
     const wanted = only?.(map);
@@ -271,6 +278,7 @@ export function createDeriver(): Deriver {
       if (zoneId === undefined || (only !== undefined && zoneId !== wanted)) return;
       const own = ownAt(s, at, given, settings);
       if (!own) return;
+      told?.((at + 1) / facts.surfaces.length);
       const list = members.get(zoneId);
       if (list) list.push({ at, own });
       else members.set(zoneId, [{ at, own }]);
@@ -299,8 +307,8 @@ export function createDeriver(): Deriver {
   }
 
   return {
-    derive(facts, settings, thisYear) {
-      const made = plan(facts, settings, thisYear);
+    derive(facts, settings, thisYear, told) {
+      const made = plan(facts, settings, thisYear, undefined, told);
       const spaces = [...made.given.spaces.values()].map((x) => x.plan);
       return summarise(facts, spaces, made.zones, made.surfaces, made.given.areas);
     },

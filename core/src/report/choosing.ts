@@ -7,11 +7,9 @@ import { say } from '../reasons';
 import { sentence } from '../words';
 import type { FirmSettings } from '../rulebook';
 import { roundQuestion, rounds } from '../rounds';
-import type { UnitSystem } from '../units/units';
-import { reporter } from './reporter';
+import type { Reporter } from './reporter';
 
-export function trialReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
-  const { reasons, stated } = reporter(units);
+export function trialReport(s: Surface, p: SurfacePlan, { reasons, stated }: Reporter) {
   const boards = triageOf(s);
   return {
     mayBeIssued: stated(p.issue),
@@ -40,8 +38,14 @@ export function trialReport(s: Surface, p: SurfacePlan, units: UnitSystem) {
 }
 
 /** The costly part: each method's whole plan, what-ifs for the chosen one, and the rhythm of what is laid and lifted. */
-export function comparisonReport(facts: JobFacts, s: Surface, p: SurfacePlan, settings: FirmSettings, thisYear: number) {
-  const { reasons } = reporter(facts.job.units);
+export function comparisonReport(
+  facts: JobFacts,
+  s: Surface,
+  p: SurfacePlan,
+  settings: FirmSettings,
+  thisYear: number,
+  { reasons, units }: Reporter,
+) {
   const compared = compareMethods(facts, s.id, settings, thisYear);
   const main = [...p.choice.parts].sort((a, b) => b.areaM2 - a.areaM2)[0]?.selected.value ?? null;
   return {
@@ -63,7 +67,7 @@ export function comparisonReport(facts: JobFacts, s: Surface, p: SurfacePlan, se
     // The reasons stand with each part; here the sentences are enough, and only for what is always compared.
     notStripping: compared.blocked
       .filter((b) => ALWAYS.includes(b.methodId))
-      .map((b) => ({ name: say(b.methodId), says: b.because.map((r) => sentence(r, facts.job.units)) })),
+      .map((b) => ({ name: say(b.methodId), says: b.because.map((r) => sentence(r, units)) })),
     whatIf: main === null ? [] : sensitivity(facts, s.id, main, settings, thisYear),
     rounds: p.choice.parts.flatMap((part) => {
       const q = roundQuestion(s, p, part.partId, settings);

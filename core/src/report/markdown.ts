@@ -150,8 +150,9 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
       because(p.selected.because),
     );
     if (p.also.length > 0) out.push('', ...p.also.map((a) => `- also ${say(a.value)}. ${a.because.map((r) => r.says).join(' ')}`));
+    if (p.verdicts === null) continue;
     out.push('', '| method | verdict | hours | cost | why |', '| --- | --- | --- | --- | --- |');
-    for (const m of p.methods) {
+    for (const m of p.verdicts.methods) {
       const shown = m.because.filter((r) => r.effect === (m.verdict === 'blocked' ? 'block' : m.verdict === 'care' ? 'care' : 'note'));
       out.push(
         `| ${m.name} | ${say(m.verdict)} | ${m.verdict === 'blocked' ? '' : formatRange(m.personHours, formatWork)} | ${m.verdict === 'blocked' ? '' : formatRange(m.cost, money)} | ${shown.map((r) => r.says).join(' ')} |`,
@@ -266,7 +267,7 @@ export function jobMarkdown(report: JobReport): string {
     '',
     `> ${report.job.edition}`,
   ];
-  out.push('', surveyMarkdown(report.survey, money));
+  if (report.survey) out.push('', surveyMarkdown(report.survey, money));
   out.push('', '## Work zones', ...report.zones.flatMap((z) => zoneMarkdown(z, money)));
   for (const space of report.spaces) {
     out.push('', `## ${space.name}`);

@@ -1,8 +1,9 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
 import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { beside, effortOn, jointProof, type MethodOption, type PartChoice } from '../choose';
+import { beside, effortOn, jointProof, picksOf, type MethodOption, type PartChoice, type Verdict } from '../choose';
 import type { JobPlan } from '../job/derive';
+import { live } from '../job/views';
 import type { SurfacePlan } from '../surface/plan';
 import { say } from '../reasons';
 import { sentence } from '../words';
@@ -12,17 +13,20 @@ import { silicaOn, UNCOUNTED } from '../probe';
 import type { Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { comparisonReport, trialReport } from './choosing';
-import { NOTICE, reasonReport, reporter } from './reporter';
+import { NOTICE, reporter, type Reporter } from './reporter';
 import { surveyReport } from './survey';
 
-function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
-  const { reasons, inShort } = reporter(units);
+/** What each part says of its methods: what was picked and how many stand beside it, or every verdict. */
+export const DETAILS = ['picks', 'all'] as const;
+export type Detail = (typeof DETAILS)[number];
+
+function methodReport(o: MethodOption, part: PartChoice, { reasons }: Reporter) {
   const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
   return {
     method: o.methodId,
     name: say(o.methodId),
     verdict: o.verdict,
-    because: o.methodId === part.selected.value ? reasons(o.because) : inShort(o.because),
+    because: reasons(o.because),
     canInsist: o.canInsist,
     coatsReached: o.coatsReached,
     personHours: effort.personHours,
@@ -35,9 +39,32 @@ function methodReport(o: MethodOption, part: PartChoice, units: UnitSystem) {
 
 type Compare = (s: Surface, p: SurfacePlan) => ReturnType<typeof comparisonReport> | null;
 
-const stepReports = (steps: readonly Step[], units: UnitSystem) => {
-  const { reasons, quantity } = reporter(units);
-  return steps.map((st, i) => ({
+/** Every method on a part, best first. */
+const verdictsOf = (part: PartChoice, r: Reporter) => ({
+  methods: part.options.filter((o) => !beside(o)).map((o) => methodReport(o, part, r)),
+  /** Not for this material, or nothing here that they take off. */
+  notFor: part.options.filter(beside).map((o) => o.methodId),
+  helpers: part.helpers.filter((o) => !beside(o)).map((o) => methodReport(o, part, r)),
+});
+
+function partReport(part: PartChoice, detail: Detail, r: Reporter) {
+  const count = (verdict: Verdict) => part.options.filter((o) => o.verdict === verdict && !beside(o)).length;
+  return {
+    id: part.partId,
+    part: part.kind,
+    area: r.quantity(measure(part.areaM2, 'm2')),
+    selected: r.stated(part.selected),
+    chosenByPerson: part.chosenByPerson,
+    also: part.also.map(r.stated),
+    /** What the plan does here, the main stroke first. */
+    picks: picksOf(part).map((x) => methodReport(x.option, part, r)),
+    counts: { go: count('go'), care: count('care'), blocked: count('blocked') },
+    verdicts: detail === 'all' ? verdictsOf(part, r) : null,
+  };
+}
+
+const stepReports = (steps: readonly Step[], { units, reasons, quantity }: Reporter) =>
+  steps.map((st, i) => ({
     number: i + 1,
     kind: st.kind,
     title: sentence(st.title, units),
@@ -50,17 +77,15 @@ const stepReports = (steps: readonly Step[], units: UnitSystem) => {
       state: g.state,
       opensAfter: g.waitsFor === null ? null : sentence(g.waitsFor, units),
       ifNotBackTo: g.backTo,
-      source: reasonReport(g.because, units).source,
+      because: reasons([g.because]),
     })),
     because: reasons(st.because),
   }));
-};
 
-function zoneReport(z: ZonePlan, facts: JobFacts) {
-  const { units } = facts.job;
-  const { reasons, stated, quantity } = reporter(units);
+function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporter) {
+  const { reasons, stated, quantity } = r;
   const area = (m2: number) => quantity(measure(m2, 'm2'));
-  const names = (ids: readonly string[]) => ids.flatMap((id) => facts.surfaces.find((s) => s.id === id)?.name ?? []);
+  const names = (ids: readonly string[]) => ids.flatMap((id) => named.get(id)?.name ?? []);
   const { protection: p } = z;
   return {
     id: z.zoneId,
@@ -82,15 +107,15 @@ function zoneReport(z: ZonePlan, facts: JobFacts) {
       bags: stated(p.bags),
       sign: stated(p.sign),
     },
-    steps: stepReports(z.steps, units),
+    steps: stepReports(z.steps, r),
     hours: { handsOn: z.handsOnH, waiting: z.waitH },
     money: z.money,
   };
 }
 export type ZoneReport = ReturnType<typeof zoneReport>;
 
-function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us' | 'uk', compare: Compare) {
-  const { reasons, stated, quantity } = reporter(units);
+function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: Detail, compare: Compare, r: Reporter) {
+  const { reasons, stated, quantity } = r;
   const area = (m2: number) => quantity(measure(m2, 'm2'));
   return {
     id: s.id,
@@ -121,19 +146,9 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
     silica: stated(silicaOn(s, RULEBOOKS[rules])),
     touch: p.touch.map((x) => ({ depth: x.depth, ...stated(x.answer) })),
     requiredDepth: stated(p.choice.required),
-    ...trialReport(s, p, units),
+    ...trialReport(s, p, r),
     comparison: compare(s, p),
-    parts: p.choice.parts.map((part) => ({
-      part: part.kind,
-      area: area(part.areaM2),
-      selected: stated(part.selected),
-      chosenByPerson: part.chosenByPerson,
-      methods: part.options.filter((o) => !beside(o)).map((o) => methodReport(o, part, units)),
-      /** Not for this material, or nothing here that they take off. */
-      notFor: part.options.filter(beside).map((o) => o.methodId),
-      also: part.also.map(stated),
-      helpers: part.helpers.filter((o) => !beside(o)).map((o) => methodReport(o, part, units)),
-    })),
+    parts: p.choice.parts.map((part) => partReport(part, detail, r)),
     zone: p.zoneId,
     coating: {
       left: stated(p.coating.left),
@@ -154,7 +169,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
     /** Its own; what its zone does once for all stands there. */
     steps: stepReports(
       p.work.steps.filter((st) => !st.shared),
-      units,
+      r,
     ),
     /** Hands on with its share of the zone's work; that share; and waiting. */
     hours: { handsOn: p.work.handsOnH, ofZone: p.work.sharedH, waiting: p.work.waitH },
@@ -166,18 +181,34 @@ function surfaceReport(s: Surface, p: SurfacePlan, units: UnitSystem, rules: 'us
 
 export type SurfaceReport = ReturnType<typeof surfaceReport>;
 
-/**
- * @param withComparison each surface is planned again with every method: for one job at a time
- * @returns plain data: every answer with its sentences, sources and numbers, in the job's units
- */
-export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings, now: string, withComparison = false) {
+export interface ReportOptions {
+  readonly detail?: Detail;
+  /** The hazard survey: what testing costs against assuming is the whole job derived twice more. Else it comes with every verdict. */
+  readonly survey?: boolean;
+  /** Each surface is planned again with every method: for one job at a time. */
+  readonly compared?: boolean;
+}
+
+/** @returns plain data: every answer with its sentences, sources and numbers, in the job's units; as JSON a reason is its place in `reasons` */
+export function jobReport(
+  facts: JobFacts,
+  plan: JobPlan,
+  settings: FirmSettings,
+  now: string,
+  { detail = 'picks', survey = detail === 'all', compared = false }: ReportOptions = {},
+) {
   const { job } = facts;
-  const { stated, quantity } = reporter(job.units);
-  const spaces = facts.spaces.filter((s) => s.removedAt === null);
+  const r = reporter(job.units);
+  const { stated, quantity } = r;
   const thisYear = new Date(now).getUTCFullYear();
-  const compare: Compare = (s, p) => (withComparison ? comparisonReport(facts, s, p, settings, thisYear) : null);
+  const compare: Compare = (s, p) => (compared ? comparisonReport(facts, s, p, settings, thisYear, r) : null);
+  const byId = new Map(facts.surfaces.map((s) => [s.id, s]));
+  const spacePlans = new Map(plan.spaces.map((x) => [x.spaceId, x]));
+  const bySpace = new Map(plan.spaces.map((x) => [x.spaceId, [] as SurfacePlan[]]));
+  for (const p of plan.surfaces) bySpace.get(p.spaceId)?.push(p);
   return {
     notice: NOTICE,
+    at: now,
     job: {
       id: job.id,
       name: job.name,
@@ -187,19 +218,17 @@ export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings
       edition: plan.edition,
       currency: RULEBOOKS[job.rulebook].currency,
     },
-    zones: plan.zones.map((z) => zoneReport(z, facts)),
-    spaces: spaces.map((space) => {
-      const sp = plan.spaces.find((x) => x.spaceId === space.id);
+    detail,
+    zones: plan.zones.map((z) => zoneReport(z, byId, r)),
+    spaces: live(facts.spaces).map((space) => {
+      const sp = spacePlans.get(space.id);
       return {
         id: space.id,
         name: space.name,
         kind: space.kind,
         disturbed: quantity(measure(sp?.disturbedM2 ?? 0, 'm2')),
         minorWork: sp ? stated(sp.minorWork) : null,
-        surfaces: facts.surfaces.flatMap((s) => {
-          const p = s.spaceId === space.id ? plan.surfaces.find((x) => x.surfaceId === s.id) : undefined;
-          return p ? [surfaceReport(s, p, job.units, job.rulebook, compare)] : [];
-        }),
+        surfaces: (bySpace.get(space.id) ?? []).map((p) => surfaceReport(byId.get(p.surfaceId)!, p, job.rulebook, detail, compare, r)),
       };
     }),
     totals: {
@@ -211,8 +240,20 @@ export function jobReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings
       unpriced: plan.surfaces.filter((p) => p.proof === 'unpriced').length,
     },
     states: plan.states,
-    survey: surveyReport(facts, plan, settings, now),
+    survey: survey ? surveyReport(facts, plan, settings, now, r) : null,
     next: plan.next.act,
+    reasons: r.table,
   };
 }
 export type JobReport = ReturnType<typeof jobReport>;
+
+/** Every verdict on every part of one surface. */
+export function methodsReport(p: SurfacePlan, units: UnitSystem) {
+  const r = reporter(units);
+  return {
+    surface: p.surfaceId,
+    requiredDepth: r.stated(p.choice.required),
+    parts: p.choice.parts.map((part) => partReport(part, 'all', r)),
+    reasons: r.table,
+  };
+}

@@ -10,14 +10,13 @@ export interface ReasonReport {
   readonly lifts?: string;
   readonly source: string;
   readonly sourceKind: string;
-  /** Left out where a method is only compared: thirty of them a part, and the sentence names what counted. */
-  readonly weighed?: Reason['weighed'];
+  readonly weighed: Reason['weighed'];
 }
 
 export const NOTICE =
   'Rough Sill advises. It does not replace the local authority, a licensed professional, the product’s own data sheet or a laboratory. What is not known is treated as present.';
 
-export function reasonReport(r: Reason, units: UnitSystem): ReasonReport {
+function inWords(r: Reason, units: UnitSystem): ReasonReport {
   const s = SOURCES[r.source];
   const lifts = remedy(r, units);
   return {
@@ -38,21 +37,50 @@ interface Quantity {
   readonly text: string;
 }
 
+/** Writes answers, reasons and quantities of one report, in one unit system. */
+export interface Reporter {
+  readonly units: UnitSystem;
+  reasons(rs: readonly Reason[]): readonly ReasonReport[];
+  stated<T>(a: Answer<T>): Stated<T>;
+  quantity(m: Measure): Quantity;
+  /** Every reason that the report names, each once: in JSON a reason is its place in here. */
+  readonly table: readonly ReasonReport[];
+}
+
 /** Like parts share their reasons by reference, so each is put into words once. */
 const written: Record<UnitSystem, WeakMap<Reason, ReasonReport>> = { ft: new WeakMap(), m: new WeakMap() };
 function once(r: Reason, units: UnitSystem): ReasonReport {
   const known = written[units].get(r);
   if (known) return known;
-  const made = reasonReport(r, units);
+  const made = inWords(r, units);
   written[units].set(r, made);
   return made;
 }
 
-/** Writes answers, reasons and quantities for one unit system. */
-export function reporter(units: UnitSystem) {
-  const reasons = (rs: readonly Reason[]) => rs.map((r) => once(r, units));
-  const stated = <T>(a: Answer<T>): Stated<T> => ({ value: a.value, because: reasons(a.because) });
-  const quantity = (m: Measure): Quantity => ({ ...m, text: formatMeasure(m, units) });
-  const inShort = (rs: readonly Reason[]) => reasons(rs).map(({ weighed: _w, ...r }): ReasonReport => r);
-  return { reasons, inShort, stated, quantity };
+export function reporter(units: UnitSystem): Reporter {
+  const table: ReasonReport[] = [];
+  const byReason = new Map<Reason, ReasonReport>();
+  const byContent = new Map<string, ReasonReport>();
+  const told = (r: Reason): ReasonReport => {
+    const known = byReason.get(r);
+    if (known) return known;
+    const words = once(r, units);
+    const content = JSON.stringify(words);
+    let entry = byContent.get(content);
+    if (!entry) {
+      const at = table.push(words) - 1;
+      entry = Object.defineProperty({ ...words }, 'toJSON', { value: () => at });
+      byContent.set(content, entry);
+    }
+    byReason.set(r, entry);
+    return entry;
+  };
+  const reasons = (rs: readonly Reason[]) => rs.map(told);
+  return {
+    units,
+    table,
+    reasons,
+    stated: (a) => ({ value: a.value, because: reasons(a.because) }),
+    quantity: (m) => ({ ...m, text: formatMeasure(m, units) }),
+  };
 }

@@ -13,7 +13,7 @@ import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { resultText } from '../probe';
 import { formatMeasure, measure } from '../units/units';
 import { siteDuties } from '../walk/duties';
-import { reporter } from './reporter';
+import type { Reporter } from './reporter';
 
 /** A place on a face in words a person can find with a tape: along from the left, up from the bottom. */
 export function placeText(s: Surface, x: number, y: number, units: 'ft' | 'm'): string {
@@ -21,10 +21,9 @@ export function placeText(s: Surface, x: number, y: number, units: 'ft' | 'm'): 
   return `${len(s.lengthM * x)} along, ${len(s.widthM * y)} up`;
 }
 
-export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings, now: string) {
+export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings, now: string, { stated, reasons }: Reporter) {
   const { job } = facts;
   const thisYear = new Date(now).getUTCFullYear();
-  const { stated, reasons } = reporter(job.units);
   const rules = RULEBOOKS[job.rulebook];
   const byId = new Map(facts.surfaces.map((s) => [s.id, s]));
   const spaceName = new Map(facts.spaces.map((s) => [s.id, s.name]));
@@ -60,7 +59,6 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
   };
 
   return {
-    at: now,
     rules: rules.name,
     today: {
       clear: today.clear,

@@ -12,6 +12,7 @@ const HEAP_MB = 1536;
 const IDLE_MS = 60_000;
 const MOST_MS: Readonly<Record<Task['kind'], number>> = {
   plan: 90_000,
+  methods: 30_000,
   planFile: 90_000,
   paper: 90_000,
   register: 30_000,

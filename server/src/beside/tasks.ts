@@ -1,13 +1,15 @@
 /** Heavy work beside the requests: what can be asked of a worker thread, and what it answers. */
 import type { ProblemCode } from '../problem';
 import type { Problem } from '@roughsill/core';
+import type { Detail } from '@roughsill/core/report';
 
 export const PAPERS = ['survey', 'custody', 'labels'] as const;
 export type Paper = (typeof PAPERS)[number];
 
 export type Task =
-  | { readonly kind: 'plan'; readonly jobId: string; readonly now: string }
-  | { readonly kind: 'planFile'; readonly file: Uint8Array; readonly now: string }
+  | { readonly kind: 'plan'; readonly jobId: string; readonly detail: Detail; readonly now: string }
+  | { readonly kind: 'methods'; readonly jobId: string; readonly surfaceId: string; readonly now: string }
+  | { readonly kind: 'planFile'; readonly file: Uint8Array; readonly detail: Detail; readonly now: string }
   | { readonly kind: 'paper'; readonly paper: Paper; readonly jobId: string; readonly now: string }
   | { readonly kind: 'register'; readonly jobId: string; readonly now: string }
   | { readonly kind: 'file'; readonly jobId: string }

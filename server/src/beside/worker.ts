@@ -14,7 +14,7 @@ import {
   type JobPlan,
 } from '@roughsill/core';
 import { registerCsv } from '@roughsill/core/import';
-import { jobReport } from '@roughsill/core/report';
+import { jobReport, methodsReport, type Detail } from '@roughsill/core/report';
 import { connect, WORKING } from '../db/client';
 import { Epoch } from '../db/epoch';
 import { FirmStore } from '../db/firm-store';
@@ -44,21 +44,22 @@ async function factsOf(jobId: string): Promise<JobFacts> {
   return facts;
 }
 
-/** Derives surface by surface, so that it can be told how far it is; the whole then finds them remembered. */
+const yearOf = (now: string): number => new Date(now).getUTCFullYear();
+
+/** Tells only what somebody could see move. */
 function planned(facts: JobFacts, settings: FirmSettings, now: string, told: Told): JobPlan {
-  const deriver = createDeriver();
-  const year = new Date(now).getUTCFullYear();
-  facts.surfaces.forEach((s, i) => {
-    deriver.surface(facts, s.id, settings, year);
-    if (i % 20 === 0) told((i / facts.surfaces.length) * 0.6);
+  let last = 0;
+  return createDeriver().derive(facts, settings, yearOf(now), (share) => {
+    if (share - last < 0.02) return;
+    last = share;
+    told(share * 0.6);
   });
-  return deriver.derive(facts, settings, year);
 }
 
-const report = (facts: JobFacts, settings: FirmSettings, now: string, told: Told): Uint8Array => {
+const report = (facts: JobFacts, settings: FirmSettings, now: string, detail: Detail, told: Told): Uint8Array => {
   const plan = planned(facts, settings, now, told);
   told(0.7);
-  return Buffer.from(JSON.stringify(jobReport(facts, plan, settings, now)));
+  return Buffer.from(JSON.stringify(jobReport(facts, plan, settings, now, { detail })));
 };
 
 function fileFacts(file: Uint8Array, now: string, refusal: string): JobFacts {
@@ -73,11 +74,17 @@ async function work(task: Task, told: Told): Promise<Answer> {
   switch (task.kind) {
     case 'plan': {
       const facts = await factsOf(task.jobId);
-      return { ok: true, bytes: report(facts, await store().settings(), task.now, told) };
+      return { ok: true, bytes: report(facts, await store().settings(), task.now, task.detail, told) };
+    }
+    case 'methods': {
+      const facts = await factsOf(task.jobId);
+      const plan = createDeriver().surface(facts, task.surfaceId, await store().settings(), yearOf(task.now));
+      if (!plan) throw new HttpProblem('not-found', `There is no surface ${task.surfaceId} on job ${task.jobId}.`);
+      return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units))) };
     }
     case 'planFile': {
       const facts = fileFacts(task.file, task.now, 'The job file was not read.');
-      return { ok: true, bytes: report(facts, await store().settings(), task.now, told) };
+      return { ok: true, bytes: report(facts, await store().settings(), task.now, task.detail, told) };
     }
     case 'paper': {
       const facts = await factsOf(task.jobId);

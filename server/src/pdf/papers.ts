@@ -1,7 +1,7 @@
 /** The three papers of a survey: the survey itself, the chain-of-custody sheet, and labels for the sample bags. */
 import type { Content } from 'pdfmake/interfaces';
 import { formatRange, RULEBOOKS, sampleRegister, say, UNITS, type FirmSettings, type JobFacts, type JobPlan } from '@roughsill/core';
-import { jobReport, unpriced, type ReasonReport } from '@roughsill/core/report';
+import { jobReport, reporter, surveyReport, unpriced, type ReasonReport } from '@roughsill/core/report';
 import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
 import type { MediaStore } from '../media/media-store';
 import { forPaper } from '../media/picture';
@@ -64,8 +64,9 @@ const about = ({ facts, settings, now }: PaperInput): string =>
 export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: string): Promise<Buffer> {
   const { facts, plan, settings, now } = input;
   const { units } = facts.job;
-  const report = jobReport(facts, plan, settings, now.toISOString());
-  const v = report.survey;
+  const at = now.toISOString();
+  const report = jobReport(facts, plan, settings, at);
+  const v = surveyReport(facts, plan, settings, at, reporter(units));
   const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
   const money = (n: number) => `${sign}${Math.round(n).toLocaleString('en-US')}`;
   const content: Content[] = [

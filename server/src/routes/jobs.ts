@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { Change, ChangeV1, CHANGE_VERSION, Id, Instant, JobFacts, JobFile, readChange } from '@roughsill/core';
+import { DETAILS } from '@roughsill/core/report';
 import type { Crew } from '../beside/crew';
 import type { FirmStore, Refused } from '../db/firm-store';
+import { KeptPlans, planTag } from '../beside/kept-plans';
 import { breather } from '../db/folded';
 import { HttpProblem } from '../problem';
 import { route, type Route } from './route';
@@ -26,10 +28,18 @@ const JobLine = z.object({
 });
 /** The plan is derived, not stored; its shape is the core's JobReport, the same that the command line prints. */
 const Plan = z
-  .object({ notice: z.string(), job: z.object({ id: Id }).loose() })
+  .object({
+    notice: z.string(),
+    job: z.object({ id: Id }).loose(),
+    reasons: z.array(z.object({ rule: z.string(), says: z.string() }).loose()),
+  })
   .loose()
-  .describe('Everything derived for every surface: JobReport in core/src/report/report.ts');
+  .describe('Everything derived for every surface: JobReport in core/src/report/report.ts. A reason is its place in `reasons`');
+const PlanQuery = TaskQuery.extend({ detail: z.enum(DETAILS).default('picks') });
 const Logged = Change.extend({ seq: z.number(), receivedAt: Instant });
+const Methods = z
+  .object({ surface: Id, parts: z.array(z.object({}).loose()), reasons: z.array(z.object({}).loose()) })
+  .describe('Of one surface: methodsReport in core/src/report/report.ts. A reason is its place in `reasons`');
 const FILE_TYPES = ['application/json'];
 const MOST_CHANGES = 20_000;
 
@@ -45,6 +55,7 @@ function refusal(refused: readonly Refused[], order: ReadonlyMap<string, number>
 
 export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Route[] {
   const now = () => clock().toISOString();
+  const plans = new KeptPlans();
   return [
     route(
       {
@@ -104,14 +115,47 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
       {
         method: 'get',
         path: '/api/jobs/{jobId}/plan',
-        summary: 'Everything derived for a stored job',
+        summary:
+          'Everything derived for a stored job: of the methods what was picked and how many stand beside it, or with `detail=all` every verdict and the hazard survey',
         params: JobId,
-        query: TaskQuery,
+        query: PlanQuery,
         reply: Plan,
         problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
       },
+      async ({ params, query, req, res }) => {
+        const { jobId } = params;
+        const { detail, task } = query;
+        const make = () => runOf(crew, res, task, { kind: 'plan', jobId, detail, now: now() });
+        // With the survey in it the answer moves with the clock.
+        if (detail === 'all') {
+          const done = await make();
+          if (done) res.type('json').send(done);
+          return;
+        }
+        const cursor = await store.cursor(jobId);
+        if (cursor === undefined) throw noJob(jobId);
+        const tag = planTag(await store.epoch(), cursor, await store.settings(), clock().getUTCFullYear());
+        res.setHeader('etag', tag).setHeader('cache-control', 'private, no-cache').type('json');
+        if (req.fresh) return void res.status(304).end();
+        const bytes = plans.get(jobId, tag) ?? (await make());
+        if (!bytes) return;
+        plans.put(jobId, tag, bytes);
+        res.send(bytes);
+      },
+    ),
+
+    route(
+      {
+        method: 'get',
+        path: '/api/jobs/{jobId}/surfaces/{surfaceId}/methods',
+        summary: 'Every method on every part of one surface, each with its verdict, its reasons, hours and cost',
+        params: z.strictObject({ jobId: Id, surfaceId: Id }),
+        query: TaskQuery,
+        reply: Methods,
+        problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
+      },
       async ({ params, query, res }) => {
-        const done = await runOf(crew, res, query.task, { kind: 'plan', jobId: params.jobId, now: now() });
+        const done = await runOf(crew, res, query.task, { kind: 'methods', ...params, now: now() });
         if (done) res.type('json').send(done);
       },
     ),
@@ -121,7 +165,7 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         method: 'post',
         path: '/api/plan',
         summary: 'Everything derived for a job file, which is not stored',
-        query: TaskQuery,
+        query: PlanQuery,
         bodySays: JobFile,
         takes: FILE_TYPES,
         reply: Plan,
@@ -129,7 +173,7 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'too-heavy', 'stopped'],
       },
       async ({ query, req, res }) => {
-        const done = await runOf(crew, res, query.task, { kind: 'planFile', file: req.body as Buffer, now: now() });
+        const done = await runOf(crew, res, query.task, { kind: 'planFile', file: req.body as Buffer, detail: query.detail, now: now() });
         if (done) res.type('json').send(done);
       },
     ),
