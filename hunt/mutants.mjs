@@ -46,6 +46,7 @@ export const MUTANTS = [
   ['taken back is gone', 'probe/lead.ts', 'if (back.length > 0) return', 'if (false) return'],
   ['coats off the list are gone', 'probe/lead.ts', 'if (onGone.length > 0)', 'if (false)'],
   ['removed surfaces are gone', 'probe/place.ts', "const lead = leadAt !== null ? 'removed' :", "const lead = false ? 'removed' :"],
+  ['a doubt of an hour of its own is forgotten', 'probe/lead.ts', '    ...onGone.map((j) => j.reading.takenAt),\n', ''],
   ['a test from before explains it', 'probe/lead.ts', 'j.reading.takenAt > c.before.after', 'true'],
   [
     'the place forgets at a word',

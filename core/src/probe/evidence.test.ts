@@ -67,6 +67,19 @@ describe('what takes a reading out', () => {
   ])('%s', (_what, by, want) => {
     expect(stateOf(withReadings({ ...lead(1.2), atX: 0.1, atY: 0.1 }, { atX: 0.1, atY: 0.1, ...by }), young)).toBe(want);
   });
+  test.each([
+    ['before the later of two doubts', '2026-05-10T08:00:00.000Z', 'assumed'],
+    ['after both', '2026-05-14T08:00:00.000Z', 'notFound'],
+  ])('a clear test %s explains them: %s', (_what, takenAt, want) => {
+    const s = withReadings(
+      lead(1.2),
+      { kind: 'withdrawn', takenAt: LATER, supersedesId: 'r-0', supersedesWhy: 'the wrong window' },
+      { ...lead(1.2), takenAt: '2026-05-12T08:00:00.000Z', reachedLayerIds: ['coat-0'], toSubstrate: false },
+      { ...clear, takenAt },
+    );
+    const layers = s.layers.map((l) => (l.id === 'coat-0' ? { ...l, removedAt: '2026-05-13T08:00:00.000Z' } : l));
+    expect(stateOf({ ...s, layers })).toBe(want);
+  });
   test('two records never take out each other', () => {
     const pair = [lead(1.2), { ...lead(3), supersedesId: 'r-0', supersedesWhy: 'again' }].map((r, i) => aReading({ id: `r-${i}`, ...r }));
     expect(stateOf(aSurface({ readings: [{ ...pair[0]!, supersedesId: 'r-1', supersedesWhy: 'the other' }, pair[1]!] }), young)).toBe(

@@ -227,14 +227,20 @@ export function leadEverFound(s: Surface, rulebook: Rulebook): string | null {
 function foundBefore(s: Surface, judged: readonly Judged[], ctx: LeadView): Before | null {
   if (s.past !== 'asBefore' && saysSomething(s.pastWhy)) return null;
   const back = takenBack(s, ctx.rulebook, ctx.instruments);
-  if (back.length > 0) return { reason: why('lead.findTakenBack', 'job-record', {}), after: latest(back.map((r) => r.takenAt)) };
   const gone = new Set(s.layers.filter((l) => l.removedAt !== null).map((l) => l.id));
   const onGone = judged.filter(
     (j) => (j.verdict.says === 'lead' || j.verdict.says === 'waiting') && j.reach.ids.some((id) => gone.has(id)),
   );
-  if (onGone.length > 0)
-    return { reason: why('lead.foundOnGoneCoat', 'job-record', {}), after: latest(onGone.map((j) => j.reading.takenAt)) };
-  if (ctx.past.lead === 'removed') return { reason: why('lead.foundBefore', 'job-record', {}), after: ctx.past.leadAt };
+  // Whatever gives rise to the doubt, only a test that came after all of it answers it.
+  const removed = ctx.past.lead === 'removed';
+  const after = latest([
+    ...back.map((r) => r.takenAt),
+    ...onGone.map((j) => j.reading.takenAt),
+    ...(removed && ctx.past.leadAt !== null ? [ctx.past.leadAt] : []),
+  ]);
+  if (back.length > 0) return { reason: why('lead.findTakenBack', 'job-record', {}), after };
+  if (onGone.length > 0) return { reason: why('lead.foundOnGoneCoat', 'job-record', {}), after };
+  if (removed) return { reason: why('lead.foundBefore', 'job-record', {}), after };
   if (ctx.past.lead === 'inRoom') return { reason: why('lead.foundInRoom', 'job-record', {}), after: null };
   return null;
 }
