@@ -247,4 +247,10 @@ export const MUTANTS = [
   ['each surface bears the whole zone', 'zone/plan.ts', 'm.workedM2 / total', '1'],
   ['the boundary is no end of the sheet', 'protect/sheet.ts', 'boundaryM === null ? beyond : Math.min(beyond, boundaryM)', 'beyond'],
   ['nobody watches the heat', 'zone/steps.ts', "if (hot) after.push(gate('fire-watch'", "if (false) after.push(gate('fire-watch'"],
+  // Steps and checks
+  ['a tick passes where there is a number', 'work/judge.ts', "asks.every((a) => values.has(a.what)) ? 'pass' : null", "'pass'"],
+  ['a number beyond its limit passes', 'work/judge.ts', '!keeps(a, values.get(a.what)!)', 'false'],
+  ['glass is not masked', 'work/around.ts', "out.push('glass')", 'out.push()'],
+  ['grease is scuffed in', 'work/steps.ts', '...washStep(input), ', ''],
+  ['tape stays on', 'work/steps.ts', 'steps.push(...unmask(input));', ''],
 ];

@@ -68,12 +68,25 @@ export const aZone = (over: Partial<Zone> = {}): Zone => ({
   removedAt: null,
   ...over,
 });
+/** Every number that a check may ask for, well within its limit. */
+export const GOOD_NUMBERS: Check['measured'] = [
+  { what: 'moisturePct', value: 12 },
+  { what: 'ph', value: 7 },
+  { what: 'aboveDewC', value: 5 },
+  { what: 'windMs', value: 2 },
+  { what: 'waitedMin', value: 60 },
+  { what: 'waitedH', value: 16 },
+  { what: 'dustFloor', value: 1 },
+  { what: 'dustSill', value: 10 },
+  { what: 'dustTrough', value: 20 },
+];
 /** A check that passed, of a surface or, with its zone, of the job. */
 export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({
   id: `check-${gate}`,
   gate,
   zoneId: null,
   outcome: 'pass',
+  measured: GOOD_NUMBERS,
   note: '',
   takenAt: AT,
   supersedesId: null,

@@ -20,6 +20,7 @@ export function quillPoint(): JobFacts {
     heightM: 3.4,
     workingDoor: 'The street door, wall A',
     washPlace: 'The tap on the landing',
+    machineIds: ['vacuum-1', 'air-1'],
     staying: 'Nobody: the office opens again when the hall is handed back',
   });
   const keeper = space('qp-keepers-room', 'Keeper’s room', 'room', 1, { lengthM: 4.3, widthM: 3.9, heightM: 2.9 });
@@ -619,6 +620,7 @@ export function quillPoint(): JobFacts {
     gate,
     zoneId: hall.id,
     outcome: 'pass',
+    measured: [],
     note: '',
     takenAt: `2026-04-15T${minutes}:00.000Z`,
     supersedesId: null,

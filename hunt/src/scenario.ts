@@ -82,6 +82,7 @@ const space = fieldsOf('space', {
   washPlace: c(''),
   cleanWay: c(''),
   airMachine: c(''),
+  machineIds: c([]),
   staying: c(''),
 });
 const surface = fieldsOf('surface', {
@@ -211,7 +212,7 @@ const board = fieldsOf('board', { label: c(''), note: c(''), coats: maybe(c(4)),
 const GATES = [
   'cause-cured',
   'containment-up',
-  'kit-on',
+  'kit-on.halfMask',
   'moisture',
   'adhesion',
   'dew-point',

@@ -268,7 +268,20 @@ describe('changes', () => {
     const added = person({ op: 'add', fields: { name: 'Odo Quarrie' } });
     expect((await send(added, person({ fields: { name: 'Odo Quarry' } }))).status).toBe(200);
     const firm = (await s.call('GET', '/api/firm')).body;
-    expect(firm.people).toContainEqual({ id, name: 'Odo Quarry', removedAt: null });
+    expect(firm.people).toContainEqual({ id, name: 'Odo Quarry', certificates: [], fitTests: [], training: [], removedAt: null });
+    // A machine is kept the same way, and a plan made after it knows what it was used on.
+    const machine = (over: Partial<Change>) => change('x', { jobId: null, entity: 'machine', entityId: 'vac-1', ...over });
+    expect((await send(machine({ op: 'add', fields: { name: 'Vacuum', kind: 'vacuum', filter: 'hepa' } }))).status).toBe(200);
+    const { jobId, facts } = await freshJob();
+    const spaceId = facts.spaces[0]!.id;
+    await send(change(jobId, { entity: 'space', entityId: spaceId, fields: { machineIds: ['vac-1'] } }));
+    const gates = async () =>
+      (await s.call('GET', `/api/jobs/${jobId}/plan`)).body.zones
+        .find((z: any) => z.id === spaceId)
+        .steps.flatMap((st: any) => st.checks.map((c: any) => c.id));
+    expect(await gates()).not.toContain('machine.vac-1');
+    await send(machine({ op: 'set', fields: { lastOn: 'asbestos' } }));
+    expect(await gates()).toContain('machine.vac-1');
     const log = (await s.call('GET', `/api/firm?since=0`)).body.changes as Change[];
     expect(log.find((c) => c.id === added.id)).toMatchObject({ jobId: null, parent: { kind: 'firm', id: 'firm' }, device: 'desk' });
     expect((await send(person({ op: 'add', fields: { name: ' ' } }))).status).toBe(422);

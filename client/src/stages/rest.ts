@@ -26,6 +26,9 @@ export const rest = {
   get SettingsScreen() {
     return (require('./start/SettingsScreen') as typeof import('./start/SettingsScreen')).SettingsScreen;
   },
+  get FirmScreen() {
+    return (require('./start/FirmScreen') as typeof import('./start/FirmScreen')).FirmScreen;
+  },
   get ImportScreen() {
     return (require('./probe/ImportScreen') as typeof import('./probe/ImportScreen')).ImportScreen;
   },

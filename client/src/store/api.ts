@@ -3,6 +3,7 @@ import {
   CHANGE_VERSION,
   type Change,
   type Clash,
+  type FirmFacts,
   type FirmSettings,
   type JobFacts,
   type LoggedChange,
@@ -106,6 +107,7 @@ async function call<T>(
 
 export const api = {
   session: () => call<{ person: string; settings: FirmSettings; form?: number; epoch?: string }>('/api/session'),
+  firm: () => call<{ epoch: string; cursor: number } & FirmFacts>('/api/firm'),
   jobs: () => call<{ jobs: JobLine[] }>('/api/jobs'),
   job: (id: string) => call<{ epoch: string; cursor: number; facts: JobFacts }>(`/api/jobs/${encodeURIComponent(id)}`),
   since: (id: string, cursor: number) =>

@@ -46,16 +46,17 @@ function restoreBegun(store: Store): void {
 /** All that the first screen of this address needs, asked for at once. */
 async function readShelf() {
   const named = location.pathname.split('/').filter((x) => x !== '');
-  const [rows, aside, epoch, list, settings, ids, shown] = await Promise.all([
+  const [rows, aside, epoch, list, settings, firm, ids, shown] = await Promise.all([
     waitingRows(),
     asideRows(),
     loadFact('epoch'),
     loadFact('list'),
     loadFact('settings'),
+    loadFact('firm'),
     jobIds(),
     Promise.all(named.map(async (id) => [id, await loadKeptJob(id)] as const)),
   ]);
-  return { rows, aside, epoch, list, settings, ids, shown };
+  return { rows, aside, epoch, list, settings, firm, ids, shown };
 }
 type Shelved = Awaited<ReturnType<typeof readShelf>>;
 
@@ -70,7 +71,7 @@ export function readEarly(): Promise<Shelved> | undefined {
 async function restore(store: Store, early: Promise<Shelved> | undefined): Promise<void> {
   const at = new Date().toISOString();
   if (isLeft()) await bringOver(at).catch(() => undefined);
-  const { rows, aside, epoch, list, settings, ids, shown } = await (early ?? readShelf());
+  const { rows, aside, epoch, list, settings, firm, ids, shown } = await (early ?? readShelf());
   const read = sorted(
     rows.map((r) => r.change),
     at,
@@ -84,6 +85,7 @@ async function restore(store: Store, early: Promise<Shelved> | undefined): Promi
   if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list as JobLine[]));
   const known = FirmSettings.safeParse(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
+  if (typeof firm === 'object' && firm !== null) store.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], ...firm }));
   for (const id of ids) if (!store.getState().jobs.byId[id]) restoreJob(store, id, await loadKeptJob(id));
 }
 
@@ -99,6 +101,7 @@ function keepWritten(store: Store): void {
     }
     if (jobs.list) await saveFact('list', jobs.list);
     await saveFact('settings', session.settings);
+    await saveFact('firm', session.firm);
   };
   // A job may have been answered by the server while the shelf was still being read.
   void save().catch(() => undefined);
@@ -108,7 +111,8 @@ function keepWritten(store: Store): void {
     if (
       state.jobs.byId !== before.jobs.byId ||
       state.jobs.list !== before.jobs.list ||
-      state.session.settings !== before.session.settings
+      state.session.settings !== before.session.settings ||
+      state.session.firm !== before.session.firm
     ) {
       clearTimeout(timer);
       // A copy of what the server has: failing to keep it loses nothing that was entered.

@@ -2,6 +2,7 @@
 import {
   applyChange,
   applyChanges,
+  applyFirmChange,
   CHANGE_VERSION,
   FIRM_ID,
   FIRM_SETTINGS,
@@ -153,26 +154,44 @@ export const undo = (): Thunk => (dispatch, getState) => {
   dispatch(queue(changes));
 };
 
+const ofFirm = (d: Omit<Draft, 'entity'> & { readonly entity: Change['entity'] }, by: string): Change => ({
+  v: CHANGE_VERSION,
+  id: newId(),
+  jobId: null,
+  entity: d.entity,
+  entityId: d.entityId,
+  parent: { kind: 'firm', id: FIRM_ID },
+  op: d.op,
+  fields: d.fields ?? {},
+  at: now(),
+  by,
+  device: deviceId(),
+  act: null,
+});
+
 /** A setting of the firm, by the same road. */
 export const changeSettings =
   (fields: Partial<FirmSettings>): Thunk =>
   (dispatch, getState) => {
     dispatch(sessionSlice.actions.settingsChanged(fields));
-    const change: Change = {
-      v: CHANGE_VERSION,
-      id: newId(),
-      jobId: null,
-      entity: FIRM_SETTINGS,
-      entityId: FIRM_SETTINGS,
-      parent: { kind: 'firm', id: FIRM_ID },
-      op: 'set',
-      fields,
-      at: now(),
-      by: getState().session.person,
-      device: deviceId(),
-      act: null,
-    };
-    dispatch(queue([change]));
+    dispatch(queue([ofFirm({ entity: FIRM_SETTINGS, entityId: FIRM_SETTINGS, op: 'set', fields }, getState().session.person)]));
+  };
+
+/** People and machines of the firm. @returns problems, with nothing written */
+export const commitToFirm =
+  (drafts: readonly Draft[]): Thunk<readonly Problem[]> =>
+  (dispatch, getState) => {
+    const { person, firm } = getState().session;
+    const changes = drafts.map((d) => ofFirm(d, person));
+    let next = firm;
+    for (const c of changes) {
+      const made = applyFirmChange(next, c);
+      if (!made.ok) return made.problems;
+      next = made.value;
+    }
+    dispatch(sessionSlice.actions.firmChanged(next));
+    dispatch(queue(changes));
+    return [];
   };
 
 /**

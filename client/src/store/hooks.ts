@@ -4,6 +4,7 @@ import {
   createDeriver,
   digestOf,
   type Deriver,
+  type FirmFacts,
   type FirmSettings,
   type JobDigest,
   type JobFacts,
@@ -13,6 +14,7 @@ import {
 } from '@roughsill/core';
 import { isLarge } from './large';
 import type { LoadStatus } from './slices';
+import { planning } from './planning';
 import { useAppDispatch, useAppSelector } from './store';
 import { loadJob } from './sync';
 
@@ -38,7 +40,9 @@ export function useJob(jobId: string): { readonly facts: JobFacts | undefined; r
   return { facts, status };
 }
 
-export const useSettings = (): FirmSettings => useAppSelector((s) => s.session.settings);
+/** What plans are made with: the settings, and the machines that the firm owns. */
+export const useSettings = (): FirmSettings => useAppSelector(planning);
+export const useFirm = (): FirmFacts => useAppSelector((s) => s.session.firm);
 
 export function useSurfacePlan(facts: JobFacts, surfaceId: string): SurfacePlan | undefined {
   const settings = useSettings();

@@ -1,8 +1,8 @@
 export { boot, letGo, readEarly } from './boot';
 export { api, type InstrumentLine, type JobLine } from './api';
-export { add, changeSettings, commit, keepAgain, remove, sendMended, set, undo, type Draft } from './changes';
+export { add, changeSettings, commit, commitToFirm, keepAgain, remove, sendMended, set, undo, type Draft } from './changes';
 export { newId } from './ids';
-export { drawn, findSurface, useDigest, useJob, useSettings, useSurfacePlan, useZonePlan } from './hooks';
+export { drawn, findSurface, useDigest, useFirm, useJob, useSettings, useSurfacePlan, useZonePlan } from './hooks';
 export { keepPicture, sendPictures, waitingPicture } from './pictures';
 export { LARGE } from './large';
 export type { Aside } from './shelf';

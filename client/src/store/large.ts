@@ -1,5 +1,6 @@
 /** Large jobs are derived in a worker: this middleware tells it of every change and puts its digests into the store. */
-import { createAction, type Middleware } from '@reduxjs/toolkit';
+import { planning } from './planning';
+import { createAction, isAnyOf as isAny, type Middleware } from '@reduxjs/toolkit';
 import type { Change, JobFacts } from '@roughsill/core';
 import type { FromWorker, ToWorker } from '../workers/protocol';
 import { jobsSlice, sessionSlice, type JobsState, type SessionState } from './slices';
@@ -38,7 +39,7 @@ export const largeJobs =
       const jobId = facts.job.id;
       if (changes && held.has(jobId)) return post({ kind: 'changes', jobId, changes });
       held.add(jobId);
-      post({ kind: 'facts', facts, settings: store.getState().session.settings, thisYear: new Date().getUTCFullYear() });
+      post({ kind: 'facts', facts, settings: planning(store.getState()), thisYear: new Date().getUTCFullYear() });
     };
 
     const shown = (jobId: string) => store.getState().jobs.byId[jobId]?.facts;
@@ -57,7 +58,7 @@ export const largeJobs =
         // Facts move only when something was refused: what it did is taken off again.
         for (const jobId of held) if (shown(jobId) !== before[jobId]?.facts) tell(shown(jobId));
       } else if (workerLost.match(action)) tell(store.getState().jobs.byId[action.payload]?.facts);
-      else if (sessionSlice.actions.known.match(action) || sessionSlice.actions.settingsChanged.match(action)) {
+      else if (isAny(sessionSlice.actions.known, sessionSlice.actions.settingsChanged, sessionSlice.actions.firmChanged)(action)) {
         for (const jobId of held) tell(store.getState().jobs.byId[jobId]?.facts);
       }
       return result;

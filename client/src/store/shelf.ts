@@ -3,7 +3,7 @@
  * took lately, and the jobs as the server last told them.
  */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { CHANGE_VERSION, JOB_FILE_VERSION, JobFacts, type Change, type FirmSettings, type Problem } from '@roughsill/core';
+import { CHANGE_VERSION, JOB_FILE_VERSION, JobFacts, type Change, type FirmFacts, type FirmSettings, type Problem } from '@roughsill/core';
 import type { JobLine } from './api';
 
 /** A change that was refused, or one that could not be read: kept until a person mends or drops it. */
@@ -160,6 +160,7 @@ export function readKeptJob(kept: { readonly base: unknown; readonly cursor: num
 interface Kept {
   readonly list: readonly JobLine[];
   readonly settings: FirmSettings;
+  readonly firm: FirmFacts;
   readonly person: string;
   readonly epoch: string;
 }

@@ -5,6 +5,7 @@ import {
   DEFAULT_SETTINGS,
   type Change,
   type Clash,
+  type FirmFacts,
   type FirmSettings,
   type JobDigest,
   type JobFacts,
@@ -241,11 +242,19 @@ export const noticeSlice = createSlice({
 export interface SessionState {
   readonly person: string;
   readonly settings: FirmSettings;
+  /** Its people and machines. */
+  readonly firm: FirmFacts;
   readonly dim: boolean;
   /** Templates in the order of last use. */
   readonly recent: readonly string[];
 }
-const sessionStart: SessionState = { person: 'This phone', settings: DEFAULT_SETTINGS, dim: false, recent: [] };
+const sessionStart: SessionState = {
+  person: 'This phone',
+  settings: DEFAULT_SETTINGS,
+  firm: { people: [], machines: [] },
+  dim: false,
+  recent: [],
+};
 
 export const sessionSlice = createSlice({
   name: 'session',
@@ -253,6 +262,7 @@ export const sessionSlice = createSlice({
   reducers: {
     known: (s, a: PayloadAction<{ person: string; settings: FirmSettings }>) => ({ ...s, ...a.payload }),
     settingsChanged: (s, a: PayloadAction<Partial<FirmSettings>>) => ({ ...s, settings: { ...s.settings, ...a.payload } }),
+    firmChanged: (s, a: PayloadAction<FirmFacts>) => ({ ...s, firm: a.payload }),
     dimmed: (s, a: PayloadAction<boolean>) => ({ ...s, dim: a.payload }),
     used: (s, a: PayloadAction<string>) => ({ ...s, recent: [a.payload, ...s.recent.filter((r) => r !== a.payload)].slice(0, 12) }),
     restored: (s, a: PayloadAction<Partial<SessionState>>) => ({ ...s, ...a.payload }),

@@ -1,5 +1,15 @@
 /** The outbox goes out, others' changes come in, and what is not sent is never lost. */
-import { applyChange, CHANGE_VERSION, FirmSettings, isJobChange, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
+import {
+  applyChange,
+  applyFirmChange,
+  CHANGE_VERSION,
+  FirmSettings,
+  isJobChange,
+  writeJobFile,
+  type Change,
+  type FirmFacts,
+  type JobFacts,
+} from '@roughsill/core';
 import { api, NOTHING, type Sent } from './api';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, withChanges, type SettledAct } from './slices';
 import { jobIds, loadKeptJob, saveFact, sendAgain, sentChanges, settle, type Aside } from './shelf';
@@ -159,7 +169,23 @@ export const loadSession = (): Thunk<Promise<void>> => async (dispatch, getState
   // A server that is older than this page does not know every setting: what it leaves out has its default.
   const settings = FirmSettings.safeParse(r.value.settings);
   if (settings.success) dispatch(sessionSlice.actions.known({ person: r.value.person, settings: settings.data }));
+  await dispatch(loadFirm());
   if (r.value.epoch !== undefined && r.value.epoch !== getState().outbox.epoch) await dispatch(anotherLife(r.value.epoch));
+};
+
+/** The firm's people and machines, with what still waits on top. */
+const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {
+  const r = await api.firm();
+  if (!r.ok) return;
+  const { people, machines = [] } = r.value;
+  const firm = getState().outbox.waiting.reduce<FirmFacts>(
+    (f, c) => {
+      const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
+      return next?.ok ? next.value : f;
+    },
+    { people, machines },
+  );
+  dispatch(sessionSlice.actions.firmChanged(firm));
 };
 
 /**

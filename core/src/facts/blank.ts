@@ -36,7 +36,7 @@ export const BLANK_JOB: JobDraft = {
   worker: 'firm',
 };
 
-const BLANK_SETUP = { workingDoor: '', washPlace: '', cleanWay: '', airMachine: '', crew: null, shiftH: null, staying: '' };
+const BLANK_SETUP = { workingDoor: '', washPlace: '', cleanWay: '', airMachine: '', machineIds: [], crew: null, shiftH: null, staying: '' };
 
 export const BLANK_SPACE: SpaceDraft = {
   name: '',

@@ -19,6 +19,7 @@ export {
   type InstrumentCheck,
   type Job,
   type Layer,
+  type Machine,
   type ParentKind,
   type Part,
   type Person,

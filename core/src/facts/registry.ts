@@ -13,6 +13,7 @@ import {
   InstrumentCheckFields,
   JobFields,
   LayerFields,
+  MachineFields,
   name,
   PartFields,
   PersonFields,
@@ -95,6 +96,17 @@ export const REGISTRY = {
     most: 500,
     appendOnly: false,
     since: 3,
+    refs: [],
+    order: byId,
+  }),
+  machine: spec({
+    scope: 'firm',
+    fields: MachineFields,
+    parents: ['firm'],
+    list: 'machines',
+    most: 500,
+    appendOnly: false,
+    since: 5,
     refs: [],
     order: byId,
   }),
@@ -335,6 +347,7 @@ export type Board = RecordOf<'board'>;
 export type Photo = RecordOf<'photo'>;
 export type InstrumentCheck = RecordOf<'instrumentCheck'>;
 export type Person = RecordOf<'person'>;
+export type Machine = RecordOf<'machine'>;
 
 /** The entities that hang under a kind of parent, in the registry's order. */
 export const childrenOf = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Entity[] =>

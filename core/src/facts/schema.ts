@@ -8,6 +8,11 @@ import {
   AIMS,
   BINDERS,
   CHEMISTRIES,
+  CERTIFICATES,
+  CHECK_NUMBERS,
+  FILTERS,
+  MACHINE_KINDS,
+  USED_ON,
   CONDITIONS,
   DECIDERS,
   ELEMENT_IDS,
@@ -65,7 +70,8 @@ export const Instant = z.iso
 const size = (what: string, max: number) =>
   z
     .number({ error: `${what} is a number` })
-    .positive(`${what} must be more than 0`)
+    .positive({ error: `${what} must be more than 0`, abort: true })
+    .min(0.001, `${what} is under a millimetre: check the unit`)
     .max(max, `${what} is over ${max} m: check the unit`);
 
 /** Years before 1500 are taken for a slip; the upper bound is today's and is checked with the clock (validate.ts). */
@@ -164,6 +170,8 @@ const zoneSetup = {
   /** The way on which nothing that is worked in may be worn. */
   cleanWay: text(200).default(''),
   airMachine: text(120).default(''),
+  /** Machines of the firm that stand in it. */
+  machineIds: z.array(Id).max(20, 'at most 20 machines').default([]),
   /** People who work in it; null: as the firm has it. */
   crew: z.number().int('a whole number').min(1, 'at least 1').max(50, 'check the number').nullable().default(null),
   shiftH: z.number().min(0.5, 'a shift is half an hour or more').max(16, 'over 16 h is no shift').nullable().default(null),
@@ -459,14 +467,48 @@ export const InstrumentCheckFields = z.strictObject({
   note: text(300),
 });
 
-/** Somebody of the firm. Certificates, fit tests and training follow with the stages that weigh them. */
-export const PersonFields = z.strictObject({ name: name('the person') });
+const Day = z.iso.date('is a day such as 2026-05-04');
+/** Somebody of the firm, with what entitles them. */
+export const PersonFields = z.strictObject({
+  name: name('the person'),
+  certificates: z
+    .array(z.strictObject({ kind: z.enum(CERTIFICATES), number: text(60), until: Day.nullable() }))
+    .max(20, 'at most 20 certificates')
+    .default([]),
+  fitTests: z
+    .array(z.strictObject({ mask: text(60), on: Day }))
+    .max(20, 'at most 20 fit tests')
+    .default([]),
+  training: z
+    .array(z.strictObject({ what: text(120), on: Day }))
+    .max(40, 'at most 40 trainings')
+    .default([]),
+});
+
+/** A machine that the firm owns: what was drawn into it comes out again where it is opened or moved. */
+export const MachineFields = z.strictObject({
+  name: name('the machine'),
+  kind: z.enum(MACHINE_KINDS),
+  /** As the maker states it, m3/h; null: not said. */
+  flowM3h: z.number().positive('a flow is more than 0').max(20_000, 'check the unit').nullable().default(null),
+  filter: z.enum(FILTERS).default('none'),
+  /** Until it was cleaned and its filter changed. */
+  lastOn: z.enum(USED_ON).default('nothing'),
+});
 
 export const CheckFields = z.strictObject({
-  gate: z.string().regex(/^[a-zA-Z0-9.-]{2,60}$/),
+  gate: z.string().regex(/^[a-zA-Z0-9.-]{2,80}$/),
   /** Of a job's own checks: the zone it belongs to, as the zone's own id, its room's or side's, or the job's for the bench; null: the job. */
   zoneId: Id.nullable().default(null),
   outcome: z.enum(['pass', 'fail']),
+  /** What was read off, where the check has a number. */
+  measured: z
+    .array(
+      z.strictObject({ what: z.enum(CHECK_NUMBERS), value: z.number().min(-100, 'check the number').max(100_000, 'check the number') }),
+    )
+    .max(CHECK_NUMBERS.length)
+    .refine((all) => new Set(all.map((m) => m.what)).size === all.length, 'is measured twice in one check')
+    .default([]),
   note: text(500),
   takenAt: Instant,
   supersedesId: Id.nullable(),

@@ -58,6 +58,28 @@ export const CONDITIONS = [
 ] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
+/** What a check can be entered as a number of, each in the one unit that work/judge.ts names. */
+export const CHECK_NUMBERS = [
+  'moisturePct',
+  'ph',
+  'aboveDewC',
+  'windMs',
+  'waitedMin',
+  'waitedH',
+  'dustFloor',
+  'dustSill',
+  'dustTrough',
+] as const;
+export type CheckNumber = (typeof CHECK_NUMBERS)[number];
+
+export const CERTIFICATES = ['renovator', 'inspector', 'asbestosTrained', 'firstAid', 'other'] as const;
+export const MACHINE_KINDS = ['vacuum', 'airMachine', 'shroudedSander', 'other'] as const;
+/** What stands between a machine and the room it blows into. */
+export const FILTERS = ['none', 'dust', 'classM', 'classH', 'hepa'] as const;
+/** What a machine was last used on, and may give off again. */
+export const USED_ON = ['nothing', 'mold', 'lead', 'asbestos'] as const;
+export type UsedOn = (typeof USED_ON)[number];
+
 export const SOUNDNESS = ['sound', 'failing', 'unknown'] as const;
 export type Soundness = (typeof SOUNDNESS)[number];
 

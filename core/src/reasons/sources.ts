@@ -86,6 +86,8 @@ export const SOURCES = {
   'uk-vacuum': { kind: 'mem', title: 'EN 60335-2-69; HSE L132, HSG248', at: 'dust classes: M or H for lead, H for asbestos', where: 'UK' },
   hsg53: pub('UK', 'HSE HSG53', 'assigned protection factors for RPE'),
   'nps-pb1': pub('any', 'NPS Preservation Brief 1; 36 CFR 67.7(b)(7)', 'the gentlest means possible', 'Binding in the US for rehabilitation that takes tax credit; taken here as good practice on old fabric.'),
+  'astm-d4262': pub('any', 'ASTM D4262', 'pH paper on the rinsed surface'),
+  'astm-d4263': pub('any', 'ASTM D4263', 'a clear sheet taped for at least 16 h: no moisture to be seen'),
   'astm-d3359': pub('any', 'ASTM D3359, method B', 'classes of the cross-cut', 'Where keep ends and strip begins is common practice.'),
   'astm-d6677': pub('any', 'ASTM D6677', 'knife adhesion', 'Where keep ends and strip begins is common practice.'),
   'clopper-pearson': pub('any', 'Clopper and Pearson 1934, Biometrika 26', 'exact bound on a share'),

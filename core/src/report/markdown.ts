@@ -78,6 +78,10 @@ function comparisonLines(c: NonNullable<SurfaceReport['comparison']>, money: (n:
 export const unpriced = (n: number): string =>
   n === 0 ? '' : ` ${n} ${n === 1 ? 'surface is' : 'surfaces are'} not in it: no method is allowed on a part.`;
 
+/** A line to write a number on. */
+export const blanks = (numbers: SurfaceReport['steps'][number]['checks'][number]['numbers']): string =>
+  numbers.map((n) => ` (${n.name}: ____ ${UNITS[n.unit].label})`).join('');
+
 function stepLines(steps: SurfaceReport['steps']): string[] {
   const out: string[] = [];
   for (const st of steps) {
@@ -88,7 +92,7 @@ function stepLines(steps: SurfaceReport['steps']): string[] {
     out.push(`${st.number}. **${st.title}**${times.length > 0 ? ` (${times.join('; ')})` : ''}`);
     if (st.quantities.length > 0) out.push(`   - ${st.quantities.map((q) => `${q.what}: ${q.text}`).join('; ')}`);
     for (const r of st.because) out.push(`   - ${r.says}`);
-    for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue}`);
+    for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue}${blanks(c.numbers)}`);
   }
   return out;
 }

@@ -10,7 +10,7 @@ import { sentence } from '../words';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { measure, type UnitSystem } from '../units/units';
 import { silicaOn, UNCOUNTED } from '../probe';
-import type { Step } from '../work';
+import { CHECK_UNITS, type Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { comparisonReport, trialReport } from './choosing';
 import { NOTICE, reporter, type Reporter } from './reporter';
@@ -76,6 +76,8 @@ const stepReports = (steps: readonly Step[], { units, reasons, quantity }: Repor
       mustBeTrue: sentence(g.because, units),
       state: g.state,
       opensAfter: g.waitsFor === null ? null : sentence(g.waitsFor, units),
+      /** What is entered as a number, and what it has to be. */
+      numbers: g.asks.map(({ what, ...limits }) => ({ what, name: say(what), unit: CHECK_UNITS[what], ...limits })),
       ifNotBackTo: g.backTo,
       because: reasons([g.because]),
     })),

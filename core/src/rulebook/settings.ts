@@ -1,5 +1,6 @@
 /** What a firm decides for itself: rates, prices, schools, certificates. Every default can be changed; a change is marked as the firm's. */
 import { z } from 'zod';
+import type { Machine } from '../facts';
 import { CHEMISTRIES, METHOD_IDS } from '../facts/vocabulary';
 
 const money = z.number().min(0, 'a price cannot be negative').max(100000, 'check the price');
@@ -65,6 +66,8 @@ export const FirmSettings = z.strictObject({
   moldSchool: z.enum(['moldWash', 'moldBiocide', 'moldBleach']).default('moldWash'),
   /** School: dusting off before waterborne paint. */
   dustOff: z.enum(['microfibre', 'tackCloth']).default('microfibre'),
+  /** School: handles, stays and plates come off before the coat, or stay and are cleaned, scuffed and primed. */
+  fittings: z.enum(['off', 'stay']).default('off'),
   /** School: what seals a cleaned and dried mold stain. */
   moldSeal: z.enum(['stainBlock', 'undercoat', 'pva']).default('stainBlock'),
   /** School: prime everything. Off: prime bare, mixed, stained and metal; direct over sound, keyed, compatible coats. */
@@ -81,7 +84,8 @@ export const FirmSettings = z.strictObject({
   /** Prefix of the firm's own sample numbers. */
   samplePrefix: z.string().trim().min(1, 'a prefix has at least one letter').max(10, 'at most 10 letters').default('S'),
 });
-export type FirmSettings = z.infer<typeof FirmSettings>;
+/** With the machines that it owns, where they are at hand: they are records of their own. */
+export type FirmSettings = z.infer<typeof FirmSettings> & { readonly machines?: readonly Machine[] };
 
 export const DEFAULT_SETTINGS: FirmSettings = {
   firmName: 'Your firm',
@@ -101,6 +105,7 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   moldSchool: 'moldWash',
   dustOff: 'microfibre',
   moldSeal: 'stainBlock',
+  fittings: 'off',
   primeAlways: false,
   crew: 2,
   hoursPerDay: 7.5,

@@ -31,7 +31,8 @@ export type Dimension =
   | 'heatLoss'
   | 'mass'
   | 'dustLoading'
-  | 'grade';
+  | 'grade'
+  | 'acidity';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -90,6 +91,7 @@ export const UNITS = {
   g: { dimension: 'mass', scale: 1e-3, label: 'g' },
   mg: { dimension: 'mass', scale: 1e-6, label: 'mg' },
   class: { dimension: 'grade', scale: 1, label: '' },
+  pH: { dimension: 'acidity', scale: 1, label: 'pH' },
   'ug/ft2': { dimension: 'dustLoading', scale: 1, label: 'µg/ft²' },
   'ug/m2': { dimension: 'dustLoading', scale: FOOT_M ** 2, label: 'µg/m²' },
 } as const satisfies Record<string, UnitDef>;

@@ -1,11 +1,14 @@
 export { clothsForFloor } from './cloths';
+export { CHECK_UNITS, keeps, checkOutcome } from './judge';
 export { ownSteps } from './steps';
 export {
+  gate,
   hoursOf,
   NOTHING,
   plus,
   stepOf,
   type Amount,
+  type Asked,
   type Gate,
   type GateSpec,
   type GateState,

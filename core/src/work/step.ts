@@ -1,13 +1,38 @@
 /** Steps and their checks, as planned; where they stand is judged over the whole zone (zone/standing.ts). */
 import type { Range } from '../choose';
+import type { CheckNumber } from '../facts';
 import type { Reason } from '../reasons';
 import type { Measure } from '../units/units';
 
 export type StepKind =
-  'prepare' | 'protect' | 'remove' | 'rinse' | 'dry' | 'check' | 'repair' | 'prime' | 'coat' | 'cleanUp' | 'verify' | 'ask';
+  | 'prepare'
+  | 'protect'
+  | 'mask'
+  | 'wash'
+  | 'remove'
+  | 'rinse'
+  | 'dry'
+  | 'check'
+  | 'repair'
+  | 'prime'
+  | 'coat'
+  | 'unmask'
+  | 'cleanUp'
+  | 'verify'
+  | 'ask';
+
+/** A number that a check is entered as, and what it has to be. */
+export interface Asked {
+  readonly what: CheckNumber;
+  readonly atLeast?: Measure;
+  readonly atMost?: Measure;
+  readonly below?: Measure;
+}
 
 export interface GateSpec {
   readonly id: string;
+  /** A tick is only for what has no measure: without these numbers a pass is none. Law O2. */
+  readonly asks: readonly Asked[];
   /** Where a failed check sends the work back to. */
   readonly backTo: StepKind;
   readonly because: Reason;
@@ -51,6 +76,13 @@ export interface Step extends Omit<StepSpec, 'gates'> {
 export const NOTHING: Range = { low: 0, high: 0 };
 export const hours = (low: number, high: number): Range => ({ low, high });
 export const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
+
+export const gate = (id: string, backTo: StepKind, because: Reason, asks: readonly Asked[] = []): GateSpec => ({
+  id,
+  asks,
+  backTo,
+  because,
+});
 
 /** A step of which only some is to be said. */
 export const stepOf = (st: Pick<StepSpec, 'id' | 'kind' | 'title'> & Partial<StepSpec>): StepSpec => ({

@@ -4,13 +4,14 @@ import type { SurfaceContext } from '../surface/context';
 import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
-import { baseOf, type CoatingPlan } from '../coat';
+import { baseOf, DEW_MARGIN_C, type CoatingPlan } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent } from '../probe';
 import { why, type Reason } from '../reasons';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
-import { hours, NOTHING, stepOf, type GateSpec, type StepKind, type StepSpec } from './step';
+import { beforeStrokes, denib, maskForCoats, unmask, washStep } from './around';
+import { gate, hours, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
 /** Drying oil in a heap of rags heats itself. */
 const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood'];
@@ -26,7 +27,7 @@ interface Inputs {
   readonly lead: LeadPicture;
 }
 
-/** A step's name: the main method of a part needs none, so that its checks keep theirs when the method changes. */
+/** A step's name. Its check carries the method as well: what passed for one stroke says nothing of another. Law O3. */
 const strokeId = (x: Stroke, main: boolean): string =>
   `remove.${x.kind}${main ? '' : `.${x.methodId}`}${x.half === 'coarse' ? '.coarse' : ''}`;
 /** Of a sanding in two halves, the coarse one is the larger. */
@@ -57,7 +58,7 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[]): StepSpec[] {
         handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
         waitH: DRY_BETWEEN,
         amounts: [],
-        gates: [gate(`clean.${clear}.before.${at}`, 'rinse', cleanProof(clear))],
+        gates: [cleanGate(`clean.${clear}.before.${at}`, clear)],
         because: [why(rule, source, { first: first.id, then: m.id }, 'care', 'hazard'), why(RINSE_WORDS[clear], 'trade-strip')],
       });
       e.cleared = true;
@@ -79,15 +80,19 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[]): StepSpec[] {
 }
 
 /** A meter for wood, a taped sheet for what is mineral; metal is wiped and is ready in an hour. Common practice. */
-const dryProof = (timber: boolean, metal: boolean): Reason =>
-  metal
-    ? why('gate.metalDry', 'trade-interval')
-    : timber
-      ? why('gate.moisture', 'mem-moisture', { limit: measure(15, '%') })
-      : why('gate.moistureMineral', 'mem-moisture');
+function dryGate(id: string, timber: boolean, metal: boolean): GateSpec {
+  if (metal) return gate(id, 'dry', why('gate.metalDry', 'trade-interval'), [{ what: 'waitedMin', atLeast: measure(60, 'min') }]);
+  if (!timber) return gate(id, 'dry', why('gate.moistureMineral', 'astm-d4263'), [{ what: 'waitedH', atLeast: measure(16, 'h') }]);
+  const limit = measure(15, '%MC');
+  return gate(id, 'dry', why('gate.moisture', 'mem-moisture', { limit }), [{ what: 'moisturePct', atMost: limit }]);
+}
 
-const cleanProof = (residue: Residue): Reason =>
-  residue === 'alkali' || residue === 'acid' ? why('gate.alkaliGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue });
+/** Ready to paint: pH 6 to 8.5. ASTM D4262 and practice. */
+const NEUTRAL: Asked = { what: 'ph', atLeast: measure(6, 'pH'), atMost: measure(8.5, 'pH') };
+const cleanGate = (id: string, residue: Residue): GateSpec =>
+  residue === 'alkali' || residue === 'acid'
+    ? gate(id, 'rinse', why('gate.alkaliGone', 'astm-d4262'), [NEUTRAL])
+    : gate(id, 'rinse', why('gate.clothClean', 'trade-strip', { residue }));
 
 const times = (r: Range, by: Range): Range => ({ low: r.low * by.low, high: r.high * by.high });
 
@@ -145,9 +150,9 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
         : !pick.main || x.half === 'coarse'
           ? []
           : m.bite === 'loose'
-            ? [gate(`edges-hold.${x.kind}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
+            ? [gate(`edges-hold.${x.kind}.${m.id}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
             : m.bite === 'bare' && !m.removesPiece
-              ? [gate(`bare.${x.kind}`, 'remove', why('gate.bareReached', 'trade-strip'))]
+              ? [gate(`bare.${x.kind}.${m.id}`, 'remove', why('gate.bareReached', 'trade-strip'))]
               : [];
     return [
       ...between,
@@ -232,7 +237,8 @@ function dustWords(ctx: SurfaceContext, coating: CoatingPlan): Reason[] {
     : [plain, why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
 }
 
-const gate = (id: string, backTo: StepKind, because: Reason): GateSpec => ({ id, backTo, because });
+/** ISO 8502-4: the face at least so far above the dew point. */
+const DEW = measure(DEW_MARGIN_C, 'deltaC');
 
 /** The steps of one surface, from what the earlier stages decided; its zone sets up, cleans and verifies around them (zone/steps.ts). */
 export function ownSteps(input: Inputs): StepSpec[] {
@@ -277,7 +283,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
     gates: dampGates,
   });
 
-  steps.push(...removeSteps(input));
+  steps.push(...beforeStrokes(input), ...washStep(input), ...removeSteps(input));
 
   for (const residue of coating.residues) {
     step({
@@ -286,7 +292,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
       title: why('step.rinse', 'trade-strip', { residue }),
       handsOnH: hours(areaM2 / 25, areaM2 / 10),
       because: residue === 'dust' ? dustWords(ctx, coating) : [why(RINSE_WORDS[residue], 'trade-strip')],
-      gates: [gate(`clean.${residue}`, 'rinse', cleanProof(residue))],
+      gates: [cleanGate(`clean.${residue}`, residue)],
     });
   }
   const timber = TIMBER.includes(s.material);
@@ -301,7 +307,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
       kind: 'dry',
       title: why('step.dry', 'trade-interval', {}),
       waitH: metal ? hours(1, 2) : deep ? hours(48, 168) : hours(4, 24),
-      gates: [gate('moisture', 'dry', dryProof(timber, metal))],
+      gates: [dryGate('moisture', timber, metal)],
     });
   }
   step({
@@ -333,10 +339,12 @@ export function ownSteps(input: Inputs): StepSpec[] {
       title: why('step.askCoat', 'trade-prime', { topcoat: coating.topcoat.value ?? '' }),
       because: coating.refused,
     });
+  steps.push(...maskForCoats(input));
   coating.lines.forEach((l, i) => {
     const last = i === coating.lines.length - 1;
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
     const between = Math.max(l.coats - 1, 0);
+    const rub = denib(l.product, l.areaM2, i === 0 ? between : l.coats);
     step({
       id: `${kind}.${l.product}`,
       kind,
@@ -345,7 +353,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
         coats: l.coats,
         area: measure(l.areaM2, 'm2'),
       }),
-      handsOnH: hours((l.areaM2 * l.coats) / 18, (l.areaM2 * l.coats) / 9),
+      handsOnH: plus(hours((l.areaM2 * l.coats) / 18, (l.areaM2 * l.coats) / 9), rub.handsOnH),
       waitH: hours(l.recoatH.low * (between + (last ? 0 : 1)), l.recoatH.high * (between + (last ? 0 : 1))),
       amounts: [{ what: l.product, amount: measure(l.litres, 'L') }],
       because: [
@@ -355,9 +363,12 @@ export function ownSteps(input: Inputs): StepSpec[] {
           high: measure(l.recoatH.high, 'h'),
           at: measure(20, 'C'),
         }),
+        ...rub.because,
       ],
       gates: [
-        ...(i === 0 ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: measure(3, 'deltaC') }))] : []),
+        ...(i === 0
+          ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: DEW }), [{ what: 'aboveDewC', atLeast: DEW }])]
+          : []),
         // What the last coat leaves in the rags is looked to before anybody goes home.
         ...(last && coating.lines.some((x) => SELF_HEATING.includes(x.product))
           ? [gate('rags', kind, why('gate.rags', 'trade-prime'))]
@@ -365,6 +376,8 @@ export function ownSteps(input: Inputs): StepSpec[] {
       ],
     });
   });
+
+  steps.push(...unmask(input));
 
   if (picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)) {
     const by = ctx.rulebook.id === 'uk' ? 'uk-asbestos' : 'cfr29-1926.1101k';

@@ -2,3 +2,4 @@ export { planZone, stepsAround, type ZoneGiven, type ZoneMade, type ZoneMember, 
 export { EVENTS, standsAt, type EventGate } from './standing';
 export { floorOf, sheetInside, sheetOutside, unionArea, wallsOf, type Floor, type Rect } from './shapes';
 export { checksOf, zonesOf, type ZoneMap, type ZoneSetup, type ZoneView } from './zones';
+export { drawnIn } from './steps';

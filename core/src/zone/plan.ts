@@ -83,6 +83,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           minorWork: given.minorWork,
           goesAnyway: given.goesAnyway,
           services: given.services,
+          machines: (settings.machines ?? []).filter((m) => m.removedAt === null && view.setup.machineIds.includes(m.id)),
         });
   const standing = standingOf(specs, checks, members);
   const steps = placed(specs, null, view.id, standing);

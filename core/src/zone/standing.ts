@@ -3,7 +3,7 @@
  * when all that comes before it had passed; a failure takes back every pass from the step to which it sends the work.
  */
 import type { Check } from '../facts';
-import type { Gate, GateSpec, GateState, Step, StepKind, StepSpec } from '../work';
+import { checkOutcome, type Gate, type GateSpec, type GateState, type Step, type StepKind, type StepSpec } from '../work';
 
 /** What happens on a place and sends it back, whichever check is next: entered as a failure of its own. */
 export const EVENTS = ['event.breakThrough', 'event.spill', 'event.tornSheet', 'event.wind', 'event.newFind'] as const;
@@ -23,8 +23,9 @@ interface At {
   readonly step: StepSpec;
 }
 
-const FINISHING: readonly StepKind[] = ['prime', 'coat'];
-export const isFinish = (st: StepSpec): boolean => FINISHING.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays';
+const FINISHING: readonly StepKind[] = ['prime', 'coat', 'unmask'];
+export const isFinish = (st: StepSpec): boolean =>
+  FINISHING.includes(st.kind) || ['coat.ask', 'asbestosStays', 'mask.coats'].includes(st.id);
 
 /** What is done again inside sheet and seals. */
 const DISTURBING: readonly StepKind[] = ['remove', 'rinse'];
@@ -101,22 +102,22 @@ export function standingOf(zoneSteps: readonly StepSpec[], zoneChecks: readonly 
   ];
   // A pass can be taken back. A failure was seen, whatever was written over it: what it sent back has to pass again.
   const replaced = new Set(all.map((x) => x.c.supersedesId));
-  const inOrder = all
-    .filter((x) => x.c.outcome === 'fail' || !replaced.has(x.c.id))
+  const judged = all.map((x) => ({ ...x, is: checkOutcome(x.c, byKey.get(keyOf(x.surfaceId, x.c.gate))?.gate.asks ?? []) }));
+  const inOrder = judged
+    .filter((x) => x.is === 'fail' || (x.is === 'pass' && !replaced.has(x.c.id)))
     // In the same second a failure comes last: the stricter holds.
     .sort(
       (a, b) =>
-        Date.parse(a.c.takenAt) - Date.parse(b.c.takenAt) ||
-        (a.c.outcome === b.c.outcome ? (a.c.id < b.c.id ? -1 : 1) : a.c.outcome === 'pass' ? -1 : 1),
+        Date.parse(a.c.takenAt) - Date.parse(b.c.takenAt) || (a.is === b.is ? (a.c.id < b.c.id ? -1 : 1) : a.is === 'pass' ? -1 : 1),
     );
-  for (const { c, surfaceId } of inOrder) {
+  for (const { c, surfaceId, is } of inOrder) {
     if ((EVENTS as readonly string[]).includes(c.gate)) {
       event(c.gate as EventGate, surfaceId);
       continue;
     }
     const g = byKey.get(keyOf(surfaceId, c.gate));
     if (!g) continue;
-    if (c.outcome === 'fail') {
+    if (is === 'fail') {
       const to = target(g);
       const disturbs = DISTURBING.includes(to.step.kind);
       // What was taken down is put up again before anything is disturbed.

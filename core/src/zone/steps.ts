@@ -1,12 +1,12 @@
 /** What a zone does once for all its surfaces: set up, clean daily and at the end, verify. Hours of setting up: common practice, no published source. */
-import type { MethodId, Service } from '../facts';
+import { USED_ON, type Machine, type MethodId, type Service, type UsedOn } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
-import { measure } from '../units/units';
+import { measure, type Measure } from '../units/units';
 import { why, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
-import type { Needs, Protection, ZoneContext } from '../protect';
-import { clothsForFloor, plus, stepOf, type GateSpec, type StepKind, type StepSpec } from '../work';
+import type { HazardKind, Needs, Protection, ZoneContext } from '../protect';
+import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
 
 /** Dust-lead action levels from 12 January 2026, ug/ft2: at or above fails. 40 CFR 745.65, 745.227(e)(8); the dates are recalled from memory. */
 const DUST_ACTION = { floor: 5, sill: 40, trough: 100 } as const;
@@ -40,9 +40,9 @@ export interface ZoneWork {
   readonly minorWork: boolean | null;
   readonly goesAnyway: readonly string[];
   readonly services: readonly Service[];
+  /** Of the firm, that stand in it. */
+  readonly machines: readonly Machine[];
 }
-
-const gate = (id: string, backTo: StepKind, because: Reason): GateSpec => ({ id, backTo, because });
 
 /** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
 const thrownOut = (what: readonly string[]): Reason[] =>
@@ -67,8 +67,21 @@ function besideServices({ services, needs }: ZoneWork): { readonly before: GateS
     before.push(gate('alarm-covered', 'protect', why('gate.alarmCovered', 'trade-heat')));
     after.push(gate('alarm-uncovered', 'cleanUp', why('gate.alarmUncovered', 'trade-heat')));
   }
-  if (hot) after.push(gate('fire-watch', 'cleanUp', why('gate.fireWatch', 'nfpa-51b', { watch: measure(60, 'min') })));
+  const watch = measure(60, 'min');
+  if (hot) after.push(gate('fire-watch', 'cleanUp', why('gate.fireWatch', 'nfpa-51b', { watch }), [{ what: 'waitedMin', atLeast: watch }]));
   return { before, after };
+}
+
+/** What a machine draws in where these are reached, and keeps: the worst of it names the machine. */
+export const drawnIn = (kinds: readonly HazardKind[]): UsedOn =>
+  [...USED_ON].reverse().find((k) => k !== 'nothing' && kinds.includes(k)) ?? 'nothing';
+
+/** A machine that was used on what is not here brings it in: cleaned first, or another one. Common practice, no published source. */
+function machineGates({ machines, needs }: ZoneWork): GateSpec[] {
+  const here = new Set<string>(needs.flatMap((n) => n.reaches));
+  return machines
+    .filter((m) => m.lastOn !== 'nothing' && !here.has(m.lastOn))
+    .map((m) => gate(`machine.${m.id}`, 'protect', why('gate.machineClean', 'trade-contain', { machine: `“${m.name}”`, on: m.lastOn })));
 }
 
 export function zoneSteps(z: ZoneWork): StepSpec[] {
@@ -77,8 +90,12 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   const guarded = protection.needed.value;
   const laid = protection.sheetLaidM2.value;
   const outside = ctx.place === 'outside';
-  const windGate = gate('wind', 'protect', why('gate.wind', rulebook.windStop.source, { limit: rulebook.windStop.is }));
+  const { is: wind, source: windBy } = rulebook.windStop;
+  // Another mask is another check: what was put on for the lighter one does not count.
+  const kitGate = gate(`kit-on.${protection.respirator.value ?? 'dress'}`, 'protect', why('gate.kitOn', rulebook.respiratorSource));
+  const windGate = gate('wind', 'protect', why('gate.wind', windBy, { limit: wind }), [{ what: 'windMs', below: wind }]);
   const working = z.needs.flatMap((n) => n.methods);
+  const reached = z.needs.flatMap((n) => n.reaches);
   const beside = besideServices(z);
   const tools = z.methods.map(methodById).reduce<Range>((sum, m) => plus(sum, m.setUpH), ALLOW.layOut);
   const steps = [
@@ -98,6 +115,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
         : [...protection.needed.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
       gates: [
         ...beside.before,
+        ...machineGates(z),
         ...(guarded
           ? [
               gate(
@@ -105,11 +123,11 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
                 'protect',
                 why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', rulebook.sheetBeyond.inside.source),
               ),
-              gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource)),
+              kitGate,
               ...(outside ? [windGate] : []),
             ]
           : [
-              ...(protection.respirator.value === null ? [] : [gate('kit-on', 'protect', why('gate.kitOn', rulebook.respiratorSource))]),
+              ...(protection.respirator.value === null ? [] : [kitGate]),
               ...(outside && working.some((id) => methodById(id).blast !== 'no') ? [windGate] : []),
             ]),
       ],
@@ -136,6 +154,9 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       handsOnH: guarded ? plus(ALLOW.cleanLead, by(ALLOW.cleanPerM2, laid)) : ALLOW.cleanUp,
       because: guarded
         ? [
+            ...(z.machines.length > 0 && drawnIn(reached) !== 'nothing'
+              ? [why('clean.tagMachines', 'trade-contain', { machines: z.machines.map((m) => `“${m.name}”`), on: drawnIn(reached) })]
+              : []),
             why(outside ? 'clean.outside' : rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside', rulebook.sources.cleaning, {
               beyond: measure(2, 'ft'),
             }),
@@ -145,7 +166,14 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       gates: [...beside.after, ...(guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', rulebook.sources.cleaning))] : [])],
     }),
   );
-  if (protection.care === 'lead') steps.push(verifyStep(z), ...clearance(z));
+  if (protection.care === 'lead')
+    steps.push(
+      verifyStep(z),
+      ...clearance(
+        z,
+        z.needs.some((n) => n.lead && n.sills > 0),
+      ),
+    );
   return steps;
 }
 
@@ -169,8 +197,13 @@ function verifyStep({ ctx: { rulebook, place }, needs, protection }: ZoneWork): 
 }
 
 /** 24 CFR 35.1340: in assisted housing, beyond the smallest work, an examination clears it and not the firm's own cloths. */
-function clearance({ ctx: { rulebook }, assisted, minorWork }: ZoneWork): StepSpec[] {
+function clearance({ ctx: { rulebook }, assisted, minorWork }: ZoneWork, windows: boolean): StepSpec[] {
   if (!assisted || rulebook.minorWorkAssisted === null || minorWork !== false) return [];
+  const [floor, sill, trough] = [DUST_ACTION.floor, DUST_ACTION.sill, DUST_ACTION.trough].map((n) => measure(n, 'ug/ft2')) as [
+    Measure,
+    Measure,
+    Measure,
+  ];
   return [
     stepOf({
       id: 'clearance',
@@ -178,15 +211,15 @@ function clearance({ ctx: { rulebook }, assisted, minorWork }: ZoneWork): StepSp
       title: why('step.clearance', 'cfr24-35.1340'),
       waitH: { low: 1, high: 96 },
       gates: [
-        gate(
-          'clearance',
-          'cleanUp',
-          why('gate.clearance', 'cfr24-35.1340', {
-            floor: measure(DUST_ACTION.floor, 'ug/ft2'),
-            sill: measure(DUST_ACTION.sill, 'ug/ft2'),
-            trough: measure(DUST_ACTION.trough, 'ug/ft2'),
-          }),
-        ),
+        gate('clearance', 'cleanUp', why('gate.clearance', 'cfr24-35.1340', { floor, sill, trough }), [
+          { what: 'dustFloor', below: floor },
+          ...(windows
+            ? ([
+                { what: 'dustSill', below: sill },
+                { what: 'dustTrough', below: trough },
+              ] satisfies Asked[])
+            : []),
+        ]),
       ],
     }),
   ];

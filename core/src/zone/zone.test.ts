@@ -3,6 +3,8 @@ import type { JobFacts, Space, Surface } from '../facts';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { aCheck, aFacts, aLayer, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
 import { convert } from '../units/units';
+import { sentence } from '../words';
+import { drawnIn } from './steps';
 import { zonesOf } from './zones';
 
 const ft = (n: number) => convert(n, 'ft', 'm');
@@ -154,6 +156,36 @@ test('an alarm is covered and uncovered, a circuit dead, a heater cold, a gas pi
   expect(beside('overcoat', ['gasPipe', 'alarm'])).toEqual([]);
 });
 
+// Common practice, no published source: a vacuum is as dirty as the worst it was used on.
+test('a machine that was used on what is not here is cleaned before it stands here; what draws in lead leaves tagged', () => {
+  const machine = (lastOn: 'nothing' | 'mold' | 'lead' | 'asbestos') => ({
+    id: 'vac-1',
+    name: 'Vacuum 1',
+    kind: 'vacuum' as const,
+    flowM3h: null,
+    filter: 'hepa' as const,
+    lastOn,
+    removedAt: null,
+  });
+  const zoneWith = (lastOn: Parameters<typeof machine>[0]) => {
+    const facts = house([piece('a')]);
+    const spaces = facts.spaces.map((s) => ({ ...s, machineIds: ['vac-1'] }));
+    const made = createDeriver().derive({ ...facts, spaces }, { ...DEFAULT_SETTINGS, machines: [machine(lastOn)] }, THIS_YEAR).zones[0]!;
+    return {
+      gates: made.steps.flatMap((s) => s.gates.map((g) => g.id)),
+      cleanUp: made.steps.filter((s) => s.id === 'cleanUp').flatMap((s) => s.because.map((r) => sentence(r, 'm'))),
+    };
+  };
+  expect(zoneWith('asbestos').gates).toContain('machine.vac-1');
+  // Lead is here anyway.
+  expect(zoneWith('lead').gates).not.toContain('machine.vac-1');
+  expect(zoneWith('nothing').gates).not.toContain('machine.vac-1');
+  expect(zoneWith('nothing').cleanUp).toContainEqual(
+    expect.stringMatching(/^“Vacuum 1”: sealed at the inlet before it is moved, and tagged “used on lead”/),
+  );
+  expect([drawnIn(['mold', 'lead', 'dust']), drawnIn(['asbestos', 'lead']), drawnIn(['dust'])]).toEqual(['lead', 'asbestos', 'nothing']);
+});
+
 describe('checks of a zone', () => {
   const minute = (n: number) => `2026-05-04T13:${String(20 + n)}:00.000Z`;
   const zoneCheck = (gate: string, n: number, outcome: 'pass' | 'fail' = 'pass') =>
@@ -163,7 +195,7 @@ describe('checks of a zone', () => {
     checks: upTo.map((gate, i) => aCheck(gate, { id: `${s.id}-${gate}`, takenAt: minute(from + i) })),
   });
   const gatesOf = (facts: JobFacts) => Object.fromEntries(plan(facts).zones[0]!.steps.flatMap((s) => s.gates.map((g) => [g.id, g.state])));
-  const setUp = [zoneCheck('containment-up', 1), zoneCheck('kit-on', 2)];
+  const setUp = [zoneCheck('containment-up', 1), zoneCheck('kit-on.halfMask', 2)];
   const own = (s: Surface, from = 5) => {
     const gates = plan(house([s]))
       .surfaces[0]!.work.steps.filter((st) => !st.shared)
@@ -179,7 +211,7 @@ describe('checks of a zone', () => {
     const half = house([own(a), b], { checks: [...setUp, zoneCheck('cleaned', 19), zoneCheck('verified', 20)] });
     expect(gatesOf(half)['verified']).toBe('locked');
     const whole = house([own(a), own(b, 12)], { checks: [...setUp, zoneCheck('cleaned', 29), zoneCheck('verified', 30)] });
-    expect(gatesOf(whole)).toEqual({ 'containment-up': 'passed', 'kit-on': 'passed', cleaned: 'passed', verified: 'passed' });
+    expect(gatesOf(whole)).toEqual({ 'containment-up': 'passed', 'kit-on.halfMask': 'passed', cleaned: 'passed', verified: 'passed' });
   });
   test('a breakthrough on one surface opens the verification of all, and takes back the strokes of that one only', () => {
     const broken = own(piece('a'));

@@ -2,7 +2,7 @@
 import type { Job, JobFacts, Space, Surface, WallId, Zone } from '../facts';
 
 /** How a zone is run, as a person said it. */
-export type ZoneSetup = Pick<Zone, 'workingDoor' | 'washPlace' | 'cleanWay' | 'airMachine' | 'crew' | 'shiftH' | 'staying'>;
+export type ZoneSetup = Pick<Zone, 'workingDoor' | 'washPlace' | 'cleanWay' | 'airMachine' | 'machineIds' | 'crew' | 'shiftH' | 'staying'>;
 
 export interface ZoneView {
   /** Its own id when it is a part; that of its room or side; that of the job for what is worked on the bench. */
@@ -17,12 +17,22 @@ export interface ZoneView {
   readonly setup: ZoneSetup;
 }
 
-const NO_SETUP: ZoneSetup = { workingDoor: '', washPlace: '', cleanWay: '', airMachine: '', crew: null, shiftH: null, staying: '' };
-const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, crew, shiftH, staying }: ZoneSetup): ZoneSetup => ({
+const NO_SETUP: ZoneSetup = {
+  workingDoor: '',
+  washPlace: '',
+  cleanWay: '',
+  airMachine: '',
+  machineIds: [],
+  crew: null,
+  shiftH: null,
+  staying: '',
+};
+const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, machineIds, crew, shiftH, staying }: ZoneSetup): ZoneSetup => ({
   workingDoor,
   washPlace,
   cleanWay,
   airMachine,
+  machineIds,
   crew,
   shiftH,
   staying,

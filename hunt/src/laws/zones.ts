@@ -97,7 +97,7 @@ function unsafeBeside(run: Run): string[] {
   });
 }
 
-const FINISH = ['prime', 'coat'];
+const FINISH = ['prime', 'coat', 'unmask'];
 /** Cleaned and verified after the last stroke and before anything is coated. */
 function outOfOrder(run: Run): string[] {
   return run.job.surfaces.flatMap((p) => {
@@ -114,6 +114,34 @@ function outOfOrder(run: Run): string[] {
   });
 }
 
+/** Fittings, masking, washing and de-nibbing where they belong, and only there. */
+function senseless(run: Run): string[] {
+  return run.job.surfaces.filter(isWorked).flatMap((p) => {
+    const s = run.facts.surfaces.find((x) => x.id === p.surfaceId)!;
+    const ids = p.work.steps.map((st) => st.id);
+    const at = (id: string) => ids.indexOf(id);
+    const stroke = p.work.steps.findIndex((st) => st.kind === 'remove');
+    const coat = p.work.steps.findIndex((st) => st.kind === 'prime' || st.kind === 'coat');
+    const out: string[] = [];
+    const say = (what: string) => out.push(`${s.name}: ${what}`);
+    const glazed = s.parts.some((x) => x.removedAt === null && x.kind === 'besideGlass');
+    if (coat >= 0 && glazed && (at('mask.coats') < 0 || at('mask.coats') > coat || at('unmask') < coat))
+      say('glass is coated beside without masking on and off');
+    if (coat >= 0 && ['door', 'doubleHungSash', 'casementSash', 'shutter'].includes(s.element) && at('fittings') < 0)
+      say('nobody looks to its fittings');
+    if (at('fittings') >= 0 && stroke >= 0 && at('fittings') > stroke) say('fittings are looked to after a stroke');
+    if (at('unmask') >= 0 && at('unmask') < p.work.steps.findLastIndex((st) => st.kind === 'coat')) say('unmasked before the last coat');
+    if (coat < 0 && (at('mask.coats') >= 0 || at('unmask') >= 0)) say('masked for coats that are not planned');
+    const scuffs = strokesOf(p).some((d) => d.id === 'overcoat');
+    const first = p.work.steps.findIndex((st) => st.kind === 'remove');
+    const washed = p.choice.parts.some((x) => x.also.some((a) => a.value === 'washDegrease'));
+    if (scuffs && !washed && !present(p.asbestos.coat.value) && (at('wash') < 0 || at('wash') > first)) say('scuffed before it is washed');
+    if (at('wash') >= 0 && present(p.asbestos.coat.value)) say('what may hold asbestos is wetted');
+    if (at('rinse.dust') < 0 && at('wash') >= 0 && coat < 0 && stroke < 0) say('washed for nothing');
+    return out;
+  });
+}
+
 interface Turn {
   readonly surfaceId: string | null;
   readonly zoneId: string;
@@ -126,7 +154,7 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
   // What is left as it is waits for nothing, and nothing for it.
   const members = z.surfaceIds.flatMap((id) => job.surfaces.find((p) => p.surfaceId === id) ?? []).filter(isWorked);
   const isFinish = (st: SurfacePlan['work']['steps'][number]) =>
-    FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays';
+    FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays' || st.id === 'mask.coats';
   const own = (want: (st: SurfacePlan['work']['steps'][number]) => boolean) =>
     members.flatMap((p) =>
       p.work.steps.flatMap((st, step) =>
@@ -149,11 +177,50 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
 }
 
 const at = (minute: number): string => new Date(Date.parse('2026-06-01T06:00:00.000Z') + minute * 60_000).toISOString();
+/**
+ * Checks that have a number: the last that passes and the first that does not. ASTM D4262 (pH 6 to 8.5), D4263 (16 h), ISO 8502-4 (3 C),
+ * HUD guidelines (20 mph), NFPA 51B (60 min), 40 CFR 745.227 (5, 40 and 100 ug/ft2); 15 % in wood from memory.
+ */
+const NUMBERS: readonly (readonly [RegExp, Check['measured'], Check['measured']])[] = [
+  [
+    /^moisture$/,
+    [
+      { what: 'moisturePct', value: 15 },
+      { what: 'waitedMin', value: 60 },
+      { what: 'waitedH', value: 16 },
+    ],
+    [
+      { what: 'moisturePct', value: 15.1 },
+      { what: 'waitedMin', value: 59 },
+      { what: 'waitedH', value: 15 },
+    ],
+  ],
+  [/^clean\.(alkali|acid)/, [{ what: 'ph', value: 8.5 }], [{ what: 'ph', value: 8.6 }]],
+  [/^dew-point$/, [{ what: 'aboveDewC', value: 3 }], [{ what: 'aboveDewC', value: 2.9 }]],
+  [/^wind$/, [{ what: 'windMs', value: 8.9 }], [{ what: 'windMs', value: 9 }]],
+  [/^fire-watch$/, [{ what: 'waitedMin', value: 60 }], [{ what: 'waitedMin', value: 59 }]],
+  [
+    /^clearance$/,
+    [
+      { what: 'dustFloor', value: 4.9 },
+      { what: 'dustSill', value: 39 },
+      { what: 'dustTrough', value: 99 },
+    ],
+    [
+      { what: 'dustFloor', value: 5 },
+      { what: 'dustSill', value: 39 },
+      { what: 'dustTrough', value: 99 },
+    ],
+  ],
+];
+const numbersOf = (t: Turn) => NUMBERS.find(([id]) => id.test(t.gate));
+
 const record = (t: Turn, i: number, outcome: 'pass' | 'fail'): Check => ({
   id: `turn-${i}-${outcome}`,
   gate: t.gate,
   zoneId: t.surfaceId === null ? t.zoneId : null,
   outcome,
+  measured: numbersOf(t)?.[1] ?? [],
   note: '',
   takenAt: at(i),
   supersedesId: null,
@@ -200,6 +267,21 @@ function unheld(run: Run): string[] {
     const beforeZone = turns.slice(i + 1).some((x) => x.surfaceId === null && x.gate === 'cleaned');
     if (stroke && beforeZone && after(t) !== 'passed') out.push(`${z.name}: ${t.gate} of another surface is taken back with ${pick.gate}`);
   });
+  // What has a number is not passed by a tick, and a number beyond its limit is a failure whatever was ticked.
+  const asked = turns.findIndex((t) => numbersOf(t) !== undefined);
+  if (asked >= 0) {
+    const turn = turns[asked]!;
+    const [, , bad] = numbersOf(turn)!;
+    const with_ = (measured: Check['measured']) =>
+      states(
+        withChecks(
+          facts,
+          passes.map((p, i) => (i === asked ? { ...p, check: { ...p.check, measured } } : p)),
+        ),
+      )(turn);
+    if (with_([]) !== 'open') out.push(`${z.name}: ${turn.gate} is ${with_([])} by a tick without its number`);
+    if (with_(bad) !== 'failed') out.push(`${z.name}: ${turn.gate} is ${with_(bad)} beyond its limit`);
+  }
   // Out of turn nothing counts.
   const last = turns.at(-1)!;
   if (turns.length > 1 && last.step !== turns[0]!.step) {
@@ -215,8 +297,13 @@ export const ZONE_LAWS: readonly Law[] = [
     says: 'a zone has every hazard that a stroke in it reaches or makes',
     check: (run) => run.job.zones.flatMap((z) => missingHazards(run, z)),
   },
-  { id: 'H10b', says: 'what runs beside the work is made safe before it and put back after it', check: unsafeBeside },
-  { id: 'O3', says: 'a failure takes back every later pass; nothing is passed out of turn', check: unheld },
+  { id: 'H10c', says: 'what runs beside the work is made safe before it and put back after it', check: unsafeBeside },
+  {
+    id: 'O3',
+    says: 'a failure takes back every later pass; nothing is passed out of turn, nor by a tick where there is a number',
+    check: unheld,
+  },
+  { id: 'O8b', says: 'what a tradesman would not start without is there, and what makes no sense is not', check: senseless },
   { id: 'O5', says: 'set up before the first stroke, cleaned and verified after the last and before the coats', check: outOfOrder },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
 ];

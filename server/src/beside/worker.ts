@@ -74,21 +74,21 @@ async function work(task: Task, told: Told): Promise<Answer> {
   switch (task.kind) {
     case 'plan': {
       const facts = await factsOf(task.jobId);
-      return { ok: true, bytes: report(facts, await store().settings(), task.now, task.detail, told) };
+      return { ok: true, bytes: report(facts, await store().planning(), task.now, task.detail, told) };
     }
     case 'methods': {
       const facts = await factsOf(task.jobId);
-      const plan = createDeriver().surface(facts, task.surfaceId, await store().settings(), yearOf(task.now));
+      const plan = createDeriver().surface(facts, task.surfaceId, await store().planning(), yearOf(task.now));
       if (!plan) throw new HttpProblem('not-found', `There is no surface ${task.surfaceId} on job ${task.jobId}.`);
       return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units))) };
     }
     case 'planFile': {
       const facts = fileFacts(task.file, task.now, 'The job file was not read.');
-      return { ok: true, bytes: report(facts, await store().settings(), task.now, task.detail, told) };
+      return { ok: true, bytes: report(facts, await store().planning(), task.now, task.detail, told) };
     }
     case 'paper': {
       const facts = await factsOf(task.jobId);
-      const settings = await store().settings();
+      const settings = await store().planning();
       const plan = planned(facts, settings, task.now, told);
       told(0.7);
       const bytes = await MAKERS[task.paper](
@@ -100,7 +100,7 @@ async function work(task: Task, told: Told): Promise<Answer> {
     }
     case 'register': {
       const facts = await factsOf(task.jobId);
-      return { ok: true, bytes: Buffer.from(registerCsv(sampleRegister(facts, await store().settings(), task.now))) };
+      return { ok: true, bytes: Buffer.from(registerCsv(sampleRegister(facts, await store().planning(), task.now))) };
     }
     case 'file':
       return { ok: true, bytes: Buffer.from(writeJobFile(await factsOf(task.jobId))) };

@@ -123,11 +123,20 @@ export class FirmStore {
     });
   }
 
+  /** What a plan is made with: the settings, and what the firm owns. */
+  async planning(): Promise<FirmSettings> {
+    return { ...(await this.settings()), machines: (await this.firm()).facts.machines };
+  }
+
   /** The firm's own records, and their place in the log. */
   async firm(q: Query = this.database.db): Promise<{ cursor: number; facts: FirmFacts }> {
     const [firm] = await q.select({ cursor: t.firms.cursor }).from(t.firms).where(eq(t.firms.id, this.firmId));
     const people = await q.select().from(t.people).where(eq(t.people.firmId, this.firmId)).orderBy(asc(t.people.id));
-    return { cursor: firm?.cursor ?? 0, facts: { people: people.map((p) => without(p, 'firmId')) } };
+    const machines = await q.select().from(t.machines).where(eq(t.machines.firmId, this.firmId)).orderBy(asc(t.machines.id));
+    return {
+      cursor: firm?.cursor ?? 0,
+      facts: { people: people.map((p) => without(p, 'firmId')), machines: machines.map((m) => without(m, 'firmId')) },
+    };
   }
 
   async list(): Promise<JobLine[]> {
@@ -371,7 +380,7 @@ export class FirmStore {
                 continue;
               }
               facts = next.value;
-              await writeFirmRecord(rows, c as Change & { entity: 'person' });
+              await writeFirmRecord(rows, c as Change & { entity: 'person' | 'machine' });
             }
             accepted.push(c);
           }

@@ -3,7 +3,7 @@
  * so that a change writes straight through. Primary keys hold the firm, so that no query can reach another firm's row by id.
  */
 import { sql } from 'drizzle-orm';
-import { DECIDERS, HAZARDS, KIT_CONTROLS, LIFTED, PASTS, READING_KINDS } from '@roughsill/core';
+import { DECIDERS, HAZARDS, KIT_CONTROLS, LIFTED, PASTS, READING_KINDS, type Check, type Machine, type Person } from '@roughsill/core';
 import {
   bigint,
   bigserial,
@@ -54,6 +54,7 @@ export const firms = pgTable('firms', {
   stopOnLead: boolean('stop_on_lead').notNull().default(false),
   moldSchool: text('mold_school').notNull().default('moldWash').$type<'moldWash' | 'moldBiocide' | 'moldBleach'>(),
   dustOff: text('dust_off').notNull().default('microfibre').$type<'microfibre' | 'tackCloth'>(),
+  fittings: text().notNull().default('off').$type<'off' | 'stay'>(),
   moldSeal: text('mold_seal').notNull().default('stainBlock').$type<'stainBlock' | 'undercoat' | 'pva'>(),
   primeAlways: boolean('prime_always').notNull().default(false),
   crew: integer().notNull().default(2),
@@ -90,6 +91,25 @@ export const people = pgTable(
       .references(() => firms.id),
     id: text().notNull(),
     name: text().notNull(),
+    certificates: jsonb().notNull().default([]).$type<Person['certificates']>(),
+    fitTests: jsonb('fit_tests').notNull().default([]).$type<Person['fitTests']>(),
+    training: jsonb().notNull().default([]).$type<Person['training']>(),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+export const machines = pgTable(
+  'machines',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    name: text().notNull(),
+    kind: text().notNull().$type<Machine['kind']>(),
+    flowM3h: doublePrecision('flow_m3h'),
+    filter: text().notNull().$type<Machine['filter']>(),
+    lastOn: text('last_on').notNull().$type<Machine['lastOn']>(),
     removedAt: instant('removed_at'),
   },
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
@@ -148,6 +168,7 @@ const zoneSetup = {
   washPlace: text('wash_place').notNull().default(''),
   cleanWay: text('clean_way').notNull().default(''),
   airMachine: text('air_machine').notNull().default(''),
+  machineIds: jsonb('machine_ids').notNull().default([]).$type<string[]>(),
   crew: integer(),
   shiftH: doublePrecision('shift_h'),
   staying: text().notNull().default(''),
@@ -459,6 +480,7 @@ export const checks = pgTable(
     zoneId: text('zone_id'),
     gate: text().notNull(),
     outcome: text().notNull(),
+    measured: jsonb().notNull().default([]).$type<Check['measured']>(),
     note: text().notNull(),
     takenAt: instant('taken_at').notNull(),
     supersedesId: text('supersedes_id'),

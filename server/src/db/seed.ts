@@ -8,7 +8,7 @@ import { quillPoint, shiftedTo } from '@roughsill/demo';
 import type { MediaStore } from '../media/media-store';
 import { readState, writeState } from './epoch';
 import type { FirmStore } from './firm-store';
-import { changeLog, firms, jobs, people } from './schema';
+import { changeLog, firms, jobs, machines as machineTable, people } from './schema';
 
 /** Until signing in exists, every request is made by this person of this firm. */
 export const DEMO_FIRM = { firmId: 'demo-firm', personId: 'ines-marlow', person: 'Ines Marlow' } as const;
@@ -31,6 +31,16 @@ export async function seed(
     .values({ id: DEMO_FIRM.firmId, ...columns })
     .onConflictDoNothing();
   await db.insert(people).values({ firmId: DEMO_FIRM.firmId, id: DEMO_FIRM.personId, name: DEMO_FIRM.person }).onConflictDoNothing();
+  const machines = [
+    { id: 'vacuum-1', name: 'Vacuum 1', kind: 'vacuum', flowM3h: 210, filter: 'hepa', lastOn: 'nothing' },
+    { id: 'vacuum-2', name: 'Vacuum 2, shop', kind: 'vacuum', flowM3h: 240, filter: 'dust', lastOn: 'mold' },
+    { id: 'air-1', name: 'Air machine', kind: 'airMachine', flowM3h: 850, filter: 'hepa', lastOn: 'nothing' },
+  ] as const;
+  if (withSample)
+    await db
+      .insert(machineTable)
+      .values(machines.map((m) => ({ firmId: DEMO_FIRM.firmId, ...m })))
+      .onConflictDoNothing();
   if (!withSample) return;
   for (const name of pictures ? await readdir(pictures.from) : []) {
     const bytes = await readFile(path.join(pictures!.from, name));

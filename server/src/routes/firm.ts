@@ -25,7 +25,12 @@ export function firmRoutes(store: FirmStore, person: string): Route[] {
         summary: 'The firm’s own records, its settings apart; with `since` a page of the changes after that place in the log',
         query: z.strictObject({ since: Since.optional() }),
         reply: z.union([
-          z.object({ epoch: z.string(), cursor: z.number(), people: z.array(recordSchema('person')) }),
+          z.object({
+            epoch: z.string(),
+            cursor: z.number(),
+            people: z.array(recordSchema('person')),
+            machines: z.array(recordSchema('machine')),
+          }),
           z.object({ epoch: z.string(), cursor: z.number(), changes: z.array(Change.loose()), more: z.boolean() }),
         ]),
         problems: ['bad-request', 'database-away'],

@@ -134,7 +134,7 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         }
         const cursor = await store.cursor(jobId);
         if (cursor === undefined) throw noJob(jobId);
-        const tag = planTag(await store.epoch(), cursor, await store.settings(), clock().getUTCFullYear());
+        const tag = planTag(await store.epoch(), cursor, await store.planning(), clock().getUTCFullYear());
         res.setHeader('etag', tag).setHeader('cache-control', 'private, no-cache').type('json');
         if (req.fresh) return void res.status(304).end();
         const bytes = plans.get(jobId, tag) ?? (await make());

@@ -1,19 +1,21 @@
 /** How a zone is divided, joined and run. */
 import { useState } from 'react';
 import { View } from 'react-native';
+import { router } from 'expo-router';
 import {
   BLANK_ZONE,
   createDeriver,
   formatMeasure,
   formatWork,
   measure,
+  say,
   type JobFacts,
   type Space,
   type ZonePlan,
   type ZoneSetup,
 } from '@roughsill/core';
-import { Button, NumberField, Panel, TextField, useUnits, Words } from '../../kit';
-import { add, commit, LARGE, newId, set, useAppDispatch, useSettings, type Draft } from '../../store';
+import { Button, NumberField, Panel, TextField, Ticks, useUnits, Words } from '../../kit';
+import { add, commit, LARGE, newId, set, useAppDispatch, useFirm, useSettings, type Draft } from '../../store';
 import type { StageProps } from '../props';
 
 const isBay = (space: Space): boolean => space.kind === 'elevation';
@@ -151,6 +153,24 @@ const TEXTS: readonly (readonly [keyof ZoneSetup, string, string])[] = [
   ['staying', 'Who stays in the house, and when', ''],
 ];
 
+/** Which of the firm's machines stand in it; one that was used on something else says so. */
+function ZoneMachines({ zone, onChange }: { readonly zone: ZonePlan; readonly onChange: (ids: string[]) => void }) {
+  const machines = useFirm().machines.filter((m) => m.removedAt === null);
+  if (machines.length === 0)
+    return <Button look="quiet" flush label="The firm’s machines: none entered yet" onPress={() => router.navigate('/firm')} />;
+  return (
+    <Ticks
+      label="Machines of the firm in it"
+      values={zone.setup.machineIds.filter((id) => machines.some((m) => m.id === id))}
+      options={machines.map((m) => ({
+        value: m.id,
+        label: m.lastOn === 'nothing' ? m.name : `${m.name} (last used on ${say(m.lastOn).toLowerCase()})`,
+      }))}
+      onChange={onChange}
+    />
+  );
+}
+
 function SetupFields({ facts, zone }: { readonly facts: JobFacts; readonly zone: ZonePlan }) {
   const dispatch = useAppDispatch();
   const entity = zone.partOf === null ? 'space' : 'zone';
@@ -167,6 +187,7 @@ function SetupFields({ facts, zone }: { readonly facts: JobFacts; readonly zone:
           onCommit={(v) => write({ [field]: v }, label.toLowerCase())}
         />
       ))}
+      <ZoneMachines zone={zone} onChange={(machineIds) => write({ machineIds }, 'machines')} />
       <NumberField
         label="People at work"
         value={zone.setup.crew}

@@ -133,6 +133,7 @@ export function SettingsScreen() {
             value={s.recognisedKit}
             onChange={(recognisedKit) => put({ recognisedKit })}
           />
+          <Button label="People and machines" onPress={() => router.navigate('/firm')} className="self-start" />
           <Toggle
             label="Shroud and HEPA vacuum for sanders and needle guns"
             value={s.ownsHepaSander}
@@ -193,6 +194,15 @@ export function SettingsScreen() {
               { value: 'pva', label: 'diluted PVA' },
             ]}
             onChange={(moldSeal) => put({ moldSeal })}
+          />
+          <Pick
+            label="Handles, stays and plates"
+            value={s.fittings}
+            options={[
+              { value: 'off', label: 'come off, bagged and tagged' },
+              { value: 'stay', label: 'stay: cleaned, scuffed, primed or masked' },
+            ]}
+            onChange={(fittings) => put({ fittings })}
           />
           <Toggle
             label="Prime everything"

@@ -2,7 +2,7 @@
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
 import { createDeriver, formatHours, formatRange, formatWork, say, withCartridges, type JobFacts } from '@roughsill/core';
-import { jobReport, NOTICE, type ReasonReport, type SurfaceReport, type ZoneReport } from '@roughsill/core/report';
+import { blanks, jobReport, NOTICE, type ReasonReport, type SurfaceReport, type ZoneReport } from '@roughsill/core/report';
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
@@ -103,7 +103,7 @@ const StepLines = ({ steps }: { readonly steps: SurfaceReport['steps'] }) => (
         </Words>
         <Lines because={st.because} />
         {st.checks.map((c) => (
-          <Words key={c.id}>{`${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}`}</Words>
+          <Words key={c.id}>{`${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}${blanks(c.numbers)}`}</Words>
         ))}
       </View>
     ))}

@@ -9,9 +9,7 @@ import {
   formatRange,
   formatWork,
   say,
-  type Check,
   type EventGate,
-  type Gate,
   type JobFacts,
   type Step,
   type Surface,
@@ -19,9 +17,9 @@ import {
 import { sentence } from '@roughsill/core/words';
 import { Button, Panel, useUnits, useWhen, Words } from '../../kit';
 import { Why } from '../../kit/Why';
-import { add, commit, useAppDispatch } from '../../store';
-import { Photos } from '../photos/Photos';
+import { commit, useAppDispatch } from '../../store';
 import { moneyFor } from '../money';
+import { checkDraft, GateRow } from './Check';
 import type { StageProps } from '../props';
 
 export function WorkStage({ facts, surface, plan }: StageProps) {
@@ -94,24 +92,6 @@ function StepBlock({
   );
 }
 
-const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed', locked: 'not yet' } as const;
-
-/** Pictures of a check, folded away until they are wanted. */
-function CheckPhotos({ facts, surfaceId, checkId }: { readonly facts: JobFacts; readonly surfaceId: string; readonly checkId: string }) {
-  const has = facts.photos.some((p) => p.removedAt === null && p.ofCheckId === checkId);
-  const [open, setOpen] = useState(has);
-  if (!open) return <Button look="quiet" flush label="Photograph it" onPress={() => setOpen(true)} />;
-  return <Photos facts={facts} of={{ ofSurfaceId: surfaceId, ofCheckId: checkId }} title="Photographs of this check" />;
-}
-
-/** A record of a check: of a zone it is the job's own. */
-const checkDraft = (gate: string, outcome: 'pass' | 'fail', zoneId: string | null, surfaceId: string) =>
-  add(
-    'check',
-    { gate, zoneId, outcome, note: '', takenAt: new Date().toISOString(), supersedesId: null, supersedesWhy: null },
-    zoneId === null ? surfaceId : undefined,
-  );
-
 /** What happens on a place and sends it back, one tap each; told of afterwards where it happened. */
 function Happened({ facts, surface, plan }: StageProps) {
   const dispatch = useAppDispatch();
@@ -157,35 +137,5 @@ function Happened({ facts, surface, plan }: StageProps) {
         <Button label="Stop: something happened" onPress={() => setOpen(true)} className="self-start" />
       )}
     </Panel>
-  );
-}
-
-function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonly facts: JobFacts; readonly surface: Surface }) {
-  const dispatch = useAppDispatch();
-  const units = useUnits();
-  const when = useWhen();
-  const words = sentence(gate.because, units);
-  // A check of the zone is the job's; one of the surface hangs under it.
-  const records = gate.zoneId === null ? surface.checks : facts.checks.filter((c) => c.zoneId === gate.zoneId);
-  const standing = records
-    .filter((c) => c.gate === gate.id)
-    .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
-  const record = (outcome: 'pass' | 'fail') =>
-    dispatch(commit(facts.job.id, [checkDraft(gate.id, outcome, gate.zoneId, surface.id)], null));
-  const edge = gate.state === 'passed' ? 'border-verdigris' : gate.state === 'failed' ? 'border-oxide' : 'border-line';
-  return (
-    <View role="group" aria-label={words} className={`gap-1 border-l-8 py-1 pl-3 ${edge}`}>
-      <Words look="strong">{words}</Words>
-      <Words look="note">{`${GATE_WORDS[gate.state]}${standing ? `, ${standing.by}, ${when(standing.takenAt)}` : ''}${gate.state === 'failed' ? `: back to ${say(gate.backTo).toLowerCase()}` : ''}`}</Words>
-      {gate.waitsFor ? <Words look="note">{`Opens after: ${sentence(gate.waitsFor, units)}`}</Words> : null}
-      <View className="flex-row flex-wrap items-center gap-2">
-        {gate.waitsFor ? null : (
-          <Button label="Pass" says={`Pass: ${words}`} pressed={gate.state === 'passed'} onPress={() => record('pass')} />
-        )}
-        <Button look="stop" label="Fail" says={`Fail: ${words}`} pressed={gate.state === 'failed'} onPress={() => record('fail')} />
-        <Why of={words} because={[gate.because]} />
-      </View>
-      {standing && gate.zoneId === null ? <CheckPhotos facts={facts} surfaceId={surface.id} checkId={standing.id} /> : null}
-    </View>
   );
 }

@@ -1,0 +1,205 @@
+/** One check of a step: its number or its tick, what it came to, and its pictures. */
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  CHECK_UNITS,
+  convert,
+  dewPointC,
+  drawnIn,
+  formatMeasure,
+  keeps,
+  measure,
+  say,
+  unitFor,
+  UNITS,
+  USED_ON,
+  type Asked,
+  type Check,
+  type CheckNumber,
+  type Gate,
+  type JobFacts,
+  type Surface,
+  type Unit,
+  type UnitSystem,
+} from '@roughsill/core';
+import { sentence } from '@roughsill/core/words';
+import { Button, NumberField, useUnits, useWhen, Words } from '../../kit';
+import { Why } from '../../kit/Why';
+import { add, commit, commitToFirm, set, useAppDispatch, useFirm, useZonePlan } from '../../store';
+import { Photos } from '../photos/Photos';
+
+const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed', locked: 'not yet' } as const;
+
+/** Pictures of a check, folded away until they are wanted. */
+function CheckPhotos({ facts, surfaceId, checkId }: { readonly facts: JobFacts; readonly surfaceId: string; readonly checkId: string }) {
+  const has = facts.photos.some((p) => p.removedAt === null && p.ofCheckId === checkId);
+  const [open, setOpen] = useState(has);
+  if (!open) return <Button look="quiet" flush label="Photograph it" onPress={() => setOpen(true)} />;
+  return <Photos facts={facts} of={{ ofSurfaceId: surfaceId, ofCheckId: checkId }} title="Photographs of this check" />;
+}
+
+/** A record of a check: of a zone it is the job's own. */
+export const checkDraft = (
+  gate: string,
+  outcome: 'pass' | 'fail',
+  zoneId: string | null,
+  surfaceId: string,
+  measured: Check['measured'] = [],
+) =>
+  add(
+    'check',
+    { gate, zoneId, outcome, measured, note: '', takenAt: new Date().toISOString(), supersedesId: null, supersedesWhy: null },
+    zoneId === null ? surfaceId : undefined,
+  );
+
+/** As a person on this job reads it. */
+const shownIn = (what: CheckNumber, system: UnitSystem): Unit => {
+  const own = CHECK_UNITS[what];
+  // Minutes and hours are what the check speaks of.
+  return what === 'waitedMin' || what === 'waitedH' ? own : (unitFor(UNITS[own].dimension, system) ?? own);
+};
+const labelOf = (what: CheckNumber): string => say(what).charAt(0).toUpperCase() + say(what).slice(1);
+
+type Numbers = Readonly<Partial<Record<CheckNumber, number>>>;
+
+/** Numbers of a check, each in the job's unit; what they come to is judged by the core. */
+function NumberCheck({
+  asks,
+  says,
+  onRecord,
+}: {
+  readonly asks: readonly Asked[];
+  readonly says: string;
+  readonly onRecord: (outcome: 'pass' | 'fail', measured: Check['measured']) => void;
+}) {
+  const units = useUnits();
+  const [numbers, setNumbers] = useState<Numbers>({});
+  const [wanting, setWanting] = useState(false);
+  const put = (what: CheckNumber, value: number | null) => {
+    const { [what]: _gone, ...rest } = numbers;
+    setNumbers(value === null ? rest : { ...rest, [what]: value });
+  };
+  const missing = asks.filter((a) => numbers[a.what] === undefined);
+  const record = () => {
+    if (missing.length > 0) return setWanting(true);
+    const measured = asks.map((a) => ({ what: a.what, value: numbers[a.what]! }));
+    onRecord(asks.every((a) => keeps(a, numbers[a.what]!)) ? 'pass' : 'fail', measured);
+    setNumbers({});
+    setWanting(false);
+  };
+  return (
+    <View className="gap-2">
+      {asks.map((a) => {
+        const unit = shownIn(a.what, units);
+        const value = numbers[a.what];
+        return (
+          <View key={a.what} className="max-w-[22rem] gap-1">
+            <NumberField
+              label={labelOf(a.what)}
+              unit={UNITS[unit].label}
+              value={value === undefined ? null : convert(value, CHECK_UNITS[a.what], unit)}
+              optional
+              decimals={1}
+              problem={wanting && value === undefined ? 'Read it off: a tick is only for what has no number.' : undefined}
+              onCommit={(v) => put(a.what, v === null ? null : convert(v, unit, CHECK_UNITS[a.what]))}
+              testID={`measured-${a.what}`}
+            />
+            {a.what === 'aboveDewC' ? <FromAir onKnown={(v) => put('aboveDewC', v)} /> : null}
+          </View>
+        );
+      })}
+      <Button look="main" label="Record" says={`Record: ${says}`} onPress={record} className="self-start" />
+    </View>
+  );
+}
+
+/** How far the surface is above the dew point, from what hangs on the wall: a thermometer, a hygrometer, a surface probe. */
+function FromAir({ onKnown }: { readonly onKnown: (aboveDewC: number) => void }) {
+  const units = useUnits();
+  const unit = unitFor('temperature', units)!;
+  const [open, setOpen] = useState(false);
+  const [air, setAir] = useState<number | null>(null);
+  const [rh, setRh] = useState<number | null>(null);
+  const [face, setFace] = useState<number | null>(null);
+  if (!open) return <Button look="quiet" flush label="From air and surface" onPress={() => setOpen(true)} />;
+  const tell = (a: number | null, r: number | null, f: number | null) => {
+    if (a !== null && r !== null && f !== null) onKnown(f - dewPointC(a, r));
+  };
+  const temperature = (label: string, value: number | null, onCommit: (c: number | null) => void) => (
+    <NumberField
+      label={label}
+      unit={UNITS[unit].label}
+      value={value === null ? null : convert(value, 'C', unit)}
+      optional
+      decimals={1}
+      onCommit={(v) => onCommit(v === null ? null : convert(v, unit, 'C'))}
+    />
+  );
+  return (
+    <View className="gap-2 border-l-4 border-line pl-3">
+      {temperature('Air', air, (v) => (setAir(v), tell(v, rh, face)))}
+      <NumberField
+        label="Humidity of the air"
+        unit="%"
+        value={rh}
+        optional
+        decimals={0}
+        check={(v) => (v <= 0 || v > 100 ? 'More than 0 and at most 100 %.' : undefined)}
+        onCommit={(v) => (setRh(v), tell(air, v, face))}
+      />
+      {temperature('Surface', face, (v) => (setFace(v), tell(air, rh, v)))}
+    </View>
+  );
+}
+
+export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonly facts: JobFacts; readonly surface: Surface }) {
+  const dispatch = useAppDispatch();
+  const units = useUnits();
+  const when = useWhen();
+  const words = sentence(gate.because, units);
+  // A check of the zone is the job's; one of the surface hangs under it.
+  const records = gate.zoneId === null ? surface.checks : facts.checks.filter((c) => c.zoneId === gate.zoneId);
+  const standing = records
+    .filter((c) => c.gate === gate.id)
+    .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
+  const record = (outcome: 'pass' | 'fail', measured: Check['measured'] = []) =>
+    dispatch(commit(facts.job.id, [checkDraft(gate.id, outcome, gate.zoneId, surface.id, measured)], null));
+  const read = (standing?.measured ?? []).map((m) => formatMeasure(measure(m.value, CHECK_UNITS[m.what]), units)).join(', ');
+  const numbered = gate.asks.length > 0;
+  const zone = useZonePlan(facts, gate.zoneId ?? '');
+  const machines = useFirm().machines;
+  /** From now on the machines in it carry what it draws in, on every job, until they are cleaned. */
+  const nowUsed = () => {
+    const on = drawnIn(zone?.hazards.map((h) => h.kind) ?? []);
+    const here = machines.filter((m) => zone?.setup.machineIds.includes(m.id) && USED_ON.indexOf(on) > USED_ON.indexOf(m.lastOn));
+    if (here.length > 0) dispatch(commitToFirm(here.map((m) => set('machine', m.id, { lastOn: on }))));
+  };
+  const edge = gate.state === 'passed' ? 'border-verdigris' : gate.state === 'failed' ? 'border-oxide' : 'border-line';
+  return (
+    <View role="group" aria-label={words} className={`gap-1 border-l-8 py-1 pl-3 ${edge}`}>
+      <Words look="strong">{words}</Words>
+      <Words look="note">{`${GATE_WORDS[gate.state]}${read ? `, ${read}` : ''}${standing ? `, ${standing.by}, ${when(standing.takenAt)}` : ''}${gate.state === 'failed' ? `: back to ${say(gate.backTo).toLowerCase()}` : ''}`}</Words>
+      {numbered && gate.state === 'open' && standing?.outcome === 'pass' && standing.measured.length === 0 ? (
+        <Words look="note">It was ticked without its number: that counts for nothing.</Words>
+      ) : null}
+      {gate.waitsFor ? <Words look="note">{`Opens after: ${sentence(gate.waitsFor, units)}`}</Words> : null}
+      {numbered && !gate.waitsFor ? <NumberCheck asks={gate.asks} says={words} onRecord={record} /> : null}
+      <View className="flex-row flex-wrap items-center gap-2">
+        {gate.waitsFor || numbered ? null : (
+          <Button
+            label="Pass"
+            says={`Pass: ${words}`}
+            pressed={gate.state === 'passed'}
+            onPress={() => {
+              record('pass');
+              if (gate.id === 'containment-up') nowUsed();
+            }}
+          />
+        )}
+        <Button look="stop" label="Fail" says={`Fail: ${words}`} pressed={gate.state === 'failed'} onPress={() => record('fail')} />
+        <Why of={words} because={[gate.because]} />
+      </View>
+      {standing && gate.zoneId === null ? <CheckPhotos facts={facts} surfaceId={surface.id} checkId={standing.id} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,165 @@
+/**
+ * What a tradesman does around the strokes and coats of a piece and would not start without: fittings off or masked, glass and raw masonry
+ * masked, sound paint washed before it is scuffed, masking off while the coat still gives. Law O8. Allowances: common practice, no
+ * published source.
+ */
+import { MASONRY, METAL, type ElementId, type Surface } from '../facts';
+import { methodById, type Method } from '../catalogue';
+import { picksOf, type Choice, type Range } from '../choose';
+import type { CoatingPlan } from '../coat';
+import { isPresent } from '../probe';
+import { why, type Reason } from '../reasons';
+import type { SurfaceContext } from '../surface/context';
+import { measure } from '../units/units';
+import { gate, hours, stepOf, type StepSpec } from './step';
+
+/** Handles, stays, catches, lifts, plates: how many a piece usually carries. Hinges stay. */
+const FITTINGS: Readonly<Partial<Record<ElementId, number>>> = { doubleHungSash: 3, casementSash: 3, door: 4, shutter: 2 };
+
+/** Person-hours. */
+const ALLOW = {
+  offEach: { low: 0.04, high: 0.1 },
+  onEach: { low: 0.04, high: 0.1 },
+  cleanEach: { low: 0.08, high: 0.2 },
+  /** For each thing that is masked, on one piece. */
+  maskEach: { low: 0.05, high: 0.12 },
+  unmaskEach: { low: 0.02, high: 0.05 },
+  washPerM2: { low: 1 / 30, high: 1 / 12 },
+  denibPerM2: { low: 1 / 60, high: 1 / 25 },
+} as const satisfies Record<string, Range>;
+const by = (r: Range, k: number): Range => ({ low: r.low * k, high: r.high * k });
+
+export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'wallBehind' | 'floorEdge' | 'fittings';
+
+export interface Around {
+  readonly s: Surface;
+  readonly ctx: SurfaceContext;
+  readonly choice: Choice;
+  readonly coating: CoatingPlan;
+}
+
+const fittingsOf = (s: Surface): number => (FITTINGS[s.element] ?? 0) * s.count;
+
+/** Fittings go, unless the firm's school leaves them, or they are screwed into what may hold asbestos. */
+const fittingsStay = ({ ctx }: Around): boolean => ctx.settings.fittings === 'stay' || isPresent(ctx.asbestos.coat.value);
+
+/** What is beside it and must not be touched. */
+function targets(a: Around): Masked[] {
+  const { s, ctx } = a;
+  const is = (...ids: readonly ElementId[]) => ids.includes(s.element);
+  const out: Masked[] = [];
+  if (s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass')) out.push('glass');
+  if (ctx.place === 'outside' && !MASONRY.includes(s.material) && !is('railing', 'ironRailing')) out.push('rawMasonry');
+  if (is('heater')) out.push('ratingPlate');
+  if (is('heater', 'pipe') && ctx.place === 'inside') out.push('wallBehind');
+  if (is('baseboard', 'stairFlight', 'newelPost', 'railing', 'column') && ctx.place === 'inside') out.push('floorEdge');
+  if (fittingsOf(s) > 0 && fittingsStay(a)) out.push('fittings');
+  return out;
+}
+
+const spoils = (m: Method): boolean => m.disturbs && (m.caustic || m.vapour || m.heatC !== null || m.powered || m.blast !== 'no');
+
+/** Off and tagged, or the school that leaves them on. */
+function fittingsStep(a: Around): StepSpec[] {
+  const count = fittingsOf(a.s);
+  if (count === 0) return [];
+  const stay = fittingsStay(a);
+  const because =
+    stay && a.ctx.settings.fittings === 'off'
+      ? [why('fittings.suspect', a.ctx.rulebook.sources.asbestosWork, {}, 'care', 'hazard')]
+      : [why(stay ? 'fittings.stay' : 'fittings.off', stay ? 'firm-setting' : 'trade-prime')];
+  return [
+    stepOf({
+      id: 'fittings',
+      kind: 'mask',
+      title: why(stay ? 'step.fittingsStay' : 'step.fittingsOff', 'trade-prime', { count: measure(count, 'pieces') }),
+      handsOnH: by(stay ? ALLOW.cleanEach : ALLOW.offEach, count),
+      because,
+    }),
+  ];
+}
+
+const maskStep = (id: string, a: Around, what: readonly Masked[], because: readonly Reason[]): StepSpec =>
+  stepOf({
+    id,
+    kind: 'mask',
+    title: why('step.mask', 'trade-contain', { what: what.map((w) => `mask.${w}`) }),
+    handsOnH: by(ALLOW.maskEach, what.length * a.s.count),
+    because,
+  });
+
+/** Before the first stroke: fittings, and what a stroke would spoil. */
+export function beforeStrokes(a: Around): StepSpec[] {
+  const strokes = a.choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId)));
+  const what = targets(a);
+  const coats = a.coating.lines.length > 0;
+  if (!coats && !strokes.some((m) => m.disturbs)) return [];
+  return [
+    ...fittingsStep(a),
+    ...(what.length > 0 && strokes.some(spoils) ? [maskStep('mask.strokes', a, what, [why('mask.beforeStrokes', 'trade-contain')])] : []),
+  ];
+}
+
+/** Sound paint that is scuffed and coated over is washed first: scuffing grease in is worse than leaving it. Law O4. */
+export function washStep(a: Around): StepSpec[] {
+  const parts = a.choice.parts.filter((p) => {
+    const main = p.selected.value === null ? null : methodById(p.selected.value);
+    const washed = p.also.some((x) => x.value === 'washDegrease');
+    return main !== null && main.disturbs && main.bite === 'skin' && main.takes.includes('coat') && !washed;
+  });
+  const areaM2 = parts.reduce((sum, p) => sum + p.areaM2, 0);
+  if (areaM2 <= 0 || isPresent(a.ctx.asbestos.coat.value)) return [];
+  const metal = METAL.includes(a.s.material);
+  return [
+    stepOf({
+      id: 'wash',
+      kind: 'wash',
+      title: why('step.wash', 'trade-wash', { parts: parts.map((p) => p.kind), area: measure(areaM2, 'm2') }),
+      handsOnH: by(ALLOW.washPerM2, areaM2),
+      waitH: metal ? hours(0.5, 1) : hours(1, 4),
+      because: [why('wash.before', 'trade-wash')],
+      gates: [gate('washed', 'wash', why('gate.washed', 'trade-wash'))],
+    }),
+  ];
+}
+
+/** What is de-nibbed between two coats: films; mineral coats are not rubbed. */
+const RUBBED: readonly string[] = ['limewash'];
+
+/** Between the coats of one product, and before it when another lies below. @param passes how often */
+export const denib = (
+  product: string,
+  areaM2: number,
+  passes: number,
+): { readonly handsOnH: Range; readonly because: readonly Reason[] } =>
+  passes <= 0 || RUBBED.includes(product)
+    ? { handsOnH: hours(0, 0), because: [] }
+    : { handsOnH: by(ALLOW.denibPerM2, areaM2 * passes), because: [why('coat.denib', 'trade-sand')] };
+
+/** Before the first coat. */
+export function maskForCoats(a: Around): StepSpec[] {
+  const what = targets(a);
+  return what.length > 0 && a.coating.lines.length > 0 ? [maskStep('mask.coats', a, what, [why('mask.beforeCoats', 'trade-prime')])] : [];
+}
+
+/** After the last coat. */
+export function unmask(a: Around): StepSpec[] {
+  if (a.coating.lines.length === 0) return [];
+  const what = targets(a);
+  const back = fittingsStay(a) ? 0 : fittingsOf(a.s);
+  if (what.length === 0 && back === 0) return [];
+  const off = by(ALLOW.unmaskEach, what.length * a.s.count);
+  const on = by(ALLOW.onEach, back);
+  return [
+    stepOf({
+      id: 'unmask',
+      kind: 'unmask',
+      title: why(back > 0 ? (what.length > 0 ? 'step.unmaskAndFit' : 'step.fit') : 'step.unmask', 'trade-prime', {
+        count: measure(back, 'pieces'),
+      }),
+      handsOnH: { low: off.low + on.low, high: off.high + on.high },
+      because: what.length > 0 ? [why('unmask.when', 'trade-prime')] : [],
+      gates: [gate('as-found', 'unmask', why(back > 0 ? 'gate.fitted' : 'gate.unmasked', 'trade-prime'))],
+    }),
+  ];
+}

@@ -1,0 +1,37 @@
+/** A check as it counts: numbers are held against their limits here, whatever was ticked beside them. Law O2. */
+import type { Check, CheckNumber } from '../facts';
+import { convert, type Measure, type Unit } from '../units/units';
+import type { Asked } from './step';
+
+/** The unit in which each number is entered and kept. */
+export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
+  moisturePct: '%MC',
+  ph: 'pH',
+  aboveDewC: 'deltaC',
+  windMs: 'm/s',
+  waitedMin: 'min',
+  waitedH: 'h',
+  dustFloor: 'ug/ft2',
+  dustSill: 'ug/ft2',
+  dustTrough: 'ug/ft2',
+};
+
+/** What a reading on the very limit may differ by without being beyond it: the last bit of a conversion. */
+const SAME = 1e-9;
+
+export function keeps(asked: Asked, value: number): boolean {
+  const limit = (m: Measure) => convert(m.value, m.unit, CHECK_UNITS[asked.what]);
+  return (
+    (asked.atLeast === undefined || value >= limit(asked.atLeast) - SAME) &&
+    (asked.atMost === undefined || value <= limit(asked.atMost) + SAME) &&
+    (asked.below === undefined || value < limit(asked.below) - SAME)
+  );
+}
+
+/** @returns what the check comes to; null: a pass without its numbers, which counts for nothing */
+export function checkOutcome(c: Pick<Check, 'outcome' | 'measured'>, asks: readonly Asked[]): Check['outcome'] | null {
+  if (c.outcome === 'fail') return 'fail';
+  const values = new Map(c.measured.map((m) => [m.what, m.value]));
+  if (asks.some((a) => values.has(a.what) && !keeps(a, values.get(a.what)!))) return 'fail';
+  return asks.every((a) => values.has(a.what)) ? 'pass' : null;
+}
