@@ -280,7 +280,7 @@ describe('changes', () => {
         .find((z: any) => z.id === spaceId)
         .steps.flatMap((st: any) => st.checks.map((c: any) => c.id));
     expect(await gates()).not.toContain('machine.vac-1');
-    await send(machine({ op: 'set', fields: { lastOn: 'asbestos' } }));
+    await send(machine({ op: 'set', fields: { lastOn: 'mold' } }));
     expect(await gates()).toContain('machine.vac-1');
     const log = (await s.call('GET', `/api/firm?since=0`)).body.changes as Change[];
     expect(log.find((c) => c.id === added.id)).toMatchObject({ jobId: null, parent: { kind: 'firm', id: 'firm' }, device: 'desk' });
