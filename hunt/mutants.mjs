@@ -253,4 +253,5 @@ export const MUTANTS = [
   ['glass is not masked', 'work/around.ts', "out.push('glass')", 'out.push()'],
   ['grease is scuffed in', 'work/steps.ts', '...washStep(input), ', ''],
   ['tape stays on', 'work/steps.ts', 'steps.push(...unmask(input));', ''],
+  ['the floor before the ceiling', 'zone/order.ts', 'a.m.turn - b.m.turn || a.i - b.i', 'a.i - b.i'],
 ];

@@ -200,7 +200,7 @@ test('work: a check of the zone is passed, then failed; both are kept, and what 
 
 test('the list of a stage says what is still open there, and finds by name', () => {
   const facts = examples()['quill-point']!;
-  const digest = digestOf(createDeriver().derive(facts, DEFAULT_SETTINGS, 2026));
+  const digest = digestOf(facts, createDeriver().derive(facts, DEFAULT_SETTINGS, 2026));
   const store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
   const list = (stage: 'probe' | 'protect', filter: string) => (
     <Provider store={store}>

@@ -68,7 +68,7 @@ test('a copied room brings sizes and coats, but nothing that was found; same coa
 
 test('today says how many are clear, what nobody may touch, and what the samples ask for', () => {
   const { store, facts } = open();
-  inside(store, <TodayPanel facts={facts()} digest={digestOf(planOf(facts()))} />);
+  inside(store, <TodayPanel facts={facts()} digest={digestOf(facts(), planOf(facts()))} />);
   const today = screen.getByTestId('today');
   expect(today.textContent).toMatch(/1clear8assumed4waiting6found/);
   expect(screen.getByTestId('not-to-be-touched').textContent).toMatch(/Textured ceiling, Damp ceiling, Outside wall and 2 more/);

@@ -90,7 +90,7 @@ export function useDigest(facts: JobFacts): { readonly digest: JobDigest | undef
   const fromWorker = useAppSelector((s) => s.jobs.digests[facts.job.id]);
   const isDrawn = useDrawn();
   const fromPage = useMemo(
-    () => (large || !isDrawn ? undefined : digestOf(deriverFor(facts.job.id).derive(facts, settings, thisYear()))),
+    () => (large || !isDrawn ? undefined : digestOf(facts, deriverFor(facts.job.id).derive(facts, settings, thisYear()))),
     [facts, settings, large, isDrawn],
   );
   return large ? { digest: fromWorker, by: 'worker' } : { digest: fromPage, by: 'page' };

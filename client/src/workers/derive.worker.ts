@@ -25,5 +25,5 @@ globalThis.addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
     }
   }
   const { facts, settings, thisYear, deriver } = held.get(jobId)!;
-  post({ kind: 'digest', digest: digestOf(deriver.derive(facts, settings, thisYear)) });
+  post({ kind: 'digest', digest: digestOf(facts, deriver.derive(facts, settings, thisYear)) });
 });

@@ -67,7 +67,7 @@ test('an edit leaves the plans of other zones, and their digests, as the same ob
   const zone = after.surfaces[2]!.zoneId;
   const changed = after.surfaces.filter((p, i) => p !== before.surfaces[i]);
   expect([...new Set(changed.map((p) => p.zoneId))]).toEqual([zone]);
-  expect(digestOf(after).surfaces.filter((d, i) => d !== digestOf(before).surfaces[i])).toHaveLength(changed.length);
+  expect(digestOf(facts, after).surfaces.filter((d, i) => d !== digestOf(facts, before).surfaces[i])).toHaveLength(changed.length);
   // What hangs on nobody else is not even looked at again.
   expect(changed.filter((p) => p.choice !== before.surfaces.find((b) => b.surfaceId === p.surfaceId)!.choice)).toHaveLength(1);
 });

@@ -1,8 +1,12 @@
 /** The little of a job's plan that lists and counts need: small enough to cross from a worker at every keystroke. */
-import type { MethodId } from '../facts';
+import type { JobFacts, MethodId } from '../facts';
 import { beside, type Verdict } from '../choose';
 import type { JobPlan } from './derive';
+import type { HazardKind } from '../protect';
 import type { NextAct, SurfacePlan } from '../surface/plan';
+import type { Step } from '../work';
+import type { ZonePlan } from '../zone';
+import { jobSteps } from './steps';
 import type { HazardState, NextTest, TodaySurface } from '../probe';
 
 export interface SurfaceDigest {
@@ -47,8 +51,27 @@ export interface SurfaceDigest {
   readonly act: NextAct;
 }
 
+/** What a list of zones shows of one. */
+export interface ZoneDigest extends Pick<
+  ZonePlan,
+  'zoneId' | 'name' | 'kind' | 'spaceIds' | 'surfaceIds' | 'order' | 'handsOnH' | 'money' | 'standsAt'
+> {
+  readonly care: ZonePlan['protection']['care'];
+  readonly hazards: readonly HazardKind[];
+  readonly respirator: ZonePlan['protection']['respirator']['value'];
+  readonly sheetM2: number;
+  /** Checks of its own and of its surfaces, passed and in all. */
+  readonly passed: number;
+  readonly checks: number;
+}
+
 export interface JobDigest extends Pick<JobPlan, 'jobId' | 'totals' | 'states' | 'next' | 'spaces'> {
   readonly surfaces: readonly SurfaceDigest[];
+  readonly zones: readonly ZoneDigest[];
+  /** What is done once for the whole job. */
+  readonly steps: readonly Step[];
+  /** Surfaces of which no plan has a price. */
+  readonly unpriced: number;
 }
 
 function blockedEverywhere(p: SurfacePlan): MethodId[] {
@@ -106,7 +129,23 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
 /** Digests of unchanged surfaces are the same objects as before: the plan remembers its own. */
 const made = new WeakMap<SurfacePlan, SurfaceDigest>();
 
-export function digestOf(plan: JobPlan): JobDigest {
+function digestZone(z: ZonePlan, byId: ReadonlyMap<string, SurfacePlan>): ZoneDigest {
+  const { zoneId, name, kind, spaceIds, surfaceIds, order, handsOnH, money, standsAt, protection } = z;
+  const own = surfaceIds.flatMap((id) => byId.get(id)?.work.steps.filter((st) => !st.shared) ?? []);
+  const gates = [...z.steps, ...own].flatMap((st) => st.gates);
+  return {
+    ...{ zoneId, name, kind, spaceIds, surfaceIds, order, handsOnH, money, standsAt },
+    care: protection.care,
+    hazards: z.hazards.map((h) => h.kind),
+    respirator: protection.respirator.value,
+    sheetM2: protection.sheetLaidM2.value,
+    passed: gates.filter((g) => g.state === 'passed').length,
+    checks: gates.length,
+  };
+}
+
+export function digestOf(facts: JobFacts, plan: JobPlan): JobDigest {
+  const byId = new Map(plan.surfaces.map((p) => [p.surfaceId, p]));
   const surfaces = plan.surfaces.map((p) => {
     const known = made.get(p);
     if (known) return known;
@@ -114,5 +153,10 @@ export function digestOf(plan: JobPlan): JobDigest {
     made.set(p, d);
     return d;
   });
-  return { jobId: plan.jobId, totals: plan.totals, states: plan.states, next: plan.next, spaces: plan.spaces, surfaces };
+  const whole = {
+    zones: plan.zones.map((z) => digestZone(z, byId)),
+    steps: jobSteps(facts, plan),
+    unpriced: plan.surfaces.filter((p) => p.proof === 'unpriced').length,
+  };
+  return { jobId: plan.jobId, totals: plan.totals, states: plan.states, next: plan.next, spaces: plan.spaces, surfaces, ...whole };
 }

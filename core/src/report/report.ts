@@ -3,6 +3,7 @@ import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { beside, effortOn, jointProof, picksOf, type MethodOption, type PartChoice, type Verdict } from '../choose';
 import type { JobPlan } from '../job/derive';
+import { jobSteps } from '../job/steps';
 import { live } from '../job/views';
 import type { SurfacePlan } from '../surface/plan';
 import { say } from '../reasons';
@@ -94,6 +95,9 @@ function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporte
     name: z.name,
     kind: z.kind,
     surfaces: z.surfaceIds,
+    /** Worked in this order, from above down. */
+    order: names(z.order),
+    orderChanged: reasons(z.moved),
     asSaid: z.setup,
     hazards: z.hazards.map((h) => ({ kind: h.kind, name: say(`reach.${h.kind}`), surfaces: names(h.surfaceIds) })),
     protection: {
@@ -221,6 +225,8 @@ export function jobReport(
       currency: RULEBOOKS[job.rulebook].currency,
     },
     detail,
+    /** Papers, what to buy, handing over. */
+    steps: stepReports(jobSteps(facts, plan), r),
     zones: plan.zones.map((z) => zoneReport(z, byId, r)),
     spaces: live(facts.spaces).map((space) => {
       const sp = spacePlans.get(space.id);

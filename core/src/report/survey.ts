@@ -29,7 +29,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
   const spaceName = new Map(facts.spaces.map((s) => [s.id, s.name]));
   const nameOf = (id: string) => byId.get(id)?.name ?? id;
   const register = sampleRegister(facts, settings, now);
-  const digest = digestOf(plan);
+  const digest = digestOf(facts, plan);
   const today = todayOf(
     digest.surfaces.map((d) => ({ surfaceId: d.surfaceId, states: { lead: d.lead, asbestos: d.asbestos, mold: d.mold }, touch: d.touch })),
     register,

@@ -22,7 +22,7 @@ import { answer, why, type Answer, type Reason } from '../reasons';
 import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from '../trial';
 import type { TakeOff } from '../walk';
 import { hoursOf, ownSteps, plus, type Step, type StepSpec } from '../work';
-import { standsAt, stepsAround, type ZoneMade } from '../zone';
+import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
 
 export interface WorkPlan {
   /** Its own, and around them those of its zone. */
@@ -38,6 +38,9 @@ export interface WorkPlan {
 
 /** What follows from the surface alone: all but what its zone does for it and where the work stands. */
 export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'money' | 'sharedMoney' | 'next'> & {
+  readonly name: string;
+  /** From above down. */
+  readonly turn: number;
   readonly needs: Needs;
   readonly steps: readonly StepSpec[];
   readonly checks: Surface['checks'];
@@ -132,6 +135,8 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   };
   return {
     ...base,
+    name: s.name,
+    turn: turnOf(s.element),
     needs: needsOf(s, ctx, choice, lead),
     steps,
     checks: s.checks,
@@ -145,7 +150,19 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
 
 /** The whole plan of a surface: its own, and what its zone does for it. */
 export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
-  const { needs: _n, steps, checks: _c, planned: _p, workedM2: _w, materials, labourPerHour, first, ...base } = own;
+  const {
+    needs: _n,
+    name: _name,
+    turn: _turn,
+    steps,
+    checks: _c,
+    planned: _p,
+    workedM2: _w,
+    materials,
+    labourPerHour,
+    first,
+    ...base
+  } = own;
   const share = zone.shares.get(own.surfaceId) ?? 0;
   const of = (r: Range): Range => ({ low: r.low * share, high: r.high * share });
   const hands = hoursOf(steps);

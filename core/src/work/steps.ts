@@ -247,6 +247,8 @@ export function ownSteps(input: Inputs): StepSpec[] {
   const steps: StepSpec[] = [];
   const step = (st: Parameters<typeof stepOf>[0]) => steps.push(stepOf(st));
 
+  // Every part of it was taken off the list: there is nothing to work on.
+  if (areaM2 <= 0) return steps;
   const blocked = choice.parts.filter((p) => p.selected.value === null);
   if (blocked.length > 0) {
     step({

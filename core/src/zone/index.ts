@@ -2,4 +2,5 @@ export { planZone, stepsAround, type ZoneGiven, type ZoneMade, type ZoneMember, 
 export { EVENTS, standsAt, type EventGate } from './standing';
 export { floorOf, sheetInside, sheetOutside, unionArea, wallsOf, type Floor, type Rect } from './shapes';
 export { checksOf, zonesOf, type ZoneMap, type ZoneSetup, type ZoneView } from './zones';
+export { turnOf } from './order';
 export { drawnIn } from './steps';

@@ -3,15 +3,20 @@ import type { Check, MethodId, Service } from '../facts';
 import type { Range } from '../choose';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
+import type { Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { hoursOf, NOTHING, plus, type Step, type StepSpec } from '../work';
 import { isFinish, placed, standingOf, standsAt, type Standing } from './standing';
+import { zoneOrder } from './order';
 import { zoneSteps } from './steps';
 import type { ZoneView } from './zones';
 
 /** What a zone takes from the plan of one of its surfaces. */
 export interface ZoneMember {
   readonly surfaceId: string;
+  readonly name: string;
+  /** Its place from above down (zone/order.ts). */
+  readonly turn: number;
   readonly needs: Needs;
   /** Every method that is planned on it. */
   readonly planned: readonly MethodId[];
@@ -33,6 +38,10 @@ export interface ZoneGiven extends ZoneContext {
 export interface ZonePlan extends Pick<ZoneView, 'kind' | 'name' | 'partOf' | 'spaceIds' | 'setup'> {
   readonly zoneId: string;
   readonly surfaceIds: readonly string[];
+  /** Those that are worked, from above down. */
+  readonly order: readonly string[];
+  /** What of the entered order that changed. */
+  readonly moved: readonly Reason[];
   /** Of those, where something is disturbed. */
   readonly working: readonly string[];
   /** All that its strokes reach or make, each with the surfaces on which they do. */
@@ -103,6 +112,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
       spaceIds,
       setup,
       surfaceIds: members.map((m) => m.surfaceId),
+      ...zoneOrder(working),
       working: needs.filter((n) => n.methods.length > 0).map((n) => n.surfaceId),
       hazards,
       leads: needs.map((n) => ({ surfaceId: n.surfaceId, state: n.leadState })),

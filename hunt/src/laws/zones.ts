@@ -97,6 +97,28 @@ function unsafeBeside(run: Run): string[] {
   });
 }
 
+/** From above down: what is overhead before what it drips on, what is walked on last. */
+const LEVEL: Readonly<Record<string, number>> = {
+  ceiling: 0,
+  wall: 1,
+  siding: 1,
+  door: 2,
+  doubleHungSash: 2,
+  baseboard: 3,
+  floorBoards: 4,
+};
+const outOfTurn = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const levels = z.order.flatMap((id) => LEVEL[run.facts.surfaces.find((s) => s.id === id)!.element] ?? []);
+    const worked = z.surfaceIds.filter((id) => run.plans.has(id) && isWorked(run.plans.get(id)!));
+    return [
+      ...(levels.some((n, i) => i > 0 && n < levels[i - 1]!) ? [`${z.name}: something is worked before what drips on it`] : []),
+      ...([...z.order].sort().join() === [...worked].sort().join()
+        ? []
+        : [`${z.name}: what is worked and what stands in its order differ`]),
+    ];
+  });
+
 const FINISH = ['prime', 'coat', 'unmask'];
 /** Cleaned and verified after the last stroke and before anything is coated. */
 function outOfOrder(run: Run): string[] {
@@ -305,5 +327,6 @@ export const ZONE_LAWS: readonly Law[] = [
   },
   { id: 'O8b', says: 'what a tradesman would not start without is there, and what makes no sense is not', check: senseless },
   { id: 'O5', says: 'set up before the first stroke, cleaned and verified after the last and before the coats', check: outOfOrder },
+  { id: 'O8c', says: 'a zone is worked from above down, each of its pieces once', check: outOfTurn },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
 ];

@@ -51,6 +51,14 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
           .join(' · ')}
       </Words>
       <Words look="note">{`${NOTICE} ${report.job.edition}.`}</Words>
+      {only === undefined && report.steps.length > 0 ? (
+        <View className="gap-3 border-t-2 border-soot pt-3">
+          <Words look="head" level={2}>
+            Once for the whole job
+          </Words>
+          <StepLines steps={report.steps} />
+        </View>
+      ) : null}
       {report.zones
         .filter((z) => only === undefined || z.surfaces.includes(only))
         .map((z) => (
@@ -122,6 +130,8 @@ function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: n
             ? 'No hazard is disturbed.'
             : `Reaches ${z.hazards.map((h) => `${h.name} (${h.surfaces.join(', ')})`).join('; ')}.`}
         </Words>
+        {z.order.length > 1 ? <Words>{`Worked in this order: ${z.order.join(', ')}.`}</Words> : null}
+        <Lines because={z.orderChanged} />
         <Lines because={pr.needed.because} />
         {pr.needed.value ? (
           <>

@@ -1,0 +1,52 @@
+/**
+ * In which order the surfaces of a zone are worked: from above down, for what is above drips and sheds on what is below; wide faces before
+ * what stands on them, the floor last. Common practice, no published source.
+ */
+import type { ElementId } from '../facts';
+import { why, type Reason } from '../reasons';
+
+/** Ceiling, what runs under it, walls, joinery in them, stairs, what runs along the floor, the floor. */
+const TURN: Readonly<Partial<Record<ElementId, number>>> = {
+  ceiling: 0,
+  gutter: 0,
+  soffit: 0,
+  cornice: 1,
+  wall: 2,
+  siding: 2,
+  corrugatedSheet: 2,
+  panelling: 3,
+  column: 3,
+  wainscot: 3,
+  railing: 5,
+  ironRailing: 5,
+  newelPost: 5,
+  stairFlight: 6,
+  baseboard: 7,
+  plinth: 7,
+  floorBoards: 8,
+};
+/** Windows, doors, casings, heaters, pipes. */
+const JOINERY = 4;
+export const turnOf = (element: ElementId): number => TURN[element] ?? JOINERY;
+
+interface Turned {
+  readonly surfaceId: string;
+  readonly name: string;
+  readonly turn: number;
+}
+
+/** @returns the order in which they are worked, and what of the entered order it changed */
+export function zoneOrder(members: readonly Turned[]): { readonly order: readonly string[]; readonly moved: readonly Reason[] } {
+  const sorted = members
+    .map((m, i) => ({ m, i }))
+    .sort((a, b) => a.m.turn - b.m.turn || a.i - b.i)
+    .map((x) => x.m);
+  // The first that was entered after something it drips on says enough.
+  const late = members.findIndex((m, i) => members.slice(0, i).some((x) => x.turn > m.turn));
+  const early = late < 0 ? undefined : members.slice(0, late).find((x) => x.turn > members[late]!.turn);
+  return {
+    order: sorted.map((m) => m.surfaceId),
+    moved:
+      early === undefined ? [] : [why('order.fromAbove', 'trade-strip', { first: `“${members[late]!.name}”`, then: `“${early.name}”` })],
+  };
+}
