@@ -23,6 +23,7 @@ test('squares: mark out, start, lift; the answer narrows; the plan of a caustic 
   await page.getByRole('heading', { name: 'Landing railing' }).waitFor();
   await app.id('aim').selectOption('bareClear');
   const turned = app.id('part-turned');
+  await app.id('blocked-turned').click();
   await turned.getByTestId('method-causticPoultice').getByRole('button').first().click();
   await turned.getByTestId('choose-causticPoultice').click();
   await app.stage('Trial');
@@ -47,6 +48,7 @@ test('compare and rounds: every figure from the whole plan; a stepper answers at
   await page.getByRole('button', { name: 'Back to the choice' }).click();
   await page.getByRole('heading', { name: 'Ticket counter' }).waitFor();
   const flat = app.id('part-flat');
+  await app.id('blocked-flat').click();
   await flat.getByTestId('method-milkPowder').getByRole('button').first().click();
   await flat.getByTestId('choose-milkPowder').click();
   await app.id('to-rounds').click();

@@ -75,6 +75,7 @@ test('the firm’s own rate changes hours and says so; hot air on lead is a sett
   await page.getByRole('link', { name: /Lower sash/ }).waitFor();
   await page.keyboard.press('j');
   const flat = app.id('part-flat');
+  await app.id('blocked-flat').click();
   await flat.getByTestId('method-infrared').getByRole('button').first().click();
   await expect(flat.getByTestId('method-infrared')).toContainText('Hours from your own rates; no trial behind them.');
   await expect(flat.getByTestId('method-heatGun')).toContainText('1,100 °F');

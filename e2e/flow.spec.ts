@@ -7,7 +7,6 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   await app.id('new-job').click();
   await app.type('job-name', 'Hollis Street 🪟 14');
   await app.type('year-built', '1926');
-  await app.pick('child', 'yes');
   await app.id('save-job').click();
 
   // Walk: a room and a window from its template, twice.
@@ -43,6 +42,9 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   // Probe: an unchanged swab on the face never clears the coats below.
   await app.stage('Probe');
   await expect(app.id('next-test')).toContainText('Cut a notch through all coats and swab each');
+  // What nobody gave yet is asked where it first changes an answer.
+  await app.id('job-question').getByRole('radio', { name: 'yes', exact: true }).click();
+  await expect(app.id('job-question')).toContainText('pregnant');
   await app.id('record-spot').click();
   await app.pick('swab', 'unchanged');
   await app.pick('control', 'worked');

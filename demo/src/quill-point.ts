@@ -65,6 +65,8 @@ export function quillPoint(): JobFacts {
     accessM: 3.2,
     side: 'C',
   });
+  // Measured for the sheet round the corner; nothing of it is worked.
+  const street = space('qp-street-end', 'Street end', 'elevation', 6, { lengthM: 9.4, heightM: 4.1, boundaryM: 6, side: 'D' });
 
   const sashCoats = (id: string) => OLD_JOINERY.map((_, i) => `${id}-coat${i + 1}`);
   const sash = surface('qp-sash-river', hall.id, 0, 'doubleHungSash', 'Sashes, river side', OLD_JOINERY, {
@@ -570,7 +572,7 @@ export function quillPoint(): JobFacts {
       samplingSeed: 'quill point 2026',
       sample: true,
     }),
-    [hall, keeper, kitchen, wash, cellar, river],
+    [hall, keeper, kitchen, wash, cellar, river, street],
     [
       sash,
       casing,
@@ -616,7 +618,7 @@ export function quillPoint(): JobFacts {
     [hallWall.id]: { wall: 'A', alongM: 0 },
   };
   const set = (gate: string, minutes: string): Check => ({
-    id: `qp-hall-${gate}`,
+    id: `qp-hall-${gate.replace('.', '-')}`,
     gate,
     zoneId: hall.id,
     outcome: 'pass',
@@ -631,7 +633,7 @@ export function quillPoint(): JobFacts {
     ...whole,
     surfaces: whole.surfaces.map((s) => ({ ...s, ...stands[s.id] })),
     // The hall is set up; the other zones wait for their answers.
-    checks: [set('containment-up', '12:10'), set('kit-on', '12:25')],
+    checks: [set('containment-up', '12:10'), set('kit-on.halfMask', '12:25')],
     // Drawn for the sample job: demo/photos, each under the hash of its bytes.
     photos: [
       picture(

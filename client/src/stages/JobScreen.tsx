@@ -3,17 +3,17 @@
  * beside it; on a phone the list is a page of its own.
  */
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
-import { ActivityIndicator, ScrollView, TextInput, View } from 'react-native';
+import { ActivityIndicator, FlatList, TextInput, View } from 'react-native';
 import { router, Slot, useGlobalSearchParams } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
-import { Button, Empty, NextBar, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
+import { Button, Empty, NextBar, Pick, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
 import { drawn, findSurface, useDigest, useJob } from '../store';
 import { Ledge, StageColumn } from './Ledge';
 import { Notices } from './Notices';
-import { SurfaceScreen } from './on-demand';
+import { JobOverview, OverviewPane, SurfaceScreen } from './on-demand';
 import { TodayPanel } from './probe/TodayPanel';
 import { SurfaceList } from './SurfaceList';
-import { ACT_WORDS, isStage, STAGE_OF_ACT, STAGE_WORDS, type StageId } from './stages';
+import { ACT_WORDS, isStage, STAGE, stageOf, type StageId } from './stages';
 import { useJobKeys } from './keys';
 
 interface JobView {
@@ -95,12 +95,9 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
 /** The stage without a surface: the list on a phone; on a wide screen the list is there already. */
 export function StageIndex() {
   const wide = useWide();
+  const { facts, digest, stage } = useJobView();
   if (!wide) return <JobList />;
-  return (
-    <View className="flex-1 justify-center p-10">
-      <Empty says="Pick a surface on the left. Keys: j and k move, 1 to 6 change the stage, w unfolds why, ? lists them all." />
-    </View>
-  );
+  return digest ? <OverviewPane facts={facts} digest={digest} stage={stage} /> : null;
 }
 
 export function SurfaceRoute() {
@@ -124,29 +121,35 @@ function JobList() {
   const wide = useWide();
   const { facts, digest, by, stage, surfaceId, go, find } = useJobView();
   const [filter, setFilter] = useState('');
-  const scroll = useRef<ScrollView>(null);
+  const [asDrawn, setAsDrawn] = useState(false);
+  const scroll = useRef<FlatList>(null);
   const place = `${facts.job.id}/${stage}`;
   const ready = digest !== undefined;
+  const drawable = facts.spaces.some((s) => s.removedAt === null && s.lengthM !== null);
   useEffect(() => {
     // Beside a surface, the surface goes first.
     if (surfaceId === undefined) drawn();
   }, [surfaceId]);
   useEffect(() => {
-    if (ready && !wide) scroll.current?.scrollTo({ y: leftAt.get(place) ?? 0, animated: false });
+    if (ready && !wide) scroll.current?.scrollToOffset({ offset: leftAt.get(place) ?? 0, animated: false });
   }, [place, ready, wide]);
-  return (
-    <ScrollView
-      ref={scroll}
-      onScroll={(e) => leftAt.set(place, e.nativeEvent.contentOffset.y)}
-      scrollEventThrottle={100}
-      testID="list"
-      className={wide ? 'w-[25rem] flex-none border-r-2 border-line' : 'flex-1'}
-      contentContainerClassName="gap-4 p-4 pb-8"
-    >
+  const head = (
+    <View className="gap-4">
       <JobHead facts={facts} stage={stage} />
       {digest ? <JobNext facts={facts} digest={digest} go={go} /> : null}
       {digest && (stage === 'walk' || stage === 'probe') ? <TodayPanel facts={facts} digest={digest} /> : null}
-      {facts.surfaces.length > 8 ? (
+      {!wide && drawable ? (
+        <Pick
+          label="Show the job"
+          value={asDrawn ? 'drawn' : 'list'}
+          options={[
+            { value: 'list', label: 'as a list' },
+            { value: 'drawn', label: 'drawn, with its sums' },
+          ]}
+          onChange={(v) => setAsDrawn(v === 'drawn')}
+        />
+      ) : null}
+      {facts.surfaces.length > 8 && !asDrawn ? (
         <TextInput
           ref={find}
           value={filter}
@@ -156,12 +159,23 @@ function JobList() {
           className="min-h-touch border-2 border-line bg-panel px-3 font-read text-row text-soot"
         />
       ) : null}
-      {digest ? (
-        <SurfaceList facts={facts} digest={digest} stage={stage} surfaceId={surfaceId} filter={filter} by={by} />
-      ) : (
-        <ActivityIndicator aria-label="Reckoning the whole job" />
-      )}
-    </ScrollView>
+      {digest ? null : <ActivityIndicator aria-label="Reckoning the whole job" />}
+      {asDrawn && digest && !wide ? <JobOverview facts={facts} digest={digest} stage={stage} /> : null}
+    </View>
+  );
+  return (
+    <SurfaceList
+      facts={facts}
+      digest={asDrawn && !wide ? undefined : digest}
+      stage={stage}
+      surfaceId={surfaceId}
+      filter={filter}
+      by={by}
+      head={head}
+      scroll={scroll}
+      onScroll={(e) => leftAt.set(place, e.nativeEvent.contentOffset.y)}
+      className={wide ? 'w-[25rem] flex-none border-r-2 border-line' : 'flex-1'}
+    />
   );
 }
 
@@ -177,7 +191,7 @@ function JobHead({ facts, stage }: { readonly facts: JobFacts; readonly stage: S
         {job.name}
       </Words>
       <Words look="note">{`${job.yearBuilt ? `built ${job.yearBuilt}` : 'year built unknown'} · ${job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>
-      <Words look="note">{`${STAGE_WORDS[stage].label}: ${STAGE_WORDS[stage].hint.toLowerCase()}`}</Words>
+      <Words look="note">{`${STAGE[stage].label}: ${STAGE[stage].hint.toLowerCase()}`}</Words>
     </View>
   );
 }
@@ -200,7 +214,5 @@ function JobNext({
     return <NextBar says={words.says} act={words.act} onPress={() => router.navigate(`/add/${facts.job.id}?space=${space?.id ?? ''}`)} />;
   }
   const says = name ? `${name}: ${words.says}` : words.says;
-  return (
-    <NextBar says={says} act={words.act} onPress={surfaceId && act !== 'nothing' ? () => go(STAGE_OF_ACT[act], surfaceId) : undefined} />
-  );
+  return <NextBar says={says} act={words.act} onPress={surfaceId && act !== 'nothing' ? () => go(stageOf(act), surfaceId) : undefined} />;
 }

@@ -4,7 +4,8 @@ import { Link, router, type Href } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
 import { Button, Words } from '../kit';
 import { sessionSlice, useAppDispatch, useAppSelector } from '../store';
-import { openCount, STAGES, STAGE_WORDS, type StageId } from './stages';
+import { openIn } from './stage';
+import { STAGE, STAGES, type StageId } from './stages';
 
 interface StageNavProps {
   readonly facts: JobFacts;
@@ -26,10 +27,10 @@ interface StageLink {
 
 function stageLinks({ facts, stage, digest, surfaceId }: StageNavProps): StageLink[] {
   return STAGES.map((id) => {
-    const open = digest ? openCount(id, digest) : 0;
-    const { label } = STAGE_WORDS[id];
+    const open = digest ? openIn(STAGE[id], digest) : 0;
+    const { label } = STAGE[id];
     const href = `/job/${facts.job.id}/${id}${surfaceId ? `/${surfaceId}` : ''}` as Href;
-    return { id, label, open, on: id === stage, href, says: open > 0 ? `${label}, ${open} open` : label };
+    return { id, label, open, on: id === stage, href, says: open > 0 ? `${label}, ${open} to do now` : label };
   });
 }
 

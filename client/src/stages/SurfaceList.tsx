@@ -1,79 +1,184 @@
-/** The job's spaces and surfaces, as one stage sees them. */
-import { View } from 'react-native';
+/** The job's spaces and surfaces, as one stage sees them: only what is near the screen is drawn, so that a thousand are as quick as ten. */
+import { useMemo, type ReactElement, type Ref } from 'react';
+import { FlatList, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { router } from 'expo-router';
-import { formatMeasure, measure, say, type JobDigest, type JobFacts, type Space } from '@roughsill/core';
-import { Button, Empty, Panel, Row, StateMark, Words } from '../kit';
+import {
+  formatMeasure,
+  measure,
+  say,
+  type JobDigest,
+  type JobFacts,
+  type Space,
+  type SpacePlan,
+  type Surface,
+  type SurfaceDigest,
+} from '@roughsill/core';
+import { Button, Empty, Row, StateMark, Words } from '../kit';
 import { moneyFor } from './money';
 import { Why } from './on-demand';
 import { Strip } from '../section';
 import { commit, remove, set, useAppDispatch } from '../store';
 import { copySpace } from './walk/drafts';
-import { lineFor, type StageId } from './stages';
+import { STAGE, type StageId } from './stages';
 
 interface SurfaceListProps {
   readonly facts: JobFacts;
-  readonly digest: JobDigest;
+  readonly digest: JobDigest | undefined;
   readonly stage: StageId;
   readonly surfaceId?: string;
   readonly filter: string;
   readonly by: 'page' | 'worker';
+  /** What stands above it, and below it. */
+  readonly head?: ReactElement | null;
+  readonly foot?: ReactElement | null;
+  readonly scroll?: Ref<FlatList<Item>>;
+  readonly onScroll?: (e: NativeSyntheticEvent<NativeScrollEvent>) => void;
+  readonly className?: string;
 }
 
-export function SurfaceList({ facts, digest, stage, surfaceId, filter, by }: SurfaceListProps) {
-  const spaces = facts.spaces.filter((s) => s.removedAt === null).sort((a, b) => a.position - b.position);
+type Item =
+  | { readonly key: string; readonly kind: 'space'; readonly space: Space; readonly plan: SpacePlan | undefined }
+  | { readonly key: string; readonly kind: 'row'; readonly surface: Surface; readonly digest: SurfaceDigest }
+  | { readonly key: string; readonly kind: 'none' }
+  | {
+      readonly key: string;
+      readonly kind: 'tools';
+      readonly space: Space;
+      readonly above: Space | undefined;
+      readonly below: Space | undefined;
+    };
+
+const byPosition = (a: { readonly position: number }, b: { readonly position: number }): number => a.position - b.position;
+
+/** Rooms with their surfaces, one after another. */
+function itemsOf(facts: JobFacts, digest: JobDigest, stage: StageId, wanted: string): Item[] {
+  const digests = new Map(digest.surfaces.map((d) => [d.surfaceId, d]));
+  const plans = new Map(digest.spaces.map((p) => [p.spaceId, p]));
+  const spaces = facts.spaces.filter((s) => s.removedAt === null).sort(byPosition);
+  const inRoom = new Map<string, Surface[]>(spaces.map((s) => [s.id, []]));
+  for (const s of facts.surfaces) if (s.removedAt === null) inRoom.get(s.spaceId)?.push(s);
+  return spaces.flatMap((space, i): Item[] => {
+    const surfaces = inRoom
+      .get(space.id)!
+      .filter((s) => wanted === '' || `${s.name} ${say(s.element)} ${space.name}`.toLowerCase().includes(wanted))
+      .sort(byPosition);
+    if (wanted !== '' && surfaces.length === 0) return [];
+    const rows = surfaces.flatMap((surface): Item[] => {
+      const d = digests.get(surface.id);
+      return d ? [{ key: surface.id, kind: 'row', surface, digest: d }] : [];
+    });
+    return [
+      { key: space.id, kind: 'space', space, plan: plans.get(space.id) },
+      ...(surfaces.length === 0 ? [{ key: `${space.id}/none`, kind: 'none' } as const] : rows),
+      ...(stage === 'walk'
+        ? [{ key: `${space.id}/tools`, kind: 'tools', space, above: spaces[i - 1], below: spaces[i + 1] } as const]
+        : []),
+    ];
+  });
+}
+
+/** As many as fill a screen and a half at once; the others as they come near. */
+const AT_ONCE = 30;
+
+export function SurfaceList({ facts, digest, stage, surfaceId, filter, by, head, foot, scroll, onScroll, className }: SurfaceListProps) {
   const money = moneyFor(facts);
   const wanted = filter.trim().toLowerCase();
+  const items = useMemo(() => (digest ? itemsOf(facts, digest, stage, wanted) : []), [facts, digest, stage, wanted]);
+  const { units } = facts.job;
   return (
-    <View testID={`list-by-${by}`} className="gap-6">
-      {spaces.map((space, i) => (
-        <SpaceBlock
-          key={space.id}
-          facts={facts}
-          digest={digest}
-          space={space}
-          first={i === 0}
-          last={i === spaces.length - 1}
-          stage={stage}
-          wanted={wanted}
-          surfaceId={surfaceId}
-          money={money}
-          neighbours={[spaces[i - 1], spaces[i + 1]]}
-        />
-      ))}
-      {stage === 'walk' ? (
-        <View className="flex-row flex-wrap gap-2">
-          <Button look="main" label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/add/${facts.job.id}`)} />
-          {facts.surfaces.length > 1 ? (
-            <Button label="Table: edit many" testID="edit-many" onPress={() => router.navigate(`/table/${facts.job.id}`)} />
-          ) : null}
+    <FlatList
+      ref={scroll}
+      testID="list"
+      className={className}
+      contentContainerClassName="gap-1 p-4 pb-8"
+      data={items}
+      keyExtractor={(item) => item.key}
+      initialNumToRender={AT_ONCE}
+      maxToRenderPerBatch={AT_ONCE}
+      windowSize={5}
+      onScroll={onScroll}
+      scrollEventThrottle={100}
+      ListHeaderComponent={head}
+      ListHeaderComponentClassName="pb-4"
+      ListFooterComponent={
+        <View className="gap-4 pt-4" testID={digest ? `list-by-${by}` : undefined}>
+          {stage === 'walk' && digest ? <AddBar facts={facts} /> : null}
+          {foot}
+        </View>
+      }
+      extraData={surfaceId}
+      renderItem={({ item }) => {
+        switch (item.kind) {
+          case 'space':
+            return <SpaceHead space={item.space} plan={item.plan} stage={stage} units={units} />;
+          case 'row': {
+            const { surface: s, digest: d } = item;
+            return (
+              <Row
+                title={s.count > 1 ? `${s.count} × ${s.name}` : s.name}
+                note={STAGE[stage].line(d, units, money)}
+                lead={<Strip coats={d.coats} material={s.material} bite={stage === 'choose' || stage === 'work' ? d.bite : 0} />}
+                aside={<StateMark state={d.lead} what="lead" />}
+                current={s.id === surfaceId}
+                href={`/job/${facts.job.id}/${stage}/${s.id}`}
+                testID={`row-${s.id}`}
+              />
+            );
+          }
+          case 'none':
+            return <Empty says="No surface here yet. A template fills in the usual sizes and parts." />;
+          case 'tools':
+            return <SpaceTools facts={facts} space={item.space} above={item.above} below={item.below} />;
+        }
+      }}
+    />
+  );
+}
+
+function AddBar({ facts }: { readonly facts: JobFacts }) {
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      <Button look="main" label="Add a room or a side" testID="add-space" onPress={() => router.navigate(`/add/${facts.job.id}`)} />
+      {facts.surfaces.length > 1 ? (
+        <Button label="Table: edit many" testID="edit-many" onPress={() => router.navigate(`/table/${facts.job.id}`)} />
+      ) : null}
+    </View>
+  );
+}
+
+interface SpaceHeadProps {
+  readonly space: Space;
+  readonly plan: SpacePlan | undefined;
+  readonly stage: StageId;
+  readonly units: 'ft' | 'm';
+}
+function SpaceHead({ space, plan, stage, units }: SpaceHeadProps) {
+  return (
+    <View className="gap-2 pb-2 pt-4">
+      <View className="flex-row flex-wrap items-end justify-between gap-2">
+        <Words look="head" level={2}>
+          {space.name}
+        </Words>
+        <Words look="note">{space.kind === 'room' ? 'inside' : 'outside'}</Words>
+      </View>
+      {stage === 'protect' && plan ? (
+        <View>
+          <Words look="note">{`Up to ${formatMeasure(measure(plan.disturbedM2, 'm2'), units)} of suspect coating may be disturbed`}</Words>
+          <Why of={`${space.name}, minor work`} because={plan.minorWork.because} />
         </View>
       ) : null}
     </View>
   );
 }
 
-interface SpaceBlockProps {
+interface SpaceToolsProps {
   readonly facts: JobFacts;
-  readonly digest: JobDigest;
   readonly space: Space;
-  readonly first: boolean;
-  readonly last: boolean;
-  readonly neighbours: readonly [Space | undefined, Space | undefined];
-  readonly stage: StageId;
-  readonly wanted: string;
-  readonly surfaceId?: string;
-  readonly money: (n: number) => string;
+  readonly above: Space | undefined;
+  readonly below: Space | undefined;
 }
-
-function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, wanted, surfaceId, money }: SpaceBlockProps) {
+function SpaceTools({ facts, space, above, below }: SpaceToolsProps) {
   const dispatch = useAppDispatch();
-  const { units } = facts.job;
-  const surfaces = facts.surfaces
-    .filter((s) => s.spaceId === space.id && s.removedAt === null)
-    .filter((s) => wanted === '' || `${s.name} ${say(s.element)} ${space.name}`.toLowerCase().includes(wanted))
-    .sort((a, b) => a.position - b.position);
-  if (wanted !== '' && surfaces.length === 0) return null;
-  const plan = digest.spaces.find((s) => s.spaceId === space.id);
   const swap = (other: Space) =>
     dispatch(
       commit(
@@ -83,64 +188,32 @@ function SpaceBlock({ facts, digest, space, first, last, neighbours, stage, want
       ),
     );
   return (
-    <Panel title={space.name} aside={space.kind === 'room' ? 'inside' : 'outside'}>
-      {stage === 'protect' && plan ? (
-        <View>
-          <Words look="note">{`Up to ${formatMeasure(measure(plan.disturbedM2, 'm2'), units)} of suspect coating may be disturbed`}</Words>
-          <Why of={`${space.name}, minor work`} because={plan.minorWork.because} />
-        </View>
-      ) : null}
-      <View className="gap-1">
-        {surfaces.map((s) => {
-          const d = digest.surfaces.find((x) => x.surfaceId === s.id);
-          return d ? (
-            <Row
-              key={s.id}
-              title={s.count > 1 ? `${s.count} × ${s.name}` : s.name}
-              note={lineFor(stage, d, units, money)}
-              lead={<Strip coats={d.coats} material={s.material} bite={stage === 'choose' || stage === 'work' ? d.bite : 0} />}
-              aside={<StateMark state={d.lead} what="lead" />}
-              current={s.id === surfaceId}
-              href={`/job/${facts.job.id}/${stage}/${s.id}`}
-              testID={`row-${s.id}`}
-            />
-          ) : null;
-        })}
-        {surfaces.length === 0 ? <Empty says="No surface here yet. A template fills in the usual sizes and parts." /> : null}
-      </View>
-      {stage === 'walk' ? (
-        <View className="flex-row flex-wrap gap-2">
-          <Button
-            label="Add surface"
-            says={`Add a surface to ${space.name}`}
-            onPress={() => router.navigate(`/add/${facts.job.id}?space=${space.id}`)}
-          />
-          <Button
-            look="quiet"
-            label="Edit"
-            says={`Edit ${space.name}`}
-            onPress={() => router.navigate(`/add/${facts.job.id}?edit=${space.id}`)}
-          />
-          <Button
-            look="quiet"
-            label="Copy"
-            says={`Copy ${space.name} with its surfaces`}
-            onPress={() => dispatch(commit(facts.job.id, copySpace(facts, space), `${space.name} copied`))}
-          />
-          {first || !neighbours[0] ? null : (
-            <Button look="quiet" label="Up" says={`Move ${space.name} up`} onPress={() => swap(neighbours[0]!)} />
-          )}
-          {last || !neighbours[1] ? null : (
-            <Button look="quiet" label="Down" says={`Move ${space.name} down`} onPress={() => swap(neighbours[1]!)} />
-          )}
-          <Button
-            look="quiet"
-            label="Remove"
-            says={`Remove ${space.name}`}
-            onPress={() => dispatch(commit(facts.job.id, [remove('space', space.id)], `${space.name} removed`))}
-          />
-        </View>
-      ) : null}
-    </Panel>
+    <View className="flex-row flex-wrap gap-2 pt-2">
+      <Button
+        label="Add surface"
+        says={`Add a surface to ${space.name}`}
+        onPress={() => router.navigate(`/add/${facts.job.id}?space=${space.id}`)}
+      />
+      <Button
+        look="quiet"
+        label="Edit"
+        says={`Edit ${space.name}`}
+        onPress={() => router.navigate(`/add/${facts.job.id}?edit=${space.id}`)}
+      />
+      <Button
+        look="quiet"
+        label="Copy"
+        says={`Copy ${space.name} with its surfaces`}
+        onPress={() => dispatch(commit(facts.job.id, copySpace(facts, space), `${space.name} copied`))}
+      />
+      {above ? <Button look="quiet" label="Up" says={`Move ${space.name} up`} onPress={() => swap(above)} /> : null}
+      {below ? <Button look="quiet" label="Down" says={`Move ${space.name} down`} onPress={() => swap(below)} /> : null}
+      <Button
+        look="quiet"
+        label="Remove"
+        says={`Remove ${space.name}`}
+        onPress={() => dispatch(commit(facts.job.id, [remove('space', space.id)], `${space.name} removed`))}
+      />
+    </View>
   );
 }

@@ -5,8 +5,9 @@ import { formatMeasure, measure, methodById, say, type JobFacts, type MethodId, 
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
 import { Section, sectionCoats, Strip } from '../section';
 import { drawn as pageDrawn, useSurfacePlan } from '../store';
+import { JobQuestion } from './JobQuestion';
 import { stageParts } from './stage-parts';
-import { ACT_WORDS, STAGE_OF_ACT, type StageId } from './stages';
+import { ACT_WORDS, STAGE, stageOf, type StageId } from './stages';
 
 interface SurfaceScreenProps {
   readonly facts: JobFacts;
@@ -37,10 +38,10 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   const area = formatMeasure(measure(plan.area.totalM2, 'm2'), units);
   const bite = stage === 'walk' || stage === 'probe' ? undefined : biteOf(plan, looking);
   // The stages that turn on the coats draw them large; in the others they would push the work below the fold.
-  const drawn = stage === 'walk' || stage === 'probe' || stage === 'trial' || stage === 'choose';
+  const drawn = STAGE[stage].drawsCoats;
+  const Part = stageParts[stage];
   const act = plan.next.act;
-  const elsewhere = STAGE_OF_ACT[act] !== stage && act !== 'nothing';
-  const props = { facts, surface, plan };
+  const elsewhere = stageOf(act) !== stage && act !== 'nothing';
   return (
     <ScrollView testID="surface" contentContainerClassName={`gap-6 p-4 pb-10 ${wide ? 'w-full max-w-[46rem] self-center px-6' : ''}`}>
       <View className="gap-1">
@@ -66,16 +67,11 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
       </View>
       {drawn ? <Section coats={sectionCoats(plan)} material={surface.material} bite={bite} /> : null}
       {elsewhere ? (
-        <NextBar says={`Next: ${ACT_WORDS[act].says}`} act={ACT_WORDS[act].act} onPress={() => go(STAGE_OF_ACT[act], surface.id)} />
+        <NextBar says={`Next: ${ACT_WORDS[act].says}`} act={ACT_WORDS[act].act} onPress={() => go(stageOf(act), surface.id)} />
       ) : null}
+      <JobQuestion facts={facts} plan={plan} stage={stage} />
       <Problems problems={plan.problems} />
-      {stage === 'walk' ? <stageParts.WalkStage {...props} go={go} /> : null}
-      {stage === 'probe' ? <stageParts.ProbeStage {...props} /> : null}
-      {stage === 'trial' ? <stageParts.TrialStage {...props} /> : null}
-      {stage === 'choose' ? <stageParts.ChooseStage {...props} looking={looking} onLook={setLooking} /> : null}
-      {stage === 'protect' ? <stageParts.ProtectStage {...props} /> : null}
-      {stage === 'coat' ? <stageParts.CoatStage {...props} /> : null}
-      {stage === 'work' ? <stageParts.WorkStage {...props} /> : null}
+      <Part facts={facts} surface={surface} plan={plan} go={go} looking={looking} onLook={setLooking} />
       <Words look="note">Rough Sill advises. Local rules, the data sheet, a lab and licensed practice come first.</Words>
     </ScrollView>
   );

@@ -61,7 +61,7 @@ const inside = (store: Store, children: React.ReactNode) =>
   );
 const trial = (store: Store, id: string) => inside(store, <Stage id={id} show={(p) => <TrialStage {...p} />} />);
 const choosing = (store: Store, id: string) =>
-  inside(store, <Stage id={id} show={(p) => <ChooseStage {...p} looking={null} onLook={() => undefined} />} />);
+  inside(store, <Stage id={id} show={(p) => <ChooseStage {...p} go={() => undefined} looking={null} onLook={() => undefined} />} />);
 
 describe('trial squares', () => {
   test('three are marked out side by side; a clock is started, lifted and answered; the next one is proposed', () => {
@@ -239,6 +239,7 @@ describe('what only the person knows', () => {
   test('a tool set too hot blocks the choice, says so, and the setting can be put right where it stands', () => {
     const { store, facts } = open();
     choosing(store, SASH);
+    fireEvent.click(screen.getByTestId('blocked-flat'));
     toggle();
     fireEvent.click(within(row()).getByTestId('choose-infrared'));
     const set = (value: string) => {
@@ -260,6 +261,7 @@ describe('what only the person knows', () => {
     const { store, facts } = open();
     choosing(store, 'qp-keeper-door');
     const kind = surfaceOf(facts(), 'qp-keeper-door').parts.find((p) => p.removedAt === null)!.kind;
+    fireEvent.click(screen.getByTestId(`blocked-${kind}`));
     const sand = () => within(screen.getByTestId(`part-${kind}`)).getByTestId('method-wetSand');
     fireEvent.click(within(sand()).getByRole('button', { name: /why and details/ }));
     fireEvent.click(within(sand()).getByTestId('choose-wetSand'));

@@ -15,6 +15,8 @@ function onDemand<P extends object>(pick: (rest: Rest) => ComponentType<P>): Com
 }
 
 export const Why = onDemand((r) => r.Why);
+export const JobOverview = onDemand((r) => r.JobOverview);
+export const OverviewPane = onDemand((r) => r.OverviewPane);
 export const SurfaceScreen = onDemand((r) => r.SurfaceScreen);
 export const NewJobScreen = onDemand((r) => r.NewJobScreen);
 export const JobFactsScreen = onDemand((r) => r.JobFactsScreen);

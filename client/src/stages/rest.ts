@@ -11,6 +11,12 @@ export const rest = {
   get PrintScreen() {
     return (require('./work/PrintScreen') as typeof import('./work/PrintScreen')).PrintScreen;
   },
+  get JobOverview() {
+    return (require('./JobOverview') as typeof import('./JobOverview')).JobOverview;
+  },
+  get OverviewPane() {
+    return (require('./JobOverview') as typeof import('./JobOverview')).OverviewPane;
+  },
   get SurfaceScreen() {
     return (require('./SurfaceScreen') as typeof import('./SurfaceScreen')).SurfaceScreen;
   },

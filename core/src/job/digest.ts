@@ -12,6 +12,7 @@ import type { HazardState, NextTest, TodaySurface } from '../probe';
 export interface SurfaceDigest {
   readonly surfaceId: string;
   readonly spaceId: string;
+  readonly zoneId: string;
   readonly areaM2: number;
   readonly lead: HazardState;
   readonly coats: readonly { readonly binder: string; readonly state: HazardState; readonly counted: boolean }[];
@@ -46,7 +47,9 @@ export interface SurfaceDigest {
   readonly handsOnH: { readonly low: number; readonly high: number };
   readonly money: { readonly low: number; readonly high: number };
   readonly standsAt: string | null;
-  readonly stepsTotal: number;
+  /** Its own checks, passed and in all. */
+  readonly passed: number;
+  readonly checks: number;
   readonly problems: number;
   readonly act: NextAct;
 }
@@ -60,6 +63,8 @@ export interface ZoneDigest extends Pick<
   readonly hazards: readonly HazardKind[];
   readonly respirator: ZonePlan['protection']['respirator']['value'];
   readonly sheetM2: number;
+  readonly beyondM: number;
+  readonly sheet: ZonePlan['protection']['sheet'];
   /** Checks of its own and of its surfaces, passed and in all. */
   readonly passed: number;
   readonly checks: number;
@@ -84,6 +89,7 @@ function blockedEverywhere(p: SurfacePlan): MethodId[] {
 }
 
 function digestSurface(p: SurfacePlan): SurfaceDigest {
+  const own = p.work.steps.flatMap((st) => (st.shared ? [] : st.gates));
   const picks = p.choice.parts.map((part) => {
     const o = part.options.find((x) => x.methodId === part.selected.value);
     return {
@@ -97,6 +103,7 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
   return {
     surfaceId: p.surfaceId,
     spaceId: p.spaceId,
+    zoneId: p.zoneId,
     areaM2: p.area.totalM2,
     lead: p.lead.overall.value,
     coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.state, counted: c.coat.id !== 'uncounted' })),
@@ -120,7 +127,8 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     handsOnH: p.work.handsOnH,
     money: p.money,
     standsAt: p.work.standsAt,
-    stepsTotal: p.work.steps.length,
+    passed: own.filter((g) => g.state === 'passed').length,
+    checks: own.length,
     problems: p.problems.length,
     act: p.next.act,
   };
@@ -139,6 +147,8 @@ function digestZone(z: ZonePlan, byId: ReadonlyMap<string, SurfacePlan>): ZoneDi
     hazards: z.hazards.map((h) => h.kind),
     respirator: protection.respirator.value,
     sheetM2: protection.sheetLaidM2.value,
+    beyondM: protection.sheetLaidM2.value > 0 ? protection.beyondM : 0,
+    sheet: protection.sheet,
     passed: gates.filter((g) => g.state === 'passed').length,
     checks: gates.length,
   };

@@ -2,26 +2,22 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { router, type Href } from 'expo-router';
-import { AIMS, methodById, say, type ElementId, type MethodId, type Problem } from '@roughsill/core';
+import { AIMS, methodById, say, type ElementId, type Problem } from '@roughsill/core';
 import { Button, Problems, Select } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { sectionCoats } from '../../section';
 import { commit, set, useAppDispatch } from '../../store';
 import { moneyFor } from '../money';
-import type { StageProps } from '../props';
+import type { StageScreenProps } from '../props';
+import { AllParts } from './AllParts';
 import { BoardsPanel } from './BoardsPanel';
 import { PartMethods } from './PartMethods';
 import { SequencePanel } from './SequencePanel';
 
-interface ChooseProps extends StageProps {
-  readonly looking: MethodId | null;
-  readonly onLook: (m: MethodId | null) => void;
-}
-
 /** Made of pieces that may be judged one by one. */
 const IN_PIECES: readonly ElementId[] = ['siding', 'floorBoards', 'railing', 'ironRailing', 'shutter', 'soffit', 'panelling', 'wainscot'];
 
-export function ChooseStage({ facts, surface, plan, looking, onLook }: ChooseProps) {
+export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScreenProps) {
   const dispatch = useAppDispatch();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const coats = sectionCoats(plan);
@@ -51,6 +47,16 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: ChoosePro
           />
         ) : null}
       </View>
+      <AllParts
+        parts={plan.choice.parts}
+        money={moneyFor(facts)}
+        onChoose={(picks, what) =>
+          write(
+            picks.map((x) => set('part', x.partId, { methodId: x.methodId, insistedWhy: null }, surface.id)),
+            `${what} chosen`,
+          )
+        }
+      />
       {plan.choice.parts.map((part) => (
         <PartMethods
           key={part.partId}

@@ -45,6 +45,9 @@ interface PartMethodsProps {
   readonly onHow: (how: Partial<Pick<Part, 'grits' | 'toolC'>>, what: string) => readonly Problem[];
 }
 
+/** The best stand open; the others and what is blocked behind one tap. */
+const BEST = 3;
+
 export function PartMethods({
   part,
   coats,
@@ -70,7 +73,8 @@ export function PartMethods({
   const allowed = part.options.filter((o) => o.verdict !== 'blocked').sort((a, b) => Number(inPlan(b)) - Number(inPlan(a)));
   const shown = all
     ? [...allowed, ...blocked]
-    : [...allowed, ...blocked.filter((o) => o.methodId === how.methodId || o.methodId === part.selected.value)];
+    : [...allowed.slice(0, BEST), ...blocked.filter((o) => o.methodId === how.methodId || o.methodId === part.selected.value)];
+  const more = Math.max(0, allowed.length - BEST);
   return (
     <Panel title={cap(say(part.kind))} aside={formatMeasure(measure(part.areaM2, 'm2'), units)} testID={`part-${part.kind}`}>
       {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? (
@@ -107,10 +111,14 @@ export function PartMethods({
           </Words>
         ) : null}
       </View>
-      {blocked.length > 0 ? (
+      {blocked.length + more > 0 ? (
         <Button
           look="quiet"
-          label={all ? 'Hide what is blocked' : `Show the ${blocked.length} that are blocked, and why`}
+          label={
+            all
+              ? 'Only the best'
+              : `Show ${[more > 0 ? `${more} more` : '', blocked.length > 0 ? `the ${blocked.length} that are blocked, and why` : ''].filter(Boolean).join(', and ')}`
+          }
           expanded={all}
           onPress={() => setAll(!all)}
           flush

@@ -1,5 +1,4 @@
 /** The zone in which a surface is worked: its picture, what to do first, what to wear, then the rest, each number with its reason. */
-import { useMemo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import {
@@ -8,18 +7,16 @@ import {
   formatWork,
   measure,
   RULEBOOKS,
-  type Rect,
   say,
   withCartridges,
   type JobFacts,
   type ZonePlan,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
-import { unfold } from '@roughsill/core/unfold';
-import { Button, Empty, Panel, useUnits, Words } from '../../kit';
+import { Button, Panel, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
-import { planWords, UnfoldedPlan, type PlanPiece } from '../../plan/UnfoldedPlan';
-import { useZonePlan } from '../../store';
+import { RoomPicture } from '../../plan/RoomPicture';
+import { useDigest, useZonePlan } from '../../store';
 import { moneyFor } from '../money';
 import type { StageProps } from '../props';
 import { PlacePanel } from './PlacePanel';
@@ -69,7 +66,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
             className="self-start"
           />
         ) : null}
-        <Picture facts={facts} surface={surface} zone={zone} area={area} />
+        <Picture facts={facts} surface={surface} zone={zone} />
       </Panel>
       <Panel title="What to wear">
         <AnswerRow
@@ -161,75 +158,11 @@ function stopsOf(zone: ZonePlan, facts: JobFacts, units: 'ft' | 'm'): string {
 }
 
 /** The room or side in which the surface stands, with what the zone lays in it. */
-function Picture({
-  facts,
-  surface,
-  zone,
-  area,
-}: Pick<StageProps, 'facts' | 'surface'> & { readonly zone: ZonePlan; readonly area: (m2: number) => string }) {
+function Picture({ facts, surface, zone }: Pick<StageProps, 'facts' | 'surface'> & { readonly zone: ZonePlan }) {
+  const { digest } = useDigest(facts);
   const space = facts.spaces.find((s) => s.id === surface.spaceId);
-  const here = useMemo(
-    () => facts.surfaces.filter((s) => s.spaceId === surface.spaceId && s.removedAt === null && !s.bench),
-    [facts.surfaces, surface.spaceId],
-  );
-  const drawing = useMemo(() => space && unfold(space, here), [space, here]);
-  if (!space || zone.kind === 'bench') return null;
-  if (!drawing)
-    return (
-      <Empty
-        says={`${space.name} has no size yet. With its length${space.kind === 'room' ? ' and width' : ''} it is drawn to scale, and its sheet ends at the walls.`}
-      >
-        <Button
-          label={`Measure ${space.name}`}
-          onPress={() => router.navigate(`/add/${facts.job.id}?edit=${space.id}`)}
-          className="self-start"
-        />
-      </Empty>
-    );
+  if (!space || !digest || zone.kind === 'bench') return null;
   const { protection: p } = zone;
-  const pieces = new Map(
-    zone.leads.flatMap((l): [string, PlanPiece][] => {
-      const s = here.find((x) => x.id === l.surfaceId);
-      return s ? [[s.id, { name: s.name, state: l.state }]] : [];
-    }),
-  );
-  const laid = p.sheetLaidM2.value;
-  const sheetSays = laid > 0 ? `sheet ${area(laid)}` : null;
-  const floor = space.lengthM !== null && space.widthM !== null ? space.lengthM * space.widthM : null;
-  const whole = space.kind === 'room' && zone.spaceIds.length === 1 && floor !== null && laid > floor - 0.01;
-  const guessed = drawing.pieces.some((d) => d.guessed && pieces.has(d.surfaceId));
-  // Before a side that nobody placed, its sheet lies where it is drawn.
-  const out = Math.min(p.beyondM, space.boundaryM ?? Infinity);
-  const guesses: Rect[] =
-    space.kind === 'room' || laid === 0
-      ? []
-      : drawing.pieces
-          .filter((d) => d.guessed && zone.working.includes(d.surfaceId) && d.rects.length > 0)
-          .map((d) => ({
-            x0: Math.min(...d.rects.map((x) => x.x0)) - p.beyondM,
-            x1: Math.max(...d.rects.map((x) => x.x1)) + p.beyondM,
-            y0: -out,
-            y1: 0,
-          }));
-  return (
-    <View className="gap-1">
-      <UnfoldedPlan
-        of={drawing}
-        pieces={pieces}
-        sheet={whole ? 'whole' : [...p.sheet, ...guesses]}
-        sheetSays={sheetSays}
-        currentId={surface.id}
-        onOpen={(id) => router.navigate(`/job/${facts.job.id}/protect/${id}`)}
-        says={planWords(space.name, [...pieces.values()], sheetSays)}
-      />
-      <Words look="note">
-        {[
-          space.kind === 'room' ? 'Walls folded out round the floor.' : 'Seen from outside, the ground in front.',
-          guessed ? 'Dashed: nobody said where it stands.' : '',
-        ]
-          .filter(Boolean)
-          .join(' ')}
-      </Words>
-    </View>
-  );
+  const laid = { m2: p.sheetLaidM2.value, beyondM: p.beyondM, rects: p.sheet, alone: zone.spaceIds.length === 1, working: zone.working };
+  return <RoomPicture facts={facts} digest={digest} space={space} stage="protect" laid={laid} currentId={surface.id} />;
 }

@@ -91,19 +91,6 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
         />
         <Controller
           control={control}
-          name="place"
-          render={({ field }) => (
-            <TextField
-              label="Where it is"
-              value={field.value}
-              problem={errors.place?.message}
-              onChange={field.onChange}
-              onCommit={field.onChange}
-            />
-          )}
-        />
-        <Controller
-          control={control}
           name="yearBuilt"
           render={({ field }) => (
             <NumberField
@@ -115,36 +102,6 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
               problem={errors.yearBuilt?.message}
               onCommit={field.onChange}
               testID="year-built"
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name="childUnder6"
-          render={({ field }) => (
-            <Pick
-              label="A child under 6 lives or is expected here"
-              value={field.value}
-              options={yesNo}
-              onChange={field.onChange}
-              testID="child"
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name="pregnancy"
-          render={({ field }) => <Pick label="Someone here is pregnant" value={field.value} options={yesNo} onChange={field.onChange} />}
-        />
-        <Controller
-          control={control}
-          name="dwelling"
-          render={({ field }) => (
-            <Toggle
-              label="People live here, or small children are cared for"
-              hint="Housing rules apply"
-              value={field.value}
-              onChange={field.onChange}
             />
           )}
         />
@@ -167,88 +124,141 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
             />
           )}
         />
-        <Controller
-          control={control}
-          name="units"
-          render={({ field }) => (
-            <Pick
-              label="Measured in"
-              value={field.value}
-              options={[
-                { value: 'ft', label: 'feet' },
-                { value: 'm', label: 'metres' },
-              ]}
-              onChange={field.onChange}
-              testID="units"
+        {facts ? (
+          <>
+            <Controller
+              control={control}
+              name="place"
+              render={({ field }) => (
+                <TextField
+                  label="Where it is"
+                  value={field.value}
+                  problem={errors.place?.message}
+                  onChange={field.onChange}
+                  onCommit={field.onChange}
+                />
+              )}
             />
-          )}
-        />
-        <Panel title="The house and its people" aside="what changes the rules">
-          {answer('asthma', 'Someone here has asthma', yesNo)}
-          {answer('livedIn', 'People live here during the work', yesNo)}
-          {answer('tenure', 'Who lives here', [
-            { value: 'ownerOccupied', label: 'the owner' },
-            { value: 'rented', label: 'it is rented' },
-            { value: 'unknown', label: 'not known' },
-          ])}
-          {answer('worker', 'Who does the work', [
-            { value: 'firm', label: 'the firm, for pay' },
-            { value: 'owner', label: 'the owner, at home' },
-          ])}
-          {answer('family', 'The building holds', [
-            { value: 'single', label: 'one dwelling' },
-            { value: 'multi', label: 'several' },
-            { value: 'unknown', label: 'not known' },
-          ])}
-          <Controller
-            control={control}
-            name="dwellings"
-            render={({ field }) => (
-              <NumberField
-                label="Dwellings of like construction"
-                hint="With several, only some are tested, drawn at random by the seed"
-                value={field.value ?? null}
-                optional
-                decimals={0}
-                problem={errors.dwellings?.message}
-                onCommit={field.onChange}
-                testID="dwellings"
+            <Controller
+              control={control}
+              name="units"
+              render={({ field }) => (
+                <Pick
+                  label="Measured in"
+                  value={field.value}
+                  options={[
+                    { value: 'ft', label: 'feet' },
+                    { value: 'm', label: 'metres' },
+                  ]}
+                  onChange={field.onChange}
+                  testID="units"
+                />
+              )}
+            />
+            <Controller
+              control={control}
+              name="dwelling"
+              render={({ field }) => (
+                <Toggle
+                  label="People live here, or small children are cared for"
+                  hint="Housing rules apply"
+                  value={field.value}
+                  onChange={field.onChange}
+                />
+              )}
+            />
+            <Controller
+              control={control}
+              name="childUnder6"
+              render={({ field }) => (
+                <Pick
+                  label="A child under 6 lives or is expected here"
+                  value={field.value}
+                  options={yesNo}
+                  onChange={field.onChange}
+                  testID="child"
+                />
+              )}
+            />
+            <Controller
+              control={control}
+              name="pregnancy"
+              render={({ field }) => (
+                <Pick label="Someone here is pregnant" value={field.value} options={yesNo} onChange={field.onChange} />
+              )}
+            />
+            <Panel title="The house and its people" aside="what changes the rules">
+              {answer('asthma', 'Someone here has asthma', yesNo)}
+              {answer('livedIn', 'People live here during the work', yesNo)}
+              {answer('tenure', 'Who lives here', [
+                { value: 'ownerOccupied', label: 'the owner' },
+                { value: 'rented', label: 'it is rented' },
+                { value: 'unknown', label: 'not known' },
+              ])}
+              {answer('worker', 'Who does the work', [
+                { value: 'firm', label: 'the firm, for pay' },
+                { value: 'owner', label: 'the owner, at home' },
+              ])}
+              {answer('family', 'The building holds', [
+                { value: 'single', label: 'one dwelling' },
+                { value: 'multi', label: 'several' },
+                { value: 'unknown', label: 'not known' },
+              ])}
+              <Controller
+                control={control}
+                name="dwellings"
+                render={({ field }) => (
+                  <NumberField
+                    label="Dwellings of like construction"
+                    hint="With several, only some are tested, drawn at random by the seed"
+                    value={field.value ?? null}
+                    optional
+                    decimals={0}
+                    problem={errors.dwellings?.message}
+                    onCommit={field.onChange}
+                    testID="dwellings"
+                  />
+                )}
               />
-            )}
-          />
-          {answer('publicFunding', 'Public money is in the work', yesNo)}
-          {answer('listed', 'The building is listed or protected', yesNo)}
-          {answer('power', 'Power on site', yesNo)}
-          {answer('water', 'Water on site', yesNo)}
-          <Controller
-            control={control}
-            name="otherTrades"
-            render={({ field }) => (
-              <TextField
-                label="Who else works there"
-                value={field.value ?? ''}
-                problem={errors.otherTrades?.message}
-                onChange={field.onChange}
-                onCommit={field.onChange}
+              {answer('publicFunding', 'Public money is in the work', yesNo)}
+              {answer('listed', 'The building is listed or protected', yesNo)}
+              {answer('power', 'Power on site', yesNo)}
+              {answer('water', 'Water on site', yesNo)}
+              <Controller
+                control={control}
+                name="otherTrades"
+                render={({ field }) => (
+                  <TextField
+                    label="Who else works there"
+                    value={field.value ?? ''}
+                    problem={errors.otherTrades?.message}
+                    onChange={field.onChange}
+                    onCommit={field.onChange}
+                  />
+                )}
               />
-            )}
-          />
-          <Controller
-            control={control}
-            name="samplingSeed"
-            render={({ field }) => (
-              <TextField
-                label="Seed for random places"
-                hint="Any words. The same words draw the same places and dwellings again, for whoever checks"
-                value={field.value ?? ''}
-                problem={errors.samplingSeed?.message}
-                onChange={field.onChange}
-                onCommit={field.onChange}
-                testID="seed"
+              <Controller
+                control={control}
+                name="samplingSeed"
+                render={({ field }) => (
+                  <TextField
+                    label="Seed for random places"
+                    hint="Any words. The same words draw the same places and dwellings again, for whoever checks"
+                    value={field.value ?? ''}
+                    problem={errors.samplingSeed?.message}
+                    onChange={field.onChange}
+                    onCommit={field.onChange}
+                    testID="seed"
+                  />
+                )}
               />
-            )}
-          />
-        </Panel>
+            </Panel>
+          </>
+        ) : (
+          <Words look="note">
+            The rest is asked where it first changes an answer. Until then what is not known counts as the stricter case.
+          </Words>
+        )}
         <Problems problems={problems} />
         <Button
           look="main"

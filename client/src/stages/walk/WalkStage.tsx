@@ -22,8 +22,7 @@ import {
 import { Button, Later, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
 import { add, commit, remove, set, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
-import type { StageProps } from '../props';
-import type { StageId } from '../stages';
+import type { StageScreenProps } from '../props';
 import { against } from './against';
 import { Degrees } from './Degrees';
 import { cap, copySurface } from './drafts';
@@ -33,7 +32,7 @@ import { Trials } from './Trials';
 import { PartsEditor, sharesOf } from './PartsEditor';
 
 const options = <T extends string>(values: readonly T[]) => values.map((value) => ({ value, label: say(value) }));
-export function WalkStage({ facts, surface, plan, go }: StageProps & { readonly go: (s: StageId, id?: string) => void }) {
+export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
   const dispatch = useAppDispatch();
   const { units, id: jobId } = facts.job;
   const [problems, setProblems] = useState<readonly Problem[]>([]);

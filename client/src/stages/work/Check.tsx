@@ -43,7 +43,7 @@ export const checkDraft = (
   gate: string,
   outcome: 'pass' | 'fail',
   zoneId: string | null,
-  surfaceId: string,
+  surfaceId: string | undefined,
   measured: Check['measured'] = [],
 ) =>
   add(
@@ -152,20 +152,22 @@ function FromAir({ onKnown }: { readonly onKnown: (aboveDewC: number) => void })
   );
 }
 
-export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonly facts: JobFacts; readonly surface: Surface }) {
+/** @param surface whose check it is, or in whose zone it stands; none: the job's own */
+export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonly facts: JobFacts; readonly surface?: Surface }) {
   const dispatch = useAppDispatch();
   const units = useUnits();
   const when = useWhen();
   const words = sentence(gate.because, units);
   // A check of the zone is the job's; one of the surface hangs under it.
-  const records = gate.zoneId === null ? surface.checks : facts.checks.filter((c) => c.zoneId === gate.zoneId);
+  const records = gate.zoneId === null && surface ? surface.checks : facts.checks.filter((c) => c.zoneId === gate.zoneId);
   const standing = records
     .filter((c) => c.gate === gate.id)
     .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
   const record = (outcome: 'pass' | 'fail', measured: Check['measured'] = []) =>
-    dispatch(commit(facts.job.id, [checkDraft(gate.id, outcome, gate.zoneId, surface.id, measured)], null));
+    dispatch(commit(facts.job.id, [checkDraft(gate.id, outcome, gate.zoneId, surface?.id, measured)], null));
   const read = (standing?.measured ?? []).map((m) => formatMeasure(measure(m.value, CHECK_UNITS[m.what]), units)).join(', ');
   const numbered = gate.asks.length > 0;
+  const [again, setAgain] = useState(false);
   const zone = useZonePlan(facts, gate.zoneId ?? '');
   const machines = useFirm().machines;
   /** From now on the machines in it carry what it draws in, on every job, until they are cleaned. */
@@ -183,8 +185,20 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
         <Words look="note">It was ticked without its number: that counts for nothing.</Words>
       ) : null}
       {gate.waitsFor ? <Words look="note">{`Opens after: ${sentence(gate.waitsFor, units)}`}</Words> : null}
-      {numbered && !gate.waitsFor ? <NumberCheck asks={gate.asks} says={words} onRecord={record} /> : null}
+      {numbered && !gate.waitsFor && (gate.state !== 'passed' || again) ? (
+        <NumberCheck
+          asks={gate.asks}
+          says={words}
+          onRecord={(outcome, measured) => {
+            record(outcome, measured);
+            setAgain(false);
+          }}
+        />
+      ) : null}
       <View className="flex-row flex-wrap items-center gap-2">
+        {numbered && gate.state === 'passed' && !again ? (
+          <Button label="Measure again" says={`Measure again: ${words}`} onPress={() => setAgain(true)} />
+        ) : null}
         {gate.waitsFor || numbered ? null : (
           <Button
             label="Pass"
@@ -199,7 +213,7 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
         <Button look="stop" label="Fail" says={`Fail: ${words}`} pressed={gate.state === 'failed'} onPress={() => record('fail')} />
         <Why of={words} because={[gate.because]} />
       </View>
-      {standing && gate.zoneId === null ? <CheckPhotos facts={facts} surfaceId={surface.id} checkId={standing.id} /> : null}
+      {standing && surface && gate.zoneId === null ? <CheckPhotos facts={facts} surfaceId={surface.id} checkId={standing.id} /> : null}
     </View>
   );
 }

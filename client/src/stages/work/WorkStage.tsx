@@ -47,7 +47,8 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
   );
 }
 
-function StepBlock({
+/** @param surface none: a step of the whole job */
+export function StepBlock({
   number,
   step,
   here,
@@ -58,7 +59,7 @@ function StepBlock({
   readonly step: Step;
   readonly here: boolean;
   readonly facts: JobFacts;
-  readonly surface: Surface;
+  readonly surface?: Surface;
 }) {
   const units = useUnits();
   const times = [
@@ -74,7 +75,13 @@ function StepBlock({
       </Words>
       <View className="min-w-0 flex-1 gap-1">
         <Words look="note">
-          {[say(step.kind), step.shared ? 'once for the whole zone' : '', here ? 'the work stands here' : ''].filter(Boolean).join(' · ')}
+          {[
+            say(step.kind),
+            step.shared ? (surface ? 'once for the whole zone' : 'once for the whole job') : '',
+            here ? 'the work stands here' : '',
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </Words>
         <Words look="row" level={3}>
           {sentence(step.title, units)}

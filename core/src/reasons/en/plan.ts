@@ -243,7 +243,7 @@ export const PLAN = {
   'gate.bareReached': { says: 'Nothing is left in the corners and quirks' },
   'gate.clothClean': { says: 'A clean cloth stays clean ({residue})' },
   'gate.alkaliGone': { says: 'pH paper on the wet surface reads like the rinse water, between 6 and 8.5' },
-  'gate.moisture': { says: 'Moisture meter reads at most {limit}, set for the species' },
+  'gate.moisture': { says: 'The meter reads at most {limit}, set for the species' },
   'gate.dryToTouch': { says: 'It is dry: no sheen, and a dry cloth stays dry' },
   'gate.metalDry': { says: 'Wiped dry an hour ago, and still dry in seams, laps and threads' },
   'gate.moistureMineral': { says: 'The surface reads dry, and a taped sheet stays clear for 16 hours' },

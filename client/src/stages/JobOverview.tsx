@@ -1,0 +1,162 @@
+/** The whole job as one stage sees it: what it comes to, the house from above, every place drawn, and what is done once for all. */
+import { useMemo } from 'react';
+import { ScrollView, View } from 'react-native';
+import { router } from 'expo-router';
+import { formatMeasure, formatRange, formatWork, measure, say, type JobDigest, type JobFacts, type ZoneDigest } from '@roughsill/core';
+import { daysOf } from '@roughsill/core/compare';
+import { footprintOf, houseScene, type SideShown } from '@roughsill/core/unfold';
+import { Button, Figure, Panel, useUnits, Words } from '../kit';
+import { RoomPicture } from '../plan/RoomPicture';
+import { SceneView } from '../plan/SceneView';
+import { useSettings } from '../store';
+import { moneyFor } from './money';
+import type { StageId } from './stages';
+import { StepBlock } from './work/WorkStage';
+
+interface Props {
+  readonly facts: JobFacts;
+  readonly digest: JobDigest;
+  readonly stage: StageId;
+}
+
+const day = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)));
+
+function Sums({ facts, digest }: Pick<Props, 'facts' | 'digest'>) {
+  const settings = useSettings();
+  const units = useUnits();
+  const { totals } = digest;
+  const sheet = digest.zones.reduce((sum, z) => sum + z.sheetM2, 0);
+  const days = daysOf(totals.personHours, { low: 0, high: 0 }, settings);
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      <View className="min-w-[10rem] flex-1">
+        <Figure
+          label="Work"
+          value={formatRange(totals.personHours, formatWork)}
+          note={`${formatRange(days, day)} days of the crew, waiting apart`}
+        />
+      </View>
+      <View className="min-w-[10rem] flex-1">
+        <Figure
+          label="Cost"
+          value={formatRange(totals.money, moneyFor(facts))}
+          note={
+            digest.unpriced > 0
+              ? `${digest.unpriced} of ${digest.surfaces.length} surfaces are not in it`
+              : 'labour, materials, sheet, bags'
+          }
+        />
+      </View>
+      <View className="min-w-[10rem] flex-1">
+        <Figure
+          label="Sheet"
+          value={formatMeasure(measure(sheet, 'm2'), units)}
+          note={`in ${digest.zones.length} ${digest.zones.length === 1 ? 'zone' : 'zones'}`}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** The footprint, when two neighbouring sides have their length. */
+function House({ facts, digest, stage }: Props) {
+  const house = useMemo(() => footprintOf(facts.spaces), [facts.spaces]);
+  const sides = facts.spaces.filter((s) => s.kind === 'elevation' && s.removedAt === null);
+  if (!house || sides.length === 0) return null;
+  const zoneOf = (id: string) => digest.zones.find((z) => z.spaceIds.includes(id));
+  const shown = sides.map((space): SideShown => {
+    const zone = zoneOf(space.id);
+    return { space, sheetM: zone?.beyondM ?? 0, opens: zone?.surfaceIds[0] ?? null };
+  });
+  const says = `The house from above. ${sides.map((s) => `${s.side ?? 'side not said'}: ${s.name}${s.boundaryM === null ? '' : `, boundary at ${s.boundaryM} m`}`).join('; ')}.`;
+  return (
+    <Panel title="The house from above" aside="ground sheets, and boundaries dashed">
+      <SceneView
+        at={(w) => houseScene(house, shown, w, 280)}
+        says={says}
+        onOpen={(id) => router.navigate(`/job/${facts.job.id}/${stage}/${id}`)}
+      />
+    </Panel>
+  );
+}
+
+const CARE_WORDS: Readonly<Record<ZoneDigest['care'], string>> = {
+  lead: 'lead work',
+  guard: 'asbestos not ruled out: guarded',
+  leaveAlone: 'left alone',
+  ordinary: 'ordinary care',
+};
+
+function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDigest }) {
+  const spaces = facts.spaces.filter((s) => zone.spaceIds.includes(s.id));
+  const named = zone.order.flatMap((id) => facts.surfaces.find((s) => s.id === id)?.name ?? []);
+  const laid = stage === 'protect' ? zone : undefined;
+  return (
+    <Panel title={zone.name} aside={`${zone.passed} of ${zone.checks} checks`} testID={`zone-${zone.zoneId}`}>
+      <Words look="note">
+        {[CARE_WORDS[zone.care], zone.respirator ? say(zone.respirator) : '', zone.hazards.map((h) => say(`reach.${h}`)).join(', ')]
+          .filter(Boolean)
+          .join(' · ')}
+      </Words>
+      {stage === 'work' && named.length > 1 ? <Words>{`In this order: ${named.join(', ')}.`}</Words> : null}
+      {zone.kind === 'bench'
+        ? null
+        : spaces.map((space) => (
+            <RoomPicture
+              key={space.id}
+              facts={facts}
+              digest={digest}
+              space={space}
+              stage={stage}
+              laid={
+                laid && {
+                  m2: laid.sheetM2,
+                  beyondM: laid.beyondM,
+                  rects: laid.sheet,
+                  alone: laid.spaceIds.length === 1,
+                  working: laid.order,
+                }
+              }
+            />
+          ))}
+    </Panel>
+  );
+}
+
+export function JobOverview({ facts, digest, stage }: Props) {
+  return (
+    <View className="gap-6">
+      <Sums facts={facts} digest={digest} />
+      {stage === 'work' && digest.steps.length > 0 ? (
+        <Panel title="Once for the whole job" testID="job-steps">
+          {digest.steps.map((st, i) => (
+            <StepBlock key={st.id} number={i + 1} step={st} here={false} facts={facts} />
+          ))}
+        </Panel>
+      ) : null}
+      {stage === 'walk' || stage === 'protect' ? <House facts={facts} digest={digest} stage={stage} /> : null}
+      {digest.zones.slice(0, MOST_DRAWN).map((zone) => (
+        <Zone key={zone.zoneId} facts={facts} digest={digest} stage={stage} zone={zone} />
+      ))}
+      {digest.zones.length > MOST_DRAWN ? (
+        <Words look="note">{`${digest.zones.length - MOST_DRAWN} more places: open one of their surfaces to see its drawing.`}</Words>
+      ) : null}
+    </View>
+  );
+}
+/** Of a very large job the first are drawn; the others are a tap away. */
+const MOST_DRAWN = 12;
+
+/** On a wide screen it fills the pane beside the list. */
+export function OverviewPane(props: Props) {
+  return (
+    <ScrollView testID="overview" contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-6 pb-10">
+      <Words look="title" level={2}>
+        The whole job
+      </Words>
+      <JobOverview {...props} />
+      <Words look="note">Keys: j and k move, 1 to 7 change the stage, w unfolds why, ? lists them all.</Words>
+      <Button label="Print the plan" onPress={() => router.navigate(`/print/${props.facts.job.id}`)} className="self-start" />
+    </ScrollView>
+  );
+}

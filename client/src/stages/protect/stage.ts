@@ -1,0 +1,17 @@
+import { formatMeasure, measure, say } from '@roughsill/core';
+import type { StageRecord } from '../stage';
+
+export const protect = {
+  id: 'protect',
+  label: 'Protect',
+  hint: 'Sheet, air, equipment, signs, waste',
+  level: 'zone',
+  acts: ['protect'],
+  drawsCoats: false,
+  line: (d, units) =>
+    d.protect
+      ? `zone sheet ${formatMeasure(measure(d.sheetM2, 'm2'), units)} · ${d.respirator ? say(d.respirator) : 'no respirator'}`
+      : d.asbestos === 'notFound'
+        ? 'no hazard is disturbed'
+        : `left alone: asbestos ${say(d.asbestos)}`,
+} as const satisfies StageRecord;

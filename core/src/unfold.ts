@@ -1,0 +1,19 @@
+/** The drawings: what a room, a side and the house look like, for whoever draws them. */
+export { unfold, type Drawn, type Face, type Unfolded } from './zone/unfold';
+export { footprintOf } from './job/views';
+export { houseScene, type SideShown } from './zone/house';
+export {
+  hatch,
+  paintColour,
+  scene,
+  sceneSvg,
+  TEXTURES,
+  type Box,
+  type Ink,
+  type Paint,
+  type PieceShapes,
+  type PlanPiece,
+  type Scene,
+  type Shape,
+  type Tone,
+} from './zone/scene';

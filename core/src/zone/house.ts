@@ -1,0 +1,81 @@
+/** The house from above: its footprint, its sides with their letters, ground sheets and boundaries round it. */
+import type { Space } from '../facts';
+import type { Floor } from './shapes';
+import type { Box, Scene, Shape } from './scene';
+
+export interface SideShown {
+  readonly space: Pick<Space, 'id' | 'name' | 'side' | 'boundaryM'>;
+  /** How far its ground sheet goes out; 0: none is laid. */
+  readonly sheetM: number;
+  /** A surface of it, to which a tap leads. */
+  readonly opens: string | null;
+}
+
+/** Ground that is drawn round a house, m. */
+const ROUND = 5;
+
+/** @param sides those that stand on the list; a side without its letter is not drawn */
+export function houseScene(house: Floor, sides: readonly SideShown[], width: number, maxHeight: number): Scene {
+  const [L, W] = [house.lengthM, house.widthM];
+  const k = Math.min(width / (L + 2 * ROUND), maxHeight / (W + 2 * ROUND));
+  const left = (width - (L + 2 * ROUND) * k) / 2;
+  /** From metres, A at the bottom, to the drawing. */
+  const box = (x0: number, y0: number, x1: number, y1: number): Box => ({
+    x: left + (ROUND + x0) * k,
+    y: (ROUND + W - y1) * k,
+    w: (x1 - x0) * k,
+    h: (y1 - y0) * k,
+  });
+  const strip = (side: NonNullable<Space['side']>, out: number): Box => {
+    switch (side) {
+      case 'A':
+        return box(-out, -out, L + out, 0);
+      case 'C':
+        return box(-out, W, L + out, W + out);
+      case 'B':
+        return box(-out, -out, 0, W + out);
+      case 'D':
+        return box(L, -out, L + out, W + out);
+    }
+  };
+  const behind: Shape[] = [
+    { kind: 'rect', x: left, y: 0, w: (L + 2 * ROUND) * k, h: (W + 2 * ROUND) * k, paint: 'ground', ink: 'faint', wide: 1 },
+  ];
+  const before: Shape[] = [];
+  const placed = sides.flatMap((s) => (s.space.side === null ? [] : [{ ...s, side: s.space.side }]));
+  for (const s of placed)
+    if (s.sheetM > 0)
+      behind.push({ kind: 'rect', ...strip(s.side, Math.min(s.sheetM, ROUND)), paint: 'sheet', textured: true, ink: 'slate', wide: 1.5 });
+  behind.push({ kind: 'rect', ...box(0, 0, L, W), paint: 'house', ink: 'ink', wide: 2 });
+  for (const s of placed) {
+    const { boundaryM: edge } = s.space;
+    if (edge !== null && edge < ROUND) {
+      const b = strip(s.side, edge);
+      const [across, at] =
+        s.side === 'A' || s.side === 'C' ? [true, s.side === 'A' ? b.y + b.h : b.y] : [false, s.side === 'B' ? b.x : b.x + b.w];
+      before.push(
+        across
+          ? { kind: 'line', x1: left, x2: left + (L + 2 * ROUND) * k, y1: at, y2: at, ink: 'oxide', wide: 2, dashed: true }
+          : { kind: 'line', x1: at, x2: at, y1: 0, y2: (W + 2 * ROUND) * k, ink: 'oxide', wide: 2, dashed: true },
+      );
+    }
+  }
+  const pieces = placed.map((s) => {
+    const b = strip(s.side, 0.001);
+    const flat = s.side === 'A' || s.side === 'C';
+    const [cx, cy] = [b.x + b.w / 2, b.y + b.h / 2];
+    const text = `${s.side} ${s.space.name}`;
+    const shown = text.length * 6.4 + 6 < L * k - 8 || !flat ? (flat ? text : s.side) : s.side;
+    const w = shown.length * 6.4 + 8;
+    const y = s.side === 'A' ? cy - 20 : s.side === 'C' ? cy + 4 : cy - 8;
+    const x = s.side === 'B' ? cx + 4 : s.side === 'D' ? cx - w - 4 : cx - w / 2;
+    return {
+      opens: s.opens ?? '',
+      shapes: [
+        { kind: 'rect', x, y, w, h: 16, paint: 'paper' },
+        { kind: 'text', x: x + w / 2, y: y + 12.5, size: 12, text: shown, ink: 'ink', middle: true },
+      ] satisfies Shape[],
+    };
+  });
+  return { width, height: (W + 2 * ROUND) * k + 2, behind, pieces, before };
+}
