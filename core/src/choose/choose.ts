@@ -3,7 +3,7 @@ import type { Aim, MethodId, Part, Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { valueOf } from '../graph/graph';
 import type { LeadPicture } from '../probe';
-import { answer, why, type Answer, type Reason } from '../reasons';
+import { answer, typed, why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import type { Hold } from '../trial';
 import { liveParts, type TakeOff } from '../walk';
@@ -198,7 +198,7 @@ function select(part: Part, options: readonly MethodOption[]): Answer<MethodId |
   if (chosen && chosen.canInsist && part.insistedWhy?.trim()) {
     return answer(
       chosen.methodId,
-      why('choice.insisted', 'job-record', { method: chosen.methodId, note: `“${part.insistedWhy}”` }, 'care'),
+      why('choice.insisted', 'job-record', { method: chosen.methodId, note: typed(part.insistedWhy) }, 'care'),
       ...chosen.because,
     );
   }

@@ -20,10 +20,11 @@ export function agentsOf(m: Method): readonly Agent[] {
 /** A tool on a mains lead that is not made to work wet. */
 export const isMains = (m: Method): boolean => m.needs.includes('power') && !m.wet && m.blast === 'no';
 
+export type ReactionRule = Extract<RuleId, `apart.${string}` | 'order.noHeatOnSolvent'>;
 interface Pair {
   readonly one: Agent;
   readonly other: Agent;
-  readonly rule: RuleId;
+  readonly rule: ReactionRule;
   readonly source: SourceId;
 }
 const PAIRS: readonly Pair[] = [
@@ -46,7 +47,10 @@ const RINSED_AS: Readonly<Record<Agent, Residue>> = {
 };
 
 /** Why `then` must not come straight after `first`, and what is cleared away between them. Empty: they may. */
-export function reactions(first: Method, then: Method): { readonly rule: RuleId; readonly source: SourceId; readonly clear: Residue }[] {
+export function reactions(
+  first: Method,
+  then: Method,
+): { readonly rule: ReactionRule; readonly source: SourceId; readonly clear: Residue }[] {
   const a = agentsOf(first);
   const b = agentsOf(then);
   return PAIRS.flatMap(({ one, other, rule, source }) => {

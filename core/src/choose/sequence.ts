@@ -1,8 +1,8 @@
 /** In which order the methods of a surface are worked, whatever order they were entered in, and why anything was moved. */
 import type { MethodId, PartKind, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import { why, type Reason, type RuleId, type SourceId } from '../reasons';
-import { isMains, reactions } from './reacts';
+import { why, type Reason, type SourceId } from '../reasons';
+import { isMains, reactions, type ReactionRule } from './reacts';
 
 export interface Stroke {
   readonly partId: string;
@@ -102,7 +102,7 @@ function orderReason(first: Stroke, then: Stroke): Reason {
 function apartReasons(strokes: readonly Stroke[]): Reason[] {
   const ms = [...new Set(strokes.map((x) => x.methodId))].map(methodById);
   const out: Reason[] = [];
-  const add = (rule: RuleId, source: SourceId, first: Method, then: Method) => {
+  const add = (rule: ReactionRule, source: SourceId, first: Method, then: Method) => {
     if (!out.some((r) => r.rule === rule)) out.push(why(rule, source, { first: first.id, then: then.id }, 'care', 'hazard'));
   };
   ms.forEach((first, i) => {

@@ -7,7 +7,7 @@ import { CLEAR_FILMS } from '../choose';
 import { MASONRY, METAL, PLASTER, TIMBER, type Binder, type Material, type Surface, type TopcoatId } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { lastFaceC, readsWet } from '../probe';
-import { why, type Reason } from '../reasons';
+import { fromTable, type FactsOf, type Reason, type RuleId, type SourceId } from '../reasons';
 import { measure } from '../units/units';
 import { TOPCOATS_DATA } from './products';
 
@@ -51,10 +51,9 @@ export interface Ground {
   readonly renewed: boolean;
 }
 
-const refuse = (rule: Parameters<typeof why>[0], source: Parameters<typeof why>[1], facts: Parameters<typeof why>[2] = {}): Reason =>
-  why(rule, source, facts, 'block');
-const ask = (rule: Parameters<typeof why>[0], source: Parameters<typeof why>[1], facts: Parameters<typeof why>[2] = {}): Reason =>
-  why(rule, source, facts, 'care');
+const refuse = <const R extends RuleId>(rule: R, source: SourceId, ...[facts]: FactsOf<R>): Reason =>
+  fromTable(rule, source, facts, 'block');
+const ask = <const R extends RuleId>(rule: R, source: SourceId, ...[facts]: FactsOf<R>): Reason => fromTable(rule, source, facts, 'care');
 
 /** All that speaks against a topcoat here; a blocking reason refuses it. Empty: it fits. */
 export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewed }: Ground): Reason[] {

@@ -1,6 +1,6 @@
 /** What is done once for the whole job: papers and notices before anybody starts, one list to buy from, and the handing over. */
 import type { Check, JobFacts } from '../facts';
-import { why, type Reason } from '../reasons';
+import { typed, why, type Reason } from '../reasons';
 import { convert, measure, UNITS, type Measure } from '../units/units';
 import { siteDuties } from '../walk/duties';
 import { checkOutcome, gate, NOTHING, stepOf, type Amount, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
@@ -80,7 +80,7 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
   // Nothing is handed over while a check of any surface or zone is open.
   const open = zones.find((z) => !isDone(z))?.name ?? surfaces.find((p) => p.work.standsAt !== null);
   const waits =
-    open === undefined ? null : why('gate.allPassed', 'trade-aim', { where: typeof open === 'string' ? `“${open}”` : 'a surface' });
+    open === undefined ? null : why('gate.allPassed', 'trade-aim', { where: typeof open === 'string' ? typed(open) : 'aSurface' });
   return made.map((st) => ({
     ...st,
     shared: true,

@@ -232,7 +232,7 @@ export function judgeBulk(r: Reading, rulebook: Rulebook): { readonly says: Bulk
   return {
     says: 'none',
     trace,
-    reason: why(value > 0 ? 'asbestos.underCounted' : 'asbestos.noneSeen', source, { result: value > 0 ? [result, limit] : result }),
+    reason: value > 0 ? why('asbestos.underCounted', source, { result: [result, limit] }) : why('asbestos.noneSeen', source, { result }),
   };
 }
 

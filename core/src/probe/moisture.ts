@@ -1,7 +1,7 @@
 /** What a moisture reading means on its material, before a coat and for mold. */
 import type { Material, Reading } from '../facts';
 import { MASONRY, PLASTER, TIMBER } from '../facts/vocabulary';
-import { answer, why, type Answer } from '../reasons';
+import { answer, why, type Answer, type RuleId, type SourceId } from '../reasons';
 import { measure } from '../units/units';
 
 /** dry: may be coated. moist: wait. wet: mold grows. decay: the wood itself is at risk. unread: the scale does not fit the material. */
@@ -23,10 +23,13 @@ const RH_MOLD = 80;
 export const correctedWoodMoisture = (readPct: number, surfaceC: number | null): number =>
   surfaceC === null ? readPct : Math.max(0, readPct - 0.1 * (surfaceC - 20));
 
+/** Rules that hold one reading against one limit. */
+type MoistureRule = Extract<RuleId, `moisture.${'wood' | 'plaster' | 'masonry' | 'humid'}${string}`>;
+
 export function judgeMoisture(r: Reading, material: Material): Answer<MoistureVerdict> {
   const value = r.value ?? 0;
   const unit = r.unit ?? '%MC';
-  const say = (v: MoistureVerdict, rule: Parameters<typeof why>[0], source: Parameters<typeof why>[1], limit: number) =>
+  const say = (v: MoistureVerdict, rule: MoistureRule, source: SourceId, limit: number) =>
     answer(v, why(rule, source, { result: [measure(value, unit), measure(limit, unit)] }));
   if (r.unit === '%RH') {
     if (value >= RH_MOLD) return say('wet', 'moisture.humidWet', 'iso13788', RH_MOLD);

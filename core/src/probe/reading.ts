@@ -136,11 +136,9 @@ function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Mater
       ? says
       : {
           ...says,
-          reason: why(limit ? 'lead.xrfCorrected' : 'lead.xrfCorrectedAny', source, {
-            read,
-            off: measure(correction, 'mg/cm2'),
-            result: limit ? [found, limit] : found,
-          }),
+          reason: limit
+            ? why('lead.xrfCorrected', source, { read, off: measure(correction, 'mg/cm2'), result: [found, limit] })
+            : why('lead.xrfCorrectedAny', source, { read, off: measure(correction, 'mg/cm2'), result: found }),
         };
   if (says.says !== 'noLead') return corrected;
   const facts = { result: found };

@@ -10,9 +10,8 @@ export type Triage = (typeof TRIAGE)[number];
 const KEEP_FROM = 3;
 
 export function triage(b: Board): Answer<Triage> {
-  const coats: Record<string, Measure> =
-    b.coats === null ? {} : { coats: measure(b.coats, 'pieces'), sound: measure(b.soundCoats ?? 0, 'pieces') };
-  if (b.oilSoaked === 'yes') return answer('replace', why('board.oilSoaked', 'trade-board', coats));
+  const coats = { coats: measure(b.coats ?? 0, 'pieces'), sound: measure(b.soundCoats ?? 0, 'pieces') };
+  if (b.oilSoaked === 'yes') return answer('replace', why('board.oilSoaked', 'trade-board', b.coats === null ? {} : coats));
   if (b.rotten === 'yes') return answer('replace', why('board.rotten', 'trade-board'));
   if (b.mixed) return answer('split', why('board.mixed', 'trade-board'));
   if (b.coats === null || b.soundCoats === null) return answer('look', why('board.look', 'trade-board'));

@@ -1,6 +1,6 @@
 /** What the site asks for before anybody starts, whatever the method: from who lives there, who pays, and what the building is. */
 import type { JobFacts } from '../facts';
-import { why, type Reason } from '../reasons';
+import { typed, why, type Reason } from '../reasons';
 import { RULEBOOKS } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { isPaid } from './paid';
@@ -24,7 +24,7 @@ export function siteDuties(facts: JobFacts): Reason[] {
   if (old && (job.childUnder6 === 'yes' || job.pregnancy === 'yes')) out.push(why('duty.child', rules.sources.verification, {}));
   if (job.dwellings !== null && job.dwellings > 1 && job.samplingSeed.trim() === '')
     out.push(why('duty.dwellings', rules.sources.sampling, { count: job.dwellings }));
-  if (job.otherTrades.trim() !== '') out.push(why('duty.trades', rules.sources.cleaning, { who: job.otherTrades.trim() }));
+  if (job.otherTrades.trim() !== '') out.push(why('duty.trades', rules.sources.cleaning, { who: typed(job.otherTrades.trim()) }));
   const near = Math.min(...facts.spaces.flatMap((s) => (s.removedAt === null && s.boundaryM !== null ? [s.boundaryM] : [])));
   const { is: screen, source } = rules.screenWithin;
   if (near < convert(screen.value, screen.unit, 'm')) out.push(why('duty.neighbour', source, { near: measure(near, 'm') }));

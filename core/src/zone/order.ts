@@ -3,7 +3,7 @@
  * what stands on them, the floor last. Common practice, no published source.
  */
 import type { ElementId } from '../facts';
-import { why, type Reason } from '../reasons';
+import { typed, why, type Reason } from '../reasons';
 
 /** Ceiling, what runs under it, walls, joinery in them, stairs, what runs along the floor, the floor. */
 const TURN: Readonly<Partial<Record<ElementId, number>>> = {
@@ -47,6 +47,6 @@ export function zoneOrder(members: readonly Turned[]): { readonly order: readonl
   return {
     order: sorted.map((m) => m.surfaceId),
     moved:
-      early === undefined ? [] : [why('order.fromAbove', 'trade-strip', { first: `“${members[late]!.name}”`, then: `“${early.name}”` })],
+      early === undefined ? [] : [why('order.fromAbove', 'trade-strip', { first: typed(members[late]!.name), then: typed(early.name) })],
   };
 }

@@ -3,7 +3,7 @@ import { USED_ON, type Machine, type MethodId, type Service, type UsedOn } from 
 import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { measure, type Measure } from '../units/units';
-import { why, type Reason } from '../reasons';
+import { typed, why, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
 import type { HazardKind, Needs, Protection, ZoneContext } from '../protect';
 import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
@@ -46,7 +46,7 @@ export interface ZoneWork {
 
 /** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
 const thrownOut = (what: readonly string[]): Reason[] =>
-  what.filter((w) => w.trim() !== '').map((w) => why('prep.goesAnyway', 'job-record', { what: `“${w.trim()}”` }));
+  what.filter((w) => w.trim() !== '').map((w) => why('prep.goesAnyway', 'job-record', { what: typed(w.trim()) }));
 
 /** Working days of the crew for so many hours, each begun day a whole one. */
 const daysFor = (hoursH: number, { crew, shiftH }: ZoneWork): number => Math.ceil(hoursH / (crew * shiftH) - 1e-9);
@@ -81,7 +81,7 @@ function machineGates({ machines, needs }: ZoneWork): GateSpec[] {
   const here = new Set<string>(needs.flatMap((n) => n.reaches));
   return machines
     .filter((m) => m.lastOn !== 'nothing' && !here.has(m.lastOn))
-    .map((m) => gate(`machine.${m.id}`, 'protect', why('gate.machineClean', 'trade-contain', { machine: `“${m.name}”`, on: m.lastOn })));
+    .map((m) => gate(`machine.${m.id}`, 'protect', why('gate.machineClean', 'trade-contain', { machine: typed(m.name), on: m.lastOn })));
 }
 
 export function zoneSteps(z: ZoneWork): StepSpec[] {
@@ -155,7 +155,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       because: guarded
         ? [
             ...(z.machines.length > 0 && drawnIn(reached) !== 'nothing'
-              ? [why('clean.tagMachines', 'trade-contain', { machines: z.machines.map((m) => `“${m.name}”`), on: drawnIn(reached) })]
+              ? [why('clean.tagMachines', 'trade-contain', { machines: z.machines.map((m) => typed(m.name)), on: drawnIn(reached) })]
               : []),
             why(outside ? 'clean.outside' : rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside', rulebook.sources.cleaning, {
               beyond: measure(2, 'ft'),

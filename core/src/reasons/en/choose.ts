@@ -1,5 +1,5 @@
 /** Which methods may be used, which may not, and how deep they must go. */
-import type { Words } from './words';
+import type { Words } from '../language';
 
 export const CHOOSE = {
   // Site

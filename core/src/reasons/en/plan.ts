@@ -1,5 +1,5 @@
 /** What protects, what is coated, in which order, and the checks between. */
-import type { Words } from './words';
+import type { Words } from '../language';
 
 export const PLAN = {
   // Protection

@@ -1,5 +1,5 @@
 /** What is known of lead, asbestos, mold and silica; what to test, and what the site asks for. */
-import type { Words } from './words';
+import type { Words } from '../language';
 
 export const PROBE = {
   // Lead: what is known

@@ -1,5 +1,5 @@
 /** Trial squares, film tests, mold methods, single pieces and rounds of work. */
-import type { Words } from './words';
+import type { Words } from '../language';
 
 export const TRIAL = {
   // Mold and trials

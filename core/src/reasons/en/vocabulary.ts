@@ -461,6 +461,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   prepare: 'Prepare',
   protect: 'Protect',
   remove: 'Remove',
+  aSurface: 'a surface',
   mask: 'Mask',
   wash: 'Wash',
   unmask: 'Unmask',

@@ -1,0 +1,34 @@
+import { language } from './language';
+import { RULE_WORDS } from './en';
+import { typed, valueText, why } from '.';
+import { measure } from '../units/units';
+
+/** The compiler is the judge: each line that has to be refused says so, and an unused expectation fails the check of types. */
+test('a language that forgets a rule or a fact, or names what is none, does not compile', () => {
+  const whole = RULE_WORDS;
+  // @ts-expect-error -- a rule has no words
+  expect(() => language({ 'lead.noCoats': { says: 'No coats.' } })).not.toThrow();
+  // @ts-expect-error -- the limit that the age is held against is not named
+  expect(() => language({ ...(whole as Whole), 'lead.assumedByAge': { says: 'It is old.' } as const })).not.toThrow();
+  // @ts-expect-error -- there is no such fact
+  expect(() => language({ ...(whole as Whole), 'lead.noCoats': { says: 'No coats of {colour}.' } as const })).not.toThrow();
+});
+type Whole = typeof import('./en/probe').PROBE &
+  typeof import('./en/trial').TRIAL &
+  typeof import('./en/choose').CHOOSE &
+  typeof import('./en/plan').PLAN;
+
+test('a reason without a fact that its sentence names does not compile', () => {
+  // @ts-expect-error -- built and its limit are missing
+  expect(why('lead.assumedByAge', 'cfr40-745.80').weighed).toEqual([]);
+  // @ts-expect-error -- a measure alone is held against nothing
+  expect(why('lead.assumedByAge', 'cfr40-745.80', { built: measure(1904, 'year') }).weighed).toHaveLength(1);
+  expect(why('lead.assumedByAge', 'cfr40-745.80', { built: [measure(1904, 'year'), measure(1978, 'year')] }).weighed).toHaveLength(1);
+});
+
+test('what a person typed is shown as typed, also where it happens to be a word of the vocabulary', () => {
+  expect(valueText(typed('flat'), 'm')).toBe('“flat”');
+  expect(valueText(typed('notFound'), 'm')).toBe('“notFound”');
+  expect(valueText('notFound', 'm')).toBe('not found');
+  expect(valueText([typed('notFound'), 'notFound'], 'm')).toBe('“notFound”; not found');
+});
