@@ -53,7 +53,7 @@ test('a zone is divided by a sealed screen, taken back, and joined with the next
   await expect(app.id('zone')).toContainText('one zone, 5 surfaces');
   // What was taken back is no longer told.
   await expect(app.id('zone-panel')).not.toContainText('On the whole job');
-  expect((await factsOf(app, jobId)).spaces.map((s) => s.joinedToId)).toEqual([null, null, null, null, null, null]);
+  expect((await factsOf(app, jobId)).spaces.map((s) => s.joinedToId)).toEqual([null, null, null, null, null, null, null]);
 });
 
 test('a failed check sends the work back two steps; a breakthrough opens again what had passed', async ({ app, page }) => {
@@ -95,4 +95,68 @@ test('a failed check sends the work back two steps; a breakthrough opens again w
   await expect(app.id('happened')).toContainText('Broke through into an older coat');
   const facts = await factsOf(app, jobId);
   expect(facts.checks.map((c) => c.gate).sort()).toEqual(['containment-up', 'kit-on.halfMask']);
+});
+
+test('a plan is drawn in every stage, saved as SVG, and the whole job has its papers, its list and its handing over', async ({
+  app,
+  page,
+}) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/job/${jobId}/work`);
+  const phone = page.viewportSize()!.width < 700;
+  if (phone) await page.getByRole('radio', { name: 'drawn, with its sums' }).click();
+  const steps = app.id('job-steps');
+  await expect(steps).toContainText('Buy once, for the whole job');
+  await expect(steps).toContainText(/plastic sheet: [\d,]+ ft²/);
+  // Nothing is handed over while a check is open.
+  const handOver = page.getByTestId('step-handOver').getByRole('group').first();
+  await expect(handOver).toContainText(/Opens after: Every check of “.+” has passed/);
+  await expect(handOver.getByRole('button', { name: /^Pass/ })).toHaveCount(0);
+  await page
+    .getByTestId('step-papers')
+    .getByRole('button', { name: /^Pass: / })
+    .click();
+  await expect(page.getByTestId('step-papers')).toContainText('passed');
+  await app.sent();
+  const stored = (await (await page.request.get(`${app.address}/api/jobs/${jobId}`)).json()) as {
+    facts: { checks: { gate: string; zoneId: string | null }[] };
+  };
+  expect(stored.facts.checks.filter((c) => c.zoneId === null).map((c) => c.gate)).toEqual(['papers']);
+  const hall = page.getByRole('img', { name: /^Ticket hall, unfolded/ });
+  await expect(hall).toHaveAttribute('aria-label', /Pine wainscot: (not begun|begun), 0\/\d+/);
+  await app.stage('Choose');
+  if (phone) await page.getByRole('radio', { name: 'drawn, with its sums' }).click();
+  await expect(hall).toHaveAttribute('aria-label', /Pine wainscot: .*(comes off|bare|scuffed|stays)/);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the drawing of Ticket hall as SVG' }).click(),
+  ]);
+  const { readFileSync } = await import('node:fs');
+  const svg = readFileSync((await file.path())!, 'utf8');
+  expect(svg).toMatch(/^<svg xmlns="http:\/\/www.w3.org\/2000\/svg"/);
+  expect(svg).toContain('<title>Ticket hall, unfolded.');
+  expect(svg).not.toMatch(/NaN|undefined|url\(/);
+});
+
+test('a vacuum that was used on lead stays tagged until it is cleaned', async ({ app, page }) => {
+  // The firm is one for all tests: a name of its own.
+  const name = `Vacuum ${page.viewportSize()!.width}`;
+  await app.open('/firm');
+  await page.getByRole('textbox', { name: 'A machine, by the name on its tag' }).fill(name);
+  await app.button('Add: A machine, by the name on its tag').click();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await app.button('Add: A machine, by the name on its tag').click();
+  await expect(page.getByText('It needs a name.')).toBeVisible();
+  await openIn(app, 'one-window', 'protect', /Lower sash/);
+  await app.button('How it is run: door, wash place, crew, who stays').click();
+  await page.getByRole('checkbox', { name: new RegExp(name) }).click();
+  await app.stage('Work');
+  await page
+    .getByTestId('step-protect')
+    .getByRole('button', { name: /^Pass: Sheet/ })
+    .click();
+  await app.open('/firm');
+  await expect(app.button(`${name}: cleaned, with a new filter`)).toBeVisible();
+  await app.button(`${name}: cleaned, with a new filter`).click();
+  await expect(app.button(`${name}: cleaned, with a new filter`)).toHaveCount(0);
 });

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { formatMeasure, measure, type JobDigest, type JobFacts, type Rect, type Space } from '@roughsill/core';
+import { formatMeasure, measure, type JobDigest, type JobFacts, type Rect, type Space, type ZoneDigest } from '@roughsill/core';
 import { scene, sceneSvg, TEXTURES, unfold, type PlanPiece, type Tone } from '@roughsill/core/unfold';
 import { Button, Empty, useUnits, Words } from '../kit';
 import { saveFile } from '../stages/save-file';
@@ -15,7 +15,7 @@ const MOST_HIGH = 360;
 const PAGE = 1000;
 
 /** What a zone lays there: of the whole floor, or these places seen from above. */
-interface Laid {
+export interface Laid {
   readonly m2: number;
   readonly beyondM: number;
   readonly rects: readonly Rect[];
@@ -24,6 +24,14 @@ interface Laid {
   readonly working: readonly string[];
 }
 
+export const laidIn = (z: ZoneDigest): Laid => ({
+  m2: z.sheetM2,
+  beyondM: z.beyondM,
+  rects: z.sheet,
+  alone: z.spaceIds.length === 1,
+  working: z.order,
+});
+
 interface Props {
   readonly facts: JobFacts;
   readonly digest: JobDigest;
@@ -31,6 +39,8 @@ interface Props {
   readonly stage: StageId;
   readonly laid?: Laid;
   readonly currentId?: string;
+  /** On paper nothing is pressed. */
+  readonly paper?: boolean;
 }
 
 function Legend({ pieces }: { readonly pieces: readonly PlanPiece[] }) {
@@ -66,7 +76,7 @@ function Swatch({ tone }: { readonly tone: Tone }) {
   );
 }
 
-export function RoomPicture({ facts, digest, space, stage, laid, currentId }: Props) {
+export function RoomPicture({ facts, digest, space, stage, laid, currentId, paper }: Props) {
   const units = useUnits();
   const here = useMemo(() => inSpace(facts, space.id), [facts, space.id]);
   const drawing = useMemo(() => unfold(space, here), [space, here]);
@@ -79,6 +89,7 @@ export function RoomPicture({ facts, digest, space, stage, laid, currentId }: Pr
       }),
     );
   }, [here, digest.surfaces, stage]);
+  if (!drawing && paper) return null;
   if (!drawing)
     return (
       <Empty
@@ -129,14 +140,16 @@ export function RoomPicture({ facts, digest, space, stage, laid, currentId }: Pr
           .filter(Boolean)
           .join(' ')}
       </Words>
-      <Button
-        look="quiet"
-        flush
-        label="Save the drawing"
-        says={`Save the drawing of ${space.name} as SVG`}
-        onPress={() => saveFile(`${facts.job.name} ${space.name}.svg`, sceneSvg(at(PAGE, PAGE), says), 'image/svg+xml')}
-        className="self-start"
-      />
+      {paper ? null : (
+        <Button
+          look="quiet"
+          flush
+          label="Save the drawing"
+          says={`Save the drawing of ${space.name} as SVG`}
+          onPress={() => saveFile(`${facts.job.name} ${space.name}.svg`, sceneSvg(at(PAGE, PAGE), says), 'image/svg+xml')}
+          className="self-start"
+        />
+      )}
     </View>
   );
 }

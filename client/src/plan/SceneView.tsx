@@ -61,7 +61,7 @@ function ShapeView({ s }: { readonly s: Shape }) {
 interface Props {
   /** The scene at a width in pixels. */
   readonly at: (width: number) => Scene;
-  /** What it shows, in words. */
+  /** What it shows, in words; empty: it only adorns words beside it. */
   readonly says: string;
   readonly onOpen: (surfaceId: string) => void;
 }
@@ -70,7 +70,12 @@ export function SceneView({ at, says, onOpen }: Props) {
   const [width, setWidth] = useState(0);
   const s = width > 0 ? at(width) : null;
   return (
-    <View testID="unfolded" role="img" aria-label={says} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+    <View
+      testID={says === '' ? undefined : 'unfolded'}
+      role={says === '' ? undefined : 'img'}
+      aria-label={says === '' ? undefined : says}
+      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+    >
       {s ? (
         <Svg width={s.width} height={s.height} aria-hidden>
           {s.behind.map((x, i) => (

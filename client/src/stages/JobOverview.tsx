@@ -6,7 +6,7 @@ import { formatMeasure, formatRange, formatWork, measure, say, type JobDigest, t
 import { daysOf } from '@roughsill/core/compare';
 import { footprintOf, houseScene, type SideShown } from '@roughsill/core/unfold';
 import { Button, Figure, Panel, useUnits, Words } from '../kit';
-import { RoomPicture } from '../plan/RoomPicture';
+import { laidIn, RoomPicture } from '../plan/RoomPicture';
 import { SceneView } from '../plan/SceneView';
 import { useSettings } from '../store';
 import { moneyFor } from './money';
@@ -66,7 +66,8 @@ function House({ facts, digest, stage }: Props) {
   const zoneOf = (id: string) => digest.zones.find((z) => z.spaceIds.includes(id));
   const shown = sides.map((space): SideShown => {
     const zone = zoneOf(space.id);
-    return { space, sheetM: zone?.beyondM ?? 0, opens: zone?.surfaceIds[0] ?? null };
+    // It ends at the boundary, and at the screen there.
+    return { space, sheetM: Math.min(zone?.beyondM ?? 0, space.boundaryM ?? Infinity), opens: zone?.surfaceIds[0] ?? null };
   });
   const says = `The house from above. ${sides.map((s) => `${s.side ?? 'side not said'}: ${s.name}${s.boundaryM === null ? '' : `, boundary at ${s.boundaryM} m`}`).join('; ')}.`;
   return (
@@ -90,7 +91,6 @@ const CARE_WORDS: Readonly<Record<ZoneDigest['care'], string>> = {
 function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDigest }) {
   const spaces = facts.spaces.filter((s) => zone.spaceIds.includes(s.id));
   const named = zone.order.flatMap((id) => facts.surfaces.find((s) => s.id === id)?.name ?? []);
-  const laid = stage === 'protect' ? zone : undefined;
   return (
     <Panel title={zone.name} aside={`${zone.passed} of ${zone.checks} checks`} testID={`zone-${zone.zoneId}`}>
       <Words look="note">
@@ -108,15 +108,7 @@ function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDiges
               digest={digest}
               space={space}
               stage={stage}
-              laid={
-                laid && {
-                  m2: laid.sheetM2,
-                  beyondM: laid.beyondM,
-                  rects: laid.sheet,
-                  alone: laid.spaceIds.length === 1,
-                  working: laid.order,
-                }
-              }
+              laid={stage === 'protect' ? laidIn(zone) : undefined}
             />
           ))}
     </Panel>

@@ -17,6 +17,10 @@ export interface Together {
 
 const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
 
+/** Doing nothing, hiding it and giving it up are decisions: they stand behind what works on the coat. */
+const isLast = ({ methodId }: Together): boolean =>
+  ['leave', 'cover', 'encapsulate'].includes(methodId) || methodById(methodId).removesPiece;
+
 /**
  * Methods that are blocked on no part, best first: by their verdict, then by the places that they take in the ranking of each part.
  * @param parts those with an area
@@ -40,6 +44,12 @@ export function bestTogether(parts: readonly PartChoice[]): Together[] {
     ];
   });
   return made
-    .sort((a, b) => Number(b.inPlan) - Number(a.inPlan) || Number(a.verdict === 'care') - Number(b.verdict === 'care') || a.place - b.place)
+    .sort(
+      (a, b) =>
+        Number(b.inPlan) - Number(a.inPlan) ||
+        Number(isLast(a)) - Number(isLast(b)) ||
+        Number(a.verdict === 'care') - Number(b.verdict === 'care') ||
+        a.place - b.place,
+    )
     .map(({ place: _p, ...t }) => t);
 }

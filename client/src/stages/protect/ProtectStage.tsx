@@ -15,7 +15,7 @@ import {
 import { sentence } from '@roughsill/core/words';
 import { Button, Panel, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
-import { RoomPicture } from '../../plan/RoomPicture';
+import { laidIn, RoomPicture } from '../../plan/RoomPicture';
 import { useDigest, useZonePlan } from '../../store';
 import { moneyFor } from '../money';
 import type { StageProps } from '../props';
@@ -162,7 +162,6 @@ function Picture({ facts, surface, zone }: Pick<StageProps, 'facts' | 'surface'>
   const { digest } = useDigest(facts);
   const space = facts.spaces.find((s) => s.id === surface.spaceId);
   if (!space || !digest || zone.kind === 'bench') return null;
-  const { protection: p } = zone;
-  const laid = { m2: p.sheetLaidM2.value, beyondM: p.beyondM, rects: p.sheet, alone: zone.spaceIds.length === 1, working: zone.working };
-  return <RoomPicture facts={facts} digest={digest} space={space} stage="protect" laid={laid} currentId={surface.id} />;
+  const here = digest.zones.find((z) => z.zoneId === zone.zoneId);
+  return <RoomPicture facts={facts} digest={digest} space={space} stage="protect" laid={here && laidIn(here)} currentId={surface.id} />;
 }

@@ -1,12 +1,13 @@
 /** The plan on paper: every surface, or one, with its reasons written out. */
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { createDeriver, formatHours, formatRange, formatWork, say, withCartridges, type JobFacts } from '@roughsill/core';
+import { createDeriver, digestOf, formatHours, formatRange, formatWork, say, withCartridges, type JobFacts } from '@roughsill/core';
 import { blanks, jobReport, NOTICE, type ReasonReport, type SurfaceReport, type ZoneReport } from '@roughsill/core/report';
 import { useMemo } from 'react';
 import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
 import { Section, sectionCoats } from '../../section';
+import { laidIn, RoomPicture } from '../../plan/RoomPicture';
 import { moneyFor } from '../money';
 
 const noprint = { dataSet: { noprint: 'yes' } } as object;
@@ -27,7 +28,9 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
   const settings = useSettings();
   const plan = useMemo(() => createDeriver().derive(facts, settings, new Date().getUTCFullYear()), [facts, settings]);
   const report = useMemo(() => jobReport(facts, plan, settings, new Date().toISOString()), [facts, plan, settings]);
+  const digest = useMemo(() => digestOf(facts, plan), [facts, plan]);
   const money = moneyFor(facts);
+  const zoneOf = (spaceId: string) => digest.zones.find((z) => z.spaceIds.includes(spaceId));
   return (
     <ScrollView
       testID="paper"
@@ -72,6 +75,16 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
               {space.name}
             </Words>
             {space.minorWork ? <Lines because={space.minorWork.because} /> : null}
+            <View {...keep} className="max-w-[34rem]">
+              <RoomPicture
+                facts={facts}
+                digest={digest}
+                space={facts.spaces.find((x) => x.id === space.id)!}
+                stage="protect"
+                laid={zoneOf(space.id) && laidIn(zoneOf(space.id)!)}
+                paper
+              />
+            </View>
             {surfaces.map((s) => (
               <SurfacePaper key={s.id} s={s} money={money}>
                 <Section
