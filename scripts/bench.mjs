@@ -24,7 +24,7 @@ await build({
       export * from '@roughsill/core/compare';
       export * from '@roughsill/core/rounds';
       export * from '@roughsill/core/survey';
-      export { surveyReport } from '@roughsill/core/report';
+      export { jobReport, surveyReport } from '@roughsill/core/report';
       export { largeJob, quillPoint } from '@roughsill/demo';
       export { default as Papa } from 'papaparse';
     `,
@@ -78,6 +78,41 @@ function derivation() {
   }
   row('derive 400 surfaces, against JSON.parse of the file', median(whole.slice(10)), median(parse.slice(10)), 'ms', 'whole at most 50 ms');
   row('one edit of 400, against the whole', median(edit), median(whole.slice(10)), 'ms', 'at most 1/50 = 0.0200');
+}
+
+/** A change of how one zone is run, and of where a surface stands: its zone is derived again, and nothing else. */
+function zoneEdit() {
+  const base = largeJob(400);
+  const deriver = createDeriver();
+  const whole = [];
+  for (let i = 0; i < 15; i += 1) whole.push(time(() => createDeriver().derive(base, DEFAULT_SETTINGS, 2026)));
+  let facts = base;
+  deriver.derive(facts, DEFAULT_SETTINGS, 2026);
+  const edit = [];
+  for (let i = 0; i < 60; i += 1) {
+    facts = { ...facts, spaces: facts.spaces.map((s, k) => (k === i % facts.spaces.length ? { ...s, crew: (i % 5) + 1 } : s)) };
+    edit.push(time(() => deriver.derive(facts, DEFAULT_SETTINGS, 2026)));
+  }
+  row('one zone run otherwise, of 400 surfaces, against the whole', median(edit), median(whole.slice(5)), 'ms', 'at most 1/50 = 0.0200');
+}
+
+/** The slim plan: its bytes against those of the job file, and what 4,000 surfaces take. */
+function slimPlan() {
+  const at = '2026-05-04T13:20:00.000Z';
+  const made = (n) => {
+    const facts = largeJob(n);
+    let text = '';
+    const ms = time(() => {
+      text = JSON.stringify(core.jobReport(facts, createDeriver().derive(facts, { ...DEFAULT_SETTINGS }, 2026), DEFAULT_SETTINGS, at));
+    });
+    return { ms, mb: text.length / 1e6, file: writeJobFile(facts).length / 1e6 };
+  };
+  made(400);
+  const small = made(400);
+  row('plan of 400 surfaces as JSON, against their job file', small.mb, small.file, 'MB', 'at most 4 MB');
+  const large = made(4000);
+  row('plan of 4,000 surfaces derived and written, against 400', large.ms, small.ms, 'ms', 'at most 10 s, within 512 MB');
+  row('memory of this run after it, against the 512 MB that it may take', process.memoryUsage().rss / 2 ** 20, 512, 'MB', 'below 1');
 }
 
 /** Every method on every part of 400 surfaces, with nothing remembered; then one surface planned with each method in turn. */
@@ -498,6 +533,15 @@ async function overHttp() {
     await client.connect();
     await client.query('create table bench_bare (id text primary key, body text)');
     await client.query('insert into bench_bare values ($1, $2)', ['large-400', body]);
+    // The thread is started and warm before it is timed cold: another job first.
+    await fetch(`${server.address}/api/plan`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: writeJobFile(largeJob(400)),
+    });
+    const planAt = `${server.address}/api/jobs/large-400/plan`;
+    const cold = (await get(planAt)).ms;
+    await client.query('insert into bench_bare values ($1, $2)', ['plan', await (await fetch(planAt)).text()]);
     await client.end();
     const own = [];
     const base = [];
@@ -511,6 +555,26 @@ async function overHttp() {
       median(base.slice(20)),
       'ms',
       'at most 1.5',
+    );
+    const plan = [];
+    const barePlan = [];
+    for (let i = 0; i < 60; i += 1) {
+      plan.push((await get(planAt)).ms);
+      barePlan.push((await get(`${bare.address}/job/plan`)).ms);
+    }
+    row(
+      'GET the plan of 400 at an unchanged cursor, against bare Express + pg with the same bytes',
+      median(plan.slice(10)),
+      median(barePlan.slice(10)),
+      'ms',
+      'at most 2',
+    );
+    row(
+      'GET the plan of 400 for the first time, against the same at an unchanged cursor',
+      cold,
+      median(plan.slice(10)),
+      'ms',
+      'at most 500 ms',
     );
   } finally {
     bare.child.kill();
@@ -590,6 +654,8 @@ if (process.argv.includes('--opening')) {
   process.exit(0);
 }
 derivation();
+zoneEdit();
+slimPlan();
 choosing();
 roundsBench();
 assessment();

@@ -1,7 +1,7 @@
 /** Boards and other pieces looked at one by one: which stay, which go, which are split at the joint. Common practice. */
 import type { Board, Surface } from '../facts';
 import { answer, why, type Answer } from '../reasons';
-import { measure, type Measure } from '../units/units';
+import { measure } from '../units/units';
 
 export const TRIAGE = ['keep', 'feather', 'strip', 'split', 'replace', 'look'] as const;
 export type Triage = (typeof TRIAGE)[number];
