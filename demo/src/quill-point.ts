@@ -604,6 +604,7 @@ export function quillPoint(): JobFacts {
     ofSampleId: null,
     ofCheckId: null,
     ofSquareId: null,
+    ofZoneId: null,
     caption,
     marks,
     takenAt: '2026-04-14T11:40:00.000Z',

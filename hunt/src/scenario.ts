@@ -83,6 +83,7 @@ const space = fieldsOf('space', {
   cleanWay: c(''),
   airMachine: c(''),
   machineIds: c([]),
+  note: c(''),
   staying: c(''),
 });
 const surface = fieldsOf('surface', {

@@ -33,10 +33,21 @@ export const BLANK_JOB: JobDraft = {
   power: 'unknown',
   water: 'unknown',
   samplingSeed: '',
+  note: '',
   worker: 'firm',
 };
 
-const BLANK_SETUP = { workingDoor: '', washPlace: '', cleanWay: '', airMachine: '', machineIds: [], crew: null, shiftH: null, staying: '' };
+const BLANK_SETUP = {
+  workingDoor: '',
+  washPlace: '',
+  cleanWay: '',
+  airMachine: '',
+  machineIds: [],
+  crew: null,
+  shiftH: null,
+  note: '',
+  staying: '',
+};
 
 export const BLANK_SPACE: SpaceDraft = {
   name: '',

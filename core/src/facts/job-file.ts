@@ -8,7 +8,7 @@ export const JOB_FILE_FORMAT = 'roughsill.job';
 /**
  * Version 2 added samples, photographs, checks of instruments and site facts; version 3 trial squares, pieces looked at one by one and
  * the order of work; version 4 what makes a test valid, signed reports, and what became of a piece; version 5 work zones, where a piece
- * stands on its wall, and checks of a zone or of the job; version 6 the numbers of a check and the firm's machines in a zone. Older ones are read, and their gaps are filled with "unknown".
+ * stands on its wall, and checks of a zone or of the job; version 6 the numbers of a check, the firm's machines in a zone, and pictures and notes of a zone or of the job. Older ones are read, and their gaps are filled with "unknown".
  */
 export const JOB_FILE_VERSION = 6;
 

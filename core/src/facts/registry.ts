@@ -284,6 +284,7 @@ export const REGISTRY = {
         where: { under: 'ofSurfaceId' },
         says: says('the trial square it shows is not on that surface'),
       },
+      { field: 'ofZoneId', to: ['space', 'zone', 'job'], where: 'job', says: says('the zone it shows is not on this job') },
     ],
     order: byTime,
   }),

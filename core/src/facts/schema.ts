@@ -124,6 +124,8 @@ export const JobFields = z.strictObject({
   water: yesNo,
   /** Draws the random places and dwellings; the same seed draws the same. */
   samplingSeed: text(60).default(''),
+  /** Anything else to know about the whole job. */
+  note: text(2000).default(''),
   /** Who does the work that disturbs: the rule for renovators binds who is paid. */
   worker: z.enum(WORKERS).default('firm'),
 });
@@ -175,6 +177,8 @@ const zoneSetup = {
   /** People who work in it; null: as the firm has it. */
   crew: z.number().int('a whole number').min(1, 'at least 1').max(50, 'check the number').nullable().default(null),
   shiftH: z.number().min(0.5, 'a shift is half an hour or more').max(16, 'over 16 h is no shift').nullable().default(null),
+  /** Anything else to know about the place. */
+  note: text(1000).default(''),
   /** Who stays in the house meanwhile, where and when, in words. */
   staying: text(300).default(''),
 };
@@ -448,6 +452,8 @@ export const PhotoFields = z.strictObject({
   ofSampleId: Id.nullable(),
   ofCheckId: Id.nullable(),
   ofSquareId: Id.nullable().default(null),
+  /** A zone, by its own id, its room's or side's, or the job's for the bench; with all of these null the job itself. */
+  ofZoneId: Id.nullable().default(null),
   caption: text(200),
   marks: z.array(Mark).max(30, 'at most 30 marks'),
   takenAt: Instant,

@@ -22,7 +22,7 @@ export function toBuy(steps: readonly Pick<StepSpec, 'amounts'>[]): Amount[] {
 }
 
 /** What stays behind has to be known to whoever comes after. */
-function handOver({ zones, surfaces, rulebook }: JobPlan): Reason[] {
+function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reason[] {
   const uk = rulebook === 'uk';
   const out: Reason[] = [];
   const stays = surfaces.filter((p) => p.work.steps.some((st) => st.id === 'leave' || st.id === 'asbestosStays'));
@@ -30,6 +30,7 @@ function handOver({ zones, surfaces, rulebook }: JobPlan): Reason[] {
     out.push(uk ? why('handOver.leadUk', 'clw2002', {}) : why('handOver.lead', 'cfr40-745.84', {}));
   if (stays.length > 0) out.push(why('handOver.stays', 'trade-aim', { count: measure(stays.length, 'pieces') }));
   out.push(why('handOver.care', 'trade-interval', {}));
+  if (facts.surfaces.some((s) => s.element === 'heater' && s.removedAt === null)) out.push(why('handOver.heater', 'trade-interval', {}));
   return out;
 }
 
@@ -73,7 +74,7 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
       id: 'handOver',
       kind: 'verify',
       title: why('step.handOver', 'trade-aim', {}),
-      because: handOver(plan),
+      because: handOver(facts, plan),
       gates: [gate('handed-over', 'verify', why('gate.handedOver', 'trade-aim'))],
     }),
   );

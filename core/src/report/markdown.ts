@@ -117,6 +117,7 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
     if (pr.verticalScreen.value) out.push('- Upright screen.');
     if (pr.sign.value.length > 0) out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
   }
+  if (z.asSaid.note.trim() !== '') out.push('', `Note: “${z.asSaid.note.trim()}”`);
   if (z.order.length > 1) out.push('', `Worked in this order: ${z.order.join(', ')}.`, because(z.orderChanged));
   if (z.steps.length > 0)
     out.push(
@@ -272,6 +273,7 @@ export function jobMarkdown(report: JobReport): string {
     '',
     `> ${report.job.edition}`,
   ];
+  if (report.job.note.trim() !== '') out.push('', `Note: “${report.job.note.trim()}”`);
   if (report.survey) out.push('', surveyMarkdown(report.survey, money));
   if (report.steps.length > 0) out.push('', '## Once for the whole job', '', ...stepLines(report.steps));
   out.push('', '## Work zones', ...report.zones.flatMap((z) => zoneMarkdown(z, money)));

@@ -223,6 +223,7 @@ export function jobReport(
       rules: RULEBOOKS[job.rulebook].name,
       edition: plan.edition,
       currency: RULEBOOKS[job.rulebook].currency,
+      note: job.note,
     },
     detail,
     /** Papers, what to buy, handing over. */

@@ -3,7 +3,7 @@
  * masked, sound paint washed before it is scuffed, masking off while the coat still gives. Law O8. Allowances: common practice, no
  * published source.
  */
-import { MASONRY, METAL, type ElementId, type Surface } from '../facts';
+import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { picksOf, type Choice, type Range } from '../choose';
 import type { CoatingPlan } from '../coat';
@@ -11,6 +11,7 @@ import { isPresent } from '../probe';
 import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
+import { liveLayers } from '../walk';
 import { gate, hours, stepOf, type StepSpec } from './step';
 
 /** Handles, stays, catches, lifts, plates: how many a piece usually carries. Hinges stay. */
@@ -100,15 +101,20 @@ export function beforeStrokes(a: Around): StepSpec[] {
   ];
 }
 
+/** What water takes up: it is brushed down, not washed. */
+const DISSOLVES: readonly Binder[] = ['distemper', 'limewash'];
+
 /** Sound paint that is scuffed and coated over is washed first: scuffing grease in is worse than leaving it. Law O4. */
 export function washStep(a: Around): StepSpec[] {
   const parts = a.choice.parts.filter((p) => {
     const main = p.selected.value === null ? null : methodById(p.selected.value);
-    const washed = p.also.some((x) => x.value === 'washDegrease');
+    // Growth is cleaned off first, and that washes it; a helper that washes already is not doubled.
+    const washed = p.also.some((x) => x.value === 'washDegrease' || methodById(x.value).takes.includes('mold'));
     return main !== null && main.disturbs && main.bite === 'skin' && main.takes.includes('coat') && !washed;
   });
   const areaM2 = parts.reduce((sum, p) => sum + p.areaM2, 0);
-  if (areaM2 <= 0 || isPresent(a.ctx.asbestos.coat.value)) return [];
+  const face = liveLayers(a.s)[0]?.binder;
+  if (areaM2 <= 0 || isPresent(a.ctx.asbestos.coat.value) || (face !== undefined && DISSOLVES.includes(face))) return [];
   const metal = METAL.includes(a.s.material);
   return [
     stepOf({
@@ -158,7 +164,10 @@ export function unmask(a: Around): StepSpec[] {
         count: measure(back, 'pieces'),
       }),
       handsOnH: { low: off.low + on.low, high: off.high + on.high },
-      because: what.length > 0 ? [why('unmask.when', 'trade-prime')] : [],
+      because: [
+        ...(what.length > 0 ? [why('unmask.when', 'trade-prime')] : []),
+        ...(what.includes('glass') ? [why('unmask.glass', 'trade-prime')] : []),
+      ],
       gates: [gate('as-found', 'unmask', why(back > 0 ? 'gate.fitted' : 'gate.unmasked', 'trade-prime'))],
     }),
   ];

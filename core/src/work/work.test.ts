@@ -148,6 +148,18 @@ describe('what a tradesman would not start without (law O8; common practice, no 
     expect(idsOf(door({ parts: [aPart('flat', 'overcoat', { sharePct: 100, alsoIds: ['washDegrease'] })] }))).not.toContain('wash');
     expect(idsOf(door({ parts: [part('flat', 100, 'solventGel')] }))).not.toContain('wash');
   });
+  test('growth is cleaned off, not washed like dirt; what water takes up is not washed', () => {
+    expect(idsOf(door({ conditions: ['moldy'], moldM2: 0.2 }))).not.toContain('wash');
+    const chalky = aSurface({
+      element: 'wall',
+      material: 'limePlaster',
+      topcoat: 'limewash',
+      yearMade: 2016,
+      layers: [aLayer(0, { binder: 'limewash' })],
+      parts: [part('flat', 100, 'overcoat')],
+    });
+    expect(idsOf(chalky)).not.toContain('wash');
+  });
   test('glass, rating plate, raw masonry: masked for what flies and for what is brushed, and the tape comes off', () => {
     const sash = door({ element: 'casementSash', parts: [part('flat', 70, 'infrared'), part('besideGlass', 30, 'solventGel')] });
     expect(idsOf(sash)).toEqual(expect.arrayContaining(['mask.strokes', 'mask.coats', 'unmask']));

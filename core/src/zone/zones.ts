@@ -2,7 +2,10 @@
 import type { Job, JobFacts, Space, Surface, WallId, Zone } from '../facts';
 
 /** How a zone is run, as a person said it. */
-export type ZoneSetup = Pick<Zone, 'workingDoor' | 'washPlace' | 'cleanWay' | 'airMachine' | 'machineIds' | 'crew' | 'shiftH' | 'staying'>;
+export type ZoneSetup = Pick<
+  Zone,
+  'workingDoor' | 'washPlace' | 'cleanWay' | 'airMachine' | 'machineIds' | 'crew' | 'shiftH' | 'note' | 'staying'
+>;
 
 export interface ZoneView {
   /** Its own id when it is a part; that of its room or side; that of the job for what is worked on the bench. */
@@ -25,9 +28,10 @@ const NO_SETUP: ZoneSetup = {
   machineIds: [],
   crew: null,
   shiftH: null,
+  note: '',
   staying: '',
 };
-const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, machineIds, crew, shiftH, staying }: ZoneSetup): ZoneSetup => ({
+const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, machineIds, crew, shiftH, note, staying }: ZoneSetup): ZoneSetup => ({
   workingDoor,
   washPlace,
   cleanWay,
@@ -35,6 +39,7 @@ const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, machineIds, cre
   machineIds,
   crew,
   shiftH,
+  note,
   staying,
 });
 

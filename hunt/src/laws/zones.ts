@@ -157,7 +157,14 @@ function senseless(run: Run): string[] {
     const scuffs = strokesOf(p).some((d) => d.id === 'overcoat');
     const first = p.work.steps.findIndex((st) => st.kind === 'remove');
     const washed = p.choice.parts.some((x) => x.also.some((a) => a.value === 'washDegrease'));
-    if (scuffs && !washed && !present(p.asbestos.coat.value) && (at('wash') < 0 || at('wash') > first)) say('scuffed before it is washed');
+    const cleaned = p.choice.parts.some((x) => x.also.some((a) => ['moldWash', 'moldBiocide', 'moldBleach'].includes(a.value)));
+    if (cleaned && at('wash') >= 0 && p.choice.parts.length === 1) say('growth is washed like dirt before it is cleaned');
+    const soluble = ['limewash', 'distemper'].includes(
+      s.layers.filter((l) => l.removedAt === null).sort((a, b) => a.position - b.position)[0]?.binder ?? '',
+    );
+    if (soluble && at('wash') >= 0) say('what water takes up is washed');
+    if (scuffs && !washed && !cleaned && !soluble && !present(p.asbestos.coat.value) && (at('wash') < 0 || at('wash') > first))
+      say('scuffed before it is washed');
     if (at('wash') >= 0 && present(p.asbestos.coat.value)) say('what may hold asbestos is wetted');
     if (at('rinse.dust') < 0 && at('wash') >= 0 && coat < 0 && stroke < 0) say('washed for nothing');
     return out;

@@ -1,4 +1,4 @@
-/** Photographs of a surface, a sample, a check or a trial square: taken or picked, made smaller beside the page, captioned and marked. */
+/** Photographs of a surface, a sample, a check, a trial square, a zone or the job: taken or picked, made smaller beside the page, captioned and marked. */
 import { createElement, useEffect, useId, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import Svg, { Circle, G, Line, Polygon, Text as SvgText } from 'react-native-svg';
@@ -8,7 +8,7 @@ import { add, commit, keepPicture, remove, sendPictures, set, useAppDispatch, wa
 import type { FromPhotoWorker } from '../../workers/photo-protocol';
 import { spawnPhotoWorker } from '../../workers/spawn';
 
-type Of = Partial<Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId' | 'ofSquareId'>>;
+type Of = Partial<Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId' | 'ofSquareId' | 'ofZoneId'>>;
 /** Larger than any phone's camera writes: it is something else. */
 const MAX_FILE = 40 * 1024 * 1024;
 
@@ -39,7 +39,8 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
       p.ofSurfaceId === (of.ofSurfaceId ?? null) &&
       p.ofSampleId === (of.ofSampleId ?? null) &&
       p.ofCheckId === (of.ofCheckId ?? null) &&
-      p.ofSquareId === (of.ofSquareId ?? null),
+      p.ofSquareId === (of.ofSquareId ?? null) &&
+      p.ofZoneId === (of.ofZoneId ?? null),
   );
   const take = async (files: FileList | null) => {
     setProblem(undefined);
@@ -64,6 +65,7 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
         ofSampleId: null,
         ofCheckId: null,
         ofSquareId: null,
+        ofZoneId: null,
         ...of,
         caption: '',
         marks: [],

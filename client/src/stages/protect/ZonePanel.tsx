@@ -16,6 +16,7 @@ import {
 } from '@roughsill/core';
 import { Button, NumberField, Panel, TextField, Ticks, useUnits, Words } from '../../kit';
 import { add, commit, LARGE, newId, set, useAppDispatch, useFirm, useSettings, type Draft } from '../../store';
+import { Photos } from '../photos/Photos';
 import type { StageProps } from '../props';
 
 const isBay = (space: Space): boolean => space.kind === 'elevation';
@@ -140,6 +141,7 @@ export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | '
           onPress={() => setRunning(!running)}
         />
         {running ? <SetupFields facts={facts} zone={zone} /> : null}
+        {running ? <Photos facts={facts} of={{ ofZoneId: zone.zoneId }} title={`Photographs of ${zone.name}`} /> : null}
       </Panel>
     </>
   );
@@ -151,6 +153,7 @@ const TEXTS: readonly (readonly [keyof ZoneSetup, string, string])[] = [
   ['cleanWay', 'Clean way', 'where nothing that is worked in may be worn'],
   ['airMachine', 'Air machine', 'which one, and where it blows'],
   ['staying', 'Who stays in the house, and when', ''],
+  ['note', 'Note', 'anything else to know about this place'],
 ];
 
 /** Which of the firm's machines stand in it; one that was used on something else says so. */

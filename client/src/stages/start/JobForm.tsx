@@ -9,6 +9,7 @@ import { BLANK_JOB, JobFields, say, writeJobFile, YES_NO, type Job, type JobFact
 import { Button, NumberField, Panel, Pick, Problems, TextField, Toggle, Words } from '../../kit';
 import { add, commit, newId, remove, set, useAppDispatch, useJob } from '../../store';
 import { Notices } from '../Notices';
+import { Photos } from '../photos/Photos';
 
 /** As the core has it, with today's calendar for "in the future". */
 const Form = JobFields.extend({
@@ -239,6 +240,20 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
               />
               <Controller
                 control={control}
+                name="note"
+                render={({ field }) => (
+                  <TextField
+                    label="Note"
+                    value={field.value ?? ''}
+                    problem={errors.note?.message}
+                    onChange={field.onChange}
+                    onCommit={field.onChange}
+                    multiline
+                  />
+                )}
+              />
+              <Controller
+                control={control}
                 name="samplingSeed"
                 render={({ field }) => (
                   <TextField
@@ -266,6 +281,7 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
           onPress={() => void save()}
           testID="save-job"
         />
+        {facts ? <Photos facts={facts} of={{}} title="Photographs of the whole job" /> : null}
         {facts ? <FilePanel facts={facts} /> : null}
       </ScrollView>
       <Notices jobId={facts?.job.id} />
