@@ -54,7 +54,7 @@ const VIEWS = [
   ],
   ['choose-phone', 390, 844, `/job/quill-point/choose/${SASH}`, []],
   ['protect-phone', 390, 844, `/job/quill-point/protect/${SASH}`, []],
-  ['protect-wide', 1280, 800, '/job/quill-point/protect/qp-wainscot', []],
+  ['job-wide', 1280, 800, '/job/quill-point/protect', []],
   ['coat-phone', 390, 844, `/job/quill-point/coat/${SASH}`, []],
   ['work-phone', 390, 844, '/job/quill-point/work/qp-keeper-door', []],
   ['choose-wide', 1280, 800, `/job/quill-point/choose/${SASH}`, []],
