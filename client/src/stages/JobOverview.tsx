@@ -98,7 +98,7 @@ function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDiges
           .filter(Boolean)
           .join(' · ')}
       </Words>
-      {stage === 'work' && named.length > 1 ? <Words>{`In this order: ${named.join(', ')}.`}</Words> : null}
+      {stage === 'work' && named.length > 1 ? <Words>{`In this order: ${named.join('; ')}.`}</Words> : null}
       {zone.kind === 'bench'
         ? null
         : spaces.map((space) => (

@@ -102,6 +102,7 @@ export const SOURCES = {
   'trade-heat': { kind: 'trade', title: 'Common practice', at: 'infrared stays below 1000 F: far less lead fume, not none; glass, veneer and thin boards', where: 'any' },
   'trade-scrape': { kind: 'trade', title: 'Common practice', at: 'scrape until an edge has held two passes from two angles; wet, not dry', where: 'any' },
   'trade-sand': { kind: 'trade', title: 'Common practice', at: 'scuff for paint 220-320, never coarser than 220; bare for stain 36, then 60, rails to 100', where: 'any' },
+  'trade-order': { kind: 'trade', title: 'Common practice', at: 'from above down: ceiling, walls, joinery, what runs along the floor, the floor', where: 'any' },
   'trade-strip': { kind: 'trade', title: 'Common practice', at: 'strippers: dwell, cover, residue; turned parts before flats', where: 'any' },
   'trade-blast': { kind: 'trade', title: 'Common practice', at: 'soft-grit sweep: trial first, keep distance', where: 'any' },
   'trade-aim': { kind: 'trade', title: 'Common practice', at: 'how far to strip; leave, overcoat and monitor is always compared', where: 'any' },

@@ -118,7 +118,7 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
     if (pr.sign.value.length > 0) out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
   }
   if (z.asSaid.note.trim() !== '') out.push('', `Note: “${z.asSaid.note.trim()}”`);
-  if (z.order.length > 1) out.push('', `Worked in this order: ${z.order.join(', ')}.`, because(z.orderChanged));
+  if (z.order.length > 1) out.push('', `Worked in this order: ${z.order.join('; ')}.`, because(z.orderChanged));
   if (z.steps.length > 0)
     out.push(
       '',

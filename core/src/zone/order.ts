@@ -47,6 +47,6 @@ export function zoneOrder(members: readonly Turned[]): { readonly order: readonl
   return {
     order: sorted.map((m) => m.surfaceId),
     moved:
-      early === undefined ? [] : [why('order.fromAbove', 'trade-strip', { first: typed(members[late]!.name), then: typed(early.name) })],
+      early === undefined ? [] : [why('order.fromAbove', 'trade-order', { first: typed(members[late]!.name), then: typed(early.name) })],
   };
 }

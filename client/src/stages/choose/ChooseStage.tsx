@@ -33,6 +33,16 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScre
       />
       <AnswerRow label="How deep it must go" value={say(plan.choice.required.value)} because={plan.choice.required.because} />
       <Problems problems={problems} />
+      <AllParts
+        parts={plan.choice.parts}
+        money={moneyFor(facts)}
+        onChoose={(picks, what) =>
+          write(
+            picks.map((x) => set('part', x.partId, { methodId: x.methodId, insistedWhy: null }, surface.id)),
+            `${what} chosen`,
+          )
+        }
+      />
       <View className="flex-row flex-wrap gap-2">
         <Button
           label="Compare all, with cost"
@@ -47,16 +57,6 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScre
           />
         ) : null}
       </View>
-      <AllParts
-        parts={plan.choice.parts}
-        money={moneyFor(facts)}
-        onChoose={(picks, what) =>
-          write(
-            picks.map((x) => set('part', x.partId, { methodId: x.methodId, insistedWhy: null }, surface.id)),
-            `${what} chosen`,
-          )
-        }
-      />
       {plan.choice.parts.map((part) => (
         <PartMethods
           key={part.partId}

@@ -144,7 +144,7 @@ function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: n
             : `Reaches ${z.hazards.map((h) => `${h.name} (${h.surfaces.join(', ')})`).join('; ')}.`}
         </Words>
         {z.asSaid.note.trim() === '' ? null : <Words>{`Note: “${z.asSaid.note.trim()}”`}</Words>}
-        {z.order.length > 1 ? <Words>{`Worked in this order: ${z.order.join(', ')}.`}</Words> : null}
+        {z.order.length > 1 ? <Words>{`Worked in this order: ${z.order.join('; ')}.`}</Words> : null}
         <Lines because={z.orderChanged} />
         <Lines because={pr.needed.because} />
         {pr.needed.value ? (
