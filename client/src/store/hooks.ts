@@ -49,10 +49,14 @@ export function useSurfacePlan(facts: JobFacts, surfaceId: string): SurfacePlan 
   return useMemo(() => deriverFor(facts.job.id).surface(facts, surfaceId, settings, thisYear()), [facts, surfaceId, settings]);
 }
 
+/** A zone, with what is remembered of its job: quick, also of a large one. */
+export const zonePlanOf = (facts: JobFacts, zoneId: string, settings: FirmSettings): ZonePlan | undefined =>
+  deriverFor(facts.job.id).zone(facts, zoneId, settings, thisYear());
+
 /** The zone in which a surface is worked. */
 export function useZonePlan(facts: JobFacts, zoneId: string): ZonePlan | undefined {
   const settings = useSettings();
-  return useMemo(() => deriverFor(facts.job.id).zone(facts, zoneId, settings, thisYear()), [facts, zoneId, settings]);
+  return useMemo(() => zonePlanOf(facts, zoneId, settings), [facts, zoneId, settings]);
 }
 
 let anyDrawn = false;

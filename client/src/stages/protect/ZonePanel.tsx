@@ -4,7 +4,6 @@ import { View } from 'react-native';
 import { router } from 'expo-router';
 import {
   BLANK_ZONE,
-  createDeriver,
   formatMeasure,
   formatWork,
   measure,
@@ -13,29 +12,32 @@ import {
   type Space,
   type ZonePlan,
   type ZoneSetup,
+  zonesOf,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, TextField, Ticks, useUnits, Words } from '../../kit';
-import { add, commit, LARGE, newId, set, useAppDispatch, useFirm, useSettings, type Draft } from '../../store';
+import { add, commit, newId, set, useAppDispatch, useFirm, useSettings, zonePlanOf, type Draft } from '../../store';
 import { Photos } from '../photos/Photos';
 import type { StageProps } from '../props';
 
 const isBay = (space: Space): boolean => space.kind === 'elevation';
 
-/** Hours and sheet of the whole job after a change, against now. */
+/** Hours and sheet of the zones that a change touches, after it against now; the rest of the job stays as it is. */
 function useDifference(facts: JobFacts) {
   const settings = useSettings();
   const units = useUnits();
   return (then: JobFacts): string => {
-    // Both jobs are reckoned whole, which a large one does not bear in the page.
-    if (facts.surfaces.length > LARGE) return '';
+    const of = (f: JobFacts) => zonesOf(f.job, f.spaces, f.zones, f.surfaces).of;
+    const [before, after] = [of(facts), of(then)];
+    const moved = facts.surfaces.filter((s) => before.get(s.id) !== after.get(s.id));
+    const touched = new Set(moved.flatMap((s) => [before.get(s.id) ?? '', after.get(s.id) ?? '']));
     const sums = (f: JobFacts) => {
-      const plan = createDeriver().derive(f, settings, new Date().getUTCFullYear());
+      const zones = [...touched].flatMap((id) => zonePlanOf(f, id, settings) ?? []);
       return {
-        hours: (plan.totals.personHours.low + plan.totals.personHours.high) / 2,
-        sheet: plan.zones.reduce((sum, z) => sum + z.protection.sheetLaidM2.value, 0),
+        hours: zones.reduce((sum, z) => sum + (z.handsOnH.low + z.handsOnH.high) / 2, 0),
+        sheet: zones.reduce((sum, z) => sum + z.protection.sheetLaidM2.value, 0),
       };
     };
-    const [a, b] = [sums(facts), sums(then)];
+    const [b, a] = [sums(then), sums(facts)];
     const more = (x: number, text: string) => (Math.abs(x) < 0.05 ? '' : `${text} ${x > 0 ? 'more' : 'less'}`);
     const said = [
       more(b.hours - a.hours, formatWork(Math.abs(b.hours - a.hours))),
