@@ -17,6 +17,7 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     '/',
     '/aside',
     '/new',
+    '/firm',
     '/settings',
     '/catalogue',
     '/sources',

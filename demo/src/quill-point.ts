@@ -618,23 +618,35 @@ export function quillPoint(): JobFacts {
     [wainscot.id]: { wall: 'A', alongM: 0 },
     [hallWall.id]: { wall: 'A', alongM: 0 },
   };
-  const set = (gate: string, minutes: string): Check => ({
-    id: `qp-hall-${gate.replace('.', '-')}`,
+  const passed = (of: string, zoneId: string | null, gate: string, at: string, measured: Check['measured'] = []): Check => ({
+    id: `qp-${of}-${gate.replaceAll('.', '-')}`,
     gate,
-    zoneId: hall.id,
+    zoneId,
     outcome: 'pass',
-    measured: [],
+    measured,
     note: '',
-    takenAt: `2026-04-15T${minutes}:00.000Z`,
+    takenAt: `2026-04-${at}:00.000Z`,
     supersedesId: null,
     supersedesWhy: null,
     by: 'Ines Marlow',
   });
+  const doorChecks = [
+    passed('door', null, 'washed', '13T15:00'),
+    passed('door', null, 'bare.moulded.infrared', '14T11:30'),
+    passed('door', null, 'bare.flat.infrared', '14T14:10'),
+    passed('door', null, 'clean.water', '14T14:40'),
+    passed('door', null, 'moisture', '15T09:00', [{ what: 'moisturePct', value: 13 }]),
+  ];
   return {
     ...whole,
-    surfaces: whole.surfaces.map((s) => ({ ...s, ...stands[s.id] })),
-    // The hall is set up; the other zones wait for their answers.
-    checks: [set('containment-up', '12:10'), set('kit-on.halfMask', '12:25')],
+    surfaces: whole.surfaces.map((s) => ({ ...s, ...stands[s.id], checks: s.id === door.id ? doorChecks : s.checks })),
+    // The hall is set up, the door on the bench is stripped and dry; the other zones wait for their answers.
+    checks: [
+      passed('hall', hall.id, 'containment-up', '15T12:10'),
+      passed('hall', hall.id, 'kit-on.halfMask', '15T12:25'),
+      passed('bench', 'quill-point', 'containment-up', '13T13:00'),
+      passed('bench', 'quill-point', 'kit-on.halfMask', '13T13:05'),
+    ],
     // Drawn for the sample job: demo/photos, each under the hash of its bytes.
     photos: [
       picture(

@@ -84,15 +84,28 @@ export function zonesOf(
   const used = new Set(of.values());
   const zones: ZoneView[] = [];
   const sideOf = (s: Space) => ({ spaceId: s.id, side: s.side, lengthM: s.lengthM });
+  // Gathered once: a house of hundreds of rooms is gone through at every tap.
+  const joined = new Map<string, Space[]>();
+  for (const s of spaces) {
+    const whole = root.get(s.id);
+    if (!whole) continue;
+    const list = joined.get(whole.id);
+    if (list) list.push(s);
+    else joined.set(whole.id, [s]);
+  }
+  const divided = new Map<string, Zone[]>();
+  for (const p of parts) {
+    const whole = root.get(p.spaceId);
+    if (whole && used.has(p.id)) divided.set(whole.id, [...(divided.get(whole.id) ?? []), p]);
+  }
   for (const space of spaces) {
     if (root.get(space.id)?.id !== space.id) continue;
-    const members = spaces.filter((s) => root.get(s.id)?.id === space.id);
+    const members = joined.get(space.id)!;
     const base = { kind: space.kind, spaceIds: members.map((s) => s.id), sides: space.kind === 'room' ? [] : members.map(sideOf) };
     if (used.has(space.id))
       zones.push({ ...base, id: space.id, name: members.map((s) => s.name).join(' + '), partOf: null, setup: setupOf(space) });
-    for (const p of parts)
-      if (used.has(p.id) && root.get(p.spaceId)?.id === space.id)
-        zones.push({ ...base, id: p.id, name: `${space.name}: ${p.name}`, partOf: space.id, setup: setupOf(p) });
+    for (const p of divided.get(space.id) ?? [])
+      zones.push({ ...base, id: p.id, name: `${space.name}: ${p.name}`, partOf: space.id, setup: setupOf(p) });
   }
   if (used.has(job.id)) zones.push({ id: job.id, kind: 'bench', name: 'Bench', spaceIds: [], partOf: null, sides: [], setup: NO_SETUP });
   return { zones, of };
