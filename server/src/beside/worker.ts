@@ -36,6 +36,15 @@ const store = (): FirmStore => {
   return opened;
 };
 
+/** Verdicts are remembered by the settings that they were reckoned with: while those say the same, they are the same object. */
+let firm: { readonly text: string; readonly settings: FirmSettings } | undefined;
+async function planning(): Promise<FirmSettings> {
+  const settings = await store().planning();
+  const text = JSON.stringify(settings);
+  if (firm?.text !== text) firm = { text, settings };
+  return firm.settings;
+}
+
 type Told = (share: number) => void;
 
 async function factsOf(jobId: string): Promise<JobFacts> {
@@ -74,21 +83,21 @@ async function work(task: Task, told: Told): Promise<Answer> {
   switch (task.kind) {
     case 'plan': {
       const facts = await factsOf(task.jobId);
-      return { ok: true, bytes: report(facts, await store().planning(), task.now, task.detail, told) };
+      return { ok: true, bytes: report(facts, await planning(), task.now, task.detail, told) };
     }
     case 'methods': {
       const facts = await factsOf(task.jobId);
-      const plan = createDeriver().surface(facts, task.surfaceId, await store().planning(), yearOf(task.now));
+      const plan = createDeriver().surface(facts, task.surfaceId, await planning(), yearOf(task.now));
       if (!plan) throw new HttpProblem('not-found', `There is no surface ${task.surfaceId} on job ${task.jobId}.`);
       return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units))) };
     }
     case 'planFile': {
       const facts = fileFacts(task.file, task.now, 'The job file was not read.');
-      return { ok: true, bytes: report(facts, await store().planning(), task.now, task.detail, told) };
+      return { ok: true, bytes: report(facts, await planning(), task.now, task.detail, told) };
     }
     case 'paper': {
       const facts = await factsOf(task.jobId);
-      const settings = await store().planning();
+      const settings = await planning();
       const plan = planned(facts, settings, task.now, told);
       told(0.7);
       const bytes = await MAKERS[task.paper](
@@ -100,7 +109,7 @@ async function work(task: Task, told: Told): Promise<Answer> {
     }
     case 'register': {
       const facts = await factsOf(task.jobId);
-      return { ok: true, bytes: Buffer.from(registerCsv(sampleRegister(facts, await store().planning(), task.now))) };
+      return { ok: true, bytes: Buffer.from(registerCsv(sampleRegister(facts, await planning(), task.now))) };
     }
     case 'file':
       return { ok: true, bytes: Buffer.from(writeJobFile(await factsOf(task.jobId))) };
