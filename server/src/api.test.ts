@@ -22,7 +22,8 @@ afterAll(() => s.stop());
 /** The sample job under an id of choice, its records under fresh ones. */
 const file = (id: string) => {
   const facts = withNewIds(quillPoint(), randomUUID);
-  return JSON.parse(writeJobFile({ ...facts, job: { ...facts.job, id } })) as ReturnType<typeof quillPoint>;
+  // Checks of the bench name the job too.
+  return JSON.parse(writeJobFile(facts).replaceAll(facts.job.id, id)) as ReturnType<typeof quillPoint>;
 };
 const change = (jobId: string, over: Partial<Change>): Change => ({
   v: 2,
@@ -199,7 +200,7 @@ describe('changes', () => {
   });
   test('the log comes in pages, each entry with its place and when it came', async () => {
     const facts = withNewIds(largeJob(200), randomUUID);
-    const made = await s.call('POST', '/api/jobs/import', undefined, writeJobFile({ ...facts, job: { ...facts.job, id: 'paged' } }));
+    const made = await s.call('POST', '/api/jobs/import', undefined, writeJobFile(facts).replaceAll(facts.job.id, 'paged'));
     expect(made.status).toBe(201);
     let cursor = 0;
     const seen: (Change & { seq: number; receivedAt: string })[] = [];
