@@ -130,6 +130,6 @@ test('on paper: the whole job, or one surface, with its steps, checks, reasons a
   expect(text).toMatch(
     /XRF read 2.6 mg\/cm²; bare material alone adds 0.05 mg\/cm², which leaves 2.55 mg\/cm² to hold against the limit of 1 mg\/cm². \(HUD Guidelines/,
   );
-  expect(text).toMatch(/☐ Sheet, seals and signs are up/);
+  expect(text).toMatch(/☑ Sheet, seals and signs are up/);
   expect(text).toMatch(/No trial stands behind this price: it is a guess until squares are done/);
 });
