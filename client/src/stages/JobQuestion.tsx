@@ -1,6 +1,6 @@
 /** A fact of the job that nobody gave yet, asked in the stage in which it first changes an answer; one at a time. */
 import { View } from 'react-native';
-import { YES_NO, type Job, type JobFacts, type SurfacePlan } from '@roughsill/core';
+import { mayBeListed, YES_NO, type Job, type JobFacts, type SurfacePlan } from '@roughsill/core';
 import { Pick, Words } from '../kit';
 import { commit, set, useAppDispatch } from '../store';
 import type { StageId } from './stages';
@@ -29,19 +29,19 @@ const QUESTIONS: Readonly<Partial<Record<StageId, readonly Question[]>>> = {
     { field: 'pregnancy', asks: 'Is somebody here pregnant?', until: 'counts as yes', when: (j, p) => j.dwelling && leadIsThere(j, p) },
   ],
   choose: [
-    { field: 'water', asks: 'Is there water on site?', until: 'what has to be rinsed asks for it', when: always },
-    { field: 'power', asks: 'Is there power on site?', until: 'mains tools ask for it', when: always },
-    { field: 'listed', asks: 'Is the building listed or protected?', until: 'the gentler method goes first', when: always },
+    { field: 'water', asks: 'Is there water on site?', until: 'nothing is ruled out for want of it', when: always },
+    { field: 'power', asks: 'Is there power on site?', until: 'nothing is ruled out for want of it', when: always },
+    { field: 'listed', asks: 'Is the building listed or protected?', until: 'counts as yes', when: mayBeListed },
   ],
   protect: [
     { field: 'livedIn', asks: 'Do people live here during the work?', until: 'counts as yes', when: (j) => j.dwelling },
     {
       field: 'publicFunding',
       asks: 'Is public money in the work?',
-      until: 'the ordinary limits hold',
+      until: 'the limits of ordinary housing hold',
       when: (j, p) => j.rulebook === 'us' && j.dwelling && leadIsThere(j, p),
     },
-    { field: 'asthma', asks: 'Does somebody here have asthma?', until: 'bleach and solvents are told of', when: (j) => j.dwelling },
+    { field: 'asthma', asks: 'Does somebody here have asthma?', until: 'counts as yes', when: (j) => j.dwelling },
   ],
 };
 

@@ -283,6 +283,7 @@ test('every method on every material, part, place and lead state has a verdict w
         space: { kind: 'elevation' },
       },
     ],
+    [bare({ yearMade: 1900 }), { job: { yearBuilt: 1900, asthma: 'unknown', livedIn: 'unknown', listed: 'unknown' } }],
     [failing({ conditions: ['moldy'] }), {}],
     [
       aSurface({ element: 'ceiling', material: 'gypsumPlaster', yearMade: 2001, layers: [aLayer(0, { binder: 'textured' })] }),

@@ -1,6 +1,7 @@
 /** What the person alone knows, and the rules turn on: abrasives, the tool's setting, the film, what is in the tin, who works. */
 import { aLayer, aReading, aSquare, aSurface, AT, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { Chemistry, MethodId, Part, PartKind, Surface } from '../facts';
+import { mayBeListed } from '../job/views';
 import { AS_CATALOGUED } from '../rulebook';
 import { convert } from '../units/units';
 
@@ -274,4 +275,32 @@ test('a price says what stands behind it: squares here, squares for some, or non
   expect(s({ parts: [part('solventGel', { sharePct: 50 }), part('wetScrapeBare', { sharePct: 50 }, 'moulded')], squares: [tried] })).toBe(
     'partly',
   );
+});
+
+// What a new job does not ask at once: until somebody says, people, children and illness in the house count as there.
+describe('what nobody said', () => {
+  const options = (job: object) =>
+    planOf(aSurface({ readings: [lead], yearMade: 1904, aim: 'bareClear', conditions: ['flaking'] }), { job }).choice.parts.flatMap((p) => p.options);
+  const verdicts = (job: object) =>
+    options(job)
+      .map((o) => `${o.methodId} ${o.verdict}`)
+      .sort();
+  const rules = (job: object) =>
+    options(job)
+      .map((o) => `${o.methodId} ${rulesOf(o.because).join(' ')}`)
+      .sort();
+  test.each(['childUnder6', 'pregnancy', 'asthma', 'livedIn', 'listed'] as const)(
+    '%s counts as yes, and says that it was not said',
+    (field) => {
+      expect(verdicts({ [field]: 'unknown' })).toEqual(verdicts({ [field]: 'yes' }));
+      expect(rules({ [field]: 'unknown' })).not.toEqual(rules({ [field]: 'no' }));
+    },
+  );
+  test('a young building is not taken for a listed one, nor a workshop for a home', () => {
+    expect(mayBeListed({ yearBuilt: 1944 })).toBe(true);
+    expect(mayBeListed({ yearBuilt: null })).toBe(true);
+    expect(mayBeListed({ yearBuilt: 1945 })).toBe(false);
+    const shop = { dwelling: false, asthma: 'unknown', livedIn: 'unknown' } as const;
+    expect(verdicts(shop)).toEqual(verdicts({ ...shop, asthma: 'no', livedIn: 'no' }));
+  });
 });

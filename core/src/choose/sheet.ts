@@ -92,7 +92,7 @@ export interface SurfaceSheet {
   readonly water: YesNo;
   readonly listed: YesNo;
   readonly asthma: YesNo;
-  readonly others: boolean;
+  readonly others: YesNo;
   readonly services: readonly Service[];
   readonly accessM: number;
   readonly rulebook: 'us' | 'uk';
@@ -210,7 +210,7 @@ export interface Sheet {
   readonly liveHeater: boolean;
   readonly duct: boolean;
   readonly asthma: YesNo;
-  readonly others: boolean;
+  readonly others: YesNo;
   readonly high: boolean;
   readonly rulebook: 'us' | 'uk';
 }

@@ -103,6 +103,8 @@ interface Made {
   readonly tally: Tally;
 }
 
+export { mayBeListed } from './views';
+
 export interface Deriver {
   /** @param told how much is done, 0 to 1, after each surface */
   derive(facts: JobFacts, settings: FirmSettings, thisYear: number, told?: (share: number) => void): JobPlan;

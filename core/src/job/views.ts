@@ -2,7 +2,7 @@
 import type { Job, Space, Surface, WallId } from '../facts';
 import { moldKitFor, type MoldKit } from '../probe/mold';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
-import type { SiteView, SpaceView } from '../surface/context';
+import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../surface/context';
 import { isPaid } from '../walk';
 import type { Floor, ZoneGiven, ZoneView } from '../zone';
 
@@ -15,6 +15,9 @@ function occupants(job: Job): SiteView['childOrPregnancy'] {
   return job.childUnder6 === 'no' && job.pregnancy === 'no' ? 'no' : 'unknown';
 }
 
+/** A building of this age, or of none that is known, may be protected without anybody on site knowing. */
+export const mayBeListed = (job: Pick<Job, 'yearBuilt'>): boolean => job.yearBuilt === null || job.yearBuilt < HISTORIC_BEFORE;
+
 export const siteView = (job: Job, thisYear: number): SiteView => ({
   rulebook: RULEBOOKS[job.rulebook],
   dwelling: job.dwelling,
@@ -23,9 +26,10 @@ export const siteView = (job: Job, thisYear: number): SiteView => ({
   childOrPregnancy: occupants(job),
   power: job.power,
   water: job.water,
-  listed: job.listed,
-  asthma: job.asthma,
-  others: job.otherTrades.trim() !== '' || job.livedIn === 'yes',
+  listed: job.listed === 'unknown' && !mayBeListed(job) ? 'no' : job.listed,
+  // Who lives in the house matters where somebody does; what nobody said counts as there.
+  asthma: job.asthma === 'unknown' && !job.dwelling ? 'no' : job.asthma,
+  others: job.otherTrades.trim() !== '' ? 'yes' : job.livedIn === 'unknown' && !job.dwelling ? 'no' : job.livedIn,
   thisYear,
 });
 

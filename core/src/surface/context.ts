@@ -11,6 +11,9 @@ import type { Answer } from '../reasons';
 import type { FirmSettings, Rulebook } from '../rulebook';
 import type { TrialBook } from '../trial/book';
 
+/** Fabric older than this counts as historic, listed or not. Common practice, no published source. */
+export const HISTORIC_BEFORE = 1945;
+
 /** The job, as every surface on it sees it. */
 export interface SiteView {
   readonly rulebook: Rulebook;
@@ -26,7 +29,7 @@ export interface SiteView {
   readonly listed: YesNo;
   readonly asthma: YesNo;
   /** Other people work in the house, or live in it meanwhile. */
-  readonly others: boolean;
+  readonly others: YesNo;
   /** The calendar year: what is in the future, and what is younger than its coats. */
   readonly thisYear: number;
 }

@@ -2,7 +2,7 @@
 import { MASONRY, type MethodId, type Problem, type Surface } from '../facts';
 import { surfaceProblems } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import type { SurfaceContext } from './context';
+import { HISTORIC_BEFORE, type SurfaceContext } from './context';
 import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
 import { coat, type CoatingPlan } from '../coat';
 import {
@@ -201,9 +201,6 @@ function materialsOf(choice: Choice): Range {
     }
   return materials;
 }
-
-/** Fabric older than this counts as historic masonry, listed or not. Common practice, no published source. */
-const HISTORIC_BEFORE = 1945;
 
 /** A caustic, or a full plan for historic masonry, is not issued without a square of its own. */
 function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext, trials: readonly Conclusion[], coating: CoatingPlan): Answer<boolean> {

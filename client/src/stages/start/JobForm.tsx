@@ -271,7 +271,7 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
           </>
         ) : (
           <Words look="note">
-            The rest is asked where it first changes an answer. Until then what is not known counts as the stricter case.
+            The rest is asked where it first changes an answer. Until then people, children and illness in the house count as there.
           </Words>
         )}
         <Problems problems={problems} />
