@@ -17,4 +17,4 @@ export { effortOn, heightFactor, midpoint, unitEffort, type Effort, type Range, 
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';
 export { HIGH_M } from './sheet';
-export { bestTogether, type Together } from './together';
+export { bestTogether, eachItsOwn, type Summed, type Together } from './together';

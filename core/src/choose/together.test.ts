@@ -1,5 +1,6 @@
-import { aPart, aSurface, planOf } from '../testing';
-import { bestTogether } from './together';
+import type { MethodId } from '../facts';
+import { aPart, aReading, aSurface, COATS, planOf, rulesOf } from '../testing';
+import { bestTogether, eachItsOwn } from './together';
 
 const parts = (over: Parameters<typeof aSurface>[0] = {}, setup: Parameters<typeof planOf>[1] = { job: { yearBuilt: 2016 } }) =>
   planOf(aSurface({ yearMade: 2016, aim: 'bareClear', topcoat: 'clearVarnish', ...over }), setup).choice.parts;
@@ -31,4 +32,26 @@ test('leaving it, covering it and replacing it stand behind what works on the co
   );
   expect(chosen[0]).toMatchObject({ methodId: 'replacePart', inPlan: true });
   expect(bestTogether([])).toEqual([]);
+});
+
+const lead = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
+const flaking = { readings: [lead], yearMade: 1904, conditions: ['flaking'], aim: 'bareClear' } as const;
+const turned = (methodId: MethodId) => aPart('turned', methodId, { sharePct: 40, id: 'turned' });
+
+test('each part its own is as strict as the strictest of its picks, and says all that asks for care on any of them', () => {
+  const list = parts({ ...flaking, parts: [aPart('flat', 'wetScrapeBare', { sharePct: 60 }), turned('solventGel')] }, {});
+  const picks = list.map((p) => p.options.find((o) => o.methodId === p.selected.value)!);
+  const own = eachItsOwn(list)!;
+  expect(own.verdict).toBe('care');
+  for (const o of picks)
+    expect(rulesOf(own.because)).toEqual(expect.arrayContaining(rulesOf(o.because.filter((r) => r.effect === 'care'))));
+  expect(new Set(rulesOf(own.because)).size).toBe(own.because.length);
+});
+
+test('what is kept against practice stands in the plan, but is not shown as allowed', () => {
+  const insisted = aPart('flat', 'heatGun', { sharePct: 60, insistedWhy: 'owner asked, air is sampled' });
+  const list = parts({ ...flaking, parts: [insisted, turned('solventGel')] }, {});
+  expect(list[0]!.selected.value).toBe('heatGun');
+  expect(eachItsOwn(list)!.verdict).toBe('blocked');
+  expect(eachItsOwn([])).toBeNull();
 });
