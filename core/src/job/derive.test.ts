@@ -112,6 +112,17 @@ test('the report holds every surface with its methods, and the Markdown its step
   expect(md).not.toMatch(/undefined|NaN|\[object/);
 });
 
+// Law W4. CommonMark 2.4: a backslash before ASCII punctuation makes it stand for itself.
+test('what a person typed stands in Markdown as typed, and is no markup', () => {
+  const name = 'Sash | <b>left</b> *new* [x](y) `z`\n# Over';
+  const facts = aFacts(aSurface({ name }), { job: { name, note: 'a_b_c' }, space: { name } });
+  const md = jobMarkdown(jobReport(facts, derive(facts), DEFAULT_SETTINGS, AT));
+  const typed = 'Sash \\| \\<b\\>left\\</b\\> \\*new\\* \\[x\\](y) \\`z\\` \\# Over';
+  expect(md.split(typed).length).toBeGreaterThan(4);
+  expect(md).toContain('Note: “a\\_b\\_c”');
+  expect(md).not.toMatch(/[^\\]<b>|^# Over/m);
+});
+
 test('a job without rooms, and a room without sizes, derive without complaint', () => {
   expect(derive({ ...aFacts(aSurface()), spaces: [], surfaces: [] }).next.act).toBe('addSpace');
   expect(derive(aFacts(aSurface())).surfaces).toHaveLength(1);

@@ -4,6 +4,7 @@ import { say } from '../reasons';
 import { tell } from '../words';
 import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport, ZoneReport } from './report';
+import { escaped } from './escaped';
 import type { ReasonReport } from './reporter';
 import type { SurveyReport } from './survey';
 
@@ -180,7 +181,7 @@ const percent = (x: number): string => `${Math.round(x * 100)} %`;
 const list = (xs: readonly string[]): string => (xs.length === 0 ? 'none' : xs.join(', '));
 
 /** The hazard survey: today's picture, then lead, asbestos and mold with their samples. */
-export function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
+function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
   const t = v.today;
   const out = [
     '## Hazard survey',
@@ -259,7 +260,8 @@ export function surveyMarkdown(v: SurveyReport, money: (n: number) => string): s
 }
 
 /** @returns GitHub-flavoured Markdown, ready to print */
-export function jobMarkdown(report: JobReport): string {
+export function jobMarkdown(raw: JobReport): string {
+  const report = escaped(raw);
   const sign = UNITS[report.job.currency].label;
   const money = (n: number) => `${sign}${Math.round(n).toLocaleString('en-US')}`;
   const out = [
