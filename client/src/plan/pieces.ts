@@ -1,13 +1,10 @@
 /** What the drawing shows of each surface in a stage: states and sample places, the bite, the sheet, what is done. */
-import { methodById, say, type HazardState, type JobFacts, type Surface, type SurfaceDigest } from '@roughsill/core';
+import { methodById, say, stricter, type JobFacts, type Surface, type SurfaceDigest } from '@roughsill/core';
 import type { PlanPiece, Tone } from '@roughsill/core/unfold';
 import type { StageId } from '../stages/stages';
 
 const BITES = { none: 'biteNone', skin: 'biteSkin', loose: 'biteLoose', bare: 'biteBare' } as const satisfies Record<string, Tone>;
 const DEPTH: readonly Tone[] = ['biteNone', 'biteSkin', 'biteLoose', 'biteBare'];
-
-const ORDER: readonly HazardState[] = ['notFound', 'unknown', 'assumed', 'waiting', 'found'];
-const stricter = (a: HazardState, b: HazardState): HazardState => (ORDER.indexOf(a) >= ORDER.indexOf(b) ? a : b);
 
 /** The letters of what is not shown absent. */
 const lettersOf = (d: SurfaceDigest): string =>

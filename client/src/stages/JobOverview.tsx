@@ -60,6 +60,7 @@ function Sums({ facts, digest }: Pick<Props, 'facts' | 'digest'>) {
 
 /** The footprint, when two neighbouring sides have their length. */
 function House({ facts, digest, stage }: Props) {
+  const units = useUnits();
   const house = useMemo(() => footprintOf(facts.spaces), [facts.spaces]);
   const sides = facts.spaces.filter((s) => s.kind === 'elevation' && s.removedAt === null);
   if (!house || sides.length === 0) return null;
@@ -67,11 +68,13 @@ function House({ facts, digest, stage }: Props) {
   const shown = sides.map((space): SideShown => {
     const zone = zoneOf(space.id);
     // It ends at the boundary, and at the screen there.
-    return { space, sheetM: Math.min(zone?.beyondM ?? 0, space.boundaryM ?? Infinity), opens: zone?.surfaceIds[0] ?? null };
+    const outM = Math.min(zone?.beyondM ?? 0, space.boundaryM ?? Infinity);
+    // Of several sides together the sheet has no one drawing.
+    return { space, sheet: { outM, rects: zone?.spaceIds.length === 1 ? zone.sheet : [] }, opens: zone?.surfaceIds[0] ?? null };
   });
-  const says = `The house from above. ${sides.map((s) => `${s.side ?? 'side not said'}: ${s.name}${s.boundaryM === null ? '' : `, boundary at ${s.boundaryM} m`}`).join('; ')}.`;
+  const says = `The house from above. ${sides.map((s) => `${s.side ?? 'side not said'}: ${s.name}${s.boundaryM === null ? '' : `, boundary at ${formatMeasure(measure(s.boundaryM, 'm'), units)}`}`).join('; ')}.`;
   return (
-    <Panel title="The house from above" aside="ground sheets, and boundaries dashed">
+    <Panel title="The house from above" aside="boundary in red; sheet dashed where nobody placed its work">
       <SceneView
         at={(w) => houseScene(house, shown, w, 280)}
         says={says}

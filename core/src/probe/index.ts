@@ -1,4 +1,4 @@
-export { HAZARD_STATES, isPresent, strictest, type HazardState } from './state';
+export { HAZARD_STATES, isPresent, stricter, strictest, type HazardState } from './state';
 export { stackOf, UNCOUNTED, type StackCoat } from './stack';
 export { leadEverFound, leadIsPresent, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
 export { leadDepths, meetsMaterial, type LeadDepths } from './depths';

@@ -1,12 +1,12 @@
 /** The house from above: its footprint, its sides with their letters, ground sheets and boundaries round it. */
 import type { Space } from '../facts';
-import type { Floor } from './shapes';
+import { sheetOutside, type Floor, type Rect } from './shapes';
 import type { Box, Scene, Shape } from './scene';
 
 export interface SideShown {
   readonly space: Pick<Space, 'id' | 'name' | 'side' | 'boundaryM'>;
-  /** How far its ground sheet goes out; 0: none is laid. */
-  readonly sheetM: number;
+  /** Its ground sheet as it lies before the side, seen flat; where nobody placed its pieces, only how far it goes out. */
+  readonly sheet: { readonly outM: number; readonly rects: readonly Rect[] };
   /** A surface of it, to which a tap leads. */
   readonly opens: string | null;
 }
@@ -43,9 +43,14 @@ export function houseScene(house: Floor, sides: readonly SideShown[], width: num
   ];
   const before: Shape[] = [];
   const placed = sides.flatMap((s) => (s.space.side === null ? [] : [{ ...s, side: s.space.side }]));
-  for (const s of placed)
-    if (s.sheetM > 0)
-      behind.push({ kind: 'rect', ...strip(s.side, Math.min(s.sheetM, ROUND)), paint: 'sheet', textured: true, ink: 'slate', wide: 1.5 });
+  for (const { side, sheet } of placed) {
+    const laid = sheet.rects.map((r) => sheetOutside(side, r.x0, r.x1 - r.x0, 0, -r.y0, house));
+    for (const r of laid)
+      behind.push({ kind: 'rect', ...box(r.x0, r.y0, r.x1, r.y1), paint: 'sheet', textured: true, ink: 'slate', wide: 1.5 });
+    // Somewhere along it: dashed, as all that nobody placed.
+    if (laid.length === 0 && sheet.outM > 0)
+      behind.push({ kind: 'rect', ...strip(side, Math.min(sheet.outM, ROUND)), paint: null, ink: 'slate', wide: 1.5, dashed: true });
+  }
   behind.push({ kind: 'rect', ...box(0, 0, L, W), paint: 'house', ink: 'ink', wide: 2 });
   for (const s of placed) {
     const { boundaryM: edge } = s.space;

@@ -22,7 +22,7 @@ const at = (pieces: [string, PlanPiece][], width = 600, over: object = {}) =>
 
 test('a metre is a metre in every direction: a piece is as large on the drawing as on its wall', () => {
   const made = at([['sash', piece()]]);
-  const k = made.width / drawing.widthM < made.height / drawing.heightM ? made.width / drawing.widthM : (made.height - 2) / drawing.heightM;
+  const k = Math.min(made.width / drawing.widthM, (made.height - 2) / drawing.heightM);
   const box = made.pieces[0]!.shapes.find((s) => s.kind === 'rect')!;
   if (box.kind !== 'rect') throw new Error('not a box');
   expect([box.w, box.h].sort((a, b) => a - b)).toEqual([expect.closeTo(0.6 * k, 6), expect.closeTo(1.2 * k, 6)]);
@@ -125,25 +125,33 @@ test('where a sample was taken is marked at its place; seen from above nothing g
   ]);
 });
 
-test('the house from above: its sheets lie round it, cut at what they are given, and its boundary is drawn where it runs', () => {
+test('the house from above: each sheet lies where it is laid, dashed where nobody placed it, and the boundary is drawn where it runs', () => {
   const side = (id: 'A' | 'B' | 'C' | 'D', boundaryM: number | null) => ({ id, name: `Side ${id}`, side: id, boundaryM });
   const made = houseScene(
     { lengthM: 10, widthM: 6 },
     [
-      { space: side('A', 2), sheetM: 2, opens: 's' },
-      { space: side('B', null), sheetM: 3, opens: null },
+      { space: side('A', 2), sheet: { outM: 2, rects: [{ x0: -1, x1: 4, y0: -2, y1: 0 }] }, opens: 's' },
+      { space: side('B', null), sheet: { outM: 3, rects: [] }, opens: null },
+      { space: side('C', null), sheet: { outM: 0, rects: [] }, opens: null },
+      { space: side('D', null), sheet: { outM: 3, rects: [{ x0: 1, x1: 3, y0: -3, y1: 0 }] }, opens: null },
     ],
     800,
     800,
   );
   const k = 800 / 20;
-  const sheets = made.behind.flatMap((s) => (s.kind === 'rect' && s.paint === 'sheet' ? [s] : []));
-  expect(sheets.map((s) => [Math.round(s.w / k), Math.round(s.h / k)])).toEqual([
-    [14, 2],
-    [3, 12],
+  const metres = made.behind.flatMap((s) =>
+    s.kind === 'rect' && s.ink === 'slate'
+      ? [{ at: [s.x / k - 5, 11 - (s.y + s.h) / k, s.w / k, s.h / k].map(Math.round), dashed: s.dashed }]
+      : [],
+  );
+  // Corner, width and depth in metres, A at the bottom: D is seen from the right, its left end is A's.
+  expect(metres).toEqual([
+    { at: [-1, -2, 5, 2], dashed: undefined },
+    { at: [-3, -3, 3, 12], dashed: true },
+    { at: [10, 1, 3, 2], dashed: undefined },
   ]);
   const lines = made.before.filter((s) => s.kind === 'line');
   // 2 m before side A, which is at the bottom.
   expect(lines).toMatchObject([{ dashed: true, y1: expect.closeTo((5 + 6 + 2) * k, 6), y2: expect.closeTo((5 + 6 + 2) * k, 6) }]);
-  expect(made.pieces.map((p) => p.opens)).toEqual(['s', '']);
+  expect(made.pieces.map((p) => p.opens)).toEqual(['s', '', '', '']);
 });
