@@ -280,7 +280,9 @@ test('a price says what stands behind it: squares here, squares for some, or non
 // What a new job does not ask at once: until somebody says, people, children and illness in the house count as there.
 describe('what nobody said', () => {
   const options = (job: object) =>
-    planOf(aSurface({ readings: [lead], yearMade: 1904, aim: 'bareClear', conditions: ['flaking'] }), { job }).choice.parts.flatMap((p) => p.options);
+    planOf(aSurface({ readings: [lead], yearMade: 1904, aim: 'bareClear', conditions: ['flaking'] }), { job }).choice.parts.flatMap(
+      (p) => p.options,
+    );
   const verdicts = (job: object) =>
     options(job)
       .map((o) => `${o.methodId} ${o.verdict}`)

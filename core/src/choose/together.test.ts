@@ -1,4 +1,4 @@
-import type { MethodId } from '../facts';
+import type { MethodId, Surface } from '../facts';
 import { aPart, aReading, aSurface, COATS, planOf, rulesOf } from '../testing';
 import { bestTogether, eachItsOwn } from './together';
 
@@ -35,7 +35,7 @@ test('leaving it, covering it and replacing it stand behind what works on the co
 });
 
 const lead = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
-const flaking = { readings: [lead], yearMade: 1904, conditions: ['flaking'], aim: 'bareClear' } as const;
+const flaking: Partial<Surface> = { readings: [lead], yearMade: 1904, conditions: ['flaking'], aim: 'bareClear' };
 const turned = (methodId: MethodId) => aPart('turned', methodId, { sharePct: 40, id: 'turned' });
 
 test('each part its own is as strict as the strictest of its picks, and says all that asks for care on any of them', () => {

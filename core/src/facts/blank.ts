@@ -37,7 +37,7 @@ export const BLANK_JOB: JobDraft = {
   worker: 'firm',
 };
 
-const BLANK_SETUP = {
+export const BLANK_SETUP = {
   workingDoor: '',
   washPlace: '',
   cleanWay: '',

@@ -1,7 +1,7 @@
 import { createDeriver } from './derive';
-import type { JobFacts, Surface } from '../facts';
+import type { Check, JobFacts, Surface } from '../facts';
 import { DEFAULT_SETTINGS } from '../rulebook';
-import { aCheck, aFacts, aJob, aPart, aSurface, rulesOf, THIS_YEAR } from '../testing';
+import { aCheck, aFacts, aJob, aPart, aSpace, aSurface, AT, rulesOf, THIS_YEAR } from '../testing';
 import { measure } from '../units/units';
 import { sentence } from '../words';
 import { digestOf } from './digest';
@@ -22,15 +22,17 @@ test('what any step asks for is one list: pieces, litres and metres each summed,
   ]);
 });
 
-test('the list of the job is the sum of what its surfaces and zones say, so that nothing is bought twice', () => {
-  const facts = aFacts(named('wall', 'wall', { material: 'limePlaster' }), { others: [named('door', 'door')] });
+test('the list of the job is what its zones lay and fill, each once', () => {
+  const { spaces, ...rest } = aFacts(named('wall', 'wall', { material: 'limePlaster' }), {
+    others: [named('door', 'door'), named('outside', 'door', { spaceId: 'front' })],
+  });
+  const facts = { ...rest, spaces: [...spaces, aSpace({ id: 'front', kind: 'elevation' })] };
   const plan = planned(facts);
-  const sheets = plan.zones.flatMap((z) => z.steps.flatMap((s) => s.amounts)).filter((a) => a.what === 'sheet');
-  expect(
-    jobSteps(facts, plan)
-      .find((s) => s.id === 'buy')!
-      .amounts.filter((a) => a.what === 'sheet'),
-  ).toEqual(sheets);
+  expect(plan.zones.filter((z) => z.protection.needed.value)).toHaveLength(2);
+  const list = jobSteps(facts, plan).find((s) => s.id === 'buy')!.amounts;
+  const amountOf = (what: string) => list.filter((a) => a.what === what).map((a) => a.amount.value);
+  expect(amountOf('sheet')).toEqual([plan.zones.reduce((sum, z) => sum + z.protection.sheetBoughtM2, 0)]);
+  expect(amountOf('wasteBags')).toEqual([plan.zones.reduce((sum, z) => sum + z.protection.bags.value, 0)]);
 });
 
 test('papers come first, with each duty and its source; the handing over last, and only when every check has passed', () => {
@@ -64,10 +66,48 @@ test('a zone is worked from above down, whatever order was entered; what that ch
   expect(zone([entered[2]!, entered[4]!, entered[0]!]).moved).toEqual([]);
 });
 
-test('the digest of a zone counts its checks, and is the same object of the same plan', () => {
+test('the digest of a zone counts its checks', () => {
   const facts = aFacts(named('door', 'door'), { zoneChecks: [aCheck('containment-up')] });
   const { zones } = digestOf(facts, planned(facts));
   expect(zones).toHaveLength(1);
   expect(zones[0]).toMatchObject({ care: 'lead', passed: 1, order: ['s-door'] });
   expect(zones[0]!.checks).toBeGreaterThan(5);
+});
+
+const at = (minute: number): string => new Date(Date.parse(AT) + minute * 60_000).toISOString();
+
+/** Every check that is open is passed, a minute later each, until none is. */
+function workedThrough(facts: JobFacts): JobFacts {
+  for (let minute = 0, f = facts; minute < 100; minute += 1) {
+    const { zones, surfaces } = planned(f);
+    const open = [...zones.flatMap((z) => z.steps), ...surfaces.flatMap((p) => p.work.steps)]
+      .flatMap((st) => st.gates)
+      .find((g) => g.state === 'open');
+    if (!open) return f;
+    const check = aCheck(open.id, { id: `check-${minute}`, zoneId: open.zoneId, takenAt: at(minute) });
+    f =
+      open.zoneId !== null
+        ? { ...f, checks: [...f.checks, check] }
+        : { ...f, surfaces: f.surfaces.map((s) => ({ ...s, checks: [...s.checks, check] })) };
+  }
+  throw new Error('a check stays open');
+}
+
+// Law O3: a pass counts only when it is later than what sends the work back.
+test('what was handed over before the last look at any place is handed over again', () => {
+  const worked = workedThrough(aFacts(named('door', 'door')));
+  const handed = (...checks: readonly Check[]) =>
+    stepsOf({ ...worked, checks: [...worked.checks, ...checks] }).find((st) => st.id === 'handOver')!.gates[0]!.state;
+  const over = aCheck('handed-over', { id: 'handed', takenAt: at(100) });
+  const torn = worked.checks.filter((c) => c.gate === 'containment-up' || c.gate === 'cleaned' || c.gate === 'verified');
+  const again = (outcome: Check['outcome'], minute: number) =>
+    torn.map((c, i) => ({ ...c, id: `${c.id}-${minute}`, outcome, takenAt: at(minute + i) }));
+  expect(torn).toHaveLength(3);
+  expect(handed()).toBe('locked');
+  const papers = aCheck('papers', { takenAt: at(0) });
+  expect(handed(papers)).toBe('open');
+  expect(handed(papers, aCheck('handed-over', { id: 'early', takenAt: at(0) }))).toBe('open');
+  expect(handed(papers, over)).toBe('passed');
+  expect(handed(papers, over, ...again('fail', 110))).toBe('locked');
+  expect(handed(papers, over, { ...over, id: 'failed', outcome: 'fail' })).toBe('failed');
 });

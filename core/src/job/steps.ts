@@ -1,24 +1,23 @@
 /** What is done once for the whole job: papers and notices before anybody starts, one list to buy from, and the handing over. */
 import type { Check, JobFacts } from '../facts';
 import { typed, why, type Reason } from '../reasons';
-import { convert, measure, UNITS, type Measure } from '../units/units';
+import { convert, measure, UNITS } from '../units/units';
 import { siteDuties } from '../walk/duties';
-import { checkOutcome, gate, NOTHING, stepOf, type Amount, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
+import { gate, stepOf, type Amount, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
 import type { ZonePlan } from '../zone';
+import { standingOf } from '../zone/standing';
 import type { JobPlan } from './derive';
 
-/** Of one thing, everything that any step asks for: pieces whole, the rest as it is. */
+/** Of one thing, everything that any step asks for. Counted in two kinds of unit it is two lines. */
 export function toBuy(steps: readonly Pick<StepSpec, 'amounts'>[]): Amount[] {
-  const sums = new Map<string, Measure>();
+  const sums = new Map<string, Amount>();
   for (const { what, amount } of steps.flatMap((st) => st.amounts)) {
-    const before = sums.get(what);
-    if (before === undefined) sums.set(what, amount);
-    // One thing is always counted in one kind of unit; two kinds of it are two lines.
-    else if (UNITS[before.unit].dimension === UNITS[amount.unit].dimension)
-      sums.set(what, measure(before.value + convert(amount.value, amount.unit, before.unit), before.unit));
-    else sums.set(`${what} `, amount);
+    const key = `${what}/${UNITS[amount.unit].dimension}`;
+    const before = sums.get(key)?.amount;
+    const sum = before ? measure(before.value + convert(amount.value, amount.unit, before.unit), before.unit) : amount;
+    sums.set(key, { what, amount: sum });
   }
-  return [...sums].map(([what, amount]) => ({ what: what.trim(), amount }));
+  return [...sums.values()];
 }
 
 /** What stays behind has to be known to whoever comes after. */
@@ -34,20 +33,13 @@ function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reas
   return out;
 }
 
-const lastOf = (checks: readonly Check[], g: GateSpec): Check | undefined =>
-  checks
-    .filter((c) => c.zoneId === null && c.gate === g.id)
-    .reduce<Check | undefined>(
-      (a, c) => (a && (a.takenAt > c.takenAt || (a.takenAt === c.takenAt && a.outcome === 'fail')) ? a : c),
-      undefined,
-    );
-
-/** The job's own checks: the later counts, in the same second the failure. */
-function stated(g: GateSpec, checks: readonly Check[], waitsFor: Reason | null): Gate {
-  const last = lastOf(checks, g);
-  const is = last && checkOutcome(last, g.asks);
-  const state = waitsFor !== null ? 'locked' : is === 'pass' ? 'passed' : is === 'fail' ? 'failed' : 'open';
-  return { ...g, state, waitsFor, zoneId: null };
+/** The job's own checks that count: what was handed over before the last look at any place has to be handed over again. Law O3. */
+function ownChecks(facts: JobFacts): Check[] {
+  const looks = [...facts.checks.filter((c) => c.zoneId !== null), ...facts.surfaces.flatMap((s) => s.checks)];
+  const lastLook = looks.reduce((last, c) => Math.max(last, Date.parse(c.takenAt)), -Infinity);
+  return facts.checks.filter(
+    (c) => c.zoneId === null && !(c.gate === 'handed-over' && c.outcome === 'pass' && Date.parse(c.takenAt) < lastLook),
+  );
 }
 
 const isDone = (z: ZonePlan): boolean => z.standsAt === null;
@@ -82,11 +74,12 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
   const open = zones.find((z) => !isDone(z))?.name ?? surfaces.find((p) => p.work.standsAt !== null);
   const waits =
     open === undefined ? null : why('gate.allPassed', 'trade-aim', { where: typeof open === 'string' ? typed(open) : 'aSurface' });
-  return made.map((st) => ({
-    ...st,
-    shared: true,
-    gates: st.gates.map((g) => stated(g, facts.checks, g.id === 'handed-over' ? waits : null)),
-    handsOnH: NOTHING,
-    waitH: NOTHING,
-  }));
+  const standing = standingOf(made, ownChecks(facts), []);
+  const stated = (g: GateSpec): Gate => {
+    const { state, waitsFor } = standing.state(null, g);
+    return g.id === 'handed-over' && waits
+      ? { ...g, state: 'locked', waitsFor: waits, zoneId: null }
+      : { ...g, state, waitsFor, zoneId: null };
+  };
+  return made.map((st) => ({ ...st, shared: true, gates: st.gates.map(stated) }));
 }

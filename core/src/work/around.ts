@@ -129,8 +129,8 @@ export function washStep(a: Around): StepSpec[] {
   ];
 }
 
-/** What is de-nibbed between two coats: films; mineral coats are not rubbed. */
-const RUBBED: readonly string[] = ['limewash'];
+/** Films are de-nibbed between two coats; mineral coats are not. */
+const NOT_RUBBED: readonly string[] = ['limewash'];
 
 /** Between the coats of one product, and before it when another lies below. @param passes how often */
 export const denib = (
@@ -138,7 +138,7 @@ export const denib = (
   areaM2: number,
   passes: number,
 ): { readonly handsOnH: Range; readonly because: readonly Reason[] } =>
-  passes <= 0 || RUBBED.includes(product)
+  passes <= 0 || NOT_RUBBED.includes(product)
     ? { handsOnH: hours(0, 0), because: [] }
     : { handsOnH: by(ALLOW.denibPerM2, areaM2 * passes), because: [why('coat.denib', 'trade-sand')] };
 

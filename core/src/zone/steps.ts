@@ -1,11 +1,12 @@
 /** What a zone does once for all its surfaces: set up, clean daily and at the end, verify. Hours of setting up: common practice, no published source. */
-import { USED_ON, type Machine, type MethodId, type Service, type UsedOn } from '../facts';
+import type { Machine, MethodId, Service } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { measure, type Measure } from '../units/units';
 import { typed, why, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
-import type { HazardKind, Needs, Protection, ZoneContext } from '../protect';
+import type { Needs, Protection, ZoneContext } from '../protect';
+import { drawnIn, machineGates } from './machines';
 import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
 
 /** Dust-lead action levels from 12 January 2026, ug/ft2: at or above fails. 40 CFR 745.65, 745.227(e)(8); the dates are recalled from memory. */
@@ -72,18 +73,6 @@ function besideServices({ services, needs }: ZoneWork): { readonly before: GateS
   return { before, after };
 }
 
-/** What a machine draws in where these are reached, and keeps: the worst of it names the machine. */
-export const drawnIn = (kinds: readonly HazardKind[]): UsedOn =>
-  [...USED_ON].reverse().find((k) => k !== 'nothing' && kinds.includes(k)) ?? 'nothing';
-
-/** A machine that was used on what is not here brings it in: cleaned first, or another one. Common practice, no published source. */
-function machineGates({ machines, needs }: ZoneWork): GateSpec[] {
-  const here = new Set<string>(needs.flatMap((n) => n.reaches));
-  return machines
-    .filter((m) => m.lastOn !== 'nothing' && !here.has(m.lastOn))
-    .map((m) => gate(`machine.${m.id}`, 'protect', why('gate.machineClean', 'trade-contain', { machine: typed(m.name), on: m.lastOn })));
-}
-
 export function zoneSteps(z: ZoneWork): StepSpec[] {
   const { ctx, protection } = z;
   const { rulebook } = ctx;
@@ -115,7 +104,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
         : [...protection.needed.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
       gates: [
         ...beside.before,
-        ...machineGates(z),
+        ...machineGates(z.machines, z.needs),
         ...(guarded
           ? [
               gate(
@@ -162,7 +151,6 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
             }),
           ]
         : [],
-      amounts: guarded ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : [],
       gates: [...beside.after, ...(guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', rulebook.sources.cleaning))] : [])],
     }),
   );

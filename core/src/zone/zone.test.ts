@@ -1,10 +1,11 @@
 import { createDeriver } from '../job/derive';
-import type { JobFacts, Space, Surface } from '../facts';
+import { BLANK_SETUP, type JobFacts, type Space, type Surface, type UsedOn } from '../facts';
+import type { HazardKind } from '../protect';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { aCheck, aFacts, aLayer, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
 import { convert } from '../units/units';
 import { sentence } from '../words';
-import { drawnIn } from './steps';
+import { drawnIn, tagsOf } from './machines';
 import { zonesOf } from './zones';
 
 const ft = (n: number) => convert(n, 'ft', 'm');
@@ -183,6 +184,15 @@ test('a machine that was used on what is not here is cleaned before it stands he
   expect(zoneWith('nothing').cleanUp).toContainEqual(
     expect.stringMatching(/^“Vacuum 1”: sealed at the inlet before it is moved, and tagged “used on lead”/),
   );
+  const zone = (kinds: readonly HazardKind[], machineIds: string[]) => ({
+    hazards: kinds.map((kind) => ({ kind, surfaceIds: ['a'] })),
+    setup: { ...BLANK_SETUP, machineIds },
+  });
+  const tagged = (lastOn: UsedOn, ids = ['vac-1']) => tagsOf(zone(['lead', 'dust'], ids), [machine(lastOn)]).map((t) => t.lastOn);
+  expect(tagged('nothing')).toEqual(['lead']);
+  // The worse tag stays, and what stands elsewhere takes none.
+  expect(tagged('asbestos')).toEqual([]);
+  expect(tagged('nothing', [])).toEqual([]);
   expect([drawnIn(['mold', 'lead', 'dust']), drawnIn(['asbestos', 'lead']), drawnIn(['dust'])]).toEqual(['lead', 'asbestos', 'nothing']);
 });
 

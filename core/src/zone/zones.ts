@@ -1,5 +1,5 @@
 /** Which zones a job has: every room, side and bench without asking; what a person divided or joined. */
-import type { Job, JobFacts, Space, Surface, WallId, Zone } from '../facts';
+import { BLANK_SETUP, type Job, type JobFacts, type Space, type Surface, type WallId, type Zone } from '../facts';
 
 /** How a zone is run, as a person said it. */
 export type ZoneSetup = Pick<
@@ -20,17 +20,6 @@ export interface ZoneView {
   readonly setup: ZoneSetup;
 }
 
-const NO_SETUP: ZoneSetup = {
-  workingDoor: '',
-  washPlace: '',
-  cleanWay: '',
-  airMachine: '',
-  machineIds: [],
-  crew: null,
-  shiftH: null,
-  note: '',
-  staying: '',
-};
 const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, machineIds, crew, shiftH, note, staying }: ZoneSetup): ZoneSetup => ({
   workingDoor,
   washPlace,
@@ -107,7 +96,7 @@ export function zonesOf(
     for (const p of divided.get(space.id) ?? [])
       zones.push({ ...base, id: p.id, name: `${space.name}: ${p.name}`, partOf: space.id, setup: setupOf(p) });
   }
-  if (used.has(job.id)) zones.push({ id: job.id, kind: 'bench', name: 'Bench', spaceIds: [], partOf: null, sides: [], setup: NO_SETUP });
+  if (used.has(job.id)) zones.push({ id: job.id, kind: 'bench', name: 'Bench', spaceIds: [], partOf: null, sides: [], setup: BLANK_SETUP });
   return { zones, of };
 }
 

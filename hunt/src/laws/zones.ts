@@ -166,7 +166,7 @@ function senseless(run: Run): string[] {
     if (scuffs && !washed && !cleaned && !soluble && !present(p.asbestos.coat.value) && (at('wash') < 0 || at('wash') > first))
       say('scuffed before it is washed');
     if (at('wash') >= 0 && present(p.asbestos.coat.value)) say('what may hold asbestos is wetted');
-    if (at('rinse.dust') < 0 && at('wash') >= 0 && coat < 0 && stroke < 0) say('washed for nothing');
+    if (at('wash') >= 0 && coat < 0 && stroke < 0) say('washed for nothing');
     return out;
   });
 }

@@ -6,8 +6,10 @@ import {
   BLANK_ZONE,
   formatMeasure,
   formatWork,
+  isSetUp,
   measure,
   say,
+  tagsOf,
   type JobFacts,
   type Space,
   type ZonePlan,
@@ -15,7 +17,7 @@ import {
   zonesOf,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, TextField, Ticks, useUnits, Words } from '../../kit';
-import { add, commit, newId, set, useAppDispatch, useFirm, useSettings, zonePlanOf, type Draft } from '../../store';
+import { add, commit, commitToFirm, newId, set, useAppDispatch, useFirm, useSettings, zonePlanOf, type Draft } from '../../store';
 import { Photos } from '../photos/Photos';
 import type { StageProps } from '../props';
 
@@ -181,6 +183,13 @@ function SetupFields({ facts, zone }: { readonly facts: JobFacts; readonly zone:
   const entity = zone.partOf === null ? 'space' : 'zone';
   const write = (fields: object, says: string) =>
     dispatch(commit(facts.job.id, [set(entity, zone.zoneId, fields)], `${zone.name}: ${says}`));
+  const { machines } = useFirm();
+  const putIn = (machineIds: string[]) => {
+    write({ machineIds }, 'machines');
+    // Where sheet and seals stand already it runs from now on.
+    const tags = isSetUp(zone) ? tagsOf({ ...zone, setup: { ...zone.setup, machineIds } }, machines) : [];
+    if (tags.length > 0) dispatch(commitToFirm(tags.map(({ id, lastOn }) => set('machine', id, { lastOn }))));
+  };
   return (
     <View className="gap-3">
       {TEXTS.map(([field, label, hint]) => (
@@ -192,7 +201,7 @@ function SetupFields({ facts, zone }: { readonly facts: JobFacts; readonly zone:
           onCommit={(v) => write({ [field]: v }, label.toLowerCase())}
         />
       ))}
-      <ZoneMachines zone={zone} onChange={(machineIds) => write({ machineIds }, 'machines')} />
+      <ZoneMachines zone={zone} onChange={putIn} />
       <NumberField
         label="People at work"
         value={zone.setup.crew}

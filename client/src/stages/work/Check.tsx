@@ -3,16 +3,16 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import {
   CHECK_UNITS,
+  checkOutcome,
   convert,
   dewPointC,
-  drawnIn,
   formatMeasure,
-  keeps,
   measure,
   say,
+  setsUp,
+  tagsOf,
   unitFor,
   UNITS,
-  USED_ON,
   type Asked,
   type Check,
   type CheckNumber,
@@ -25,7 +25,7 @@ import {
 import { sentence } from '@roughsill/core/words';
 import { Button, NumberField, useUnits, useWhen, Words } from '../../kit';
 import { Why } from '../../kit/Why';
-import { add, commit, commitToFirm, set, useAppDispatch, useFirm, useZonePlan } from '../../store';
+import { add, commit, commitToFirm, set, useAppDispatch, useFirm, useSettings, zonePlanOf } from '../../store';
 import { Photos } from '../photos/Photos';
 
 const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed', locked: 'not yet' } as const;
@@ -64,10 +64,12 @@ type Numbers = Readonly<Partial<Record<CheckNumber, number>>>;
 
 /** Numbers of a check, each in the job's unit; what they come to is judged by the core. */
 function NumberCheck({
+  gateId,
   asks,
   says,
   onRecord,
 }: {
+  readonly gateId: string;
   readonly asks: readonly Asked[];
   readonly says: string;
   readonly onRecord: (outcome: 'pass' | 'fail', measured: Check['measured']) => void;
@@ -83,7 +85,7 @@ function NumberCheck({
   const record = () => {
     if (missing.length > 0) return setWanting(true);
     const measured = asks.map((a) => ({ what: a.what, value: numbers[a.what]! }));
-    onRecord(asks.every((a) => keeps(a, numbers[a.what]!)) ? 'pass' : 'fail', measured);
+    onRecord(checkOutcome({ outcome: 'pass', measured }, asks) ?? 'fail', measured);
     setNumbers({});
     setWanting(false);
   };
@@ -99,16 +101,16 @@ function NumberCheck({
               unit={UNITS[unit].label}
               value={value === undefined ? null : convert(value, CHECK_UNITS[a.what], unit)}
               optional
-              decimals={1}
+              decimals={2}
               problem={wanting && value === undefined ? 'Read it off: a tick is only for what has no number.' : undefined}
               onCommit={(v) => put(a.what, v === null ? null : convert(v, unit, CHECK_UNITS[a.what]))}
-              testID={`measured-${a.what}`}
+              testID={`measured-${gateId}-${a.what}`}
             />
             {a.what === 'aboveDewC' ? <FromAir onKnown={(v) => put('aboveDewC', v)} /> : null}
           </View>
         );
       })}
-      <Button look="main" label="Record" says={`Record: ${says}`} onPress={record} className="self-start" />
+      <Button look="main" label="It is so: record" says={`It is so: record. ${says}`} onPress={record} className="self-start" />
     </View>
   );
 }
@@ -168,13 +170,13 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
   const read = (standing?.measured ?? []).map((m) => formatMeasure(measure(m.value, CHECK_UNITS[m.what]), units)).join(', ');
   const numbered = gate.asks.length > 0;
   const [again, setAgain] = useState(false);
-  const zone = useZonePlan(facts, gate.zoneId ?? '');
-  const machines = useFirm().machines;
-  /** From now on the machines in it carry what it draws in, on every job, until they are cleaned. */
-  const nowUsed = () => {
-    const on = drawnIn(zone?.hazards.map((h) => h.kind) ?? []);
-    const here = machines.filter((m) => zone?.setup.machineIds.includes(m.id) && USED_ON.indexOf(on) > USED_ON.indexOf(m.lastOn));
-    if (here.length > 0) dispatch(commitToFirm(here.map((m) => set('machine', m.id, { lastOn: on }))));
+  const settings = useSettings();
+  const { machines } = useFirm();
+  /** What the machines of the zone draw in they carry, on every job, until they are cleaned. */
+  const tagMachines = () => {
+    const zone = zonePlanOf(facts, gate.zoneId!, settings);
+    const tags = zone ? tagsOf(zone, machines) : [];
+    if (tags.length > 0) dispatch(commitToFirm(tags.map(({ id, lastOn }) => set('machine', id, { lastOn }))));
   };
   const edge = gate.state === 'passed' ? 'border-verdigris' : gate.state === 'failed' ? 'border-oxide' : 'border-line';
   return (
@@ -187,6 +189,7 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
       {gate.waitsFor ? <Words look="note">{`Opens after: ${sentence(gate.waitsFor, units)}`}</Words> : null}
       {numbered && !gate.waitsFor && (gate.state !== 'passed' || again) ? (
         <NumberCheck
+          gateId={gate.id}
           asks={gate.asks}
           says={words}
           onRecord={(outcome, measured) => {
@@ -206,7 +209,7 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
             pressed={gate.state === 'passed'}
             onPress={() => {
               record('pass');
-              if (gate.id === 'containment-up') nowUsed();
+              if (gate.zoneId !== null && setsUp(gate.id)) tagMachines();
             }}
           />
         )}
