@@ -189,13 +189,10 @@ export const RULES: readonly Rule[] = [
   rule('site.heater', 'care', 'hazard', 'trade-heat', (m) => m.vapour || m.wet, [is('liveHeater', true)]),
   rule('site.duct', 'care', 'hazard', 'trade-contain', (m) => m.dust === 'high', [is('duct', true)]),
   rule('site.asthma', 'care', 'hazard', 'trade-strip', (m) => m.vapour || m.dust === 'high', [is('asthma', 'yes')]),
-  rule('site.asthmaUnknown', 'care', 'hazard', 'trade-strip', (m) => m.vapour || m.dust === 'high', [is('asthma', 'unknown')]),
   rule('site.others', 'care', 'hazard', 'trade-contain', (m) => m.disturbs, [is('others', 'yes'), is('leadInReach', ...PRESENT)]),
-  rule('site.othersUnknown', 'care', 'hazard', 'trade-contain', (m) => m.disturbs, [is('others', 'unknown'), is('leadInReach', ...PRESENT)]),
   rule('site.noPower', 'block', 'trade', 'trade-aim', (m) => m.needs.includes('power') || m.needs.includes('air'), [is('power', 'no')]),
   rule('site.noWater', 'block', 'trade', 'trade-strip', (m) => m.needs.includes('water'), [is('water', 'no')]),
   rule('site.listed', 'care', 'trade', 'trade-aim', (m) => m.bite === 'bare' || m.removesPiece, [is('listed', 'yes')]),
-  rule('site.listedUnknown', 'care', 'trade', 'trade-aim', (m) => m.bite === 'bare' || m.removesPiece, [is('listed', 'unknown')]),
   rule('site.height', 'care', 'hazard', 'trade-strip', (m) => m.caustic || (m.heatC !== null && m.heatC > 150), [is('high', true)]),
 
   // Mold
@@ -301,6 +298,11 @@ export const RULES: readonly Rule[] = [
   rule('blast.inside', 'block', 'trade', 'trade-blast', (m) => m.blast !== 'no' && !m.hepa, [is('place', 'inside')]),
   rule('blast.hardTimber', 'block', 'hazard', 'nps-pb6', (m) => m.blast === 'hard', [is('timber', true)]),
   rule('blast.softTrial', 'care', 'trade', 'trade-blast', (m) => m.blast === 'soft', [is('timber', true)]),
+
+  // What nobody said comes after what is known of the place and the method
+  rule('site.asthmaUnknown', 'care', 'hazard', 'trade-strip', (m) => m.vapour || m.dust === 'high', [is('asthma', 'unknown')]),
+  rule('site.othersUnknown', 'care', 'hazard', 'trade-contain', (m) => m.disturbs, [is('others', 'unknown'), is('leadInReach', ...PRESENT)]),
+  rule('site.listedUnknown', 'care', 'trade', 'trade-aim', (m) => m.bite === 'bare' || m.removesPiece, [is('listed', 'unknown')]),
 ];
 
 /** What a firing rule weighed, for the reason. */
