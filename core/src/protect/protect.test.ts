@@ -131,3 +131,21 @@ describe('presumed exposure and the respirator that covers it', () => {
     );
   });
 });
+
+// Law P2, for whoever does each task: 29 CFR 1926.62(f) by exposure, 42 CFR 84 by what is in the air.
+test('each task has its own mask, cartridges and gloves; where they go on at once the strictest of them holds', () => {
+  const both = onePart('solventGel', {
+    parts: [aPart('flat', 'solventGel', { sharePct: 60 }), aPart('turned', 'wetScrapeLoose', { sharePct: 40, id: 'p2' })],
+  });
+  const p = protectionOf(both);
+  const task = (id: MethodId) => p.tasks.find((t) => t.methodId === id)!;
+  const kit = (of: { readonly kit: readonly { readonly value: string }[] }) => of.kit.map((k) => k.value);
+  expect(task('solventGel').cartridges).toEqual(['organicVapour']);
+  expect(task('wetScrapeLoose').cartridges).toEqual([]);
+  expect(kit(task('solventGel'))).toContain('solventGloves');
+  expect(kit(task('wetScrapeLoose'))).toContain('nitrileGloves');
+  expect(p.cartridges).toEqual(['organicVapour']);
+  expect(kit(p)).not.toContain('nitrileGloves');
+  const rank = (id: string | null) => RULEBOOKS.us.respirators.findIndex((r) => r.id === id);
+  expect(Math.max(...p.tasks.map((t) => rank(t.respirator.value)))).toBeLessThanOrEqual(rank(p.respirator.value));
+});

@@ -1,5 +1,5 @@
 /** Containment, presumed exposure, equipment, bags and signs for the methods that the surfaces of a zone are going to meet. */
-import type { Chemistry } from '../facts';
+import type { Chemistry, MethodId } from '../facts';
 import type { MoldKit } from '../probe/mold';
 import { methodById, type Method } from '../catalogue';
 import { isPresent, strictest, type HazardState } from '../probe';
@@ -37,6 +37,14 @@ export type Cartridge = 'organicVapour' | 'acidGas';
 export const withCartridges = (cs: readonly Cartridge[]): string =>
   cs.length === 0 ? '' : `, with cartridges for ${cs.map(say).join(' and for ')}`;
 
+/** A method at work in the zone, and what it asks of whoever does it. */
+export interface Task {
+  readonly methodId: MethodId;
+  readonly respirator: Answer<RespiratorId | null>;
+  readonly cartridges: readonly Cartridge[];
+  readonly kit: readonly Answer<Kit>[];
+}
+
 export interface Protection {
   readonly needed: Answer<boolean>;
   /**
@@ -58,6 +66,8 @@ export interface Protection {
   /** Cartridges that go with the dust filter, by what is in the air. 42 CFR 84. */
   readonly cartridges: readonly Cartridge[];
   readonly kit: readonly Answer<Kit>[];
+  /** What each task asks for by itself; where several go on at once, everybody wears the strictest of them, as above. */
+  readonly tasks: readonly Task[];
   readonly bags: Answer<number>;
   readonly sign: Answer<readonly string[]>;
 }
@@ -251,15 +261,28 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   const { boundaryM: boundary } = ctx;
   const nearBoundary = outside && guarded && (boundary === null || boundary < metres(rulebook.screenWithin));
 
-  const onLead = [...new Set(working.flatMap((n) => (n.lead ? n.methods : [])))].map(methodById);
-  const exposureClass = worstExposure(onLead);
-  const vapour = methods.some((m) => m.vapour);
-  const cartridges: Cartridge[] = [
-    ...(methods.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
-    ...(methods.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
-  ];
-  const bagCount = guarded ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
+  const onLead = new Set(working.flatMap((n) => (n.lead ? n.methods : [])));
   const asbestos = strictest(needs.map((n) => n.asbestos));
+  /** What so many methods ask for at once. */
+  const wear = (of: readonly Method[]) => {
+    const exposure = worstExposure(of.filter((m) => onLead.has(m.id)));
+    return {
+      exposure,
+      respirator: respiratorFor(
+        exposure,
+        of.some((m) => m.vapour),
+        ctx,
+        of,
+      ),
+      cartridges: [
+        ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
+        ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
+      ],
+      kit: kitFor(of, { guarded, lead, asbestos }, ctx),
+    };
+  };
+  const { exposure: exposureClass, respirator, cartridges, kit } = wear(methods);
+  const bagCount = guarded ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
 
   return {
     needed: { value: guarded, because },
@@ -298,9 +321,13 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
           )
         : answer('closeAndSeal', why('protect.sealRoom', rulebook.sheetBeyond.inside.source)),
     exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
-    respirator: respiratorFor(exposureClass, vapour, ctx, methods),
+    respirator,
     cartridges,
-    kit: kitFor(methods, { guarded, lead, asbestos }, ctx),
+    kit,
+    tasks: methods.map((m) => {
+      const { exposure: _e, ...worn } = wear([m]);
+      return { methodId: m.id, ...worn };
+    }),
     bags: answer(
       bagCount,
       why('protect.bags', guarded ? rulebook.sources.waste : 'trade-contain', {

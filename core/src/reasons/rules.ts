@@ -595,6 +595,8 @@ export const RULE_FACTS = {
   'step.coat': ['product', 'area', 'coats'],
   'step.daily': ['times'],
   'step.cleanUp': [],
+  'step.release': [],
+  'release.signLast': [],
   'step.cleanUpGuarded': [],
   'step.clearance': [],
   'step.asbestosStays': [],
@@ -666,6 +668,7 @@ export const RULE_FACTS = {
   'gate.clearance': ['floor', 'sill', 'trough'],
   'gate.asbestosEntered': [],
   'gate.cardPasses': [],
+  'gate.released': [],
   'gate.nothingVisible': [],
   'gate.stillSound': [],
 } as const satisfies Record<string, readonly string[]>;

@@ -110,6 +110,13 @@ function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporte
       respirator: stated(p.respirator),
       cartridges: p.cartridges,
       equipment: p.kit.map(stated),
+      tasks: p.tasks.map((t) => ({
+        method: t.methodId,
+        name: say(t.methodId),
+        respirator: stated(t.respirator),
+        cartridges: t.cartridges,
+        equipment: t.kit.map(stated),
+      })),
       bags: stated(p.bags),
       sign: stated(p.sign),
     },

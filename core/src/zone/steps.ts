@@ -23,6 +23,7 @@ const ALLOW = {
   cleanLead: { low: 0.5, high: 1 },
   cleanPerM2: { low: 1 / 30, high: 1 / 12 },
   verify: { low: 0.25, high: 0.75 },
+  takeDown: { low: 0.25, high: 0.5 },
 } as const satisfies Record<string, Range>;
 const by = (r: Range, k: number): Range => ({ low: r.low * k, high: r.high * k });
 
@@ -161,6 +162,17 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
         z,
         z.needs.some((n) => n.lead && n.sills > 0),
       ),
+    );
+  if (guarded)
+    steps.push(
+      stepOf({
+        id: 'release',
+        kind: 'verify',
+        title: why('step.release', 'trade-contain'),
+        handsOnH: ALLOW.takeDown,
+        because: protection.sign.value.length > 0 ? [why('release.signLast', rulebook.signSource)] : [],
+        gates: [gate('released', 'cleanUp', why('gate.released', 'trade-contain'))],
+      }),
     );
   return steps;
 }

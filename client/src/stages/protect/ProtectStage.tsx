@@ -10,6 +10,7 @@ import {
   say,
   withCartridges,
   type JobFacts,
+  type Task,
   type ZonePlan,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
@@ -80,6 +81,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
           value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)}
           because={p.exposure.because}
         />
+        <Tasks tasks={p.tasks} />
         <View className="gap-1">
           {p.kit.map((k) => (
             <AnswerRow key={k.value} label={capital(say(k.value))} because={k.because} />
@@ -141,6 +143,29 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
       <PlacePanel facts={facts} surface={surface} />
       <ZonePanel facts={facts} surface={surface} zone={zone} />
     </>
+  );
+}
+
+/** What each task asks for by itself, beside what all of them do. */
+function Tasks({ tasks }: { readonly tasks: readonly Task[] }) {
+  if (tasks.length < 2) return null;
+  const common = new Set(tasks[0]!.kit.map((k) => k.value).filter((k) => tasks.every((t) => t.kit.some((x) => x.value === k))));
+  return (
+    <View className="gap-1">
+      <Words look="note">By task, alone in the zone. Where they go on at once, everybody wears the above.</Words>
+      {tasks.map((t) => {
+        const own = t.kit.filter((k) => !common.has(k.value));
+        return (
+          <AnswerRow
+            key={t.methodId}
+            label={capital(say(t.methodId))}
+            value={`${t.respirator.value ? say(t.respirator.value) : 'no respirator'}${withCartridges(t.cartridges)}`}
+            note={own.length > 0 ? `and ${own.map((k) => say(k.value)).join(', ')}` : undefined}
+            because={[...t.respirator.because, ...own.flatMap((k) => k.because)]}
+          />
+        );
+      })}
+    </View>
   );
 }
 

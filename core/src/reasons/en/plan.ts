@@ -194,6 +194,7 @@ export const PLAN = {
   'step.cleanUp': { says: 'Clean up' },
   'step.cleanUpGuarded': { says: 'Clean up damp, with the vacuum that is listed' },
   'step.clearance': { says: 'Clearance by an examiner who is not of the firm' },
+  'step.release': { says: 'Take down seals, screens and signs; the place is given back' },
   'step.asbestosStays': { says: 'Enter what stays sealed: records, label, who is told, next look' },
   'step.cleanUpLead': { says: 'Clean up by the lead rules' },
   'step.verifyInside': { says: 'Verify: wipe and compare with the card' },
@@ -224,6 +225,7 @@ export const PLAN = {
   'clean.inside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it; then {beyond} beyond, high to low, HEPA vacuum and wet wipe.' },
   'clean.insideUk': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it; then {beyond} beyond, high to low, vacuum of the class that is listed, and wet wipe.' },
   'clean.outside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it. Clean up before any rain.' },
+  'release.signLast': { says: 'The sign comes down last: until everything has passed, nobody but the crew goes in.' },
   'verify.card': { says: 'One wet cloth for each sill in the area, and for each part of floor and counter of less than {limit}. Darker than the card: clean and wipe again. Fails twice: wait an hour or until dry, whichever is longer, then one dry cloth.' },
 
   'verify.cloth': { says: 'A fresh damp cloth for each sill and each floor part of less than {limit}. UK rules set no wipe limit: ask for dust wipes at a lab where small children live.' },
@@ -265,6 +267,7 @@ export const PLAN = {
   'gate.clothsClean': { says: 'Nothing to be seen, and every cloth stays clean' },
   'gate.clearance': { says: 'The examiner’s report: nothing to be seen, and dust wipes below {floor} on floors, {sill} on sills, {trough} in troughs' },
   'gate.asbestosEntered': { says: 'Entered, labelled and told, with the date of the next look' },
+  'gate.released': { says: 'Seals, screens and signs are down, and whoever lives or works here knows that the place is free' },
   'gate.cardPasses': { says: 'Every cloth matches the card' },
   'gate.nothingVisible': { says: 'No chip, dust or debris to be seen' },
   'gate.stillSound': { says: 'It is still sound: no chips, no chalk, no rubbing' },
