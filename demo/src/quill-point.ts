@@ -64,6 +64,11 @@ export function quillPoint(): JobFacts {
     boundaryM: 2.4,
     accessM: 3.2,
     side: 'C',
+    nearby: [
+      { what: 'path', outM: 2.4, alongM: 0, lengthM: 14 },
+      { what: 'drain', outM: 0.5, alongM: 12.8, lengthM: 0.5 },
+      { what: 'scaffold', outM: 0, alongM: 1, lengthM: 8.4 },
+    ],
   });
   // Measured for the sheet round the corner; nothing of it is worked.
   const street = space('qp-street-end', 'Street end', 'elevation', 6, { lengthM: 9.4, heightM: 4.1, boundaryM: 6, side: 'D' });
@@ -612,8 +617,8 @@ export function quillPoint(): JobFacts {
   });
   const xrf = { device: 'Simulated XRF', filmMgCm2: 1.02, tolerance: 0.1 };
   // Where the pieces of the hall stand; nobody has measured the counter in yet.
-  const stands: Readonly<Record<string, Pick<Surface, 'wall' | 'alongM'>>> = {
-    [sash.id]: { wall: 'C', alongM: 1.1 },
+  const stands: Readonly<Record<string, Pick<Surface, 'wall' | 'alongM'> & Partial<Pick<Surface, 'opening'>>>> = {
+    [sash.id]: { wall: 'C', alongM: 1.1, opening: 'airOut' },
     [casing.id]: { wall: 'C', alongM: 1 },
     [wainscot.id]: { wall: 'A', alongM: 0 },
     [hallWall.id]: { wall: 'A', alongM: 0 },

@@ -24,6 +24,7 @@ import {
   type Entity,
   type JobFacts,
   type Surface,
+  NEARBY,
 } from '../../core/src/facts';
 import { surfaceProblems } from '../../core/src/facts/validate';
 import { AS_CATALOGUED, FirmSettings } from '../../core/src/rulebook/settings';
@@ -77,6 +78,15 @@ const space = fieldsOf('space', {
   accessM: maybe(fc.constantFrom(0, 1.9, 2, 6)),
   goesAnyway: fc.constantFrom('', 'the carpet'),
   // By place among the rooms, until they have their ids.
+  nearby: fc.array(
+    fc.record({
+      what: fc.constantFrom(...NEARBY),
+      outM: maybe(fc.constantFrom(0, 2, 6, 6.2)),
+      alongM: maybe(fc.constantFrom(0, 3)),
+      lengthM: maybe(fc.constantFrom(1, 4)),
+    }),
+    { maxLength: 2 },
+  ),
   joinedToId: fc.oneof({ weight: 4, arbitrary: c(null) }, { weight: 1, arbitrary: fc.nat(1) }),
   workingDoor: c(''),
   washPlace: c(''),

@@ -121,6 +121,7 @@ export const PLAIN: Fields = {
   rustGrade: null,
   moldM2: null,
   scrapped: false,
+  opening: 'sealed',
   coatsCounted: true,
 };
 

@@ -70,6 +70,7 @@ test('a phone that does not know the newer fields can still write', async () => 
     name: 'Renamed',
     moldM2: 2,
     scrapped: false,
+    opening: 'sealed',
     samples: [],
   });
 });

@@ -3,7 +3,17 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import { formatMeasure, measure, type JobDigest, type JobFacts, type Rect, type Space, type ZoneDigest } from '@roughsill/core';
-import { scene, sceneSvg, TEXTURES, unfold, type PlanPiece, type Tone } from '@roughsill/core/unfold';
+import {
+  marksOf,
+  scene,
+  sceneSvg,
+  TEXTURES,
+  unfold,
+  type MarkKind,
+  type PlanPiece,
+  type SetUpDrawn,
+  type Tone,
+} from '@roughsill/core/unfold';
 import { Button, Empty, useUnits, Words } from '../kit';
 import { saveFile } from '../stages/save-file';
 import type { StageId } from '../stages/stages';
@@ -22,6 +32,7 @@ export interface Laid {
   /** It takes in this room or side alone. */
   readonly alone: boolean;
   readonly working: readonly string[];
+  readonly setUp: Omit<SetUpDrawn, 'sheet'>;
 }
 
 export const laidIn = (z: ZoneDigest): Laid => ({
@@ -30,6 +41,7 @@ export const laidIn = (z: ZoneDigest): Laid => ({
   rects: z.sheet,
   alone: z.spaceIds.length === 1,
   working: z.order,
+  setUp: { openings: z.openings, screen: z.screen, part: z.partOf !== null },
 });
 
 interface Props {
@@ -55,6 +67,19 @@ function Legend({ pieces }: { readonly pieces: readonly PlanPiece[] }) {
     </View>
   );
 }
+
+/** What each mark means, by how it looks. */
+const MARK_WORDS: Readonly<Record<MarkKind, string>> = {
+  seal: 'thick outline: closed and sealed',
+  flap: 'thick and dashed: under a flap',
+  way: 'arrow: the way in and out',
+  air: 'box with an arrow: the air machine, and where it blows out',
+  screen: 'heavy line: an upright screen',
+  keepOut: 'dashed red: nobody but the crew goes past it',
+  scaffold: 'thin uprights: scaffold',
+  near: 'named boxes: what lies near, covered or cleared first',
+};
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A chip of the texture itself. */
 function Swatch({ tone }: { readonly tone: Tone }) {
@@ -120,18 +145,25 @@ export function RoomPicture({ facts, digest, space, stage, laid, currentId, pape
           }));
   const sheetSays = laid && laid.m2 > 0 ? `sheet ${formatMeasure(measure(laid.m2, 'm2'), units)}` : null;
   const says = planWords(space.name, pieces.values(), sheetSays);
+  const sheet = whole ? [] : [...(laid?.rects ?? []), ...guesses];
+  const floorFace = drawing.faces.find((f) => f.id === 'floor' || f.id === 'ground')!.rect;
+  const marks = laid
+    ? marksOf(drawing, space, facts.surfaces, { ...laid.setUp, sheet: whole ? [floorFace] : sheet.map(drawing.onFloor) })
+    : [];
   const at = (width: number, maxHeight = MOST_HIGH) =>
     scene(drawing, pieces, {
       width,
       maxHeight,
       currentId,
-      sheet: whole ? 'whole' : [...(laid?.rects ?? []), ...guesses],
+      sheet: whole ? 'whole' : sheet,
+      marks,
       sheetSays,
     });
   return (
     <View className="gap-1">
       <SceneView at={at} says={says} onOpen={(id) => router.navigate(`/job/${facts.job.id}/${stage}/${id}`)} />
       <Legend pieces={[...pieces.values()]} />
+      {marks.length > 0 ? <Words look="note">{capital(`${[...new Set(marks.map((m) => MARK_WORDS[m.kind]))].join('; ')}.`)}</Words> : null}
       <Words look="note">
         {[
           space.kind === 'room' ? 'Walls folded out round the floor.' : 'Seen from outside, the ground in front.',

@@ -63,6 +63,7 @@ export const BLANK_SPACE: SpaceDraft = {
   goesAnyway: '',
   moisture: null,
   side: null,
+  nearby: [],
   joinedToId: null,
   ...BLANK_SETUP,
 };

@@ -114,7 +114,7 @@ describe('what was written before', () => {
     // What came later is filled in as not known.
     expect(canonical(facts!)).toMatchObject(canonical(oldFacts()));
   });
-  test.each([1, 2, 3, 4])('a job file of version %i is read, and written as today’s', (version) => {
+  test.each([1, 2, 3, 4, 5, 6])('a job file of version %i is read, and written as today’s', (version) => {
     const read = readJobFile(kept(`job-v${version}.roughsill.json`), THIS_YEAR);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const text = writeJobFile(read.value);

@@ -12,6 +12,8 @@ import {
   CHECK_NUMBERS,
   FILTERS,
   MACHINE_KINDS,
+  NEARBY,
+  OPENING_USES,
   USED_ON,
   CONDITIONS,
   DECIDERS,
@@ -164,6 +166,15 @@ export const MoistureFacts = z.strictObject({
 });
 export type MoistureFacts = z.infer<typeof MoistureFacts>;
 
+/** What lies before a side of the house: how far out from the wall, how far along it from its left corner, and how long. Null: not measured. */
+const Nearby = z.strictObject({
+  what: z.enum(NEARBY),
+  outM: z.number().min(0, 'a distance cannot be negative').max(200, 'check the distance').nullable(),
+  alongM: z.number().min(0, 'a distance cannot be negative').max(200, 'check the distance').nullable(),
+  lengthM: size('length', 200).nullable(),
+});
+export type Nearby = z.infer<typeof Nearby>;
+
 /** How a work zone is run: one containment, whether it is a whole room, a bay of a side, or what lies behind a sealed screen. */
 const zoneSetup = {
   /** By which it is entered and left; the others are sealed. */
@@ -205,6 +216,8 @@ export const SpaceFields = z.strictObject({
   moisture: MoistureFacts.nullable().default(null),
   /** elevation: which side of the house it is; null: nobody said. */
   side: z.enum(WALLS).nullable().default(null),
+  /** elevation: what lies before it. */
+  nearby: z.array(Nearby).max(30, 'at most 30').default([]),
   /** The neighbouring room or side with which it shares one containment. */
   joinedToId: Id.nullable().default(null),
   ...zoneSetup,
@@ -248,6 +261,8 @@ export const SurfaceFields = z.strictObject({
   moldM2: z.number().min(0, 'an area cannot be negative').max(20_000, 'check the unit').nullable().default(null),
   /** Thrown out anyway: nothing on it needs saving. */
   scrapped: z.boolean().default(false),
+  /** A door or window: what it is to the zone round it. */
+  opening: z.enum(OPENING_USES).default('sealed'),
   /** The wood, when it matters to a moisture meter; as the meter's list calls it. */
   species: text(60).default(''),
   /** The order in which the person wants the work, as `partId/methodId`; empty: the core's own order. */

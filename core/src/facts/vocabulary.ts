@@ -114,6 +114,12 @@ export type WallId = (typeof WALLS)[number];
 export const SERVICES = ['gasPipe', 'liveHeater', 'wiring', 'duct', 'alarm'] as const;
 export type Service = (typeof SERVICES)[number];
 
+/** What lies round a house, before one of its sides. */
+export const NEARBY = ['neighbourWindow', 'path', 'playArea', 'vegetables', 'pond', 'drain', 'scaffold'] as const;
+export type NearbyKind = (typeof NEARBY)[number];
+/** What a door or window is to the zone round it. */
+export const OPENING_USES = ['sealed', 'wayIn', 'airOut'] as const;
+
 /** Named sizes beside length and width; which of them a piece has stands with its element (walk/elements.ts). */
 export const MEASURES = [
   'openingsM2',

@@ -57,7 +57,7 @@ export interface SurfaceDigest {
 /** What a list of zones shows of one. */
 export interface ZoneDigest extends Pick<
   ZonePlan,
-  'zoneId' | 'name' | 'kind' | 'spaceIds' | 'surfaceIds' | 'order' | 'handsOnH' | 'money' | 'standsAt'
+  'zoneId' | 'name' | 'kind' | 'spaceIds' | 'surfaceIds' | 'order' | 'handsOnH' | 'money' | 'standsAt' | 'partOf'
 > {
   readonly care: ZonePlan['protection']['care'];
   readonly hazards: readonly HazardKind[];
@@ -65,6 +65,8 @@ export interface ZoneDigest extends Pick<
   readonly sheetM2: number;
   readonly beyondM: number;
   readonly sheet: ZonePlan['protection']['sheet'];
+  readonly openings: ZonePlan['protection']['openings']['value'];
+  readonly screen: boolean;
   /** Checks of its own and of its surfaces, passed and in all. */
   readonly passed: number;
   readonly checks: number;
@@ -138,17 +140,19 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
 const made = new WeakMap<SurfacePlan, SurfaceDigest>();
 
 function digestZone(z: ZonePlan, byId: ReadonlyMap<string, SurfacePlan>): ZoneDigest {
-  const { zoneId, name, kind, spaceIds, surfaceIds, order, handsOnH, money, standsAt, protection } = z;
+  const { zoneId, name, kind, partOf, spaceIds, surfaceIds, order, handsOnH, money, standsAt, protection } = z;
   const own = surfaceIds.flatMap((id) => byId.get(id)?.work.steps.filter((st) => !st.shared) ?? []);
   const gates = [...z.steps, ...own].flatMap((st) => st.gates);
   return {
-    ...{ zoneId, name, kind, spaceIds, surfaceIds, order, handsOnH, money, standsAt },
+    ...{ zoneId, name, kind, partOf, spaceIds, surfaceIds, order, handsOnH, money, standsAt },
     care: protection.care,
     hazards: z.hazards.map((h) => h.kind),
     respirator: protection.respirator.value,
     sheetM2: protection.sheetLaidM2.value,
     beyondM: protection.sheetLaidM2.value > 0 ? protection.beyondM : 0,
     sheet: protection.sheet,
+    openings: protection.openings.value,
+    screen: protection.verticalScreen.value,
     passed: gates.filter((g) => g.state === 'passed').length,
     checks: gates.length,
   };

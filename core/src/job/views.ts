@@ -45,6 +45,7 @@ export const spaceView = (
   widthM: space.widthM,
   boundaryM: space.boundaryM,
   services: space.services,
+  nearby: space.kind === 'elevation' ? space.nearby : [],
   accessM: space.accessM ?? 0,
   goesAnyway: space.goesAnyway,
   causeKnown: space.moisture !== null,
@@ -95,6 +96,7 @@ export function zoneGiven(
     minorWork: views.some((v) => v.minorWork === false) ? false : views.every((v) => v.minorWork === null) ? null : true,
     goesAnyway: views.map((v) => v.goesAnyway),
     services: [...new Set(views.flatMap((v) => v.services))],
+    nearby: kind === 'elevation' ? views.flatMap((v) => v.nearby) : [],
   };
 }
 

@@ -2,7 +2,7 @@
  * What a surface stage may know beside its surface: narrow views, made by job/views.ts and held to the same object while they say the
  * same. What stands in none of them cannot be read, so that nothing is remembered by less than it depends on.
  */
-import type { Service, YesNo } from '../facts';
+import type { Nearby, Service, YesNo } from '../facts';
 import type { AsbestosPicture } from '../probe/asbestos';
 import type { Past } from '../probe/place';
 import type { InstrumentBook } from '../probe/xrf';
@@ -41,6 +41,8 @@ export interface SpaceView {
   readonly widthM: number | null;
   readonly boundaryM: number | null;
   readonly services: readonly Service[];
+  /** What lies before a side of the house. */
+  readonly nearby: readonly Nearby[];
   /** Height at which the work stands, m; 0 when nobody said. */
   readonly accessM: number;
   /** What is thrown out anyway, as typed. */

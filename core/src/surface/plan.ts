@@ -20,7 +20,7 @@ import {
 import { needsOf, type Needs, type Protection } from '../protect';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from '../trial';
-import type { TakeOff } from '../walk';
+import { isOpening, type TakeOff } from '../walk';
 import { hoursOf, ownSteps, plus, type Step, type StepSpec } from '../work';
 import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
 
@@ -46,6 +46,7 @@ export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'm
   readonly checks: Surface['checks'];
   readonly planned: readonly MethodId[];
   readonly workedM2: number;
+  readonly opening: Surface['opening'];
   readonly materials: Range;
   readonly labourPerHour: number;
   /** The next thing to do on it before anything is set up; null: it hangs on its checks. */
@@ -142,6 +143,8 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     checks: s.checks,
     planned: [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))],
     workedM2: steps.some((st) => st.kind === 'prepare') ? choice.parts.reduce((sum, p) => sum + p.areaM2, 0) : 0,
+    // Taken to the bench it closes nothing.
+    opening: isOpening(s.element) && !s.bench ? s.opening : 'sealed',
     materials: materialsOf(choice),
     labourPerHour: ctx.settings.labourPerHour,
     first: firstOnSurface(s, base, ctx),
@@ -158,6 +161,7 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
     checks: _c,
     planned: _p,
     workedM2: _w,
+    opening: _o,
     materials,
     labourPerHour,
     first,

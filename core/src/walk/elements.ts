@@ -247,3 +247,6 @@ export const ELEMENTS: Readonly<Record<ElementId, Element>> = {
 
 /** Named sizes that are counted, not measured in metres. */
 export const COUNTED: readonly MeasureId[] = ['panesAcross', 'panesDown', 'panels', 'pieces', 'steps', 'sections', 'columns', 'factor'];
+
+/** A hole in the wall that is closed and sealed where the room is worked, or by which it is entered. */
+export const isOpening = (id: ElementId): boolean => id === 'door' || id === 'doubleHungSash' || id === 'casementSash';

@@ -1,4 +1,4 @@
-export { COUNTED, ELEMENTS, type Element, type Shape } from './elements';
+export { COUNTED, ELEMENTS, isOpening, type Element, type Shape } from './elements';
 export { liveLayers, liveParts, sectionM2, sizeOf, takeOff, type SumLine, type TakeOff } from './measure';
 export { partDrafts, surfaceDraft, type PartDraft, type SurfaceDraft } from './templates';
 export { degreeShare, DEGREES, failsByDegree } from './degrees';

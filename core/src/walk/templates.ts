@@ -42,6 +42,7 @@ export function surfaceDraft(
     rustGrade: null,
     moldM2: null,
     scrapped: false,
+    opening: 'sealed',
     species: '',
     past: 'asBefore',
     pastWhy: '',

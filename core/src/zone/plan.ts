@@ -1,5 +1,5 @@
 /** A zone: one containment and one set of everything for the surfaces that are worked in it. */
-import type { Check, MethodId, Service } from '../facts';
+import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
 import type { Range } from '../choose';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
@@ -22,6 +22,8 @@ export interface ZoneMember {
   readonly planned: readonly MethodId[];
   readonly steps: readonly StepSpec[];
   readonly checks: readonly Check[];
+  /** Of a door or window; of anything else nobody asks. */
+  readonly opening: Surface['opening'];
   /** By what it bears of the zone's work, m2; 0: nothing is done on it. */
   readonly workedM2: number;
 }
@@ -33,6 +35,8 @@ export interface ZoneGiven extends ZoneContext {
   readonly goesAnyway: readonly string[];
   /** What runs beside the work in any of its rooms. */
   readonly services: readonly Service[];
+  /** What lies before its sides. */
+  readonly nearby: readonly Nearby[];
 }
 
 export interface ZonePlan extends Pick<ZoneView, 'kind' | 'name' | 'partOf' | 'spaceIds' | 'setup'> {
@@ -92,6 +96,8 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           minorWork: given.minorWork,
           goesAnyway: given.goesAnyway,
           services: given.services,
+          nearby: given.nearby,
+          openings: members,
           machines: (settings.machines ?? []).filter((m) => m.removedAt === null && view.setup.machineIds.includes(m.id)),
         });
   const standing = standingOf(specs, checks, members);

@@ -126,7 +126,14 @@ test('where a sample was taken is marked at its place; seen from above nothing g
 });
 
 test('the house from above: each sheet lies where it is laid, dashed where nobody placed it, and the boundary is drawn where it runs', () => {
-  const side = (id: 'A' | 'B' | 'C' | 'D', boundaryM: number | null) => ({ id, name: `Side ${id}`, side: id, boundaryM });
+  const side = (id: 'A' | 'B' | 'C' | 'D', boundaryM: number | null) => ({
+    id,
+    name: `Side ${id}`,
+    side: id,
+    boundaryM,
+    lengthM: null,
+    nearby: [],
+  });
   const made = houseScene(
     { lengthM: 10, widthM: 6 },
     [

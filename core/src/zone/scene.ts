@@ -3,6 +3,7 @@
  * Named paints, so that each may have its own colours; a state is always a texture or a letter too.
  */
 import type { HazardState } from '../probe';
+import type { Mark, MarkKind } from './marks';
 import type { Rect } from './shapes';
 import type { Face, Unfolded } from './unfold';
 
@@ -76,6 +77,7 @@ export interface SceneOptions {
   /** Seen from above; `whole`: all of the floor. */
   readonly sheet?: readonly Rect[] | 'whole';
   readonly sheetSays?: string | null;
+  readonly marks?: readonly Mark[];
 }
 
 const TEXTURED: readonly Paint[] = ['found', 'assumed', 'waiting', 'biteBare', 'biteLoose', 'done', 'begun'];
@@ -126,6 +128,51 @@ function wallLetters(of: Unfolded, box: (r: Rect) => Box): Shape[] {
         { kind: 'text', x: x + 8, y: y + 13, size: 13, text: f.id, ink: 'ink', middle: true },
       ];
     });
+}
+
+/** How each mark is drawn: a look of its own, so that none needs its colour to be told. */
+const LOOK: Readonly<
+  Record<MarkKind, { readonly ink: Ink; readonly wide: number; readonly dashed: boolean; readonly paint: Paint | null }>
+> = {
+  seal: { ink: 'slate', wide: 3.5, dashed: false, paint: null },
+  flap: { ink: 'slate', wide: 3.5, dashed: true, paint: null },
+  way: { ink: 'slate', wide: 2.5, dashed: false, paint: null },
+  air: { ink: 'slate', wide: 2, dashed: false, paint: 'paper' },
+  screen: { ink: 'ink', wide: 4, dashed: false, paint: null },
+  keepOut: { ink: 'oxide', wide: 2.5, dashed: true, paint: null },
+  scaffold: { ink: 'ink', wide: 1, dashed: false, paint: null },
+  near: { ink: 'ink', wide: 1.2, dashed: false, paint: 'house' },
+};
+
+function markShapes(m: Mark, box: (r: Rect) => Box, width: number): Shape[] {
+  const { ink, wide, dashed, paint } = LOOK[m.kind];
+  const at = (x: number, y: number): Box => box({ x0: x, x1: x, y0: y, y1: y });
+  const lines = m.lines.map((l): Shape => {
+    const [a, b] = [at(l.x0, l.y0), at(l.x1, l.y1)];
+    return { kind: 'line', x1: a.x, y1: a.y, x2: b.x, y2: b.y, ink, wide, dashed };
+  });
+  const own = m.box ? box(m.box) : null;
+  const [first] = lines;
+  // Beside its box; of a line above where it begins, or above its middle when it lies flat.
+  const stands = own
+    ? { x: own.x + own.w + 3, y: own.y + own.h / 2 - 7 }
+    : first?.kind === 'line'
+      ? first.y1 === first.y2
+        ? { x: (first.x1 + first.x2) / 2, y: first.y1 - 19 }
+        : { x: first.x1 + 5, y: Math.min(first.y1, first.y2) - 2 }
+      : null;
+  const w = (m.name ?? '').length * LETTER + 6;
+  const x = Math.min(stands?.x ?? 0, width - w - 1);
+  return [
+    ...(own ? [{ kind: 'rect', ...own, paint, ink, wide, dashed } as const] : []),
+    ...lines,
+    ...(m.name && stands
+      ? ([
+          { kind: 'rect', x, y: stands.y, w, h: 14, paint: 'paper' },
+          { kind: 'text', x: x + 3, y: stands.y + 11, size: LABEL, text: m.name, ink },
+        ] as const)
+      : []),
+  ];
 }
 
 function sheetName(b: Box, says: string): Shape[] {
@@ -205,6 +252,7 @@ export function scene(of: Unfolded, pieces: ReadonlyMap<string, PlanPiece>, o: S
     behind,
     pieces: drawn,
     before: [
+      ...(o.marks ?? []).flatMap((m) => markShapes(m, box, o.width)),
       ...labels(of, pieces, box),
       ...wallLetters(of, box),
       ...(o.sheetSays && sheet.length > 0 ? sheetName(box(sheet[0]!), o.sheetSays) : []),

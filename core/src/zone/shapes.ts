@@ -95,18 +95,21 @@ function inside(wall: WallId, from: number, to: number, deep: number, f: Floor):
 export const sheetInside = (wall: WallId, alongM: number, runM: number, beyondM: number, f: Floor): Rect[] =>
   wallsOf(wall, alongM, runM, f).map((w) => clip(inside(w.wall, w.fromM - beyondM, w.toM + beyondM, beyondM, f), floorOf(f)));
 
-/** Ground sheet for a run along one side of a house, outside its footprint; its ends go round the corners. 40 CFR 745.85(a)(2)(ii) */
-export function sheetOutside(side: WallId, alongM: number, runM: number, beyondM: number, outM: number, f: Floor): Rect {
-  const [from, to] = [alongM - beyondM, alongM + runM + beyondM];
+/** What lies before a side, seen flat with the wall along y = 0 and the ground below it, on the footprint. */
+export function beforeSide(side: WallId, r: Rect, f: Floor): Rect {
   // Seen from outside the left corner of a side is its other end.
   switch (side) {
     case 'A':
-      return { x0: from, x1: to, y0: -outM, y1: 0 };
+      return r;
     case 'B':
-      return { x0: -outM, x1: 0, y0: f.widthM - to, y1: f.widthM - from };
+      return { x0: r.y0, x1: r.y1, y0: f.widthM - r.x1, y1: f.widthM - r.x0 };
     case 'C':
-      return { x0: f.lengthM - to, x1: f.lengthM - from, y0: f.widthM, y1: f.widthM + outM };
+      return { x0: f.lengthM - r.x1, x1: f.lengthM - r.x0, y0: f.widthM - r.y1, y1: f.widthM - r.y0 };
     case 'D':
-      return { x0: f.lengthM, x1: f.lengthM + outM, y0: from, y1: to };
+      return { x0: f.lengthM - r.y1, x1: f.lengthM - r.y0, y0: r.x0, y1: r.x1 };
   }
 }
+
+/** Ground sheet for a run along one side of a house, outside its footprint; its ends go round the corners. 40 CFR 745.85(a)(2)(ii) */
+export const sheetOutside = (side: WallId, alongM: number, runM: number, beyondM: number, outM: number, f: Floor): Rect =>
+  beforeSide(side, { x0: alongM - beyondM, x1: alongM + runM + beyondM, y0: -outM, y1: 0 }, f);

@@ -1,5 +1,5 @@
 /** What a zone does once for all its surfaces: set up, clean daily and at the end, verify. Hours of setting up: common practice, no published source. */
-import type { Machine, MethodId, Service } from '../facts';
+import type { Machine, MethodId, Nearby, Service, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { measure, type Measure } from '../units/units';
@@ -7,6 +7,7 @@ import { typed, why, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
 import type { Needs, Protection, ZoneContext } from '../protect';
 import { drawnIn, machineGates } from './machines';
+import { nearbyGates } from './nearby';
 import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
 
 /** Dust-lead action levels from 12 January 2026, ug/ft2: at or above fails. 40 CFR 745.65, 745.227(e)(8); the dates are recalled from memory. */
@@ -42,6 +43,9 @@ export interface ZoneWork {
   readonly minorWork: boolean | null;
   readonly goesAnyway: readonly string[];
   readonly services: readonly Service[];
+  readonly nearby: readonly Nearby[];
+  /** Pieces of the zone, some of which are its way in and where its air goes out. */
+  readonly openings: readonly { readonly name: string; readonly opening: Surface['opening'] }[];
   /** Of the firm, that stand in it. */
   readonly machines: readonly Machine[];
 }
@@ -49,6 +53,18 @@ export interface ZoneWork {
 /** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
 const thrownOut = (what: readonly string[]): Reason[] =>
   what.filter((w) => w.trim() !== '').map((w) => why('prep.goesAnyway', 'job-record', { what: typed(w.trim()) }));
+
+/** By which piece a sealed room is entered, and by which its air goes out. */
+const inAndOut = ({ openings, ctx: { place, rulebook } }: ZoneWork): Reason[] =>
+  place !== 'inside'
+    ? []
+    : openings.flatMap(({ name, opening }) =>
+        opening === 'wayIn'
+          ? [why('protect.wayIn', rulebook.sheetBeyond.inside.source, { door: typed(name) })]
+          : opening === 'airOut'
+            ? [why('protect.airOut', 'trade-contain', { door: typed(name) })]
+            : [],
+      );
 
 /** Working days of the crew for so many hours, each begun day a whole one. */
 const daysFor = (hoursH: number, { crew, shiftH }: ZoneWork): number => Math.ceil(hoursH / (crew * shiftH) - 1e-9);
@@ -101,10 +117,17 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
           ]
         : [],
       because: guarded
-        ? [...protection.sheetLaidM2.because, ...protection.openings.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)]
+        ? [
+            ...protection.sheetLaidM2.because,
+            ...protection.openings.because,
+            ...inAndOut(z),
+            ...protection.respirator.because,
+            ...thrownOut(z.goesAnyway),
+          ]
         : [...protection.needed.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
       gates: [
         ...beside.before,
+        ...nearbyGates(z.nearby, guarded, rulebook),
         ...machineGates(z.machines, z.needs),
         ...(guarded
           ? [

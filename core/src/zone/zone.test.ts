@@ -1,5 +1,5 @@
 import { createDeriver } from '../job/derive';
-import { BLANK_SETUP, type Check, type JobFacts, type Space, type Surface, type UsedOn } from '../facts';
+import { BLANK_SETUP, type Check, type JobFacts, type NearbyKind, type Space, type Surface, type UsedOn } from '../facts';
 import type { HazardKind } from '../protect';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { aCheck, aFacts, aLayer, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
@@ -155,6 +155,30 @@ test('an alarm is covered and uncovered, a circuit dead, a heater cold, a gas pi
   expect(beside('wetScrapeLoose', ['wiring', 'liveHeater'])).toEqual(['protect: wiring-dead', 'protect: heater-cold']);
   expect(beside('hepaSand', ['gasPipe'])).toEqual(['protect: gas-tight']);
   expect(beside('overcoat', ['gasPipe', 'alarm'])).toEqual([]);
+});
+
+// 40 CFR 745.85(a)(2)(ii): windows within 20 ft; the others common practice, no published source.
+test('what lies near a side is covered, closed or cleared before the first stroke; farther out it asks for nothing', () => {
+  const near = (nearby: Space['nearby'], over: Partial<Surface> = {}) => {
+    const facts = house([piece('a', over)]);
+    const spaces = facts.spaces.map((s) => ({ ...s, kind: 'elevation' as const, nearby }));
+    const zone = plan({ ...facts, spaces }).zones[0]!;
+    return zone.steps.flatMap((st) => st.gates.filter((g) => g.id.startsWith('near.')).map((g) => `${st.kind} ${g.id}`));
+  };
+  const it = (what: NearbyKind, outM: number | null) => ({ what, outM, alongM: null, lengthM: null });
+  expect(near([it('neighbourWindow', ft(20)), it('neighbourWindow', ft(5)), it('pond', ft(20.1))])).toEqual([
+    'protect near.neighbourWindow',
+  ]);
+  // A distance that nobody measured counts as near.
+  expect(near([it('drain', null)])).toEqual(['protect near.drain']);
+  const modern = { yearMade: 2016, readings: [], parts: [aPart('flat', 'overcoat')] };
+  expect(near([it('path', 1), it('scaffold', 0)], modern)).toEqual(['protect near.scaffold']);
+});
+
+test('the way in and the air machine’s window are named where the room is sealed', () => {
+  const facts = house([piece('a', { element: 'door', name: 'Street door', opening: 'wayIn' })]);
+  const says = plan(facts).zones[0]!.steps.flatMap((st) => (st.kind === 'protect' ? st.because.map((r) => sentence(r, 'm')) : []));
+  expect(says).toContainEqual(expect.stringMatching(/^“Street door” is the way in and out/));
 });
 
 // Common practice, no published source: a vacuum is as dirty as the worst it was used on.

@@ -3,7 +3,7 @@
  * so that a change writes straight through. Primary keys hold the firm, so that no query can reach another firm's row by id.
  */
 import { sql } from 'drizzle-orm';
-import { DECIDERS, HAZARDS, KIT_CONTROLS, LIFTED, PASTS, READING_KINDS, type Check, type Machine, type Person } from '@roughsill/core';
+import { DECIDERS, HAZARDS, KIT_CONTROLS, LIFTED, PASTS, READING_KINDS, type Check, type Machine, type Nearby, type Person } from '@roughsill/core';
 import {
   bigint,
   bigserial,
@@ -194,6 +194,7 @@ export const spaces = pgTable(
     /** What the mold cause finder weighs; one record, checked whole by the core's schema. */
     moisture: jsonb().$type<Record<string, unknown>>(),
     side: text(),
+    nearby: jsonb().notNull().default([]).$type<Nearby[]>(),
     joinedToId: text('joined_to_id'),
     ...zoneSetup,
     ...life,
@@ -255,6 +256,7 @@ export const surfaces = pgTable(
     past: text().notNull().default('asBefore'),
     pastWhy: text('past_why').notNull().default(''),
     filmUm: doublePrecision('film_um'),
+    opening: text().notNull().default('sealed'),
     zoneId: text('zone_id'),
     wall: text(),
     alongM: doublePrecision('along_m'),

@@ -1,11 +1,13 @@
 /** Where a piece stands: the wall, and how far along it. */
 import { View } from 'react-native';
-import { WALLS, type WallId } from '@roughsill/core';
+import { isOpening, OPENING_USES, say, WALLS, type Surface, type WallId } from '@roughsill/core';
 import { NumberField, Panel, Pick, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../props';
 import { fromMetres, lengthStep, toMetres } from '../walk/lengths';
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const USES = OPENING_USES.map((value) => ({ value, label: capital(say(`opening.${value}`)) }));
 const WALL_OPTIONS = WALLS.map((w) => ({ value: w, label: w }));
 
 export function PlacePanel({ facts, surface }: Pick<StageProps, 'facts' | 'surface'>) {
@@ -21,7 +23,7 @@ export function PlacePanel({ facts, surface }: Pick<StageProps, 'facts' | 'surfa
       : surface.wall === 'A' || surface.wall === 'C'
         ? space.lengthM
         : space.widthM;
-  const write = (fields: { wall?: WallId; alongM?: number | null }) =>
+  const write = (fields: { wall?: WallId; alongM?: number | null; opening?: Surface['opening'] }) =>
     dispatch(commit(facts.job.id, [set('surface', surface.id, fields)], `${surface.name} placed`));
   return (
     <Panel title="Where it stands" testID="place">
@@ -53,6 +55,15 @@ export function PlacePanel({ facts, surface }: Pick<StageProps, 'facts' | 'surfa
           </View>
         ) : null}
       </View>
+      {room && isOpening(surface.element) ? (
+        <Pick
+          label="While the room is worked it is"
+          value={surface.opening}
+          options={USES}
+          onChange={(opening) => write({ opening })}
+          testID="opening"
+        />
+      ) : null}
     </Panel>
   );
 }

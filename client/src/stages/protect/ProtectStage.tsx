@@ -20,6 +20,7 @@ import { laidIn, RoomPicture } from '../../plan/RoomPicture';
 import { useDigest, useZonePlan } from '../../store';
 import { moneyFor } from '../money';
 import type { StageProps } from '../props';
+import { NearbyPanel } from './NearbyPanel';
 import { PlacePanel } from './PlacePanel';
 import { ZonePanel } from './ZonePanel';
 
@@ -44,6 +45,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
   const first = waiting && (waiting.waitsFor ?? waiting.because);
   const settingUp = zone.steps.some((st) => st.kind === 'protect' && st.gates.some((g) => g.state !== 'passed'));
   const count = zone.surfaceIds.length;
+  const space = facts.spaces.find((s) => s.id === surface.spaceId);
   return (
     <>
       <Panel title={zone.name} aside={`one zone, ${count} ${count === 1 ? 'surface' : 'surfaces'}`} testID="zone">
@@ -141,6 +143,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
         </Panel>
       ) : null}
       <PlacePanel facts={facts} surface={surface} />
+      {space?.kind === 'elevation' && zone.kind === 'elevation' ? <NearbyPanel facts={facts} space={space} /> : null}
       <ZonePanel facts={facts} surface={surface} zone={zone} />
     </>
   );
@@ -151,7 +154,7 @@ function Tasks({ tasks }: { readonly tasks: readonly Task[] }) {
   if (tasks.length < 2) return null;
   const common = new Set(tasks[0]!.kit.map((k) => k.value).filter((k) => tasks.every((t) => t.kit.some((x) => x.value === k))));
   return (
-    <View className="gap-1">
+    <View testID="tasks" className="gap-1">
       <Words look="note">By task, alone in the zone. Where they go on at once, everybody wears the above.</Words>
       {tasks.map((t) => {
         const own = t.kit.filter((k) => !common.has(k.value));

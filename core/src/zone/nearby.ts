@@ -1,0 +1,29 @@
+/** What lies before a side of the house, and what it asks for before the first stroke. Common practice, no published source, but for windows. */
+import type { Nearby, NearbyKind } from '../facts';
+import { why, type RuleId, type SourceId } from '../reasons';
+import type { Rulebook } from '../rulebook';
+import { convert } from '../units/units';
+import { gate, type GateSpec } from '../work';
+
+const ASKS = {
+  neighbourWindow: 'near.windowsClosed',
+  path: 'near.pathLed',
+  playArea: 'near.playCleared',
+  vegetables: 'near.bedsCovered',
+  pond: 'near.pondCovered',
+  drain: 'near.drainCovered',
+  scaffold: 'near.scaffoldTagged',
+} as const satisfies Record<NearbyKind, RuleId>;
+
+/**
+ * One check for each kind of thing; a distance that nobody measured counts as near.
+ * @param guarded something is disturbed that must not leave the zone; a scaffold is looked over whatever is done from it
+ */
+export function nearbyGates(nearby: readonly Nearby[], guarded: boolean, { openingsClosedWithin: within }: Rulebook): GateSpec[] {
+  const reachM = convert(within.is.value, within.is.unit, 'm');
+  const near = nearby.filter((n) => n.what === 'scaffold' || (guarded && (n.outM === null || n.outM <= reachM)));
+  return [...new Set(near.map((n) => n.what))].map((what) => {
+    const source: SourceId = what === 'neighbourWindow' ? within.source : 'trade-contain';
+    return gate(`near.${what}`, 'protect', why(ASKS[what], source));
+  });
+}
