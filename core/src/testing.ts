@@ -14,6 +14,7 @@ import {
   type Job,
   type JobFacts,
   type Layer,
+  type Machine,
   type MethodId,
   type Part,
   type PartKind,
@@ -63,6 +64,16 @@ export const aChange = (over: Partial<JobChange>): JobChange => ({
   ...over,
 });
 export const aSpace = (over: Partial<Space> = {}): Space => ({ ...BLANK_SPACE, id: 'room-1', name: 'Room', removedAt: null, ...over });
+export const aMachine = (over: Partial<Machine> = {}): Machine => ({
+  id: 'machine-1',
+  name: 'Vacuum 1',
+  kind: 'vacuum',
+  flowM3h: null,
+  filter: 'hepa',
+  lastOn: 'nothing',
+  removedAt: null,
+  ...over,
+});
 export const aZone = (over: Partial<Zone> = {}): Zone => ({
   ...BLANK_ZONE,
   id: 'zone-1',

@@ -265,12 +265,18 @@ export const proof = (hour: number, holds: boolean): Fields => ({
 const rates = fc
   .tuple(maybe(fc.constantFrom(...BOUGHT)), fc.constantFrom(...CHEMISTRIES))
   .map(([method, chemistry]) => (method === null ? {} : { [method]: { ...AS_CATALOGUED, chemistry } }));
+const OWNED = { id: 'machine-1', name: 'Machine 1', flowM3h: null, filter: 'hepa', lastOn: 'nothing', removedAt: null } as const;
 const settings = fc
-  .tuple(arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>, rates)
-  .map(([drawn, own]) => {
+  .tuple(
+    arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>,
+    rates,
+    maybe(fc.constantFrom('vacuum', 'shroudedSander'), 3),
+  )
+  .map(([drawn, own, owned]) => {
     // Prices and rates do not decide what is safe; names must be names.
     const parsed = FirmSettings.safeParse({ ...drawn, firmName: 'Firm', rates: own, samplePrefix: 'S' });
-    return parsed.success ? parsed.data : undefined;
+    if (!parsed.success) return undefined;
+    return owned === null ? parsed.data : { ...parsed.data, machines: [{ ...OWNED, kind: owned }] };
   });
 
 interface SurfaceRecipe {

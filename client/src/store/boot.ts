@@ -85,7 +85,8 @@ async function restore(store: Store, early: Promise<Shelved> | undefined): Promi
   if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list as JobLine[]));
   const known = FirmSettings.safeParse(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
-  if (typeof firm === 'object' && firm !== null) store.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], ...firm }));
+  if (typeof firm === 'object' && firm !== null)
+    store.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], ...firm }));
   for (const id of ids) if (!store.getState().jobs.byId[id]) restoreJob(store, id, await loadKeptJob(id));
 }
 

@@ -177,7 +177,7 @@ export const changeSettings =
     dispatch(queue([ofFirm({ entity: FIRM_SETTINGS, entityId: FIRM_SETTINGS, op: 'set', fields }, getState().session.person)]));
   };
 
-/** People and machines of the firm. @returns problems, with nothing written */
+/** People, machines and sites of the firm. @returns problems, with nothing written */
 export const commitToFirm =
   (drafts: readonly Draft[]): Thunk<readonly Problem[]> =>
   (dispatch, getState) => {

@@ -242,7 +242,7 @@ export const noticeSlice = createSlice({
 export interface SessionState {
   readonly person: string;
   readonly settings: FirmSettings;
-  /** Its people and machines. */
+  /** Its people, machines and sites. */
   readonly firm: FirmFacts;
   readonly dim: boolean;
   /** Templates in the order of last use. */
@@ -251,7 +251,7 @@ export interface SessionState {
 const sessionStart: SessionState = {
   person: 'This phone',
   settings: DEFAULT_SETTINGS,
-  firm: { people: [], machines: [] },
+  firm: { people: [], machines: [], sites: [] },
   dim: false,
   recent: [],
 };

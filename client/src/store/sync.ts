@@ -173,17 +173,17 @@ export const loadSession = (): Thunk<Promise<void>> => async (dispatch, getState
   if (r.value.epoch !== undefined && r.value.epoch !== getState().outbox.epoch) await dispatch(anotherLife(r.value.epoch));
 };
 
-/** The firm's people and machines, with what still waits on top. */
+/** The firm's people, machines and sites, with what still waits on top. */
 const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   const r = await api.firm();
   if (!r.ok) return;
-  const { people, machines = [] } = r.value;
+  const { people, machines = [], sites = [] } = r.value;
   const firm = getState().outbox.waiting.reduce<FirmFacts>(
     (f, c) => {
       const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
       return next?.ok ? next.value : f;
     },
-    { people, machines },
+    { people, machines, sites },
   );
   dispatch(sessionSlice.actions.firmChanged(firm));
 };

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { AT, aLayer, aReading, aSample, aSquare, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
+import { AT, aLayer, aMachine, aReading, aSample, aSquare, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import { AIMS, MATERIALS, PART_KINDS, type MethodId, type PartKind, type Surface } from '../facts';
 import type { HazardState } from '../probe';
 import { sentence } from '../words';
@@ -255,7 +255,7 @@ test('every method on every material, part, place and lead state has a verdict w
     [aSurface({ layers: [aLayer(0, { binder: 'textured' })] }), { job: { rulebook: 'uk' } }],
     [
       bare({ layers: [aLayer(0, { binder: 'casein' })] }),
-      { settings: { certified: false, allowHotAirOnLead: true, allowCausticOnTimber: false, ownsHepaSander: false } },
+      { settings: { certified: false, allowHotAirOnLead: true, allowCausticOnTimber: false, machines: [aMachine({ kind: 'vacuum' })] } },
     ],
     [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
     [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],

@@ -26,7 +26,7 @@ import {
   type LeadDepths,
   type LeadPicture,
 } from '../probe';
-import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { ownsShroud, RULEBOOKS, type FirmSettings } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
@@ -396,7 +396,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     certified: settings.certified,
     hotAirAllowed: settings.allowHotAirOnLead,
     causticAllowed: settings.allowCausticOnTimber,
-    ownsHepa: settings.ownsHepaSander,
+    ownsHepa: ownsShroud(settings),
     dwelling: s.dwelling,
     clear: s.clearTopcoat,
     glazed: s.glazed,

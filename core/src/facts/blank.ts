@@ -34,6 +34,7 @@ export const BLANK_JOB: JobDraft = {
   water: 'unknown',
   samplingSeed: '',
   note: '',
+  siteId: null,
   worker: 'firm',
 };
 

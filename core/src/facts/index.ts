@@ -28,6 +28,7 @@ export {
   type RecordOf,
   type Row,
   type Sample,
+  type Site,
   type Space,
   type Square,
   type Surface,

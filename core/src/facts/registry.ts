@@ -14,6 +14,7 @@ import {
   JobFields,
   LayerFields,
   MachineFields,
+  SiteFields,
   name,
   PartFields,
   PersonFields,
@@ -59,7 +60,7 @@ export interface EntitySpec {
   /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
   readonly appendOnly: boolean;
   /** The version of the job file since which the list exists; older ones do without. */
-  readonly since: 1 | 2 | 3 | 5;
+  readonly since: 1 | 2 | 3 | 5 | 7;
   /** Its list on the job came later than that on the surface. */
   readonly sinceOnJob?: 5;
   /** The field that says when it was observed. */
@@ -96,6 +97,17 @@ export const REGISTRY = {
     most: 500,
     appendOnly: false,
     since: 3,
+    refs: [],
+    order: byId,
+  }),
+  site: spec({
+    scope: 'firm',
+    fields: SiteFields,
+    parents: ['firm'],
+    list: 'sites',
+    most: 2000,
+    appendOnly: false,
+    since: 7,
     refs: [],
     order: byId,
   }),
@@ -349,6 +361,7 @@ export type Photo = RecordOf<'photo'>;
 export type InstrumentCheck = RecordOf<'instrumentCheck'>;
 export type Person = RecordOf<'person'>;
 export type Machine = RecordOf<'machine'>;
+export type Site = RecordOf<'site'>;
 
 /** The entities that hang under a kind of parent, in the registry's order. */
 export const childrenOf = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Entity[] =>

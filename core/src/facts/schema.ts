@@ -128,6 +128,8 @@ export const JobFields = z.strictObject({
   samplingSeed: text(60).default(''),
   /** Anything else to know about the whole job. */
   note: text(2000).default(''),
+  /** The firm's site at which it is; the place above says it in words, for whoever has no list of sites. */
+  siteId: Id.nullable().default(null),
   /** Who does the work that disturbs: the rule for renovators binds who is paid. */
   worker: z.enum(WORKERS).default('firm'),
 });
@@ -504,6 +506,14 @@ export const PersonFields = z.strictObject({
     .array(z.strictObject({ what: text(120), on: Day }))
     .max(40, 'at most 40 trainings')
     .default([]),
+});
+
+/** A house at which the firm works, whatever jobs it has there. */
+export const SiteFields = z.strictObject({
+  name: name('the site'),
+  address: text(200).default(''),
+  yearBuilt: year.nullable().default(null),
+  note: text(1000).default(''),
 });
 
 /** A machine that the firm owns: what was drawn into it comes out again where it is opened or moved. */

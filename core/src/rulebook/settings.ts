@@ -49,7 +49,6 @@ export const FirmSettings = z.strictObject({
   certified: z.boolean(),
   /** The firm's spot kit is a recognised one, to be relied on when it shows no lead (US). */
   recognisedKit: z.boolean(),
-  ownsHepaSander: z.boolean(),
   /** School: hot air on lead paint below the legal limit. Off: fume is invisible. */
   allowHotAirOnLead: z.boolean(),
   /** School: a firm's own caustic mix on timber, trial square first. */
@@ -87,6 +86,12 @@ export const FirmSettings = z.strictObject({
 /** With the machines that it owns, where they are at hand: they are records of their own. */
 export type FirmSettings = z.infer<typeof FirmSettings> & { readonly machines?: readonly Machine[] };
 
+/** On its list of machines. A firm that entered none yet is taken to have what its methods need: nobody said that it has not. */
+export const ownsShroud = ({ machines = [] }: Pick<FirmSettings, 'machines'>): boolean => {
+  const live = machines.filter((m) => m.removedAt === null);
+  return live.length === 0 || live.some((m) => m.kind === 'shroudedSander');
+};
+
 export const DEFAULT_SETTINGS: FirmSettings = {
   firmName: 'Your firm',
   labourPerHour: 58,
@@ -95,7 +100,6 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   bagEach: 2.5,
   certified: true,
   recognisedKit: true,
-  ownsHepaSander: true,
   allowHotAirOnLead: false,
   allowCausticOnTimber: true,
   allowInfraredOnLead: true,

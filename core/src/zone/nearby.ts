@@ -6,13 +6,13 @@ import { convert } from '../units/units';
 import { gate, type GateSpec } from '../work';
 
 const ASKS = {
-  neighbourWindow: 'near.windowsClosed',
-  path: 'near.pathLed',
-  playArea: 'near.playCleared',
-  vegetables: 'near.bedsCovered',
-  pond: 'near.pondCovered',
-  drain: 'near.drainCovered',
-  scaffold: 'near.scaffoldTagged',
+  neighbourWindow: 'gate.windowsClosed',
+  path: 'gate.pathLed',
+  playArea: 'gate.playCleared',
+  vegetables: 'gate.bedsCovered',
+  pond: 'gate.pondCovered',
+  drain: 'gate.drainCovered',
+  scaffold: 'gate.scaffoldTagged',
 } as const satisfies Record<NearbyKind, RuleId>;
 
 /**

@@ -2,7 +2,7 @@ import { createDeriver } from '../job/derive';
 import { BLANK_SETUP, type Check, type JobFacts, type NearbyKind, type Space, type Surface, type UsedOn } from '../facts';
 import type { HazardKind } from '../protect';
 import { DEFAULT_SETTINGS } from '../rulebook';
-import { aCheck, aFacts, aLayer, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
+import { aCheck, aFacts, aLayer, aMachine, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
 import { convert } from '../units/units';
 import { sentence } from '../words';
 import { drawnIn, tagsOf } from './machines';
@@ -183,16 +183,8 @@ test('the way in and the air machine’s window are named where the room is seal
 
 // Common practice, no published source: a vacuum is as dirty as the worst it was used on.
 test('a machine that was used on what is not here is cleaned before it stands here; what draws in lead leaves tagged', () => {
-  const machine = (lastOn: 'nothing' | 'mold' | 'lead' | 'asbestos') => ({
-    id: 'vac-1',
-    name: 'Vacuum 1',
-    kind: 'vacuum' as const,
-    flowM3h: null,
-    filter: 'hepa' as const,
-    lastOn,
-    removedAt: null,
-  });
-  const zoneWith = (lastOn: Parameters<typeof machine>[0]) => {
+  const machine = (lastOn: UsedOn) => aMachine({ id: 'vac-1', lastOn });
+  const zoneWith = (lastOn: UsedOn) => {
     const facts = house([piece('a')]);
     const spaces = facts.spaces.map((s) => ({ ...s, machineIds: ['vac-1'] }));
     const made = createDeriver().derive({ ...facts, spaces }, { ...DEFAULT_SETTINGS, machines: [machine(lastOn)] }, THIS_YEAR).zones[0]!;

@@ -133,9 +133,11 @@ export class FirmStore {
     const [firm] = await q.select({ cursor: t.firms.cursor }).from(t.firms).where(eq(t.firms.id, this.firmId));
     const people = await q.select().from(t.people).where(eq(t.people.firmId, this.firmId)).orderBy(asc(t.people.id));
     const machines = await q.select().from(t.machines).where(eq(t.machines.firmId, this.firmId)).orderBy(asc(t.machines.id));
+    const sites = await q.select().from(t.sites).where(eq(t.sites.firmId, this.firmId)).orderBy(asc(t.sites.id));
+    const own = <R extends { firmId: string }>(rows: readonly R[]) => rows.map((r) => without(r, 'firmId'));
     return {
       cursor: firm?.cursor ?? 0,
-      facts: { people: people.map((p) => without(p, 'firmId')), machines: machines.map((m) => without(m, 'firmId')) },
+      facts: { people: own(people), machines: own(machines), sites: own(sites) },
     };
   }
 
@@ -380,7 +382,7 @@ export class FirmStore {
                 continue;
               }
               facts = next.value;
-              await writeFirmRecord(rows, c as Change & { entity: 'person' | 'machine' });
+              await writeFirmRecord(rows, c as Change & { entity: 'person' | 'machine' | 'site' });
             }
             accepted.push(c);
           }

@@ -3,7 +3,18 @@
  * so that a change writes straight through. Primary keys hold the firm, so that no query can reach another firm's row by id.
  */
 import { sql } from 'drizzle-orm';
-import { DECIDERS, HAZARDS, KIT_CONTROLS, LIFTED, PASTS, READING_KINDS, type Check, type Machine, type Nearby, type Person } from '@roughsill/core';
+import {
+  DECIDERS,
+  HAZARDS,
+  KIT_CONTROLS,
+  LIFTED,
+  PASTS,
+  READING_KINDS,
+  type Check,
+  type Machine,
+  type Nearby,
+  type Person,
+} from '@roughsill/core';
 import {
   bigint,
   bigserial,
@@ -41,7 +52,6 @@ export const firms = pgTable('firms', {
   bagEach: doublePrecision('bag_each').notNull(),
   certified: boolean().notNull(),
   recognisedKit: boolean('recognised_kit').notNull(),
-  ownsHepaSander: boolean('owns_hepa_sander').notNull(),
   allowHotAirOnLead: boolean('allow_hot_air_on_lead').notNull(),
   allowCausticOnTimber: boolean('allow_caustic_on_timber').notNull(),
   labDays: jsonb('lab_days').notNull().default({ lead: 4, asbestos: 4, mold: 4 }).$type<Record<string, number>>(),
@@ -98,6 +108,21 @@ export const people = pgTable(
   },
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
 );
+export const sites = pgTable(
+  'sites',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    name: text().notNull(),
+    address: text().notNull().default(''),
+    yearBuilt: integer('year_built'),
+    note: text().notNull().default(''),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
 export const machines = pgTable(
   'machines',
   {
@@ -148,6 +173,7 @@ export const jobs = pgTable(
     samplingSeed: text('sampling_seed').notNull().default(''),
     note: text().notNull().default(''),
     worker: text().notNull().default('firm'),
+    siteId: text('site_id'),
     createdAt: instant('created_at').notNull(),
     removedAt: instant('removed_at'),
     /** Place in the change log up to which this job is written. */

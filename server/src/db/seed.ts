@@ -34,6 +34,7 @@ export async function seed(
   const machines = [
     { id: 'vacuum-1', name: 'Vacuum 1', kind: 'vacuum', flowM3h: 210, filter: 'hepa', lastOn: 'nothing' },
     { id: 'vacuum-2', name: 'Vacuum 2, shop', kind: 'vacuum', flowM3h: 240, filter: 'dust', lastOn: 'mold' },
+    { id: 'sander-1', name: 'Sander 1', kind: 'shroudedSander', flowM3h: null, filter: 'hepa', lastOn: 'nothing' },
     { id: 'air-1', name: 'Air machine', kind: 'airMachine', flowM3h: 850, filter: 'hepa', lastOn: 'nothing' },
   ] as const;
   if (withSample)

@@ -4,6 +4,7 @@ import * as t from './schema';
 
 export const TABLES = {
   person: t.people,
+  site: t.sites,
   machine: t.machines,
   space: t.spaces,
   zone: t.zones,

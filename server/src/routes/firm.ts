@@ -29,6 +29,7 @@ export function firmRoutes(store: FirmStore, person: string): Route[] {
             epoch: z.string(),
             cursor: z.number(),
             people: z.array(recordSchema('person')),
+            sites: z.array(recordSchema('site')),
             machines: z.array(recordSchema('machine')),
           }),
           z.object({ epoch: z.string(), cursor: z.number(), changes: z.array(Change.loose()), more: z.boolean() }),

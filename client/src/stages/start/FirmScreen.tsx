@@ -2,7 +2,18 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { CERTIFICATES, convert, FILTERS, MACHINE_KINDS, say, USED_ON, type Machine, type Person, type UsedOn } from '@roughsill/core';
+import {
+  CERTIFICATES,
+  convert,
+  FILTERS,
+  MACHINE_KINDS,
+  say,
+  USED_ON,
+  type Machine,
+  type Person,
+  type Site,
+  type UsedOn,
+} from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Select, TextField, Words } from '../../kit';
 import { add, commitToFirm, remove, set, useAppDispatch, useFirm, type Draft } from '../../store';
 import { Notices } from '../Notices';
@@ -29,7 +40,7 @@ export function FirmScreen() {
       <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
         <Button look="quiet" label="‹ All jobs" onPress={() => router.navigate('/')} flush />
         <Words look="title" level={1}>
-          People and machines
+          People, machines and sites
         </Words>
         {wrong ? (
           <View role="alert" className="border-2 border-oxide bg-panel p-3">
@@ -48,6 +59,16 @@ export function FirmScreen() {
           <NewNamed
             label="A machine, by the name on its tag"
             onAdd={(name) => write(add('machine', { name, kind: 'vacuum', flowM3h: null, filter: 'hepa', lastOn: 'nothing' }))}
+          />
+        </Panel>
+        <Panel title="Sites" aside="houses at which the firm works">
+          {here(firm.sites).length === 0 ? <Words look="note">None yet. A job names its site, and takes over its address.</Words> : null}
+          {here(firm.sites).map((s) => (
+            <SiteRow key={s.id} site={s} />
+          ))}
+          <NewNamed
+            label="A site, by what it is called"
+            onAdd={(name) => write(add('site', { name, address: '', yearBuilt: null, note: '' }))}
           />
         </Panel>
         <Panel title="People" aside="with what entitles them">
@@ -159,6 +180,49 @@ function MachineRow({ machine: m }: { readonly machine: Machine }) {
             onChange={(lastOn) => put({ lastOn })}
           />
           <Button look="stop" label="Take it off the list" onPress={() => write(remove('machine', m.id))} className="self-start" />
+        </View>
+      ) : null}
+      {wrong ? <Words tone="oxide">{capital(wrong)}</Words> : null}
+    </View>
+  );
+}
+
+function SiteRow({ site: s }: { readonly site: Site }) {
+  const { write, wrong } = useWrite();
+  const [open, setOpen] = useState(false);
+  const put = (fields: Partial<Site>) => write(set('site', s.id, fields));
+  return (
+    <View className="gap-2 border-l-8 border-line py-1 pl-3">
+      <Words look="row" level={3}>
+        {s.name}
+      </Words>
+      <Words look="note">
+        {[s.address || 'no address yet', s.yearBuilt === null ? 'year built not known' : `built ${s.yearBuilt}`, s.note]
+          .filter(Boolean)
+          .join(' · ')}
+      </Words>
+      <Button
+        look="quiet"
+        flush
+        label={open ? 'Close' : 'Change'}
+        says={`${open ? 'Close' : 'Change'} ${s.name}`}
+        expanded={open}
+        onPress={() => setOpen(!open)}
+      />
+      {open ? (
+        <View className="gap-3">
+          <TextField label="Name of the site" value={s.name} onCommit={(name) => put({ name })} />
+          <TextField label="Address" value={s.address} onCommit={(address) => put({ address })} />
+          <NumberField
+            label="Year built"
+            value={s.yearBuilt}
+            optional
+            decimals={0}
+            check={(v) => (v > new Date().getFullYear() ? 'The year is in the future: check it.' : undefined)}
+            onCommit={(yearBuilt) => put({ yearBuilt })}
+          />
+          <TextField label="Note" hint="key, dog, parking, who to ring" value={s.note} onCommit={(note) => put({ note })} />
+          <Button look="stop" label="Take it off the list" onPress={() => write(remove('site', s.id))} className="self-start" />
         </View>
       ) : null}
       {wrong ? <Words tone="oxide">{capital(wrong)}</Words> : null}

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { z } from 'zod';
 import { BLANK_JOB, JobFields, say, writeJobFile, YES_NO, type Job, type JobFacts, type Problem } from '@roughsill/core';
-import { Button, NumberField, Panel, Pick, Problems, TextField, Toggle, Words } from '../../kit';
-import { add, commit, newId, remove, set, useAppDispatch, useJob } from '../../store';
+import { Button, NumberField, Panel, Pick, Problems, Select, TextField, Toggle, Words } from '../../kit';
+import { add, commit, commitToFirm, newId, remove, set, useAppDispatch, useFirm, useJob } from '../../store';
 import { Notices } from '../Notices';
 import { Photos } from '../photos/Photos';
 
@@ -127,6 +127,7 @@ function JobForm({ start, facts }: { readonly start: Form | Job; readonly facts?
         />
         {facts ? (
           <>
+            <SitePick control={control} setValue={setValue} name={facts.job.name} />
             <Controller
               control={control}
               name="place"
@@ -321,5 +322,65 @@ function FilePanel({ facts }: { readonly facts: JobFacts }) {
         />
       </View>
     </Panel>
+  );
+}
+
+type In = z.input<typeof Form>;
+
+/** At which of the firm's sites the job is: its address and year are taken over, and what it says later is offered. */
+function SitePick({
+  control,
+  setValue,
+  name,
+}: {
+  readonly control: Control<In, unknown, Form>;
+  readonly setValue: UseFormSetValue<In>;
+  readonly name: string;
+}) {
+  const dispatch = useAppDispatch();
+  const sites = useFirm().sites.filter((s) => s.removedAt === null);
+  const [siteId, place, yearBuilt] = useWatch({ control, name: ['siteId', 'place', 'yearBuilt'] });
+  const site = sites.find((s) => s.id === siteId);
+  const takeOver = (from: (typeof sites)[number]) => {
+    setValue('place', from.address || from.name, { shouldDirty: true });
+    if (yearBuilt === null && from.yearBuilt !== null) setValue('yearBuilt', from.yearBuilt, { shouldDirty: true });
+  };
+  const says = site && (site.address || site.name);
+  return (
+    <View className="gap-2">
+      {sites.length > 0 ? (
+        <Select
+          label="Site"
+          value={site?.id ?? ''}
+          options={[{ value: '', label: 'none of the list' }, ...sites.map((s) => ({ value: s.id, label: s.name }))]}
+          onChange={(id) => {
+            setValue('siteId', id === '' ? null : id, { shouldDirty: true });
+            const picked = sites.find((s) => s.id === id);
+            if (picked) takeOver(picked);
+          }}
+          testID="site"
+        />
+      ) : null}
+      {site && says !== place ? (
+        <View className="gap-1">
+          <Words look="note">{`On the list the site is at: ${says}.`}</Words>
+          <Button label="Take that over" onPress={() => takeOver(site)} className="self-start" />
+        </View>
+      ) : null}
+      {site === undefined && place.trim() !== '' ? (
+        <Button
+          look="quiet"
+          flush
+          label="Keep this place on the firm’s list of sites"
+          onPress={() => {
+            const id = newId();
+            const problems = dispatch(
+              commitToFirm([add('site', { name, address: place, yearBuilt: yearBuilt ?? null, note: '' }, undefined, id)]),
+            );
+            if (problems.length === 0) setValue('siteId', id, { shouldDirty: true });
+          }}
+        />
+      ) : null}
+    </View>
   );
 }

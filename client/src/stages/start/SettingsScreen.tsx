@@ -133,12 +133,7 @@ export function SettingsScreen() {
             value={s.recognisedKit}
             onChange={(recognisedKit) => put({ recognisedKit })}
           />
-          <Button label="People and machines" onPress={() => router.navigate('/firm')} className="self-start" />
-          <Toggle
-            label="Shroud and HEPA vacuum for sanders and needle guns"
-            value={s.ownsHepaSander}
-            onChange={(ownsHepaSander) => put({ ownsHepaSander })}
-          />
+          <Button label="People, machines, sites" onPress={() => router.navigate('/firm')} className="self-start" />
         </Panel>
         <Panel title="Schools" aside="where good people differ">
           <Toggle

@@ -174,7 +174,7 @@ export const CHOOSE = {
   'sand.gritDigs': { says: 'A pad on a curve takes 180 and finer: coarser digs hollows.', lifts: 'Record 180 or finer; or sand by hand.' },
   'sand.gritCloses': { says: 'Finer than 100 closes the grain, and it takes less stain: end coarser, or try the stain on a patch.' },
   'sand.glass': { says: 'Grit scratches glass: tape it and stop short.' },
-  'sand.noShroud': { says: 'Your firm has no shroud and HEPA vacuum for its tools.', lifts: 'Hire one, and say so in the firm’s settings.' },
+  'sand.noShroud': { says: 'The firm’s list of machines has no sander with a shroud and its HEPA vacuum.', lifts: 'Enter it under people and machines; hire one first where you have none.' },
   'sand.dustCloud': { says: 'No lead in reach, but the dust fills the room: filter mask, sheet and a vacuum at the tool.' },
   'blast.masonry': { says: 'Blasting takes the fired skin of brick and the face of stone for good.', lifts: 'A stripper in two stages, after a trial.' },
   'blast.concrete': { says: 'It opens the face of concrete: a trial first, and a look at the profile.' },
