@@ -1,5 +1,5 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
-import { FirmSettings, readChange } from '@roughsill/core';
+import { readSettings, readChange } from '@roughsill/core';
 import type { JobLine } from './api';
 import { bringOver, isLeft, sorted } from './legacy';
 import { loadPreferences, savePreferences } from './persist';
@@ -83,7 +83,7 @@ async function restore(store: Store, early: Promise<Shelved> | undefined): Promi
   for (const [id, kept] of shown) restoreJob(store, id, kept);
   restoreBegun(store);
   if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list as JobLine[]));
-  const known = FirmSettings.safeParse(settings);
+  const known = readSettings(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
   if (typeof firm === 'object' && firm !== null)
     store.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], ...firm }));

@@ -1,6 +1,6 @@
 /** What a page of before November 2026 left on this phone: its outbox in localStorage, its jobs in one snapshot. Brought over once. */
 import { createStore, del, get } from 'idb-keyval';
-import { FirmSettings, readChange, type Change } from '@roughsill/core';
+import { readSettings, readChange, type Change } from '@roughsill/core';
 import { newId } from './ids';
 import { keepMissing, readKeptJob, saveFact, saveJob, setAside, type Aside } from './shelf';
 
@@ -55,7 +55,7 @@ async function bringSnapshot(): Promise<void> {
     // It held what was not sent yet as well: place 0 has it asked for anew, and what was typed is put on top from the outbox.
     if (kept) await saveJob(jobId, { base: kept.base, cursor: 0 });
   }
-  const settings = FirmSettings.safeParse(old.settings);
+  const settings = readSettings(old.settings);
   if (settings.success) await saveFact('settings', settings.data);
   if (Array.isArray(old.list)) await saveFact('list', old.list as never);
   await del(SNAPSHOT, place);

@@ -3,7 +3,7 @@ import {
   applyChange,
   applyFirmChange,
   CHANGE_VERSION,
-  FirmSettings,
+  readSettings,
   isJobChange,
   writeJobFile,
   type Change,
@@ -167,7 +167,7 @@ export const loadSession = (): Thunk<Promise<void>> => async (dispatch, getState
   serverForm = r.value.form ?? 1;
   if (serverForm > CHANGE_VERSION) dispatch(outboxSlice.actions.newerSeen());
   // A server that is older than this page does not know every setting: what it leaves out has its default.
-  const settings = FirmSettings.safeParse(r.value.settings);
+  const settings = readSettings(r.value.settings);
   if (settings.success) dispatch(sessionSlice.actions.known({ person: r.value.person, settings: settings.data }));
   await dispatch(loadFirm());
   if (r.value.epoch !== undefined && r.value.epoch !== getState().outbox.epoch) await dispatch(anotherLife(r.value.epoch));

@@ -7,4 +7,4 @@ export {
   type RespiratorId,
   type Rulebook,
 } from './rulebook';
-export { AS_CATALOGUED, DEFAULT_SETTINGS, FirmSettings, ownsShroud, type MethodOwn } from './settings';
+export { AS_CATALOGUED, DEFAULT_SETTINGS, FirmSettings, ownsShroud, readSettings, withoutRetired, type MethodOwn } from './settings';

@@ -2,7 +2,7 @@ import { SOURCES } from '../words';
 import { convert } from '../units/units';
 import { METHODS } from '../catalogue';
 import { RULES } from '../choose';
-import { DEFAULT_SETTINGS, EXPOSURE_CLASSES, FirmSettings, RULEBOOKS, type Limit, type Rulebook } from '.';
+import { DEFAULT_SETTINGS, EXPOSURE_CLASSES, FirmSettings, readSettings, RULEBOOKS, type Limit, type Rulebook } from '.';
 
 const { us, uk } = RULEBOOKS;
 const shown = (l: Limit) => `${l.is.value} ${l.is.unit} ${l.source}`;
@@ -113,6 +113,8 @@ test('what binds by law names a published source', () => {
 describe('firm settings', () => {
   test('the defaults fit, and no school is on by default that fumes lead', () => {
     expect(FirmSettings.parse(DEFAULT_SETTINGS)).toEqual(DEFAULT_SETTINGS);
+    // What an older phone kept is read, without what stands elsewhere now.
+    expect(readSettings({ ...DEFAULT_SETTINGS, ownsHepaSander: true }).data).toEqual(DEFAULT_SETTINGS);
     expect(DEFAULT_SETTINGS.allowHotAirOnLead).toBe(false);
   });
   test.each([

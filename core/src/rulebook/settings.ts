@@ -86,6 +86,13 @@ export const FirmSettings = z.strictObject({
 /** With the machines that it owns, where they are at hand: they are records of their own. */
 export type FirmSettings = z.infer<typeof FirmSettings> & { readonly machines?: readonly Machine[] };
 
+/** Settings that an older form had, and that stand elsewhere now: passed over wherever they are read. */
+const RETIRED: readonly string[] = ['ownsHepaSander'];
+export const withoutRetired = (raw: unknown): unknown =>
+  typeof raw === 'object' && raw !== null ? Object.fromEntries(Object.entries(raw).filter(([k]) => !RETIRED.includes(k))) : raw;
+/** Settings as a phone or an older server kept them. */
+export const readSettings = (raw: unknown) => FirmSettings.safeParse(withoutRetired(raw));
+
 /** On its list of machines. A firm that entered none yet is taken to have what its methods need: nobody said that it has not. */
 export const ownsShroud = ({ machines = [] }: Pick<FirmSettings, 'machines'>): boolean => {
   const live = machines.filter((m) => m.removedAt === null);

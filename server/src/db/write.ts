@@ -2,6 +2,7 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import {
   FirmSettings,
+  withoutRetired,
   fromZod,
   isAppendOnly,
   specOf,
@@ -129,7 +130,7 @@ async function amend({ tx, firmId }: Rows, c: JobChange): Promise<void> {
 
 /** Settings of the firm. @returns what is wrong, with nothing written */
 export async function writeSettings({ tx, firmId }: Rows, c: Change): Promise<Refusal | null> {
-  const parsed = FirmSettings.partial().safeParse(c.fields);
+  const parsed = FirmSettings.partial().safeParse(withoutRetired(c.fields));
   if (c.op !== 'set' || !parsed.success) {
     const problems = parsed.success ? [{ path: 'op', message: 'settings are only set' }] : fromZod(parsed.error, c.fields, ['fields']);
     return { change: c, problems };
