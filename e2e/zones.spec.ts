@@ -11,9 +11,9 @@ const factsOf = async (app: App, jobId: string) => {
   await app.sent();
   const { facts } = (await (await app.page.request.get(`${app.address}/api/jobs/${jobId}`)).json()) as {
     facts: {
-      surfaces: { name: string; zoneId: string | null; wall: string | null; alongM: number | null }[];
+      surfaces: { id: string; name: string; zoneId: string | null; wall: string | null; alongM: number | null }[];
       zones: { name: string; removedAt: string | null }[];
-      spaces: { name: string; joinedToId: string | null }[];
+      spaces: { name: string; joinedToId: string | null; nearby: { what: string; outM: number | null }[] }[];
       checks: { gate: string; outcome: string }[];
     };
   };
@@ -33,6 +33,27 @@ test('a piece is placed on the unfolded room; a wall longer than the room is ref
   // On the drawing it leads on.
   await page.reload();
   await expect(app.id('along')).toHaveValue('3');
+});
+
+test('what lies before a side is entered, drawn, and looked to before the first stroke; a wrong distance stands beside its field', async ({
+  app,
+  page,
+}) => {
+  const jobId = await openIn(app, 'quill-point', 'protect', /Old slipway boards/);
+  const nearby = app.id('nearby');
+  await expect(nearby.getByRole('group')).toHaveCount(3);
+  await nearby.getByRole('button', { name: 'Add pond' }).click();
+  await expect(nearby.getByRole('group')).toHaveCount(4);
+  await app.type('near-3-outM', '-1');
+  await expect(nearby).toContainText('A distance cannot be negative.');
+  await app.type('near-3-outM', '4');
+  const pond = () => factsOf(app, jobId).then((f) => f.spaces.find((s) => s.name === 'River side')!.nearby[3]);
+  await expect.poll(async () => (await pond())?.outM?.toFixed(3)).toBe('1.219');
+  await app.open(`/job/${jobId}/work/${(await factsOf(app, jobId)).surfaces.find((s) => s.name === 'Old slipway boards')!.id}`);
+  await expect(app.id('step-protect')).toContainText('The pond is covered');
+  await page.goBack();
+  await app.id('nearby').getByRole('button', { name: 'Not there: pond' }).click();
+  await expect.poll(pond).toBeUndefined();
 });
 
 test('a zone is divided by a sealed screen, taken back, and joined with the next room; each says what it changes', async ({
