@@ -41,8 +41,8 @@ export default [
     },
   },
   // What is tested is named by the file; the shape of a JSON reply is not.
-  { files: ['server/**', 'scripts/**', 'e2e/**'], rules: { 'expo/no-dynamic-env-var': 'off' } },
-  { files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'], rules: { '@typescript-eslint/no-explicit-any': 'off', 'import/first': 'off' } },
+  { files: ['server/**', 'scripts/**', 'tests/**'], rules: { 'expo/no-dynamic-env-var': 'off' } },
+  { files: ['**/*.test.ts', '**/*.test.tsx', 'tests/**'], rules: { '@typescript-eslint/no-explicit-any': 'off', 'import/first': 'off' } },
   {
     files: ['client/jest.setup.ts', '**/*.cjs', 'client/*.config.js'],
     languageOptions: { globals: { jest: 'readonly', module: 'readonly', require: 'readonly', __dirname: 'readonly' } },

@@ -27,7 +27,7 @@ async function bundle(name, mutant) {
   const file = path.join(out, `${name}.mjs`);
   let met = 0;
   await build({
-    entryPoints: [path.join(ROOT, 'hunt/src/main.ts')],
+    entryPoints: [path.join(ROOT, 'tests/hunt/src/main.ts')],
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -59,7 +59,7 @@ const options = { surfaces: Number(values.surfaces), seed: Number(values.seed), 
 /** Runs a bundle; its answer is its code and, when it is not shown, what it wrote. */
 const start = (file, own, stdio) =>
   new Promise((resolve) => {
-    const asked = JSON.stringify({ dir: out, regressions: path.join(ROOT, 'hunt/regressions.json'), ...options, ...own });
+    const asked = JSON.stringify({ dir: out, regressions: path.join(ROOT, 'tests/hunt/regressions.json'), ...options, ...own });
     const child = spawn(process.execPath, ['--enable-source-maps', file, asked], { stdio });
     const wrote = { stdout: '', stderr: '' };
     for (const pipe of ['stdout', 'stderr']) child[pipe]?.on('data', (b) => (wrote[pipe] += b));
@@ -87,7 +87,7 @@ if (!values.mutants) {
   process.exit(Math.max(...done.map((d) => d.code)));
 }
 
-const { MUTANTS: all } = await import('../hunt/mutants.mjs');
+const { MUTANTS: all } = await import('../tests/hunt/mutants.mjs');
 const waiting = all.slice(Number(values.from) - 1).filter(([what]) => what.includes(values.only));
 const count = waiting.length;
 const missed = [];

@@ -64,7 +64,7 @@ async function playwright(database) {
   const out = path.join(results, 'e2e.json');
   const [webDir, main] = await built;
   try {
-    await runBeside('tests: e2e', nodeBin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
+    await runBeside('tests: e2e', nodeBin('playwright'), ['test', '-c', 'tests/e2e/playwright.config.ts'], {
       env: {
         ...process.env,
         E2E_DATABASE_URL: database.url,

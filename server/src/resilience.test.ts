@@ -9,7 +9,7 @@ import { examples, quillPoint } from '@roughsill/demo';
 import { bringSample, seed } from './db/seed';
 import { freshDatabase, NOW, prepare, startTestServer, type TestServer } from './testing';
 
-const FIXTURES = path.resolve(__dirname, '../../fixtures/2026-11');
+const FIXTURES = path.resolve(__dirname, '../../tests/fixtures/2026-11');
 const kept = (name: string) => JSON.parse(readFileSync(path.join(FIXTURES, name), 'utf8')) as never;
 const servers: TestServer[] = [];
 const start = async (options?: Parameters<typeof startTestServer>[0]) => {

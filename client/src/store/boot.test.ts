@@ -10,7 +10,7 @@ import { forgetLeftPages, settle, testServer, type TestServer } from './testing'
 
 const facts = examples()['one-window']!;
 const jobId = facts.job.id;
-const kept = (name: string) => readFileSync(path.resolve(__dirname, '../../../fixtures/2026-11', name), 'utf8');
+const kept = (name: string) => readFileSync(path.resolve(__dirname, '../../../tests/fixtures/2026-11', name), 'utf8');
 
 forgetLeftPages();
 

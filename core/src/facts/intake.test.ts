@@ -11,7 +11,7 @@ import { takeInAll } from './intake';
 import { canonical, JOB_FILE_VERSION, readJobFile, writeJobFile } from './job-file';
 import { asParent, eachRecord, emptyLists, ENTITIES, recordSchema, specOf, type JobFacts, type Row } from './registry';
 
-const kept = (name: string) => readFileSync(path.resolve(__dirname, '../../../fixtures/2026-11', name), 'utf8');
+const kept = (name: string) => readFileSync(path.resolve(__dirname, '../../../tests/fixtures/2026-11', name), 'utf8');
 const ON = { kind: 'surface', id: 'surface-1' } as const;
 const share = (part: string, sharePct: number) => aChange({ entity: 'part', entityId: part, parent: ON, fields: { sharePct } });
 

@@ -4,7 +4,7 @@
  */
 import fc from 'fast-check';
 import { z } from 'zod';
-import { arbitraryOf } from '../../core/src/arbitrary';
+import { arbitraryOf } from '../../../core/src/arbitrary';
 import {
   BINDERS,
   BLANK_SQUARE,
@@ -25,9 +25,9 @@ import {
   type JobFacts,
   type Surface,
   NEARBY,
-} from '../../core/src/facts';
-import { surfaceProblems } from '../../core/src/facts/validate';
-import { AS_CATALOGUED, FirmSettings } from '../../core/src/rulebook/settings';
+} from '../../../core/src/facts';
+import { surfaceProblems } from '../../../core/src/facts/validate';
+import { AS_CATALOGUED, FirmSettings } from '../../../core/src/rulebook/settings';
 import { at, c, few, hours, maybe, REACHES, reached, year, type Fields, type Reach } from './draw';
 import {
   alone,

@@ -9,7 +9,7 @@ import {
   type JobFacts,
   type Row,
   type Surface,
-} from '../../core/src/facts';
+} from '../../../core/src/facts';
 import { proof, THIS_YEAR, type Edit } from './scenario';
 
 let n = 0;

@@ -1,6 +1,6 @@
 /** What is steered: cases that random records meet too rarely to prove anything by. */
 import fc from 'fast-check';
-import { BLANK_READING, BLANK_SAMPLE } from '../../core/src/facts';
+import { BLANK_READING, BLANK_SAMPLE } from '../../../core/src/facts';
 import { at, reached, type Fields, type Reach } from './draw';
 
 /** A find, and a record that means to take it out: sometimes worth it, mostly wanting in one thing. */

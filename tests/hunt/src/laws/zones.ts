@@ -1,8 +1,8 @@
 /** H1, O3, O5 and P1 over a zone: everything that its strokes reach, one of everything, and checks that hold. */
-import type { Check, JobFacts, Surface } from '../../../core/src/facts';
-import { createDeriver, type JobPlan } from '../../../core/src/job/derive';
-import type { SurfacePlan } from '../../../core/src/surface/plan';
-import type { ZonePlan } from '../../../core/src/zone';
+import type { Check, JobFacts, Surface } from '../../../../core/src/facts';
+import { createDeriver, type JobPlan } from '../../../../core/src/job/derive';
+import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import type { ZonePlan } from '../../../../core/src/zone';
 import { DOES, type Does } from '../oracle/methods';
 import { THIS_YEAR } from '../scenario';
 import type { Run } from '../run';

@@ -1,11 +1,11 @@
 /** C and W: the default is what a careful tradesman would do first, a coat fits what it lies on, and words are whole. */
-import type { Binder, Surface, TopcoatId } from '../../../core/src/facts';
-import { moldPicture } from '../../../core/src/probe/mold';
-import type { Reason } from '../../../core/src/reasons';
-import { RULEBOOKS } from '../../../core/src/rulebook';
-import { RULE_WORDS, remedy, sentence, SOURCES } from '../../../core/src/words';
+import type { Binder, Surface, TopcoatId } from '../../../../core/src/facts';
+import { moldPicture } from '../../../../core/src/probe/mold';
+import type { Reason } from '../../../../core/src/reasons';
+import { RULEBOOKS } from '../../../../core/src/rulebook';
+import { RULE_WORDS, remedy, sentence, SOURCES } from '../../../../core/src/words';
 import { coatsOf, DOES, meets } from '../oracle/methods';
-import type { SurfacePlan } from '../../../core/src/surface/plan';
+import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { Run } from '../run';
 import type { Law } from './law';
 

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 
 export const example = (name: string): string =>
-  readFileSync(path.resolve(import.meta.dirname, `../examples/${name}.roughsill.json`), 'utf8');
+  readFileSync(path.resolve(import.meta.dirname, `../../examples/${name}.roughsill.json`), 'utf8');
 
 /** Runs in the page: rows of the outbox, as it stands in the browser's own store. */
 export const countWaiting = (): Promise<number> =>

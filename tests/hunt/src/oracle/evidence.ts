@@ -2,7 +2,7 @@
  * What the recorded facts prove, judged by itself: nothing here comes from the stages that it judges. Limits are written down again from
  * their sources. It answers one question per coat and hazard: may this be called "not found", and if not, why not.
  */
-import type { JobFacts, Layer, Reading, Sample, Surface } from '../../../core/src/facts';
+import type { JobFacts, Layer, Reading, Sample, Surface } from '../../../../core/src/facts';
 
 type Rules = 'us' | 'uk';
 

@@ -1,7 +1,7 @@
 /** Runs a hunt and tells what it found; the process ends with 1 when a law is broken. */
 import { readFileSync } from 'node:fs';
-import { JobFacts } from '../../core/src/facts';
-import { FirmSettings } from '../../core/src/rulebook/settings';
+import { JobFacts } from '../../../core/src/facts';
+import { FirmSettings } from '../../../core/src/rulebook/settings';
 import { breaches, hunt, keep, LAWS } from './hunt';
 import type { Course } from './run';
 

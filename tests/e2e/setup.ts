@@ -1,5 +1,5 @@
-import { freePort } from '../scripts/lib/postgres.mjs';
-import { startServer } from '../scripts/lib/server.mjs';
+import { freePort } from '../../scripts/lib/postgres.mjs';
+import { startServer } from '../../scripts/lib/server.mjs';
 
 const need = (key: string): string => {
   const value = process.env[key];

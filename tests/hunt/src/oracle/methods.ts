@@ -2,7 +2,7 @@
  * What each method does to a surface, written down again by what its name means on site; nothing here comes from the catalogue that it
  * judges. `meets` tells from the recorded coats alone whether a stroke goes on until it meets what lies under the paint.
  */
-import type { Layer, MethodId, Surface } from '../../../core/src/facts';
+import type { Layer, MethodId, Surface } from '../../../../core/src/facts';
 
 export interface Does {
   /** Where it stops. */

@@ -1,7 +1,7 @@
 /** The database stops, the server stops, the signal goes: nothing that was typed is lost. */
 import { spawn } from 'node:child_process';
 import path from 'node:path';
-import { startPostgres } from '../scripts/lib/postgres.mjs';
+import { startPostgres } from '../../scripts/lib/postgres.mjs';
 import { example, expect, test } from './app';
 
 test('the database stops while saving: the app says so, keeps what was typed, and sends it when it is back', async ({ app, page }) => {

@@ -2,7 +2,7 @@
  * What the samples prove of asbestos, judged by itself from the recorded facts. Limits are written down again: 40 CFR 763.83, .86, .87;
  * 61.141; HSG264; from when a material is not suspected: 1990 (US, memory) and 2000 (UK).
  */
-import type { JobFacts, Reading, Sample, Surface } from '../../../core/src/facts';
+import type { JobFacts, Reading, Sample, Surface } from '../../../../core/src/facts';
 import { standing } from './evidence';
 
 const SUSPECTED_BEFORE = { us: 1990, uk: 2000 } as const;

@@ -14,7 +14,7 @@ const args = [
 /** The production build in headless Chromium, as a phone and as a desk. Started by scripts/test.mjs, which brings the database. */
 export default defineConfig({
   testDir: '.',
-  outputDir: '../.data/e2e',
+  outputDir: '../../.data/e2e',
   globalSetup: './setup.ts',
   workers: 1,
   timeout: 90_000,
@@ -38,5 +38,5 @@ export default defineConfig({
       dependencies: ['phone', 'wide'],
     },
   ],
-  metadata: { root: path.resolve(import.meta.dirname, '..') },
+  metadata: { root: path.resolve(import.meta.dirname, '../..') },
 });
