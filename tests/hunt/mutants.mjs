@@ -174,7 +174,7 @@ export const MUTANTS = [
     'false);\n}\n\n/** Water',
   ],
   ['a refused helper vanishes', 'choose/choose.ts', 'const refused = refusedHelpers(part, helpers)', 'const refused: Reason[] = []'],
-  ['a taped sheet on metal', 'work/steps.ts', 'metal\n    ? why', 'false\n    ? why'],
+  ['a taped sheet on metal', 'work/steps.ts', 'if (metal) return gate(id', 'if (false) return gate(id'],
   [
     'tape on suspect texture',
     'work/steps.ts',
@@ -253,5 +253,14 @@ export const MUTANTS = [
   ['glass is not masked', 'work/around.ts', "out.push('glass')", 'out.push()'],
   ['grease is scuffed in', 'work/steps.ts', '...washStep(input), ', ''],
   ['tape stays on', 'work/steps.ts', 'steps.push(...unmask(input));', ''],
+  ['what nobody measured is far off', 'zone/nearby.ts', 'n.outM === null || n.outM <= reachM', 'n.outM !== null && n.outM <= reachM'],
+  ['a scaffold only beside lead', 'zone/nearby.ts', "n.what === 'scaffold' || (guarded", '(guarded'],
+  [
+    'what is guarded is never given back',
+    'zone/steps.ts',
+    "if (guarded)\n    steps.push(\n      stepOf({\n        id: 'release'",
+    "if (protection.care === 'lead')\n    steps.push(\n      stepOf({\n        id: 'release'",
+  ],
+  ['all wear what the first task asks', 'protect/protect.ts', 'kit } = wear(methods);', 'kit } = wear(methods.slice(0, 1));'],
   ['the floor before the ceiling', 'zone/order.ts', 'a.m.turn - b.m.turn || a.i - b.i', 'a.i - b.i'],
 ];

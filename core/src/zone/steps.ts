@@ -54,17 +54,16 @@ export interface ZoneWork {
 const thrownOut = (what: readonly string[]): Reason[] =>
   what.filter((w) => w.trim() !== '').map((w) => why('prep.goesAnyway', 'job-record', { what: typed(w.trim()) }));
 
-/** By which piece a sealed room is entered, and by which its air goes out. */
-const inAndOut = ({ openings, ctx: { place, rulebook } }: ZoneWork): Reason[] =>
-  place !== 'inside'
-    ? []
-    : openings.flatMap(({ name, opening }) =>
-        opening === 'wayIn'
-          ? [why('protect.wayIn', rulebook.sheetBeyond.inside.source, { door: typed(name) })]
-          : opening === 'airOut'
-            ? [why('protect.airOut', 'trade-contain', { door: typed(name) })]
-            : [],
-      );
+/** By which pieces a sealed room is entered, and by which its air goes out. */
+function inAndOut({ openings, ctx: { place, rulebook } }: ZoneWork): Reason[] {
+  if (place !== 'inside') return [];
+  const named = (use: Surface['opening']) => openings.filter((o) => o.opening === use).map((o) => typed(o.name));
+  const [doors, air] = [named('wayIn'), named('airOut')];
+  return [
+    ...(doors.length > 0 ? [why('protect.wayIn', rulebook.sheetBeyond.inside.source, { doors })] : []),
+    ...(air.length > 0 ? [why('protect.airOut', 'trade-contain', { by: air })] : []),
+  ];
+}
 
 /** Working days of the crew for so many hours, each begun day a whole one. */
 const daysFor = (hoursH: number, { crew, shiftH }: ZoneWork): number => Math.ceil(hoursH / (crew * shiftH) - 1e-9);

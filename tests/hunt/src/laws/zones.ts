@@ -1,5 +1,5 @@
 /** H1, O3, O5 and P1 over a zone: everything that its strokes reach, one of everything, and checks that hold. */
-import type { Check, JobFacts, Surface } from '../../../../core/src/facts';
+import { NEARBY, type Check, type JobFacts, type Surface } from '../../../../core/src/facts';
 import { createDeriver, type JobPlan } from '../../../../core/src/job/derive';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { ZonePlan } from '../../../../core/src/zone';
@@ -93,9 +93,63 @@ function unsafeBeside(run: Run): string[] {
       ['protect/heater-cold', near.includes('liveHeater') && any((d) => d.wet === true)],
       ['cleanUp/fire-watch', any((d) => d.hot === true)],
     ];
-    return wanted.filter(([g, is]) => is && !gates.includes(g)).map(([g]) => `${z.name}: no ${g}`);
+    return [...wanted, ...liesNear(run, z, members.length > 0)]
+      .filter(([g, is]) => is !== gates.includes(g) && (is || g.startsWith('protect/near.')))
+      .map(([g, is]) => `${z.name}: ${is ? 'no' : 'needless'} ${g}`);
   });
 }
+
+/** Before a side that is guarded: what lies within 20 ft (6.1 m under UK rules), and what nobody measured; a scaffold wherever anything is done. */
+function liesNear({ facts }: Run, z: ZonePlan, worked: boolean): (readonly [string, boolean])[] {
+  const within = facts.job.rulebook === 'uk' ? 6.1 : 6.096;
+  const there = z.kind === 'elevation' ? facts.spaces.filter((x) => z.spaceIds.includes(x.id)).flatMap((x) => x.nearby) : [];
+  const guarded = z.surfaceIds.length > 0 && z.protection.needed.value;
+  return NEARBY.map((what) => [
+    `protect/near.${what}`,
+    worked && there.some((n) => n.what === what && (what === 'scaffold' || (guarded && (n.outM === null || n.outM <= within)))),
+  ]);
+}
+
+/** Given back last, once all of the zone has passed; nothing is kept closed that was never sealed. */
+const notGivenBack = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const gates = z.steps.flatMap((st) => st.gates);
+    const last = gates.at(-1);
+    const back = gates.find((g) => g.id === 'released');
+    if (gates.length === 0) return [];
+    if ((back !== undefined) !== z.protection.needed.value) return [`${z.name}: ${back ? 'needlessly' : 'never'} given back`];
+    if (back && last !== back) return [`${z.name}: something is checked after it was given back`];
+    return back?.state === 'passed' && gates.some((g) => g.state !== 'passed') ? [`${z.name}: given back before all has passed`] : [];
+  });
+
+/** Assigned factors, 29 CFR 1910.134(d)(3)(i)(A) and HSE HSG53. */
+const FACTOR: Readonly<Record<string, number>> = {
+  halfMask: 10,
+  poweredHood: 25,
+  fullFace: 50,
+  airline: 1000,
+  ffp3: 20,
+  halfP3: 20,
+  fullP3: 40,
+  th3: 40,
+  airlineFlow: 40,
+  airlineDemand: 1000,
+};
+/** Nobody at one of several tasks needs more than what everybody wears when they go on at once, and one task is the whole. */
+const wornTooLittle = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const p = z.protection;
+    const factor = (id: string | null) => (id === null ? 0 : FACTOR[id]!);
+    return p.tasks.flatMap((t) => [
+      ...(factor(t.respirator.value) > factor(p.respirator.value)
+        ? [`${z.name}: ${t.methodId} alone asks for a better mask than the zone`]
+        : []),
+      ...t.cartridges.filter((c) => !p.cartridges.includes(c)).map((c) => `${z.name}: no ${c} cartridge beside ${t.methodId}`),
+      ...(p.tasks.length === 1 && t.kit.map((k) => k.value).join() !== p.kit.map((k) => k.value).join()
+        ? [`${z.name}: its one task is dressed otherwise than the zone`]
+        : []),
+    ]);
+  });
 
 /** From above down: what is overhead before what it drips on, what is walked on last. */
 const LEVEL: Readonly<Record<string, number>> = {
@@ -334,6 +388,8 @@ export const ZONE_LAWS: readonly Law[] = [
   },
   { id: 'O8b', says: 'what a tradesman would not start without is there, and what makes no sense is not', check: senseless },
   { id: 'O5', says: 'set up before the first stroke, cleaned and verified after the last and before the coats', check: outOfOrder },
+  { id: 'O5b', says: 'a sealed zone is given back last, when all of it has passed', check: notGivenBack },
+  { id: 'P2b', says: 'where tasks go on at once everybody wears the strictest of them', check: wornTooLittle },
   { id: 'O8c', says: 'a zone is worked from above down, each of its pieces once', check: outOfTurn },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
 ];
