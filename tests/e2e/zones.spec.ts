@@ -95,6 +95,9 @@ test('a failed check sends the work back two steps; a breakthrough opens again w
       await expect(gate).toContainText('a tick is only for what has no number');
       await number.fill('14');
       await number.blur();
+      // Read off and not recorded yet: it stands over a reload.
+      await page.reload();
+      await expect(number).toHaveValue('14');
       await gate.getByRole('button', { name: /^It is so: record/ }).click();
     } else await gate.getByRole('button', { name: /^Pass: / }).click();
     await expect(passed).toHaveCount(before + 1);

@@ -44,6 +44,21 @@ function keyOf(element: HTMLElement | null, name: string): string {
   return `${PREFIX}${page}|${name}|${Math.max(0, like)}`;
 }
 
+/** What was entered field by field and is not recorded yet: it stands until it is, also over a closed tab. */
+export function useKept<T extends object>(name: string, none: T): readonly [T, (value: T) => void] {
+  const key = `${PREFIX}${location.pathname}${location.search}|${name}`;
+  const [value, setValue] = useState(() => {
+    const kept = quietly(() => JSON.parse(localStorage.getItem(key) ?? 'null') as Kept | null);
+    return kept ? (quietly(() => JSON.parse(kept.text) as T) ?? none) : none;
+  });
+  const put = (next: T) => {
+    setValue(next);
+    const kept: Kept = { text: JSON.stringify(next), recorded: '', at: Date.now() };
+    quietly(() => (Object.keys(next).length === 0 ? localStorage.removeItem(key) : localStorage.setItem(key, JSON.stringify(kept))));
+  };
+  return [value, put];
+}
+
 export interface DraftField {
   readonly text: string;
   /** It was typed before this page was opened. */

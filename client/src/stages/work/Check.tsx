@@ -24,6 +24,7 @@ import {
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
 import { Button, NumberField, useUnits, useWhen, Words } from '../../kit';
+import { useKept } from '../../kit/drafts';
 import { Why } from '../../kit/Why';
 import { add, commit, commitToFirm, set, useAppDispatch, useFirm, useSettings, zonePlanOf } from '../../store';
 import { Photos } from '../photos/Photos';
@@ -65,17 +66,19 @@ type Numbers = Readonly<Partial<Record<CheckNumber, number>>>;
 /** Numbers of a check, each in the job's unit; what they come to is judged by the core. */
 function NumberCheck({
   gateId,
+  zoneId,
   asks,
   says,
   onRecord,
 }: {
   readonly gateId: string;
+  readonly zoneId: string | null;
   readonly asks: readonly Asked[];
   readonly says: string;
   readonly onRecord: (outcome: 'pass' | 'fail', measured: Check['measured']) => void;
 }) {
   const units = useUnits();
-  const [numbers, setNumbers] = useState<Numbers>({});
+  const [numbers, setNumbers] = useKept<Numbers>(`numbers-${zoneId ?? ''}-${gateId}`, {});
   const [wanting, setWanting] = useState(false);
   const put = (what: CheckNumber, value: number | null) => {
     const { [what]: _gone, ...rest } = numbers;
@@ -190,6 +193,7 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
       {numbered && !gate.waitsFor && (gate.state !== 'passed' || again) ? (
         <NumberCheck
           gateId={gate.id}
+          zoneId={gate.zoneId}
           asks={gate.asks}
           says={words}
           onRecord={(outcome, measured) => {
