@@ -28,7 +28,7 @@ function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reas
   if (zones.some((z) => z.protection.care === 'lead'))
     out.push(uk ? why('handOver.leadUk', 'clw2002', {}) : why('handOver.lead', 'cfr40-745.84', {}));
   if (stays.length > 0) out.push(why('handOver.stays', 'trade-aim', { count: measure(stays.length, 'pieces') }));
-  out.push(why('handOver.care', 'trade-interval', {}));
+  if (surfaces.some((p) => p.coating.lines.length > 0)) out.push(why('handOver.care', 'trade-interval', {}));
   if (facts.surfaces.some((s) => s.element === 'heater' && s.removedAt === null)) out.push(why('handOver.heater', 'trade-interval', {}));
   return out;
 }

@@ -3,7 +3,7 @@ import type { Chemistry, MethodId } from '../facts';
 import type { MoldKit } from '../probe/mold';
 import { methodById, type Method } from '../catalogue';
 import { isPresent, strictest, type HazardState } from '../probe';
-import { answer, say, why, type Answer, type Reason, type RuleId } from '../reasons';
+import { answer, say, why, type Answer, type Reason, type RuleId, type SourceId } from '../reasons';
 import { EXPOSURE_CLASSES, type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
 import { convert, measure } from '../units/units';
 import type { Rect } from '../zone/shapes';
@@ -256,6 +256,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
   const beyondM = methods.length === 0 ? 0 : metres(beyondLimit);
+  const sheetBy: SourceId = guarded ? beyondLimit.source : 'trade-contain';
   const sheet = sheetOf(working, beyondM, ctx);
   const laid = sheet.areaM2;
   const { boundaryM: boundary } = ctx;
@@ -289,16 +290,19 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
     care,
     sheetLaidM2: answer(
       laid,
-      why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, {
-        beyond: beyondLimit.is,
-        width: measure(
-          working.reduce((sum, n) => sum + n.runM * n.pieces, 0),
-          'm',
-        ),
-        area: measure(laid, 'm2'),
-      }),
-      ...(sheet.capped ? [why('protect.sheetToWalls', beyondLimit.source)] : []),
-      ...(sheet.cutAtBoundary ? [why('protect.sheetToBoundary', beyondLimit.source, { boundary: measure(boundary!, 'm') })] : []),
+      guarded
+        ? why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, {
+            beyond: beyondLimit.is,
+            width: measure(
+              working.reduce((sum, n) => sum + n.runM * n.pieces, 0),
+              'm',
+            ),
+            area: measure(laid, 'm2'),
+          })
+        : // The rule for lead binds nobody here: cloths go as far, by habit.
+          why('protect.coverSheet', 'trade-contain', { area: measure(laid, 'm2') }),
+      ...(sheet.capped ? [why('protect.sheetToWalls', sheetBy)] : []),
+      ...(sheet.cutAtBoundary ? [why('protect.sheetToBoundary', sheetBy, { boundary: measure(boundary!, 'm') })] : []),
       ...(sheet.guessed > 1 ? [why('protect.sheetGuessed', 'trade-contain', { count: sheet.guessed })] : []),
     ),
     sheet: sheet.rects,

@@ -107,14 +107,15 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
     stepOf({
       id: 'protect',
       kind: 'protect',
-      title: guarded ? why('step.protect', 'trade-contain', { area: measure(laid, 'm2') }) : why('step.cover', 'trade-contain'),
+      title: guarded
+        ? why('step.protect', 'trade-contain', { area: measure(laid, 'm2') })
+        : why(outside ? 'step.coverGround' : 'step.cover', 'trade-contain'),
       handsOnH: plus(tools, guarded ? plus(ALLOW.contain, by(ALLOW.layPerM2, laid)) : ALLOW.cover),
-      amounts: guarded
-        ? [
-            { what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') },
-            { what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') },
-          ]
-        : [],
+      // What the price holds, whatever the care: it is bought.
+      amounts: [
+        ...(protection.sheetBoughtM2 > 0 ? [{ what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') }] : []),
+        ...(protection.bags.value > 0 ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : []),
+      ],
       because: guarded
         ? [
             ...protection.sheetLaidM2.because,
@@ -123,7 +124,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
             ...protection.respirator.because,
             ...thrownOut(z.goesAnyway),
           ]
-        : [...protection.needed.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
+        : [...protection.needed.because, ...protection.sheetLaidM2.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
       gates: [
         ...beside.before,
         ...nearbyGates(z.nearby, guarded, rulebook),

@@ -65,6 +65,10 @@ function countedTwice(run: Run): string[] {
       const most = (rooms[0]!.lengthM + 2 * beyond) * Math.min(beyond, edge);
       if (z.protection.sheetLaidM2.value > most + 1e-6) out.push(`${z.name}: sheet beyond its side or its boundary`);
     }
+    const listed = z.steps.flatMap((st) => st.amounts).filter((a) => a.what === 'sheet');
+    const bought = listed.reduce((sum, a) => sum + a.amount.value, 0);
+    if (z.steps.length > 0 && Math.abs(bought - z.protection.sheetBoughtM2) > 1e-6)
+      out.push(`${z.name}: ${z.protection.sheetBoughtM2} m2 of sheet in the price, ${bought} on the list`);
     if (z.steps.filter((s) => s.kind === 'protect').length > 1) out.push(`${z.name}: set up twice`);
   }
   const own = job.surfaces.reduce((sum, p) => sum + p.work.handsOnH.high - p.work.sharedH.high, 0);
