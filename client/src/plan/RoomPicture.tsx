@@ -32,7 +32,8 @@ export interface Laid {
   /** It takes in this room or side alone. */
   readonly alone: boolean;
   readonly working: readonly string[];
-  readonly setUp: Omit<SetUpDrawn, 'sheet'>;
+  readonly setUp: Omit<SetUpDrawn, 'sheet' | 'wayIn'>;
+  readonly surfaceIds: readonly string[];
 }
 
 export const laidIn = (z: ZoneDigest): Laid => ({
@@ -41,6 +42,7 @@ export const laidIn = (z: ZoneDigest): Laid => ({
   rects: z.sheet,
   alone: z.spaceIds.length === 1,
   working: z.order,
+  surfaceIds: z.surfaceIds,
   setUp: { openings: z.openings, screen: z.screen, part: z.partOf !== null },
 });
 
@@ -148,7 +150,11 @@ export function RoomPicture({ facts, digest, space, stage, laid, currentId, pape
   const sheet = whole ? [] : [...(laid?.rects ?? []), ...guesses];
   const floorFace = drawing.faces.find((f) => f.id === 'floor' || f.id === 'ground')!.rect;
   const marks = laid
-    ? marksOf(drawing, space, facts.surfaces, { ...laid.setUp, sheet: whole ? [floorFace] : sheet.map(drawing.onFloor) })
+    ? marksOf(drawing, space, facts.surfaces, {
+        ...laid.setUp,
+        wayIn: facts.surfaces.some((s) => s.opening === 'wayIn' && !s.bench && laid.surfaceIds.includes(s.id)),
+        sheet: whole ? [floorFace] : sheet.map(drawing.onFloor),
+      })
     : [];
   const at = (width: number, maxHeight = MOST_HIGH) =>
     scene(drawing, pieces, {

@@ -7,14 +7,14 @@ const opening = (element: Surface['element'], over: Partial<Surface>) =>
   aSurface({ element, id: element, name: element, count: 1, lengthM: 2, widthM: 0.9, alongM: 1, ...over });
 const window = opening('casementSash', { lengthM: 1.2, widthM: 0.6, wall: 'C' });
 const door = opening('door', { wall: 'B' });
-const SEALED: SetUpDrawn = { openings: 'closeAndSeal', screen: false, part: false, sheet: [] };
+const SEALED: SetUpDrawn = { openings: 'closeAndSeal', screen: false, wayIn: false, part: false, sheet: [] };
 const inRoom = (surfaces: readonly Surface[], over: Partial<SetUpDrawn> = {}) =>
   marksOf(unfold(room, surfaces)!, room, surfaces, { ...SEALED, ...over });
 const of = (marks: readonly Mark[], kind: MarkKind) => marks.filter((m) => m.kind === kind);
 
 // 40 CFR 745.85(a)(2)(i): windows closed, doors covered, the one that is used under a flap.
 test('a room that is sealed: every opening closed, but for the way in under its flap, with an arrow out through it', () => {
-  const marks = inRoom([window, { ...door, opening: 'wayIn' }]);
+  const marks = inRoom([window, { ...door, opening: 'wayIn' }], { wayIn: true });
   expect(of(marks, 'seal')).toHaveLength(1);
   expect(of(marks, 'flap')).toHaveLength(1);
   const [{ lines }] = of(marks, 'way') as [Mark];
@@ -29,6 +29,8 @@ test('where the door is not on the list it is drawn on wall A; the air machine s
   const floor = unfold(room, [window])!.faces.find((f) => f.id === 'floor')!.rect;
   expect(of(marks, 'flap')[0]!.box!.y0).toBe(floor.y1);
   const [{ box, lines }] = of(marks, 'air') as [Mark];
+  // Of joined rooms only one has the way in.
+  expect(of(inRoom([window], { wayIn: true }), 'flap')).toEqual([]);
   expect(box!.y0).toBeGreaterThanOrEqual(floor.y0);
   expect(lines[0]!.y1).toBeLessThan(floor.y0);
 });
@@ -60,7 +62,12 @@ test('before a side: screen at the far edge of the sheet, a line round it, the s
     ],
   });
   const drawing = unfold(side, [])!;
-  const marks = marksOf(drawing, side, [], { openings: 'closeNear', screen: true, part: false, sheet: [{ x0: 1, x1: 5, y0: 6, y1: 9 }] });
+  const marks = marksOf(drawing, side, [], {
+    ...SEALED,
+    openings: 'closeNear',
+    screen: true,
+    sheet: [{ x0: 1, x1: 5, y0: 6, y1: 9 }],
+  });
   expect(of(marks, 'screen')[0]!.lines).toEqual([{ x0: 1, y0: 9, x1: 5, y1: 9 }]);
   // To the left and right; ahead the screen is the line.
   expect(of(marks, 'keepOut')[0]!.lines.map((l) => l.x0)).toEqual([5, 1]);

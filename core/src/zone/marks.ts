@@ -29,6 +29,8 @@ export interface Mark {
 export interface SetUpDrawn {
   readonly openings: Protection['openings']['value'];
   readonly screen: boolean;
+  /** A piece of the zone is its way in, here or in a room that is joined. */
+  readonly wayIn: boolean;
   /** It is a part of its room or side. */
   readonly part: boolean;
   /** As it lies on this drawing. */
@@ -153,7 +155,7 @@ export function marksOf(
   const out: Mark[] = guarded ? openingMarks(of, ground, surfaces, space.kind === 'room') : [];
   if (space.kind === 'room') {
     // Wall A is the one with the door, whether it is on the list or not.
-    if (guarded && !z.part && !out.some((m) => m.kind === 'flap')) {
+    if (guarded && !z.part && !z.wayIn) {
       const { x0, x1, y1: y } = ground;
       const [from, to] = [x0 + (x1 - x0) * 0.5 - 0.45, x0 + (x1 - x0) * 0.5 + 0.45];
       out.push(

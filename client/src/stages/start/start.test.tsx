@@ -5,20 +5,23 @@ import { router } from 'expo-router';
 import { writeJobFile } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { makeStore } from '../../store/store';
-import { NewJobScreen } from './JobForm';
+import { jobsSlice, sessionSlice } from '../../store/slices';
+import { JobFactsScreen, NewJobScreen } from './JobForm';
 import { CatalogueScreen } from './CatalogueScreen';
 import { StartScreen } from './StartScreen';
 
 jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
   Link: ({ children }: { children: unknown }) => children,
-  useLocalSearchParams: () => ({}),
+  useLocalSearchParams: () => mockParams,
 }));
 
+let mockParams: Record<string, string> = {};
 const calls: [string, string | undefined][] = [];
 let answer: (url: string) => { status: number; body: unknown };
 beforeEach(() => {
   calls.length = 0;
+  mockParams = {};
   jest.mocked(router.navigate).mockClear();
   jest.mocked(router.replace).mockClear();
   answer = () => ({ status: 200, body: { jobs: [] } });
@@ -101,6 +104,27 @@ test('a new job: UK rules bring metres; a year in the future stays in its field 
     units: 'm',
     childUnder6: 'unknown',
   });
+});
+
+test('a job takes over the address and year of its site, and is told when the list says another', async () => {
+  const job = examples()['one-window']!;
+  const opened = { ...job, job: { ...job.job, place: '', yearBuilt: null } };
+  mockParams = { jobId: job.job.id };
+  const s = store();
+  s.dispatch(jobsSlice.actions.jobLoaded({ jobId: job.job.id, base: opened, cursor: 1, waiting: [] }));
+  const site = { id: 'pier', name: 'Pier house', address: '', yearBuilt: 1898, note: '', removedAt: null };
+  s.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [site] }));
+  show(JobFactsScreen, s);
+  fireEvent.change(await screen.findByTestId('site'), { target: { value: 'pier' } });
+  expect((screen.getByLabelText('Where it is') as HTMLInputElement).value).toBe('Pier house');
+  expect((screen.getByTestId('year-built') as HTMLInputElement).value).toBe('1898');
+  act(() => void s.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [{ ...site, address: '2 Pier Row' }] })));
+  expect(screen.getByText('On the list the site is at: 2 Pier Row.')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Take that over' }));
+  fireEvent.click(screen.getByTestId('save-job'));
+  await waitFor(() =>
+    expect(s.getState().jobs.byId[job.job.id]!.facts.job).toMatchObject({ siteId: 'pier', place: '2 Pier Row', yearBuilt: 1898 }),
+  );
 });
 
 test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', async () => {
