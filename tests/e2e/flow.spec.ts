@@ -87,6 +87,7 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   // Protect: sheet by the rulebook, a half mask covers the presumed class.
   await app.stage('Protect');
   await expect(page.getByText('Half mask with P100 filters').first()).toBeVisible();
+  await app.id('area-open').click();
   await expect(page.getByRole('button', { name: /^why: Floor sheet, laid, [\d.]+ ft²/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Sign: DANGER. LEAD WORK AREA/ })).toBeVisible();
 

@@ -167,6 +167,8 @@ test('choose: each verdict stands in words, with hours and money unless it is bl
 
 test('protect: figures carry their unit, the sign its words', () => {
   show('protect');
+  expect(screen.getByText(/^88.9 ft² of sheet laid, .* to buy · close and seal the room · \d waste bags · a sign\.$/)).toBeTruthy();
+  fireEvent.click(screen.getByTestId('area-open'));
   expect(screen.getByRole('button', { name: /^why: Floor sheet, laid, 88.9 ft²/ })).toBeTruthy();
   expect(screen.getByRole('img', { name: /^Sign: DANGER/ })).toBeTruthy();
   expect(screen.getByText('Half mask with P100 filters')).toBeTruthy();

@@ -1,4 +1,5 @@
 /** The zone in which a surface is worked: its picture, what to do first, what to wear, then the rest, each number with its reason. */
+import { useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import {
@@ -40,7 +41,6 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
   const zone = useZonePlan(facts, plan.zoneId);
   if (!zone) return null;
   const p = zone.protection;
-  const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
   const waiting = zone.steps.flatMap((st) => st.gates).find((g) => g.state !== 'passed');
   const first = waiting && (waiting.waitsFor ?? waiting.because);
   const settingUp = zone.steps.some((st) => st.kind === 'protect' && st.gates.some((g) => g.state !== 'passed'));
@@ -91,37 +91,74 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
           {p.kit.length === 0 ? <Words>Nothing is disturbed: no equipment beyond the usual.</Words> : null}
         </View>
       </Panel>
-      <Panel title="The area">
-        <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
-        {zone.hazards.map((h) => (
-          <View key={h.kind} className="bg-panel px-3 py-2">
-            <Words look="body">{capital(say(`reach.${h.kind}`))}</Words>
-            <Words look="note">{h.surfaceIds.map((id) => facts.surfaces.find((s) => s.id === id)?.name ?? '').join(', ')}</Words>
-          </View>
-        ))}
-        {p.sheetLaidM2.value > 0 ? (
+      <TheArea facts={facts} zone={zone} />
+      <PlacePanel facts={facts} surface={surface} />
+      {space?.kind === 'elevation' && zone.kind === 'elevation' ? <NearbyPanel facts={facts} space={space} /> : null}
+      <ZonePanel facts={facts} surface={surface} zone={zone} />
+    </>
+  );
+}
+
+/** Sheet, doors, bags and sign: in a line, unfolded when they are wanted. */
+function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: ZonePlan }) {
+  const units = useUnits();
+  const [open, setOpen] = useState(false);
+  const p = zone.protection;
+  const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
+  const line = [
+    p.sheetLaidM2.value > 0 ? `${area(p.sheetLaidM2.value)} of sheet laid, ${area(p.sheetBoughtM2)} to buy` : 'no sheet',
+    p.needed.value ? OPENINGS[p.openings.value] : '',
+    p.verticalScreen.value ? 'an upright screen' : '',
+    p.bags.value > 0 ? `${p.bags.value} waste ${p.bags.value === 1 ? 'bag' : 'bags'}` : '',
+    p.sign.value.length > 0 ? 'a sign' : '',
+  ].filter(Boolean);
+  return (
+    <>
+      <Panel title="Sheet, doors, bags and sign" testID="area">
+        <Words>{`${capital(line.join(' · '))}.`}</Words>
+        <Button
+          look="quiet"
+          flush
+          label={open ? 'Close' : 'Each with its reason'}
+          says={open ? 'Close sheet, doors, bags and sign' : 'Sheet, doors, bags and sign, each with its reason'}
+          expanded={open}
+          onPress={() => setOpen(!open)}
+          testID="area-open"
+        />
+        {open ? (
           <>
-            <AnswerRow
-              label={p.openings.value === 'closeNear' ? 'Ground sheet, laid' : 'Floor sheet, laid'}
-              value={area(p.sheetLaidM2.value)}
-              note={`${area(p.sheetBoughtM2)} to buy, with laps and turn-ups; ${formatMeasure(measure(p.beyondM, 'm'), units)} beyond the work`}
-              because={p.sheetLaidM2.because}
-            />
-            <AnswerRow label="Upright screen" value={p.verticalScreen.value ? 'yes' : 'no'} because={p.verticalScreen.because} />
-            <AnswerRow label="Doors and windows" value={OPENINGS[p.openings.value]} because={p.openings.because} />
-            <AnswerRow
-              label="Waste bags"
-              value={String(p.bags.value)}
-              note="6 mil, gooseneck and tape; nothing leaves the area unbagged"
-              because={p.bags.because}
-            />
+            <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
+            {zone.hazards.map((h) => (
+              <View key={h.kind} className="bg-panel px-3 py-2">
+                <Words look="body">{capital(say(`reach.${h.kind}`))}</Words>
+                <Words look="note">{h.surfaceIds.map((id) => facts.surfaces.find((s) => s.id === id)?.name ?? '').join(', ')}</Words>
+              </View>
+            ))}
+            {p.sheetLaidM2.value > 0 ? (
+              <>
+                <AnswerRow
+                  label={zone.kind === 'elevation' ? 'Ground sheet, laid' : 'Floor sheet, laid'}
+                  value={area(p.sheetLaidM2.value)}
+                  note={`${area(p.sheetBoughtM2)} to buy, with laps and turn-ups; ${formatMeasure(measure(p.beyondM, 'm'), units)} beyond the work`}
+                  because={p.sheetLaidM2.because}
+                />
+                <AnswerRow label="Upright screen" value={p.verticalScreen.value ? 'yes' : 'no'} because={p.verticalScreen.because} />
+                <AnswerRow label="Doors and windows" value={OPENINGS[p.openings.value]} because={p.openings.because} />
+                <AnswerRow
+                  label="Waste bags"
+                  value={String(p.bags.value)}
+                  note={p.needed.value ? '6 mil, gooseneck and tape; nothing leaves the area unbagged' : undefined}
+                  because={p.bags.because}
+                />
+              </>
+            ) : null}
+            {zone.steps.length > 0 ? (
+              <Words look="note">{`Set up, clean-up and verification, once for the zone: ${formatRange(zone.handsOnH, formatWork)}, ${formatRange(zone.money, moneyFor(facts))} with sheet and bags.`}</Words>
+            ) : null}
           </>
         ) : null}
-        {zone.steps.length > 0 ? (
-          <Words look="note">{`Set up, clean-up and verification, once for the zone: ${formatRange(zone.handsOnH, formatWork)}, ${formatRange(zone.money, moneyFor(facts))} with sheet and bags.`}</Words>
-        ) : null}
       </Panel>
-      {p.sign.value.length > 0 ? (
+      {open && p.sign.value.length > 0 ? (
         <Panel title="Sign">
           <View
             role="img"
@@ -142,9 +179,6 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
           <AnswerRow label="Where and how long it hangs" because={p.sign.because} />
         </Panel>
       ) : null}
-      <PlacePanel facts={facts} surface={surface} />
-      {space?.kind === 'elevation' && zone.kind === 'elevation' ? <NearbyPanel facts={facts} space={space} /> : null}
-      <ZonePanel facts={facts} surface={surface} zone={zone} />
     </>
   );
 }
