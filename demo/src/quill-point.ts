@@ -245,6 +245,8 @@ export function quillPoint(): JobFacts {
     ),
     'infrared',
   );
+  // The lamp does not reach into its tight corners: they are scuffed and coated over.
+  const keeperDoor = { ...door, parts: door.parts.map((p) => (p.kind === 'tight' ? { ...p, methodId: 'overcoat' as const } : p)) };
   const base = surface(
     'qp-keeper-base',
     keeper.id,
@@ -584,7 +586,7 @@ export function quillPoint(): JobFacts {
       wainscot,
       counter,
       hallWall,
-      door,
+      keeperDoor,
       base,
       heater,
       ceiling,
