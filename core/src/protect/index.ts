@@ -1,3 +1,3 @@
 export { HAZARD_KINDS, needsOf, type HazardKind, type Needs } from './needs';
-export { protect, withCartridges, type Cartridge, type Kit, type Protection, type Task } from './protect';
+export { ownKit, protect, taskWears, withCartridges, type Cartridge, type Kit, type Protection, type Task } from './protect';
 export type { ZoneContext } from './zone-context';

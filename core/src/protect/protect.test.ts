@@ -2,6 +2,7 @@ import { aReading, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '.
 import { createDeriver } from '../job/derive';
 import type { MethodId, Surface } from '../facts';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
+import { taskWears } from './protect';
 import { convert } from '../units/units';
 import { aFacts, aLayer, THIS_YEAR } from '../testing';
 
@@ -144,6 +145,8 @@ test('each task has its own mask, cartridges and gloves; where they go on at onc
   expect(task('wetScrapeLoose').cartridges).toEqual([]);
   expect(kit(task('solventGel'))).toContain('solventGloves');
   expect(kit(task('wetScrapeLoose'))).toContain('nitrileGloves');
+  // Said of each beyond what both do, on every screen and paper.
+  expect(taskWears(task('wetScrapeLoose'), p.tasks)).toMatch(/^Half mask with P100 filters, nitrile gloves$/);
   expect(p.cartridges).toEqual(['organicVapour']);
   expect(kit(p)).not.toContain('nitrileGloves');
   const rank = (id: string | null) => RULEBOOKS.us.respirators.findIndex((r) => r.id === id);

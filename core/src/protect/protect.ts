@@ -45,6 +45,17 @@ export interface Task {
   readonly kit: readonly Answer<Kit>[];
 }
 
+/** What a task asks for beyond what all of them do. */
+export const ownKit = (task: Task, all: readonly Task[]): readonly Answer<Kit>[] =>
+  task.kit.filter((k) => !all.every((t) => t.kit.some((x) => x.value === k.value)));
+
+/** As every screen and paper puts it: mask, cartridges, and what is its own. */
+export const taskWears = (task: Task, all: readonly Task[]): string =>
+  [
+    `${task.respirator.value ? say(task.respirator.value) : 'no respirator'}${withCartridges(task.cartridges)}`,
+    ...ownKit(task, all).map((k) => say(k.value)),
+  ].join(', ');
+
 export interface Protection {
   readonly needed: Answer<boolean>;
   /**

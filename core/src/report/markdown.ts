@@ -113,6 +113,7 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
     out.push(
       `- ${pr.respirator.value ? say(pr.respirator.value) : 'No respirator'}${withCartridges(pr.cartridges)}.`,
       `- ${pr.equipment.map((k) => say(k.value)).join(', ')}.`,
+      ...(pr.tasks.length > 1 ? pr.tasks.map((t) => `- ${t.name}, alone in the zone: ${t.wears}.`) : []),
       `- ${pr.bags.value} waste bags.`,
     );
     if (pr.verticalScreen.value) out.push('- Upright screen.');

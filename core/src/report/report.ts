@@ -11,6 +11,7 @@ import { sentence } from '../words';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
 import { measure, type UnitSystem } from '../units/units';
 import { silicaOn, UNCOUNTED } from '../probe';
+import { taskWears } from '../protect';
 import { CHECK_UNITS, type Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { comparisonReport, trialReport } from './choosing';
@@ -116,6 +117,7 @@ function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporte
         respirator: stated(t.respirator),
         cartridges: t.cartridges,
         equipment: t.kit.map(stated),
+        wears: taskWears(t, p.tasks),
       })),
       bags: stated(p.bags),
       sign: stated(p.sign),

@@ -7,6 +7,7 @@ import {
   formatRange,
   formatWork,
   measure,
+  ownKit,
   RULEBOOKS,
   say,
   withCartridges,
@@ -186,12 +187,11 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
 /** What each task asks for by itself, beside what all of them do. */
 function Tasks({ tasks }: { readonly tasks: readonly Task[] }) {
   if (tasks.length < 2) return null;
-  const common = new Set(tasks[0]!.kit.map((k) => k.value).filter((k) => tasks.every((t) => t.kit.some((x) => x.value === k))));
   return (
     <View testID="tasks" className="gap-1">
       <Words look="note">By task, alone in the zone. Where they go on at once, everybody wears the above.</Words>
       {tasks.map((t) => {
-        const own = t.kit.filter((k) => !common.has(k.value));
+        const own = ownKit(t, tasks);
         return (
           <AnswerRow
             key={t.methodId}

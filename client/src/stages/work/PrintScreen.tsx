@@ -151,6 +151,7 @@ function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: n
           <>
             <Words look="strong">Protection</Words>
             <Words>{`Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought); ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${withCartridges(pr.cartridges)}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</Words>
+            {pr.tasks.length > 1 ? pr.tasks.map((t) => <Words key={t.method}>{`${t.name}, alone in the zone: ${t.wears}.`}</Words>) : null}
             <Lines because={[...pr.exposure.because, ...pr.respirator.because]} />
           </>
         ) : null}
