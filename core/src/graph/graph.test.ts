@@ -1,4 +1,4 @@
-import { Each, kept, keptList, node, valueOf } from './graph';
+import { Each, eachKept, kept, keptList, node, valueOf } from './graph';
 
 test('a node is asked again only when one of its inputs is another object', () => {
   let asked = 0;
@@ -37,4 +37,72 @@ test('equal values are one key, and what is gone is forgotten', () => {
   expect([each.at('a'), each.at('b'), each.at('a')]).toEqual([1, 2, 1]);
   each.only(new Set(['b']));
   expect([each.at('b'), each.at('a')]).toEqual([2, 3]);
+});
+
+test('of a list only what changed is made again; where every item stays, or comes out the same, so does the list', () => {
+  const asked: number[] = [];
+  const sums = eachKept(([a, b]: [{ n: number }, number], i, by: number) => (asked.push(i), (a.n + b) * by));
+  const [x, y] = [{ n: 1 }, { n: 2 }];
+  const first = sums(
+    [
+      [x, y],
+      [10, 20],
+    ],
+    1,
+  );
+  expect([first, asked]).toEqual([
+    [11, 22],
+    [0, 1],
+  ]);
+  expect(
+    sums(
+      [
+        [x, y],
+        [10, 20],
+      ],
+      1,
+    ),
+  ).toBe(first);
+  expect(asked).toHaveLength(2);
+  // One item of one list; one that comes out the same keeps the list.
+  expect(
+    sums(
+      [
+        [{ n: 1 }, y],
+        [10, 20],
+      ],
+      1,
+    ),
+  ).toBe(first);
+  expect(
+    sums(
+      [
+        [x, y],
+        [10, 21],
+      ],
+      1,
+    ),
+  ).toEqual([11, 23]);
+  expect(asked).toEqual([0, 1, 0, 0, 1]);
+  // What all of them share asks for all; a longer or shorter list is another list.
+  expect(
+    sums(
+      [
+        [x, y],
+        [10, 21],
+      ],
+      2,
+    ),
+  ).toEqual([22, 46]);
+  expect(sums([[x], [10]], 2)).toEqual([22]);
+  expect(
+    sums(
+      [
+        [x, y, x],
+        [10, 21, 0],
+      ],
+      2,
+    ),
+  ).toEqual([22, 46, 2]);
+  expect(eachKept(([a]: [number]) => a)([[]])).toEqual([]);
 });

@@ -36,6 +36,34 @@ export function keptList<T>(): (made: readonly T[]) => readonly T[] {
   };
 }
 
+/**
+ * A list whose items are made one by one, from what stands at the same place in other lists. Where all of that is the same, the item stays as it
+ * is; where every item stays, so does the list: on a large job an edit costs the one surface that it touches.
+ */
+export function eachKept<const E extends readonly unknown[], const C extends readonly unknown[], O>(
+  make: (each: E, i: number, ...shared: C) => O,
+): (lists: { readonly [K in keyof E]: readonly E[K][] }, ...shared: C) => readonly O[] {
+  let from: readonly (readonly unknown[])[] = [];
+  let given: readonly unknown[] = [];
+  let answers: readonly O[] = [];
+  return (lists, ...shared) => {
+    const now = lists as readonly (readonly unknown[])[];
+    const alike = from.length > 0 && shared.every((x, i) => Object.is(x, given[i]));
+    const size = now[0]!.length;
+    if (alike && now.every((l, k) => l === from[k])) return answers;
+    let stays = size === answers.length;
+    const next = Array.from({ length: size }, (_, i): O => {
+      const kept = alike && i < answers.length && now.every((l, k) => Object.is(l[i], from[k]![i]));
+      const item = kept ? answers[i]! : make(now.map((l) => l[i]) as unknown as E, i, ...shared);
+      stays &&= Object.is(item, answers[i]);
+      return item;
+    });
+    [from, given] = [now, shared];
+    if (!stays) answers = next;
+    return answers;
+  };
+}
+
 const values = new WeakMap<object, string>();
 
 /** What an object says, as one string: equal sheets, wherever they were made, share one answer. */

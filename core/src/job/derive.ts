@@ -2,10 +2,10 @@
  * A whole job: facts in, everything derived out (one surface: surface/plan.ts). Each node is remembered by the identity of its views
  * (graph/graph.ts), so that editing one surface derives one surface.
  */
-import type { Check, Hazard, JobFacts, Space, Surface } from '../facts';
+import type { Check, Hazard, Job, JobFacts, Space, Surface } from '../facts';
 import { methodById } from '../catalogue';
 import type { OptionMemo } from '../choose';
-import { Each, kept, keptList, node } from '../graph/graph';
+import { Each, eachKept, kept, keptList, node } from '../graph/graph';
 import {
   asbestosAreas,
   asbestosPicture,
@@ -13,6 +13,7 @@ import {
   leadEverFound,
   leadIsPresent,
   NO_ASBESTOS,
+  placedView,
   placesOf,
   stackOf,
   suspectsOf,
@@ -21,6 +22,7 @@ import {
   type HazardState,
   type InstrumentBook,
   type Past,
+  type Remembering,
   type Suspect,
   type SuspectSurface,
 } from '../probe';
@@ -152,6 +154,9 @@ const surfaceNodes = () => ({
     leadIsPresent(s, stackOf(s), { rulebook, builtYear, instruments, past }),
   ),
   past: kept<Past>(),
+  /** What its place, and its zone, have to know of it. */
+  remembering: kept<Remembering>(),
+  zoned: kept<Zoned>(),
   /** What its homogeneous areas weigh of it. */
   piece: kept<SuspectSurface>(),
   asbestos: kept<AsbestosPicture>(),
@@ -184,6 +189,9 @@ const pieceOf = ({ id, spaceId, samples, readings, removedAt }: Surface, suspect
   suspects,
 });
 
+type Zoned = Pick<Surface, 'id' | 'spaceId' | 'zoneId' | 'bench' | 'removedAt'>;
+const zonedOf = ({ id, spaceId, zoneId, bench, removedAt }: Surface): Zoned => ({ id, spaceId, zoneId, bench, removedAt });
+
 const zoneNodes = () => ({
   view: kept<ZoneView>(),
   given: kept<ZoneGiven>(),
@@ -205,30 +213,49 @@ export function createDeriver(): Deriver {
     return { areas, pictures: new Map(pieces.map((p) => [p.surface.id, asbestosPicture(p.surface, p.suspects, byKey)])) };
   });
 
+  // Of every surface, by its place: an edit costs the one that it touches.
+  const spacesById = node((spaces: readonly Space[]) => new Map(spaces.map((s) => [s.id, s])));
+  const yearsOf = eachKept(([s]: [Surface], _i, job: Job, bySpace: ReadonlyMap<string, Space>) => yearOf(job, bySpace.get(s.spaceId), s));
+  const localsOf = eachKept(([s, year]: [Surface, number | null], i, rulebook: Rulebook) => nodes[i]!.local(s, year, rulebook));
+  const rememberedOf = eachKept(([s, { found, moldy, suspects }]: [Surface, Local], i) =>
+    nodes[i]!.remembering({ of: placedView(s), found, moldy, suspects }),
+  );
+  const placed = node(placesOf);
+  const pastOf = eachKept(([past]: [Past], i) => nodes[i]!.past(past));
+  const disturbsLead = eachKept(
+    (
+      [s, year, { disturbedM2 }, past]: [Surface, number | null, Local, Past],
+      i,
+      rulebook: Rulebook,
+      instruments: InstrumentBook,
+    ): boolean => s.removedAt === null && disturbedM2 > 0 && nodes[i]!.leadIsPresent(s, year, rulebook, instruments, past),
+  );
+  const piecesOf = eachKept(([s, suspects]: [Surface, readonly Suspect[]], i) =>
+    suspects.length === 0 ? null : nodes[i]!.piece(pieceOf(s, suspects)),
+  );
+  const zonedAll = eachKept(([s]: [Surface], i) => nodes[i]!.zoned(zonedOf(s)));
+  const zoneMap = node(zonesOf);
+
   /** What every surface needs of the others, in the order of the facts. */
   function around(facts: JobFacts, thisYear: number) {
     const { job, surfaces } = facts;
     const site = siteOf(siteView(job, thisYear));
     const { rulebook } = site;
     const instruments = bookOf(facts.instrumentChecks);
-    const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
+    const bySpace = spacesById(facts.spaces);
     while (nodes.length < surfaces.length) nodes.push(surfaceNodes());
     nodes.length = surfaces.length;
-    const years = surfaces.map((s) => yearOf(job, bySpace.get(s.spaceId), s));
-    const locals = surfaces.map((s, i) => nodes[i]!.local(s, years[i]!, rulebook));
-    const places = placesOf(
-      surfaces.map((of, i) => ({ of, found: locals[i]!.found, moldy: locals[i]!.moldy, suspects: locals[i]!.suspects })),
-      bySpace,
-      rulebook,
-    );
-    const past = places.past.map((p, i) => nodes[i]!.past(p));
+    const years = yearsOf([surfaces], job, bySpace);
+    const locals = localsOf([surfaces, years], rulebook);
+    const places = placed(rememberedOf([surfaces, locals]), bySpace, rulebook);
+    const past = pastOf([places.past]);
+    const leaded = disturbsLead([surfaces, years, locals, past], rulebook, instruments);
     const sums = new Map<string, number>();
     const growth = new Map<string, (number | null)[]>();
     surfaces.forEach((s, i) => {
       if (s.removedAt !== null) return;
       const { disturbedM2, moldy } = locals[i]!;
-      if (disturbedM2 > 0 && nodes[i]!.leadIsPresent(s, years[i]!, rulebook, instruments, past[i]!))
-        sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + disturbedM2);
+      if (leaded[i]!) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + disturbedM2);
       if (moldy) growth.set(s.spaceId, [...(growth.get(s.spaceId) ?? []), s.moldM2]);
     });
     // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
@@ -244,10 +271,7 @@ export function createDeriver(): Deriver {
       }),
     );
     spaceViews.only(new Set(spaces.keys()));
-    const pieces = surfaces.flatMap((s, i) => {
-      const suspects = places.suspects[i]!;
-      return suspects.length === 0 ? [] : [nodes[i]!.piece(pieceOf(s, suspects))];
-    });
+    const pieces = piecesOf([surfaces, places.suspects]).filter((p) => p !== null);
     const { areas, pictures } = suspectAreas(suspected(pieces), rulebook);
     return { site, instruments, years, locals, past, spaces, areas, pictures };
   }
@@ -271,7 +295,7 @@ export function createDeriver(): Deriver {
     told?: (share: number) => void,
   ) {
     const given = around(facts, thisYear);
-    const map = zonesOf(facts.job, facts.spaces, facts.zones, facts.surfaces);
+    const map = zoneMap(facts.job, facts.spaces, facts.zones, zonedAll([facts.surfaces]));
     const wanted = only?.(map);
     const footprint = footprintOf(facts.spaces);
     const members = new Map<string, { at: number; own: SurfaceOwn }[]>();

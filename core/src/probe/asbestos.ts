@@ -76,7 +76,7 @@ export function suspectsOf(s: Surface, builtYear: number | null, totalM2: number
 }
 
 /** The piece was stripped with proof, or is a new one: said, and how that is known. */
-const pastEnded = (s: Surface): boolean => s.past !== 'asBefore' && saysSomething(s.pastWhy);
+const pastEnded = (s: Pick<Surface, 'past' | 'pastWhy'>): boolean => s.past !== 'asBefore' && saysSomething(s.pastWhy);
 
 /** A sample that can tell something: taken, and of the material itself. One that was sent is out, even when its line was removed. */
 const speaks = (x: Sample): boolean =>
@@ -88,14 +88,14 @@ function bulkAnswers(s: Pick<Surface, 'readings' | 'samples'>, rulebook: Ruleboo
   return standingReadings(s).filter((r) => r.kind === 'bulk' && !(back.has(r.id) && judgeBulk(r, rulebook).says === 'none'));
 }
 
-const answerTo = (s: Surface, x: Sample, rulebook: Rulebook): BulkSays | null => {
+const answerTo = (s: Pick<Surface, 'samples' | 'readings'>, x: Sample, rulebook: Rulebook): BulkSays | null => {
   const own = bulkAnswers(s, rulebook).filter((r) => r.sampleId === x.id);
   const says = own.map((r) => judgeBulk(r, rulebook).says);
   return says.length === 0 ? null : says.includes('asbestos') ? 'asbestos' : says.includes('unsure') ? 'unsure' : 'none';
 };
 
 /** Kinds of suspect of which a sample here was positive or doubtful, or is still out. */
-function foundOrOut(s: Surface, rulebook: Rulebook): SuspectKind[] {
+function foundOrOut(s: Pick<Surface, 'samples' | 'readings'>, rulebook: Rulebook): SuspectKind[] {
   const answered = new Set(s.readings.flatMap((r) => (r.kind === 'bulk' && r.sampleId !== null ? [r.sampleId] : [])));
   return [
     ...new Set(
@@ -108,15 +108,20 @@ function foundOrOut(s: Surface, rulebook: Rulebook): SuspectKind[] {
 
 const FAMILIES: readonly (readonly Material[])[] = [TIMBER, PLASTER, MASONRY, METAL];
 const familyOf = (m: Material): readonly Material[] => FAMILIES.find((f) => f.includes(m))!;
+type Seen = Pick<Surface, 'element' | 'material' | 'name'>;
 /** May `s` be the same piece as `gone`, entered anew under another name, element or material? */
-export const isLike = (s: Surface, gone: Surface): boolean =>
+export const isLike = (s: Seen, gone: Seen): boolean =>
   s.element === gone.element ||
   familyOf(s.material) === familyOf(gone.material) ||
   s.name.trim().toLowerCase() === gone.name.trim().toLowerCase();
 
 /** What a surface takes over from one that was removed at the same place: the suspects of which samples found something or are out. */
-export const inheritedFrom = (s: Surface, gone: Surface, suspects: readonly Suspect[], rulebook: Rulebook): Suspect[] =>
-  pastEnded(s) || !isLike(s, gone) ? [] : suspects.filter((x) => foundOrOut(gone, rulebook).includes(x.kind));
+export const inheritedFrom = (
+  s: Seen & Pick<Surface, 'past' | 'pastWhy'>,
+  gone: Seen & Pick<Surface, 'samples' | 'readings'>,
+  suspects: readonly Suspect[],
+  rulebook: Rulebook,
+): Suspect[] => (pastEnded(s) || !isLike(s, gone) ? [] : suspects.filter((x) => foundOrOut(gone, rulebook).includes(x.kind)));
 
 export interface SamplePoint {
   readonly surfaceId: string;

@@ -13,7 +13,7 @@ export {
   type Suspect,
   type SuspectSurface,
 } from './asbestos';
-export { placesOf, type Past } from './place';
+export { placedView, placesOf, type Past, type Remembering } from './place';
 export { judgeReading, lastFaceC } from './reading';
 export { resultText } from './result';
 export { isLeadReading, saysSomething, standingOf, standingReadings } from './standing';

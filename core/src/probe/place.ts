@@ -3,9 +3,23 @@ import type { Space, Surface } from '../facts';
 import type { Rulebook } from '../rulebook';
 import { inheritedFrom, isLike, type Suspect } from './asbestos';
 
+/** What of a surface its place goes by. */
+export type Placed = Pick<Surface, 'spaceId' | 'removedAt' | 'element' | 'material' | 'name' | 'past' | 'pastWhy' | 'samples' | 'readings'>;
+export const placedView = ({ spaceId, removedAt, element, material, name, past, pastWhy, samples, readings }: Surface): Placed => ({
+  spaceId,
+  removedAt,
+  element,
+  material,
+  name,
+  past,
+  pastWhy,
+  samples,
+  readings,
+});
+
 /** What a place has to know of one surface. */
 export interface Remembering {
-  readonly of: Surface;
+  readonly of: Placed;
   /** When lead was last found on it; null: never. */
   readonly found: string | null;
   /** Growth was seen on it. */
@@ -32,8 +46,8 @@ export interface Places {
 /** @param list every surface of the job, removed ones too, in the order of the facts */
 export function placesOf(list: readonly Remembering[], spaces: ReadonlyMap<string, Space>, rulebook: Rulebook): Places {
   // A room that was taken off the list is somewhere still: nobody said which of those on the list it is now.
-  const isLost = (s: Surface) => spaces.get(s.spaceId)?.removedAt !== null;
-  const isGone = (s: Surface) => s.removedAt !== null || isLost(s);
+  const isLost = (s: Placed) => spaces.get(s.spaceId)?.removedAt !== null;
+  const isGone = (s: Placed) => s.removedAt !== null || isLost(s);
   const live = new Map<string, number>();
   const removed = new Map<string, string>();
   const later = (a: string | undefined, b: string): string => (a === undefined || b > a ? b : a);
