@@ -34,6 +34,11 @@ export const siteView = (job: Job, thisYear: number): SiteView => ({
 });
 
 /** @param growthM2 of each surface with growth in it, m2; null: unmeasured */
+/** A usual storey: where a scaffold stands and nobody said how high the work is, it is at least this high. Common practice, no published source. */
+const STOREY_M = 3;
+const onScaffold = ({ kind, nearby }: Pick<Space, 'kind' | 'nearby'>): boolean =>
+  kind === 'elevation' && nearby.some((n) => n.what === 'scaffold');
+
 export const spaceView = (
   space: Space,
   growthM2: readonly (number | null)[],
@@ -46,7 +51,7 @@ export const spaceView = (
   boundaryM: space.boundaryM,
   services: space.services,
   nearby: space.kind === 'elevation' ? space.nearby : [],
-  accessM: space.accessM ?? 0,
+  accessM: space.accessM ?? (onScaffold(space) ? Math.max(space.heightM ?? 0, STOREY_M) : 0),
   goesAnyway: space.goesAnyway,
   causeKnown: space.moisture !== null,
   moldKit: growthM2.length > 0 ? moldKitFor(growthM2, rulebook) : null,

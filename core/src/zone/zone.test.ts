@@ -171,6 +171,14 @@ test('what lies near a side is covered, closed or cleared before the first strok
   ]);
   // A distance that nobody measured counts as near.
   expect(near([it('drain', null)])).toEqual(['protect near.drain']);
+  // A scaffold says that the work is at height, though nobody said how high.
+  const hazards = (nearby: Space['nearby']) => {
+    const facts = house([piece('a')]);
+    const spaces = facts.spaces.map((s) => ({ ...s, kind: 'elevation' as const, accessM: null, nearby }));
+    return plan({ ...facts, spaces }).zones[0]!.hazards.map((h) => h.kind);
+  };
+  expect(hazards([it('scaffold', 0)])).toContain('height');
+  expect(hazards([it('path', 0)])).not.toContain('height');
   const modern = { yearMade: 2016, readings: [], parts: [aPart('flat', 'overcoat')] };
   expect(near([it('path', 1), it('scaffold', 0)], modern)).toEqual(['protect near.scaffold']);
 });

@@ -21,6 +21,12 @@ const strokesOf = (p: SurfacePlan): (Does & { readonly id: string })[] =>
 
 const isWorked = (p: SurfacePlan): boolean => p.work.steps.some((st) => st.kind === 'prepare');
 
+/** Over 2 m, or from a scaffold of which nobody said how high. */
+function atHeight({ facts }: Run, s: Surface): boolean {
+  const { accessM, kind, nearby } = facts.spaces.find((x) => x.id === s.spaceId)!;
+  return accessM === null ? kind === 'elevation' && nearby.some((n) => n.what === 'scaffold') : accessM > 2;
+}
+
 /** A zone has what any of its strokes reaches or makes. */
 function missingHazards(run: Run, z: ZonePlan): string[] {
   const has = (kind: string, id: string) => z.hazards.some((h) => h.kind === kind && h.surfaceIds.includes(id));
@@ -38,7 +44,7 @@ function missingHazards(run: Run, z: ZonePlan): string[] {
       ['caustic', strokes.some((d) => d.id.startsWith('caustic'))],
       ['vapour', strokes.some((d) => d.id === 'solventGel')],
       ['dust', strokes.some((d) => d.motor === true || d.dryHand === true || d.blast === 'open')],
-      ['height', (run.facts.spaces.find((x) => x.id === s.spaceId)!.accessM ?? 0) > 2],
+      ['height', atHeight(run, s)],
     ];
     const out = wanted.filter(([kind, is]) => is && !has(kind, id)).map(([kind]) => `${z.name}: ${kind} of ${s.name} is forgotten`);
     if (present(p.lead.overall.value) && z.protection.care !== 'lead')
