@@ -19,6 +19,7 @@ import { saveFile } from '../stages/save-file';
 import type { StageId } from '../stages/stages';
 import { inSpace, legendOf, pieceFor, planWords } from './pieces';
 import { SceneView } from './SceneView';
+import { cap } from '../kit/text';
 
 const MOST_HIGH = 360;
 /** Of a file: as wide as a page. */
@@ -81,7 +82,6 @@ const MARK_WORDS: Readonly<Record<MarkKind, string>> = {
   scaffold: 'thin uprights: scaffold',
   near: 'named boxes: what lies near, covered or cleared first',
 };
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A chip of the texture itself. */
 function Swatch({ tone }: { readonly tone: Tone }) {
@@ -169,7 +169,7 @@ export function RoomPicture({ facts, digest, space, stage, laid, currentId, pape
     <View className="gap-1">
       <SceneView at={at} says={says} onOpen={(id) => router.navigate(`/job/${facts.job.id}/${stage}/${id}`)} />
       <Legend pieces={[...pieces.values()]} />
-      {marks.length > 0 ? <Words look="note">{capital(`${[...new Set(marks.map((m) => MARK_WORDS[m.kind]))].join('; ')}.`)}</Words> : null}
+      {marks.length > 0 ? <Words look="note">{cap(`${[...new Set(marks.map((m) => MARK_WORDS[m.kind]))].join('; ')}.`)}</Words> : null}
       <Words look="note">
         {[
           space.kind === 'room' ? 'Walls folded out round the floor.' : 'Seen from outside, the ground in front.',

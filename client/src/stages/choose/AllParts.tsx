@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { bestTogether, eachItsOwn, formatRange, formatWork, say, type MethodId, type PartChoice, type Summed } from '@roughsill/core';
 import { Button, Panel, VerdictEdge, Words } from '../../kit';
 import { Why } from '../../kit/Why';
+import { cap } from '../../kit/text';
 
 const BEST = 3;
 
@@ -11,8 +12,6 @@ interface Props {
   readonly money: (n: number) => string;
   readonly onChoose: (picks: readonly { readonly partId: string; readonly methodId: MethodId }[], what: string) => void;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 interface WayProps {
   readonly name: string;
@@ -72,7 +71,7 @@ export function AllParts({ parts, money, onChoose }: Props) {
       {best.map((t) => (
         <Way
           key={t.methodId}
-          name={capital(say(t.methodId))}
+          name={cap(say(t.methodId))}
           sum={t}
           money={money}
           chosen={t.inPlan && settled ? 'Chosen for all parts' : null}

@@ -6,7 +6,7 @@ import { TRIAGE, triage, triageOf } from '@roughsill/core/trial';
 import { Button, NumberField, Panel, Pick, Problems, TextField, Toggle, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { add, commit, remove, set, useAppDispatch, type Draft } from '../../store';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 
 const YES_NO_OPTIONS = YES_NO.map((value) => ({ value, label: value === 'unknown' ? 'not known' : value }));
 

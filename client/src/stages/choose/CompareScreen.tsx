@@ -13,7 +13,7 @@ import type { FromCompareWorker, ToCompareWorker } from '../../workers/compare-p
 import { spawnCompareWorker } from '../../workers/spawn';
 import { JobPage } from '../JobPage';
 import { moneyFor } from '../money';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 import { CostHarmChart } from './CostHarmChart';
 
 export const CompareScreen = () => (

@@ -25,7 +25,7 @@ import { sentence } from '@roughsill/core/words';
 import { Button, NumberField, Panel, TextField, useUnits, VerdictEdge, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { Strip, type SectionCoat } from '../../section';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 
 interface PartMethodsProps {
   readonly coats: readonly SectionCoat[];

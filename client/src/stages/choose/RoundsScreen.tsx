@@ -21,7 +21,7 @@ import { AnswerRow } from '../../kit/Why';
 import { useSettings, useSurfacePlan } from '../../store';
 import { JobPage } from '../JobPage';
 import { moneyFor } from '../money';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 import { Lanes } from './Lanes';
 
 export const RoundsScreen = () => (

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { formatMeasure, measure, say, type Choice, type Stroke } from '@roughsill/core';
 import { Button, Panel, useUnits, Words } from '../../kit';
 import { Reasons } from '../../kit/Why';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 
 const token = (x: Stroke): string => `${x.partId}/${x.methodId}`;
 const HALF = { coarse: ', coarse', final: ', final' } as const;

@@ -17,7 +17,7 @@ import {
 import { Button, Empty, Panel, Pick, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { add, api, commit, useAppDispatch, useAppSelector } from '../../store';
 import { JobPage } from '../JobPage';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 
 export const ImportScreen = () => (
   <JobPage

@@ -19,7 +19,7 @@ import { Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../props';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 import { AreaPanel } from './AreaPanel';
 import { AreaPlanView } from './AreaPlanView';
 import { DecisionPanel } from './DecisionPanel';

@@ -4,9 +4,9 @@ import { NEARBY, say, type JobFacts, type Nearby, type NearbyKind, type Space } 
 import { Button, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import { fromMetres, toMetres } from '../walk/lengths';
+import { cap } from '../../kit/text';
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const KINDS = NEARBY.map((value) => ({ value, label: capital(say(`near.${value}`)) }));
+const KINDS = NEARBY.map((value) => ({ value, label: cap(say(`near.${value}`)) }));
 const SIZES = [
   ['outM', 'Out from the wall', 'empty: counts as near'],
   ['alongM', 'Along from the left', 'empty: at the corner'],

@@ -5,9 +5,9 @@ import { NumberField, Panel, Pick, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../props';
 import { fromMetres, lengthStep, toMetres } from '../walk/lengths';
+import { cap } from '../../kit/text';
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const USES = OPENING_USES.map((value) => ({ value, label: capital(say(`opening.${value}`)) }));
+const USES = OPENING_USES.map((value) => ({ value, label: cap(say(`opening.${value}`)) }));
 const WALL_OPTIONS = WALLS.map((w) => ({ value: w, label: w }));
 
 export function PlacePanel({ facts, surface }: Pick<StageProps, 'facts' | 'surface'>) {

@@ -25,6 +25,7 @@ import type { StageProps } from '../props';
 import { NearbyPanel } from './NearbyPanel';
 import { PlacePanel } from './PlacePanel';
 import { ZonePanel } from './ZonePanel';
+import { cap } from '../../kit/text';
 
 const OPENINGS = { closeAndSeal: 'close and seal the room', closeNear: 'close those nearby', none: 'as usual' } as const;
 
@@ -34,8 +35,6 @@ const CARE = {
   leaveAlone: { title: 'Leave it alone', label: 'Asbestos is not ruled out in it' },
   ordinary: { title: 'Ordinary care', label: 'No hazard is disturbed' },
 } as const;
-
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 export function ProtectStage({ facts, surface, plan }: StageProps) {
   const units = useUnits();
@@ -87,7 +86,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
         <Tasks tasks={p.tasks} />
         <View className="gap-1">
           {p.kit.map((k) => (
-            <AnswerRow key={k.value} label={capital(say(k.value))} because={k.because} />
+            <AnswerRow key={k.value} label={cap(say(k.value))} because={k.because} />
           ))}
           {p.kit.length === 0 ? <Words>Nothing is disturbed: no equipment beyond the usual.</Words> : null}
         </View>
@@ -116,7 +115,7 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
   return (
     <>
       <Panel title="Sheet, doors, bags and sign" testID="area">
-        <Words>{`${capital(line.join(' · '))}.`}</Words>
+        <Words>{`${cap(line.join(' · '))}.`}</Words>
         <Button
           look="quiet"
           flush
@@ -131,7 +130,7 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
             <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
             {zone.hazards.map((h) => (
               <View key={h.kind} className="bg-panel px-3 py-2">
-                <Words look="body">{capital(say(`reach.${h.kind}`))}</Words>
+                <Words look="body">{cap(say(`reach.${h.kind}`))}</Words>
                 <Words look="note">{h.surfaceIds.map((id) => facts.surfaces.find((s) => s.id === id)?.name ?? '').join(', ')}</Words>
               </View>
             ))}
@@ -195,7 +194,7 @@ function Tasks({ tasks }: { readonly tasks: readonly Task[] }) {
         return (
           <AnswerRow
             key={t.methodId}
-            label={capital(say(t.methodId))}
+            label={cap(say(t.methodId))}
             value={`${t.respirator.value ? say(t.respirator.value) : 'no respirator'}${withCartridges(t.cartridges)}`}
             note={own.length > 0 ? `and ${own.map((k) => say(k.value)).join(', ')}` : undefined}
             because={[...t.respirator.because, ...own.flatMap((k) => k.because)]}

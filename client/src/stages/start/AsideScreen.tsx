@@ -8,6 +8,7 @@ import { Button, Empty, Panel, TextField, Words } from '../../kit';
 import { letGo, sendMended, useAppDispatch, useAppSelector, type Aside } from '../../store';
 import { Notices } from '../Notices';
 import { saveFile } from '../save-file';
+import { cap } from '../../kit/text';
 
 export function AsideScreen() {
   const aside = useAppSelector((s) => s.outbox.aside);
@@ -34,7 +35,6 @@ export function AsideScreen() {
 const DID: Readonly<Record<JobChange['op'], string>> = { add: 'added', set: 'changed', remove: 'removed', restore: 'brought back' };
 /** `instrumentCheck` as a person says it. */
 const spoken = (word: string): string => word.replace(/(?<=[a-z])(?=[A-Z])|_/g, ' ').toLowerCase();
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function AsideCard({ entry }: { readonly entry: Aside }) {
   const dispatch = useAppDispatch();
@@ -43,7 +43,7 @@ function AsideCard({ entry }: { readonly entry: Aside }) {
   const facts = useAppSelector((s) => (change ? s.jobs.byId[change.jobId]?.facts : undefined));
   const record = change && facts ? recordOf(facts, change) : undefined;
   const name = record?.['name'] ?? record?.['number'] ?? record?.['label'];
-  const title = change ? `${capital(spoken(change.entity))} ${DID[change.op]}` : 'An entry that cannot be read';
+  const title = change ? `${cap(spoken(change.entity))} ${DID[change.op]}` : 'An entry that cannot be read';
   return (
     <Panel title={title} testID={`aside-${entry.id}`}>
       <Words look="note">
@@ -83,7 +83,7 @@ function Wrong({ problems }: { readonly problems: readonly Problem[] }) {
     <View role="alert" className="gap-1 border-2 border-oxide bg-panel p-3">
       {problems.map((p) => (
         <Words key={`${p.path}${p.message}`} look="strong" tone="oxide">
-          {capital(p.message)}
+          {cap(p.message)}
         </Words>
       ))}
     </View>
@@ -130,7 +130,7 @@ function Mend({ entry, change }: { readonly entry: Aside; readonly change: JobCh
       {shown.map((f) => (
         <TextField
           key={f}
-          label={capital(spoken(f))}
+          label={cap(spoken(f))}
           value={typed(fields[f])}
           problem={problems.find((p) => p.path.split('.').at(-1)!.startsWith(f))?.message}
           onCommit={(text) => setFields({ ...fields, [f]: meant(text, change.fields[f]) })}

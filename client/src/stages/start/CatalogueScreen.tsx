@@ -27,7 +27,7 @@ import { SOURCE_KIND_WORDS, SOURCES, tell } from '@roughsill/core/words';
 import { Button, NumberField, Panel, Select, TextField, Toggle, Words } from '../../kit';
 import { changeSettings, useAppDispatch, useSettings } from '../../store';
 import { Notices } from '../Notices';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 
 const FT2 = convert(1, 'ft2', 'm2');
 

@@ -17,9 +17,9 @@ import {
 import { Button, NumberField, Panel, Pick, Select, TextField, Words } from '../../kit';
 import { add, commitToFirm, remove, set, useAppDispatch, useFirm, type Draft } from '../../store';
 import { Notices } from '../Notices';
+import { cap } from '../../kit/text';
 
 const here = <T extends { readonly removedAt: string | null }>(all: readonly T[]): T[] => all.filter((x) => x.removedAt === null);
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const DAY = /^\d{4}-\d\d-\d\d$/;
 const dayProblem = (v: string): string | undefined =>
   v === '' || (DAY.test(v) && !Number.isNaN(Date.parse(v))) ? undefined : 'Write the day as 2026-05-04.';
@@ -45,7 +45,7 @@ export function FirmScreen() {
         {wrong ? (
           <View role="alert" className="border-2 border-oxide bg-panel p-3">
             <Words look="strong" tone="oxide">
-              {capital(wrong)}
+              {cap(wrong)}
             </Words>
           </View>
         ) : null}
@@ -150,13 +150,13 @@ function MachineRow({ machine: m }: { readonly machine: Machine }) {
           <Select
             label="What it is"
             value={m.kind}
-            options={MACHINE_KINDS.map((value) => ({ value, label: capital(say(`machine.${value}`)) }))}
+            options={MACHINE_KINDS.map((value) => ({ value, label: cap(say(`machine.${value}`)) }))}
             onChange={(kind) => put({ kind })}
           />
           <Select
             label="Filter"
             value={m.filter}
-            options={FILTERS.map((value) => ({ value, label: capital(say(`filter.${value}`)) }))}
+            options={FILTERS.map((value) => ({ value, label: cap(say(`filter.${value}`)) }))}
             onChange={(filter) => put({ filter })}
           />
           <NumberField
@@ -182,7 +182,7 @@ function MachineRow({ machine: m }: { readonly machine: Machine }) {
           <Button look="stop" label="Take it off the list" onPress={() => write(remove('machine', m.id))} className="self-start" />
         </View>
       ) : null}
-      {wrong ? <Words tone="oxide">{capital(wrong)}</Words> : null}
+      {wrong ? <Words tone="oxide">{cap(wrong)}</Words> : null}
     </View>
   );
 }
@@ -225,7 +225,7 @@ function SiteRow({ site: s }: { readonly site: Site }) {
           <Button look="stop" label="Take it off the list" onPress={() => write(remove('site', s.id))} className="self-start" />
         </View>
       ) : null}
-      {wrong ? <Words tone="oxide">{capital(wrong)}</Words> : null}
+      {wrong ? <Words tone="oxide">{cap(wrong)}</Words> : null}
     </View>
   );
 }
@@ -268,7 +268,7 @@ function PersonRow({ person: p }: { readonly person: Person }) {
           <TextField label="Name" value={p.name} onCommit={(name) => put({ name })} />
           <Dated
             title="Certificate"
-            kinds={CERTIFICATES.map((value) => ({ value, label: capital(say(`certificate.${value}`)) }))}
+            kinds={CERTIFICATES.map((value) => ({ value, label: cap(say(`certificate.${value}`)) }))}
             dayLabel="Valid until (empty: no end)"
             textLabel="Number"
             onAdd={(kind, number, day) =>
@@ -296,7 +296,7 @@ function PersonRow({ person: p }: { readonly person: Person }) {
           <Button look="stop" label="No longer of the firm" onPress={() => write(remove('person', p.id))} className="self-start" />
         </View>
       ) : null}
-      {wrong ? <Words tone="oxide">{capital(wrong)}</Words> : null}
+      {wrong ? <Words tone="oxide">{cap(wrong)}</Words> : null}
     </View>
   );
 }

@@ -15,7 +15,7 @@ import {
 import { Button, NumberField, Panel, Pick, Problems, useUnits, useWhen, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { add, commit, set, useAppDispatch } from '../../store';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 
 type Kind = 'crossCut' | 'knife' | 'drop';
 const CROSS_CUT = [

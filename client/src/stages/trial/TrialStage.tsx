@@ -28,7 +28,7 @@ import { Button, Empty, Panel, Problems, Select, TextField, useUnits, Words } fr
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { add, commit, loadOtherJobs, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../props';
-import { cap } from '../walk/drafts';
+import { cap } from '../../kit/text';
 import { Bracket } from './Bracket';
 import { FilmPanel } from './FilmPanel';
 import { SquareCard } from './SquareCard';

@@ -23,7 +23,7 @@ import { type KitId, KITS } from '@roughsill/core/survey';
 import { Button, NumberField, Panel, Pick, Problems, TextField, Ticks, UnitsProvider, Words } from '../../kit';
 import { add, commit, newId, sessionSlice, set, useAppDispatch, useAppSelector, useJob } from '../../store';
 import { Notices } from '../Notices';
-import { cap } from './drafts';
+import { cap } from '../../kit/text';
 import { kitDrafts } from './kits';
 import { fromMetres, lengthStep, toMetres } from './lengths';
 

@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import Svg, { Circle, Line, Polygon, Rect } from 'react-native-svg';
 import { DEGREES, degreeShare, GRADES, METAL, say, seeded, type GradeId, type Surface } from '@roughsill/core';
 import { Words } from '../../kit';
-import { cap } from './drafts';
+import { cap } from '../../kit/text';
 
 const SIZE = 44;
 const INK = 'rgb(var(--soot))';

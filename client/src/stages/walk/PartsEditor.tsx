@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { formatMeasure, liveParts, measure, PART_KINDS, say, type PartKind, type Problem, type Surface } from '@roughsill/core';
 import { Button, NumberField, Panel, Problems, useUnits, Words } from '../../kit';
 import { add, commit, remove, set, useAppDispatch, type Draft } from '../../store';
+import { cap } from '../../kit/text';
 
 type Shares = Readonly<Partial<Record<PartKind, number>>>;
 
@@ -40,7 +41,7 @@ export function PartsEditor({ jobId, surface, areaM2 }: { readonly jobId: string
         {PART_KINDS.map((kind) => (
           <View key={kind} className="min-w-[11rem] flex-1">
             <NumberField
-              label={say(kind).charAt(0).toUpperCase() + say(kind).slice(1)}
+              label={cap(say(kind))}
               unit="%"
               step={5}
               value={shares[kind] ?? 0}

@@ -21,7 +21,8 @@ import { Button, Empty, NumberField, Panel, Problems, Select, useWide, Words } f
 import { commit, set, useAppDispatch, type Draft } from '../../store';
 import { JobPage } from '../JobPage';
 import { against } from './against';
-import { cap, sameCoats } from './drafts';
+import { cap } from '../../kit/text';
+import { sameCoats } from './drafts';
 import { fromMetres, toMetres } from './lengths';
 
 export const TableScreen = () => (

@@ -14,7 +14,7 @@ import {
 } from '@roughsill/core';
 import { convert } from '@roughsill/core';
 import { Figure, NumberField, useUnits, Words } from '../../kit';
-import { cap } from './drafts';
+import { cap } from '../../kit/text';
 import { fromMetres, toMetres } from './lengths';
 
 interface TakeOffPanelProps {

@@ -5,7 +5,7 @@ import { RESPONSES, say, TRIALS, type Layer } from '@roughsill/core';
 import { BINDER_SURE, guessBinder } from '@roughsill/core/survey';
 import { Button, Select, Words } from '../../kit';
 import { Why } from '../../kit/Why';
-import { cap } from './drafts';
+import { cap } from '../../kit/text';
 
 interface TrialsProps {
   readonly coat: Layer;

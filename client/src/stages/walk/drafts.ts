@@ -2,8 +2,6 @@
 import { BLANK_LAYER, type JobFacts, type Space, type Surface } from '@roughsill/core';
 import { add, newId, type Draft } from '../../store';
 
-/** pH keeps its small p. */
-export const cap = (s: string): string => (s.startsWith('pH') ? s : s.charAt(0).toUpperCase() + s.slice(1));
 const child = <T extends { id: string; removedAt: string | null }>({ id: _id, removedAt: _gone, ...rest }: T) => rest;
 export const live = <T extends { removedAt: string | null }>(xs: readonly T[]): T[] => xs.filter((x) => x.removedAt === null);
 export const nextPosition = (rows: readonly { readonly position: number }[]): number => Math.max(-1, ...rows.map((r) => r.position)) + 1;

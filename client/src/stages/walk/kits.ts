@@ -2,7 +2,8 @@
 import { partDrafts, say, type ElementId, type JobFacts } from '@roughsill/core';
 import { unfoldKit, type KitId } from '@roughsill/core/survey';
 import { add, newId, type Draft } from '../../store';
-import { cap, live, nextPosition } from './drafts';
+import { cap } from '../../kit/text';
+import { live, nextPosition } from './drafts';
 
 /** "Bedroom", then "Bedroom 2": the first name that is free. */
 function freeName(facts: JobFacts, name: string, taken: readonly string[]): string {

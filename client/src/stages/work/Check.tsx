@@ -28,6 +28,7 @@ import { useKept } from '../../kit/drafts';
 import { Why } from '../../kit/Why';
 import { add, commit, commitToFirm, set, useAppDispatch, useFirm, useSettings, zonePlanOf } from '../../store';
 import { Photos } from '../photos/Photos';
+import { cap } from '../../kit/text';
 
 const GATE_WORDS = { open: 'open', passed: 'passed', failed: 'failed', locked: 'not yet' } as const;
 
@@ -59,7 +60,7 @@ const shownIn = (what: CheckNumber, system: UnitSystem): Unit => {
   // Minutes and hours are what the check speaks of.
   return what === 'waitedMin' || what === 'waitedH' ? own : (unitFor(UNITS[own].dimension, system) ?? own);
 };
-const labelOf = (what: CheckNumber): string => say(what).charAt(0).toUpperCase() + say(what).slice(1);
+const labelOf = (what: CheckNumber): string => cap(say(what));
 
 type Numbers = Readonly<Partial<Record<CheckNumber, number>>>;
 

@@ -21,6 +21,7 @@ import { commit, useAppDispatch } from '../../store';
 import { moneyFor } from '../money';
 import { checkDraft, GateRow } from './Check';
 import type { StageProps } from '../props';
+import { cap } from '../../kit/text';
 
 export function WorkStage({ facts, surface, plan }: StageProps) {
   const { work, money } = plan;
@@ -132,7 +133,7 @@ function Happened({ facts, surface, plan }: StageProps) {
             <Button
               key={e}
               look="stop"
-              label={say(e).charAt(0).toUpperCase() + say(e).slice(1)}
+              label={cap(say(e))}
               onPress={() => {
                 tell(e);
                 setOpen(false);
