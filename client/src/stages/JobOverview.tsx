@@ -88,7 +88,7 @@ const CARE_WORDS: Readonly<Record<ZoneDigest['care'], string>> = {
   lead: 'lead work',
   guard: 'asbestos not ruled out: guarded',
   leaveAlone: 'left alone',
-  ordinary: 'ordinary care',
+  ordinary: 'neither lead nor asbestos disturbed',
 };
 
 function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDigest }) {

@@ -4,6 +4,7 @@ import type { MethodId, Surface } from '../facts';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
 import { taskWears } from './protect';
 import { convert } from '../units/units';
+import { sentence } from '../words';
 import { aFacts, aLayer, THIS_YEAR } from '../testing';
 
 const FT2 = convert(1, 'ft2', 'm2');
@@ -151,4 +152,14 @@ test('each task has its own mask, cartridges and gloves; where they go on at onc
   expect(kit(p)).not.toContain('nitrileGloves');
   const rank = (id: string | null) => RULEBOOKS.us.respirators.findIndex((r) => r.id === id);
   expect(Math.max(...p.tasks.map((t) => rank(t.respirator.value)))).toBeLessThanOrEqual(rank(p.respirator.value));
+});
+
+// Law W2: what the zone reaches and what is said of it agree.
+test('where growth is cleaned in a new house nobody says that no hazard is disturbed, nor that no seal is called for', () => {
+  const moldy = onePart('wetScrapeLoose', { readings: [], yearMade: 2016, conditions: ['moldy'], moldM2: 4 });
+  const plan = planOf(moldy, { job: { yearBuilt: 2016 } });
+  const said = plan.work.steps.filter((st) => st.kind === 'protect').flatMap((st) => st.because.map((r) => sentence(r, 'm')));
+  expect(plan.protection.care).toBe('ordinary');
+  expect(said.length).toBeGreaterThan(1);
+  expect(said.join(' ')).not.toMatch(/no hazard|no seal/i);
 });

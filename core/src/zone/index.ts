@@ -3,4 +3,4 @@ export { EVENTS, standsAt, type EventGate } from './standing';
 export { floorOf, sheetInside, sheetOutside, unionArea, wallsOf, type Floor, type Rect } from './shapes';
 export { checksOf, zonesOf, type ZoneMap, type ZoneSetup, type ZoneView } from './zones';
 export { turnOf } from './order';
-export { drawnIn, isSetUp, setsUp, tagsOf } from './machines';
+export { isSetUp, setsUp, tagsOf } from './machines';

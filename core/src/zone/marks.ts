@@ -132,9 +132,9 @@ function scaffoldOf(n: Nearby, side: Rect, accessM: number | null): Mark {
 }
 
 /** How deep each thing is drawn, away from the house, m; a window stands in a wall. */
-export const depthOf = (n: Pick<Nearby, 'what'>): number => (n.what === 'neighbourWindow' ? 0.25 : n.what === 'path' ? 1 : 0.7);
+const depthOf = (n: Pick<Nearby, 'what'>): number => (n.what === 'neighbourWindow' ? 0.25 : n.what === 'path' ? 1 : 0.7);
 /** How long, where nobody measured it. */
-export const longOf = (n: Nearby, wholeM: number): number => n.lengthM ?? (n.what === 'path' ? wholeM : 1);
+const longOf = (n: Nearby, wholeM: number): number => n.lengthM ?? (n.what === 'path' ? wholeM : 1);
 
 /** What lies before a side, seen flat: the wall along y = 0, the ground below it. */
 export function nearRect(n: Nearby, wholeM: number): Rect {

@@ -33,7 +33,7 @@ const CARE = {
   lead: { title: 'Lead work: contain it', label: 'A hazard is disturbed' },
   guard: { title: 'Asbestos is not ruled out: guard it', label: 'No stroke goes into it' },
   leaveAlone: { title: 'Leave it alone', label: 'Asbestos is not ruled out in it' },
-  ordinary: { title: 'Ordinary care', label: 'No hazard is disturbed' },
+  ordinary: { title: 'Neither lead nor asbestos is disturbed', label: 'Neither lead nor asbestos is disturbed' },
 } as const;
 
 export function ProtectStage({ facts, surface, plan }: StageProps) {

@@ -12,6 +12,6 @@ export const protect = {
     d.protect
       ? `zone sheet ${formatMeasure(measure(d.sheetM2, 'm2'), units)} · ${d.respirator ? say(d.respirator) : 'no respirator'}`
       : d.asbestos === 'notFound'
-        ? 'no hazard is disturbed'
+        ? 'neither lead nor asbestos is disturbed'
         : `left alone: asbestos ${say(d.asbestos)}`,
 } as const satisfies StageRecord;

@@ -2,6 +2,7 @@
 import type { JobFacts, Surface } from '../../../../core/src/facts';
 import { createDeriver } from '../../../../core/src/job/derive';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import { FACTOR } from '../oracle/masks';
 import { THIS_YEAR } from '../scenario';
 import type { Run } from '../run';
 import type { Law } from './law';
@@ -38,18 +39,6 @@ const zonePicks = (all: readonly SurfacePlan[], p: SurfacePlan): string =>
     .filter((x) => x.zoneId === p.zoneId)
     .map(picksOf)
     .join('/');
-const RESPIRATOR: Readonly<Record<string, number>> = {
-  halfMask: 10,
-  poweredHood: 25,
-  fullFace: 50,
-  airline: 1000,
-  ffp3: 20,
-  halfP3: 20,
-  fullP3: 40,
-  th3: 40,
-  airlineFlow: 40,
-  airlineDemand: 1000,
-};
 
 /** A second derivation is slow: one job in three has it, always the same ones. */
 const isLookedAt = ({ before, facts }: Run): boolean =>
@@ -88,7 +77,7 @@ export const RELATIONS: readonly Law[] = [
                 .map((o) => `${s.name}, ${p.kind}: ${o.methodId} only where less is known`);
             });
             if (!alike) return out;
-            const mask = (p: SurfacePlan) => (p.protection.respirator.value === null ? 0 : RESPIRATOR[p.protection.respirator.value]!);
+            const mask = (p: SurfacePlan) => (p.protection.respirator.value === null ? 0 : FACTOR[p.protection.respirator.value]!);
             if (mask(less) < mask(base)) out.push(`${s.name}: a weaker mask where less is known`);
             if (less.protection.sheetLaidM2.value < base.protection.sheetLaidM2.value - 1e-6)
               out.push(`${s.name}: less sheet where less is known`);

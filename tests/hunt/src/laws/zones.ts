@@ -3,6 +3,7 @@ import { NEARBY, type Check, type JobFacts, type Surface } from '../../../../cor
 import { createDeriver, type JobPlan } from '../../../../core/src/job/derive';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { ZonePlan } from '../../../../core/src/zone';
+import { FACTOR } from '../oracle/masks';
 import { DOES, type Does } from '../oracle/methods';
 import { THIS_YEAR } from '../scenario';
 import type { Run } from '../run';
@@ -132,19 +133,6 @@ const notGivenBack = (run: Run): string[] =>
     return back?.state === 'passed' && gates.some((g) => g.state !== 'passed') ? [`${z.name}: given back before all has passed`] : [];
   });
 
-/** Assigned factors, 29 CFR 1910.134(d)(3)(i)(A) and HSE HSG53. */
-const FACTOR: Readonly<Record<string, number>> = {
-  halfMask: 10,
-  poweredHood: 25,
-  fullFace: 50,
-  airline: 1000,
-  ffp3: 20,
-  halfP3: 20,
-  fullP3: 40,
-  th3: 40,
-  airlineFlow: 40,
-  airlineDemand: 1000,
-};
 /** Nobody at one of several tasks needs more than what everybody wears when they go on at once, and one task is the whole. */
 const wornTooLittle = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
