@@ -21,6 +21,7 @@ export {
   formatWork,
   measure,
   roundForReading,
+  withCommas,
   UNITS,
   unitFor,
   type Measure,

@@ -67,6 +67,25 @@ function zoneEdit() {
   row('one zone run otherwise, of 400 surfaces, against the whole', median(edit), median(whole.slice(5)), 'ms', 'at most 1/50 = 0.0200');
 }
 
+/** A tap on a job of 4,000 surfaces: the surface that is on the screen, and the whole job behind it. */
+function tap() {
+  const deriver = createDeriver();
+  const id = (facts: JobFacts) => facts.surfaces[5]!.id;
+  const one: number[] = [];
+  const all: number[] = [];
+  const whole: number[] = [];
+  let facts = largeJob(4000);
+  for (let i = 0; i < 3; i += 1) whole.push(time(() => createDeriver().derive(facts, DEFAULT_SETTINGS, 2026)));
+  deriver.derive(facts, DEFAULT_SETTINGS, 2026);
+  for (let i = 0; i < 120; i += 1) {
+    facts = { ...facts, surfaces: facts.surfaces.map((s, k) => (k === 5 ? { ...s, lengthM: 1 + i / 1000 } : s)) };
+    one.push(time(() => deriver.surface(facts, id(facts), DEFAULT_SETTINGS, 2026)));
+    all.push(time(() => deriver.derive(facts, DEFAULT_SETTINGS, 2026)));
+  }
+  row('a tap on one of 4,000 surfaces, against the whole', median(one.slice(20)), median(whole), 'ms', 'at most 16 ms');
+  row('the sums of that job after it, against the whole', median(all.slice(20)), median(whole), 'ms', 'no aim set');
+}
+
 /** The slim plan: its bytes against those of the job file, and what 4,000 surfaces take: in a process of its own, as the memory is judged. */
 async function slimPlan() {
   const small = await alone(400);
@@ -326,5 +345,5 @@ function tables() {
 }
 
 /** Every part of the core, in the order it is printed. */
-export const CORE_ROWS = { derivation, zoneEdit, slimPlan, choosing, roundsBench, assessment, moldYear, dwellings, tables };
+export const CORE_ROWS = { derivation, zoneEdit, tap, slimPlan, choosing, roundsBench, assessment, moldYear, dwellings, tables };
 export { median, row, rows } from './rows';

@@ -1,7 +1,7 @@
 /** Money of a job, in the sign of its rules. */
-import { RULEBOOKS, UNITS, type JobFacts } from '@roughsill/core';
+import { RULEBOOKS, UNITS, withCommas, type JobFacts } from '@roughsill/core';
 
 export const moneyFor = (facts: JobFacts) => {
   const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
-  return (n: number) => `${sign}${Math.round(n).toLocaleString('en-US')}`;
+  return (n: number) => `${sign}${withCommas(Math.round(n))}`;
 };

@@ -225,6 +225,17 @@ function splitOptions(all: readonly MethodOption[]) {
   return made;
 }
 
+const counted = new WeakMap<readonly MethodOption[], Readonly<Record<Verdict, number>>>();
+/** How many methods may be used, need care and are blocked; what was never for this material is not counted. Like parts share their list. */
+export function countsOf(options: readonly MethodOption[]): Readonly<Record<Verdict, number>> {
+  const known = counted.get(options);
+  if (known) return known;
+  const made = { go: 0, care: 0, blocked: 0 };
+  for (const o of options) if (!beside(o)) made[o.verdict] += 1;
+  counted.set(options, made);
+  return made;
+}
+
 export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, hold: Hold, memo: OptionMemo): Choice {
   const required = requiredDepth(s, ctx, lead, hold);
   const sheet = surfaceSheet(s, ctx, lead, required.value);

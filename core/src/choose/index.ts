@@ -4,6 +4,7 @@ export { RULES, type Rule } from './rules';
 export {
   beside,
   choose,
+  countsOf,
   jointProof,
   picksOf,
   priceProof,

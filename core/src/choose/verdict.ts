@@ -3,7 +3,7 @@ import type { MethodId } from '../facts';
 import { why, type Reason, type Weighed } from '../reasons';
 import { RULEBOOKS } from '../rulebook';
 import { METHODS, type Method } from '../catalogue';
-import { LIMIT_ASKED, RULES, type Rule } from './rules';
+import { LIMIT_ASKED, RULES, type Condition, type Rule } from './rules';
 import type { Sheet } from './sheet';
 
 export type Verdict = 'go' | 'care' | 'blocked';
@@ -24,24 +24,47 @@ function fires(rule: Rule, sheet: Sheet): boolean {
   return true;
 }
 
+/** Facts that a sentence may name, though the rule did not turn on them. */
+const NAMED = ['material', 'part', 'required', 'bite', 'leadInReach'] as const;
+const limits = new WeakMap<Condition, readonly string[]>();
+const limitOf = (c: Condition): readonly string[] => {
+  let made = limits.get(c);
+  if (!made) limits.set(c, (made = c.is.map(String)));
+  return made;
+};
+
 function reasonOf(rule: Rule, sheet: Sheet): Reason {
   const weighed: Weighed[] = rule.if.map((c) => ({
     asked: c.asked,
     found: sheet[c.asked],
-    limit: c.is.map(String),
+    limit: limitOf(c),
     verdict: sheet[c.asked] === 'unknown' ? 'unknown' : 'yes',
   }));
   if (rule.limit) weighed.push({ asked: LIMIT_ASKED, found: rule.limit(RULEBOOKS[sheet.rulebook]), verdict: 'yes' });
-  // Facts that a sentence may name, though the rule did not turn on them.
-  for (const asked of ['material', 'part', 'required', 'bite', 'leadInReach'] as const) {
+  for (const asked of NAMED) {
     if (!weighed.some((w) => w.asked === asked)) weighed.push({ asked, found: sheet[asked], verdict: 'yes' });
   }
   return { rule: rule.id, effect: rule.effect, force: rule.force, weighed, source: rule.source };
 }
 
+/** A rule that weighs the same gives the same object: a house asks the same few thousand over and over, and they are most of a plan's memory. */
+const told = new Map<Rule, Map<string, Reason>>();
+const MOST_PER_RULE = 2000;
+
+function sharedReason(rule: Rule, sheet: Sheet): Reason {
+  let of = told.get(rule);
+  if (!of || of.size >= MOST_PER_RULE) told.set(rule, (of = new Map()));
+  let key: string = sheet.rulebook;
+  for (const c of rule.if) key += `|${sheet[c.asked]}`;
+  for (const asked of NAMED) key += `|${sheet[asked]}`;
+  let made = of.get(key);
+  if (!made) of.set(key, (made = reasonOf(rule, sheet)));
+  return made;
+}
+
 /** Verdict of one method on one fact sheet. */
 export function judge(method: Method, sheet: Sheet): MethodVerdict {
-  const fired = (RULES_OF.get(method.id) ?? []).filter((r) => fires(r, sheet)).map((r) => reasonOf(r, sheet));
+  const fired = (RULES_OF.get(method.id) ?? []).filter((r) => fires(r, sheet)).map((r) => sharedReason(r, sheet));
   const blocks = fired.filter((r) => r.effect === 'block');
   const verdict: Verdict = blocks.length > 0 ? 'blocked' : fired.some((r) => r.effect === 'care') ? 'care' : 'go';
   const because = fired.length > 0 ? fired : [why('fit.nothingAgainst', method.source, { material: sheet.material, part: sheet.part })];

@@ -35,7 +35,7 @@ test('equal values are one key, and what is gone is forgotten', () => {
   let made = 0;
   const each = new Each<string, number>(() => (made += 1));
   expect([each.at('a'), each.at('b'), each.at('a')]).toEqual([1, 2, 1]);
-  each.only(new Set(['b']));
+  each.only([{ id: 'b' }]);
   expect([each.at('b'), each.at('a')]).toEqual([2, 3]);
 });
 

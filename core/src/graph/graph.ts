@@ -88,7 +88,9 @@ export class Each<K, V> {
   }
 
   /** So that memory stays as large as the job. */
-  only(keys: ReadonlySet<K>): void {
-    if (this.of.size > keys.size) for (const k of this.of.keys()) if (!keys.has(k)) this.of.delete(k);
+  only(there: readonly { readonly id: K }[]): void {
+    if (this.of.size <= there.length) return;
+    const keys = new Set(there.map((x) => x.id));
+    for (const k of this.of.keys()) if (!keys.has(k)) this.of.delete(k);
   }
 }

@@ -34,7 +34,7 @@ import { ACT_RANK, NEXT_ACTS, planOwn, withZone, type NextAct, type SurfaceOwn, 
 import { NO_TRIALS } from '../trial';
 import { convert, measure } from '../units/units';
 import { takeOff, type TakeOff } from '../walk';
-import { checksOf, planZone, zonesOf, type ZoneGiven, type ZoneMade, type ZoneMap, type ZonePlan, type ZoneView } from '../zone';
+import { planZone, zonesOf, type Floor, type ZoneGiven, type ZoneMade, type ZoneMap, type ZonePlan, type ZoneView } from '../zone';
 import { footprintOf, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
 
 export interface SpacePlan {
@@ -192,19 +192,62 @@ const pieceOf = ({ id, spaceId, samples, readings, removedAt }: Surface, suspect
 type Zoned = Pick<Surface, 'id' | 'spaceId' | 'zoneId' | 'bench' | 'removedAt'>;
 const zonedOf = ({ id, spaceId, zoneId, bench, removedAt }: Surface): Zoned => ({ id, spaceId, zoneId, bench, removedAt });
 
+/** What a room or side is to the surfaces in it: by its place among those that are there. */
+const roomNodes = () => ({
+  growth: keptList<number | null>(),
+  plan: node((space: Space, disturbedM2: number, rulebook: Rulebook, assisted: boolean): SpacePlan => {
+    const minorWork = minorWorkOf(space, disturbedM2, rulebook, assisted);
+    return { spaceId: space.id, disturbedM2, minorWork };
+  }),
+  made: node(spaceView),
+  view: kept<SpaceView>(),
+});
+
 const zoneNodes = () => ({
   view: kept<ZoneView>(),
+  rooms: keptList<SpaceView>(),
+  made: node(zoneGiven),
   given: kept<ZoneGiven>(),
   members: keptList<SurfaceOwn>(),
   checks: keptList<Check>(),
   plan: node(planZone),
 });
 
+/** Where the surfaces of a zone stand in the facts, and its rooms among the live ones. */
+interface Standing {
+  readonly view: ZoneView;
+  readonly surfaces: readonly number[];
+  readonly rooms: readonly number[];
+  readonly roomIds: readonly string[];
+}
+
+/** The room of each surface, by its place among the live ones; -1: it is removed, or stands nowhere. */
+function roomsOf(surfaces: readonly Zoned[], rooms: readonly Space[]): number[] {
+  const at = new Map(rooms.map((r, i) => [r.id, i]));
+  return surfaces.map((s) => (s.removedAt === null ? (at.get(s.spaceId) ?? -1) : -1));
+}
+
+/** Each zone with its surfaces and rooms, in the order of the map. */
+function standingsOf(map: ZoneMap, surfaces: readonly Zoned[], rooms: readonly Space[], roomOf: readonly number[]): Standing[] {
+  const members = new Map<string, number[]>(map.zones.map((z) => [z.id, []]));
+  surfaces.forEach((s, i) => members.get(map.of.get(s.id) ?? '')?.push(i));
+  const at = new Map(rooms.map((r, i) => [r.id, i]));
+  return map.zones.map((view) => {
+    const here = members.get(view.id)!;
+    // The bench takes in no room, but knows from which its pieces come.
+    const places = view.kind === 'bench' ? [...new Set(here.map((i) => roomOf[i]!))] : view.spaceIds.map((id) => at.get(id)!);
+    return { view, surfaces: here, rooms: places, roomIds: places.map((i) => rooms[i]!.id) };
+  });
+}
+
+const NOTHING_GROWS: readonly null[] = [];
+const NO_CHECKS: readonly Check[] = [];
+
 export function createDeriver(): Deriver {
   const nodes: ReturnType<typeof surfaceNodes>[] = [];
-  const siteOf = kept<SiteView>();
-  const spaceViews = new Each<string, (made: SpaceView) => SpaceView>(() => kept<SpaceView>());
+  const rooms: ReturnType<typeof roomNodes>[] = [];
   const zones = new Each<string, ReturnType<typeof zoneNodes>>(zoneNodes);
+  const siteOf = kept<SiteView>();
   const bookOf = node(instrumentBook);
   const suspected = keptList<SuspectSurface>();
   const suspectAreas = node((pieces: readonly SuspectSurface[], rulebook: Rulebook) => {
@@ -213,8 +256,9 @@ export function createDeriver(): Deriver {
     return { areas, pictures: new Map(pieces.map((p) => [p.surface.id, asbestosPicture(p.surface, p.suspects, byKey)])) };
   });
 
-  // Of every surface, by its place: an edit costs the one that it touches.
+  // Of every surface, by its place: an edit costs the one that it touches, and nothing is looked up by its name.
   const spacesById = node((spaces: readonly Space[]) => new Map(spaces.map((s) => [s.id, s])));
+  const liveRooms = node((spaces: readonly Space[]) => live(spaces));
   const yearsOf = eachKept(([s]: [Surface], _i, job: Job, bySpace: ReadonlyMap<string, Space>) => yearOf(job, bySpace.get(s.spaceId), s));
   const localsOf = eachKept(([s, year]: [Surface, number | null], i, rulebook: Rulebook) => nodes[i]!.local(s, year, rulebook));
   const rememberedOf = eachKept(([s, { found, moldy, suspects }]: [Surface, Local], i) =>
@@ -233,8 +277,20 @@ export function createDeriver(): Deriver {
   const piecesOf = eachKept(([s, suspects]: [Surface, readonly Suspect[]], i) =>
     suspects.length === 0 ? null : nodes[i]!.piece(pieceOf(s, suspects)),
   );
+  const picturesOf = eachKept(([piece]: [SuspectSurface | null], i, pictures: ReadonlyMap<string, AsbestosPicture>) => {
+    const picture = piece === null ? undefined : pictures.get(piece.surface.id);
+    return picture === undefined ? NO_ASBESTOS : nodes[i]!.asbestos(picture);
+  });
   const zonedAll = eachKept(([s]: [Surface], i) => nodes[i]!.zoned(zonedOf(s)));
   const zoneMap = node(zonesOf);
+  const roomOf = node(roomsOf);
+  const standings = node(standingsOf);
+  const footprint = kept<Floor>();
+  const checksByZone = node((checks: readonly Check[]) => {
+    const of = new Map<string, Check[]>();
+    for (const c of checks) if (c.zoneId !== null) of.set(c.zoneId, [...(of.get(c.zoneId) ?? []), c]);
+    return of;
+  });
 
   /** What every surface needs of the others, in the order of the facts. */
   function around(facts: JobFacts, thisYear: number) {
@@ -250,40 +306,52 @@ export function createDeriver(): Deriver {
     const places = placed(rememberedOf([surfaces, locals]), bySpace, rulebook);
     const past = pastOf([places.past]);
     const leaded = disturbsLead([surfaces, years, locals, past], rulebook, instruments);
-    const sums = new Map<string, number>();
-    const growth = new Map<string, (number | null)[]>();
-    surfaces.forEach((s, i) => {
-      if (s.removedAt !== null) return;
-      const { disturbedM2, moldy } = locals[i]!;
-      if (leaded[i]!) sums.set(s.spaceId, (sums.get(s.spaceId) ?? 0) + disturbedM2);
-      if (moldy) growth.set(s.spaceId, [...(growth.get(s.spaceId) ?? []), s.moldM2]);
-    });
-    // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
-    const outsideM2 = facts.spaces
-      .filter((s) => s.kind === 'elevation' && s.removedAt === null)
-      .reduce((sum, s) => sum + (sums.get(s.id) ?? 0), 0);
-    const spaces = new Map(
-      live(facts.spaces).map((space) => {
-        const disturbedM2 = space.kind === 'elevation' ? outsideM2 : (sums.get(space.id) ?? 0);
-        const minorWork = minorWorkOf(space, disturbedM2, rulebook, site.assisted);
-        const view = spaceViews.at(space.id)(spaceView(space, growth.get(space.id) ?? [], minorWork.value, rulebook));
-        return [space.id, { view, plan: { spaceId: space.id, disturbedM2, minorWork } }] as const;
-      }),
-    );
-    spaceViews.only(new Set(spaces.keys()));
-    const pieces = piecesOf([surfaces, places.suspects]).filter((p) => p !== null);
-    const { areas, pictures } = suspectAreas(suspected(pieces), rulebook);
-    return { site, instruments, years, locals, past, spaces, areas, pictures };
+    const pieces = piecesOf([surfaces, places.suspects]);
+    const { areas, pictures } = suspectAreas(suspected(pieces.filter((p) => p !== null)), rulebook);
+    const zoned = zonedAll([surfaces]);
+    const there = liveRooms(facts.spaces);
+    const room = roomOf(zoned, there);
+    return {
+      site,
+      instruments,
+      years,
+      locals,
+      past,
+      areas,
+      asbestos: picturesOf([pieces], pictures),
+      zoned,
+      there,
+      room,
+      ...inRooms(surfaces, there, room, locals, leaded, site),
+    };
   }
 
-  function ownAt(s: Surface, i: number, given: ReturnType<typeof around>, settings: FirmSettings): SurfaceOwn | undefined {
-    const space = given.spaces.get(s.spaceId);
-    if (s.removedAt !== null || !space) return undefined;
-    const own = nodes[i]!;
-    const { site, instruments, pictures } = given;
-    const picture = pictures.get(s.id);
-    const asbestos = picture === undefined ? NO_ASBESTOS : own.asbestos(picture);
-    return own.own(s, given.locals[i]!.area, given.years[i]!, site, space.view, given.past[i]!, instruments, asbestos, settings);
+  /** Minor work and growth, summed by room: the plan of each room, and what its surfaces see of it. */
+  function inRooms(
+    surfaces: readonly Surface[],
+    there: readonly Space[],
+    room: readonly number[],
+    locals: readonly Local[],
+    leaded: readonly boolean[],
+    { rulebook, assisted }: SiteView,
+  ) {
+    while (rooms.length < there.length) rooms.push(roomNodes());
+    rooms.length = there.length;
+    const sums = there.map(() => 0);
+    const growth: (number | null)[][] = [];
+    room.forEach((at, i) => {
+      if (at < 0) return;
+      if (leaded[i]!) sums[at]! += locals[i]!.disturbedM2;
+      if (locals[i]!.moldy) (growth[at] ??= []).push(surfaces[i]!.moldM2);
+    });
+    // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
+    const outsideM2 = there.reduce((sum, s, at) => (s.kind === 'elevation' ? sum + sums[at]! : sum), 0);
+    const plans = there.map((s, at) => rooms[at]!.plan(s, s.kind === 'elevation' ? outsideM2 : sums[at]!, rulebook, assisted));
+    const views = there.map((s, at) => {
+      const own = rooms[at]!;
+      return own.view(own.made(s, own.growth(growth[at] ?? NOTHING_GROWS), plans[at]!.minorWork.value, rulebook));
+    });
+    return { plans, views };
   }
 
   /** @param only this zone; undefined: all */
@@ -295,48 +363,46 @@ export function createDeriver(): Deriver {
     told?: (share: number) => void,
   ) {
     const given = around(facts, thisYear);
-    const map = zoneMap(facts.job, facts.spaces, facts.zones, zonedAll([facts.surfaces]));
+    const { site, instruments, years, locals, past, asbestos, room, views } = given;
+    const map = zoneMap(facts.job, facts.spaces, facts.zones, given.zoned);
+    const all = standings(map, given.zoned, given.there, room);
     const wanted = only?.(map);
-    const footprint = footprintOf(facts.spaces);
-    const members = new Map<string, { at: number; own: SurfaceOwn }[]>();
-    facts.surfaces.forEach((s, at) => {
-      const zoneId = map.of.get(s.id);
-      if (zoneId === undefined || (only !== undefined && zoneId !== wanted)) return;
-      const own = ownAt(s, at, given, settings);
-      if (!own) return;
-      told?.((at + 1) / facts.surfaces.length);
-      const list = members.get(zoneId);
-      if (list) list.push({ at, own });
-      else members.set(zoneId, [{ at, own }]);
-    });
-    if (only === undefined) zones.only(new Set(map.zones.map((z) => z.id)));
-    const surfaces: Made[] = [];
-    const zonePlans = map.zones.flatMap((view): ZonePlan[] => {
-      const here = members.get(view.id);
-      if (!here) return [];
+    const ground = footprintOf(facts.spaces);
+    const house = ground === null ? null : footprint(ground);
+    const checks = checksByZone(facts.checks);
+    if (only === undefined) zones.only(map.zones);
+    const surfaces: (Made | undefined)[] = facts.surfaces.map(() => undefined);
+    const ownAt = (i: number): SurfaceOwn => {
+      const { own } = nodes[i]!;
+      return own(facts.surfaces[i]!, locals[i]!.area, years[i]!, site, views[room[i]!]!, past[i]!, instruments, asbestos[i]!, settings);
+    };
+    let done = 0;
+    const zonePlans = (only === undefined ? all : all.filter((z) => z.view.id === wanted)).map(({ view, surfaces: at, ...z }): ZonePlan => {
       const own = zones.at(view.id);
-      const ids = view.kind === 'bench' ? [...new Set(here.map((m) => m.own.spaceId))] : view.spaceIds;
-      const spaces = ids.flatMap((id) => {
-        const space = given.spaces.get(id);
-        return space ? [[id, space.view] as const] : [];
+      const members = at.map((i) => {
+        const made = ownAt(i);
+        done += 1;
+        told?.(done / facts.surfaces.length);
+        return made;
       });
+      const seen = own.view(view);
+      const inside = own.rooms(z.rooms.map((r) => views[r]!));
       const zone = own.plan(
-        own.view(view),
-        own.given(zoneGiven(view.kind, view.sides, spaces, footprint, given.site, settings)),
-        own.members(here.map((m) => m.own)) as readonly SurfaceOwn[],
-        own.checks(checksOf(facts.checks, view.id)),
+        seen,
+        own.given(own.made(seen.kind, seen.sides, z.roomIds, inside, house, site, settings)),
+        own.members(members),
+        own.checks(checks.get(view.id) ?? NO_CHECKS),
       );
-      for (const m of here) surfaces[m.at] = nodes[m.at]!.plan(m.own, zone);
-      return [zone.plan];
+      at.forEach((i, k) => (surfaces[i] = nodes[i]!.plan(members[k]!, zone)));
+      return zone.plan;
     });
-    return { given, zones: zonePlans, surfaces: surfaces.filter(() => true) };
+    return { given, zones: zonePlans, surfaces: surfaces.filter((x) => x !== undefined) };
   }
 
   return {
     derive(facts, settings, thisYear, told) {
       const made = plan(facts, settings, thisYear, undefined, told);
-      const spaces = [...made.given.spaces.values()].map((x) => x.plan);
-      return summarise(facts, spaces, made.zones, made.surfaces, made.given.areas);
+      return summarise(facts, made.given.plans, made.zones, made.surfaces, made.given.areas);
     },
     surface(facts, surfaceId, settings, thisYear) {
       const { surfaces } = plan(facts, settings, thisYear, (map) => map.of.get(surfaceId));

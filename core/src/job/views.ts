@@ -33,12 +33,12 @@ export const siteView = (job: Job, thisYear: number): SiteView => ({
   thisYear,
 });
 
-/** @param growthM2 of each surface with growth in it, m2; null: unmeasured */
 /** A usual storey: where a scaffold stands and nobody said how high the work is, it is at least this high. Common practice, no published source. */
 const STOREY_M = 3;
 const onScaffold = ({ kind, nearby }: Pick<Space, 'kind' | 'nearby'>): boolean =>
   kind === 'elevation' && nearby.some((n) => n.what === 'scaffold');
 
+/** @param growthM2 of each surface with growth in it, m2; null: unmeasured */
 export const spaceView = (
   space: Space,
   growthM2: readonly (number | null)[],
@@ -70,16 +70,16 @@ export function footprintOf(spaces: readonly Space[]): Floor | null {
 /** From the lightest to the heaviest. */
 const MOLD_KITS: readonly MoldKit[] = ['n95', 'ffp3', 'n95Suit', 'ffp3Suit', 'fullFace', 'fullP3'];
 
-/** What a zone knows of its rooms or sides. @param spaces those that it takes in; of the bench, those from which its pieces come */
+/** What a zone knows of its rooms or sides. @param views of those that it takes in, by `roomIds`; of the bench, those from which its pieces come */
 export function zoneGiven(
   kind: ZoneView['kind'],
   sides: ZoneView['sides'],
-  spaces: readonly (readonly [string, SpaceView])[],
+  roomIds: readonly string[],
+  views: readonly SpaceView[],
   footprint: Floor | null,
   site: SiteView,
   settings: FirmSettings,
 ): ZoneGiven {
-  const views = spaces.map(([, v]) => v);
   const boundaries = views.map((v) => v.boundaryM);
   const kits = views.flatMap((v) => v.moldKit ?? []).sort((a, b) => MOLD_KITS.indexOf(b.value) - MOLD_KITS.indexOf(a.value));
   return {
@@ -88,8 +88,8 @@ export function zoneGiven(
     place: kind === 'bench' ? 'bench' : kind === 'room' ? 'inside' : 'outside',
     rooms:
       kind === 'room'
-        ? spaces.map(([spaceId, { lengthM, widthM }]) => ({
-            spaceId,
+        ? views.map(({ lengthM, widthM }, i) => ({
+            spaceId: roomIds[i]!,
             floor: lengthM !== null && widthM !== null ? { lengthM, widthM } : null,
           }))
         : [],

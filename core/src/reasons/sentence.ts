@@ -4,11 +4,33 @@ import { RULE_WORDS } from './en';
 import type { Reason } from './reason';
 import { valueText } from './value';
 
+/** A template between its blanks. */
+interface Cut {
+  readonly words: readonly string[];
+  readonly blanks: readonly { readonly asked: string; readonly ofLimit: boolean; readonly whole: string }[];
+}
+const cuts = new Map<string, Cut>();
+/** Templates are few, and a plan fills them by the ten thousand. */
+function cutOf(template: string): Cut {
+  const known = cuts.get(template);
+  if (known) return known;
+  const blanks = [...template.matchAll(/\{(\w+)(\.limit)?\}/g)].map(([whole, asked, limit]) => ({
+    asked: asked!,
+    ofLimit: limit !== undefined,
+    whole,
+  }));
+  const made = { words: template.split(/\{\w+(?:\.limit)?\}/), blanks };
+  cuts.set(template, made);
+  return made;
+}
+
 function fill(template: string, reason: Reason, system: UnitSystem): string {
-  const text = template.replace(/\{(\w+)(\.limit)?\}/g, (whole, asked: string, limit?: string) => {
+  const { words, blanks } = cutOf(template);
+  let text = words[0]!;
+  blanks.forEach(({ asked, ofLimit, whole }, i) => {
     const w = reason.weighed.find((x) => x.asked === asked);
-    const v = limit ? w?.limit : w?.found;
-    return v === undefined ? whole : valueText(v, system);
+    const v = ofLimit ? w?.limit : w?.found;
+    text += (v === undefined ? whole : valueText(v, system)) + words[i + 1]!;
   });
   return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,5 +1,5 @@
 /** A value as a person reads it. What somebody typed is theirs: in quotes, as they wrote it. */
-import { formatMeasure, type Measure, type UnitSystem } from '../units/units';
+import { formatMeasure, withCommas, type Measure, type UnitSystem } from '../units/units';
 import { say } from './en/vocabulary';
 import type { Typed, Value } from './reason';
 
@@ -9,7 +9,7 @@ const one = (v: string | Typed): string => (typeof v === 'string' ? say(v) : `â€
 
 export function valueText(v: Value, system: UnitSystem): string {
   if (typeof v === 'string') return say(v);
-  if (typeof v === 'number') return v.toLocaleString('en-US');
+  if (typeof v === 'number') return withCommas(v);
   if (typeof v === 'boolean') return v ? 'yes' : 'no';
   if (isMeasure(v)) return formatMeasure(v, system);
   if (isTyped(v)) return one(v);

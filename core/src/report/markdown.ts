@@ -2,7 +2,7 @@
 import { withCartridges } from '../protect';
 import { say } from '../reasons';
 import { tell } from '../words';
-import { formatHours, formatRange, formatWork, UNITS } from '../units/units';
+import { formatHours, formatRange, formatWork, UNITS, withCommas } from '../units/units';
 import type { JobReport, SurfaceReport, ZoneReport } from './report';
 import { escaped } from './escaped';
 import type { ReasonReport } from './reporter';
@@ -264,7 +264,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
 export function jobMarkdown(raw: JobReport): string {
   const report = escaped(raw);
   const sign = UNITS[report.job.currency].label;
-  const money = (n: number) => `${sign}${Math.round(n).toLocaleString('en-US')}`;
+  const money = (n: number) => `${sign}${withCommas(Math.round(n))}`;
   const out = [
     `# ${report.job.name}`,
     '',

@@ -1,7 +1,7 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
 import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { beside, effortOn, jointProof, picksOf, type MethodOption, type PartChoice, type Verdict } from '../choose';
+import { beside, countsOf, effortOn, jointProof, picksOf, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan } from '../job/derive';
 import { jobSteps } from '../job/steps';
 import { live } from '../job/views';
@@ -50,7 +50,6 @@ const verdictsOf = (part: PartChoice, r: Reporter) => ({
 });
 
 function partReport(part: PartChoice, detail: Detail, r: Reporter) {
-  const count = (verdict: Verdict) => part.options.filter((o) => o.verdict === verdict && !beside(o)).length;
   return {
     id: part.partId,
     part: part.kind,
@@ -60,7 +59,7 @@ function partReport(part: PartChoice, detail: Detail, r: Reporter) {
     also: part.also.map(r.stated),
     /** What the plan does here, the main stroke first. */
     picks: picksOf(part).map((x) => methodReport(x.option, part, r)),
-    counts: { go: count('go'), care: count('care'), blocked: count('blocked') },
+    counts: countsOf(part.options),
     verdicts: detail === 'all' ? verdictsOf(part, r) : null,
   };
 }

@@ -47,16 +47,6 @@ export interface Reporter {
   readonly table: readonly ReasonReport[];
 }
 
-/** Like parts share their reasons by reference, so each is put into words once. */
-const written: Record<UnitSystem, WeakMap<Reason, ReasonReport>> = { ft: new WeakMap(), m: new WeakMap() };
-function once(r: Reason, units: UnitSystem): ReasonReport {
-  const known = written[units].get(r);
-  if (known) return known;
-  const made = inWords(r, units);
-  written[units].set(r, made);
-  return made;
-}
-
 export function reporter(units: UnitSystem): Reporter {
   const table: ReasonReport[] = [];
   const byReason = new Map<Reason, ReasonReport>();
@@ -64,10 +54,11 @@ export function reporter(units: UnitSystem): Reporter {
   const told = (r: Reason): ReasonReport => {
     const known = byReason.get(r);
     if (known) return known;
-    const words = once(r, units);
-    const content = JSON.stringify(words);
+    // Before it is put into words: most say what another has said.
+    const content = `${r.rule}|${r.effect}|${r.source}|${r.weighed.length === 0 ? '' : JSON.stringify(r.weighed)}`;
     let entry = byContent.get(content);
     if (!entry) {
+      const words = inWords(r, units);
       const at = table.push(words) - 1;
       entry = Object.defineProperty({ ...words }, 'toJSON', { value: () => at });
       byContent.set(content, entry);

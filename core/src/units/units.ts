@@ -157,10 +157,13 @@ export function roundForReading(value: number): number {
   return Number(value.toFixed(decimals));
 }
 
+const WITH_COMMAS = new Intl.NumberFormat('en-US');
+/** A number with its thousands set apart. */
+export const withCommas = (value: number): string => WITH_COMMAS.format(value);
+
 function text(value: number, unit: Unit): string {
   if (unit === 'year') return String(value);
-  const shown =
-    UNITS[unit].dimension === 'money' ? Math.round(value).toLocaleString('en-US') : roundForReading(value).toLocaleString('en-US');
+  const shown = withCommas(UNITS[unit].dimension === 'money' ? Math.round(value) : roundForReading(value));
   if (UNITS[unit].dimension === 'money') return `${UNITS[unit].label}${shown}`;
   const label = UNITS[unit].label;
   if (label === '') return shown;

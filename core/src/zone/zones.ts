@@ -1,5 +1,5 @@
 /** Which zones a job has: every room, side and bench without asking; what a person divided or joined. */
-import { BLANK_SETUP, type Job, type JobFacts, type Space, type Surface, type WallId, type Zone } from '../facts';
+import { BLANK_SETUP, type Job, type Space, type Surface, type WallId, type Zone } from '../facts';
 
 /** How a zone is run, as a person said it. */
 export type ZoneSetup = Pick<
@@ -99,6 +99,3 @@ export function zonesOf(
   if (used.has(job.id)) zones.push({ id: job.id, kind: 'bench', name: 'Bench', spaceIds: [], partOf: null, sides: [], setup: BLANK_SETUP });
   return { zones, of };
 }
-
-/** Checks of a zone, by its id. */
-export const checksOf = (checks: JobFacts['checks'], zoneId: string) => checks.filter((c) => c.zoneId === zoneId);

@@ -6,9 +6,12 @@ import type { Detail } from '@roughsill/core/report';
 export const PAPERS = ['survey', 'custody', 'labels'] as const;
 export type Paper = (typeof PAPERS)[number];
 
+/** A job as it is sent out, `{epoch, cursor, facts}` in JSON: a thread that is handed it has nothing to ask the database, and answers for that very cursor. */
+export type JobBody = Uint8Array;
+
 export type Task =
-  | { readonly kind: 'plan'; readonly jobId: string; readonly detail: Detail; readonly now: string }
-  | { readonly kind: 'methods'; readonly jobId: string; readonly surfaceId: string; readonly now: string }
+  | { readonly kind: 'plan'; readonly body: JobBody; readonly detail: Detail; readonly now: string }
+  | { readonly kind: 'methods'; readonly body: JobBody; readonly surfaceId: string; readonly now: string }
   | { readonly kind: 'planFile'; readonly file: Uint8Array; readonly detail: Detail; readonly now: string }
   | { readonly kind: 'paper'; readonly paper: Paper; readonly jobId: string; readonly now: string }
   | { readonly kind: 'register'; readonly jobId: string; readonly now: string }

@@ -23,7 +23,7 @@ import { MediaStore } from '../media/media-store';
 import { redrawn } from '../media/picture';
 import { custodyPdf, labelsPdf, surveyPdf } from '../pdf/papers';
 import { asProblem, HttpProblem } from '../problem';
-import type { Answer, Paper, Task, WorkerPlace } from './tasks';
+import type { Answer, JobBody, Paper, Task, WorkerPlace } from './tasks';
 
 const place = workerData as WorkerPlace;
 const log = pino({ level: 'silent' });
@@ -52,6 +52,9 @@ async function factsOf(jobId: string): Promise<JobFacts> {
   if (!facts) throw new HttpProblem('not-found', `There is no job ${jobId}.`);
   return facts;
 }
+
+const factsIn = (body: JobBody): JobFacts =>
+  (JSON.parse(Buffer.from(body.buffer, body.byteOffset, body.byteLength).toString()) as { facts: JobFacts }).facts;
 
 const yearOf = (now: string): number => new Date(now).getUTCFullYear();
 
@@ -82,13 +85,12 @@ const MAKERS: Readonly<Record<Paper, typeof surveyPdf>> = { survey: surveyPdf, c
 async function work(task: Task, told: Told): Promise<Answer> {
   switch (task.kind) {
     case 'plan': {
-      const facts = await factsOf(task.jobId);
-      return { ok: true, bytes: report(facts, await planning(), task.now, task.detail, told) };
+      return { ok: true, bytes: report(factsIn(task.body), await planning(), task.now, task.detail, told) };
     }
     case 'methods': {
-      const facts = await factsOf(task.jobId);
+      const facts = factsIn(task.body);
       const plan = createDeriver().surface(facts, task.surfaceId, await planning(), yearOf(task.now));
-      if (!plan) throw new HttpProblem('not-found', `There is no surface ${task.surfaceId} on job ${task.jobId}.`);
+      if (!plan) throw new HttpProblem('not-found', `There is no surface ${task.surfaceId} on job ${facts.job.id}.`);
       return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units))) };
     }
     case 'planFile': {

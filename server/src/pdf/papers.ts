@@ -1,6 +1,16 @@
 /** The three papers of a survey: the survey itself, the chain-of-custody sheet, and labels for the sample bags. */
 import type { Content } from 'pdfmake/interfaces';
-import { formatRange, RULEBOOKS, sampleRegister, say, UNITS, type FirmSettings, type JobFacts, type JobPlan } from '@roughsill/core';
+import {
+  formatRange,
+  RULEBOOKS,
+  sampleRegister,
+  say,
+  UNITS,
+  withCommas,
+  type FirmSettings,
+  type JobFacts,
+  type JobPlan,
+} from '@roughsill/core';
 import { jobReport, reporter, surveyReport, unpriced, type ReasonReport } from '@roughsill/core/report';
 import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
 import type { MediaStore } from '../media/media-store';
@@ -68,7 +78,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
   const report = jobReport(facts, plan, settings, at);
   const v = surveyReport(facts, plan, settings, at, reporter(units));
   const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
-  const money = (n: number) => `${sign}${Math.round(n).toLocaleString('en-US')}`;
+  const money = (n: number) => `${sign}${withCommas(Math.round(n))}`;
   const content: Content[] = [
     note(report.job.edition),
     head('Today'),

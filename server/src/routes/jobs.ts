@@ -125,16 +125,16 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
       async ({ params, query, req, res }) => {
         const { jobId } = params;
         const { detail, task } = query;
-        const make = () => runOf(crew, res, task, { kind: 'plan', jobId, detail, now: now() });
+        const whole = await store.body(jobId);
+        if (!whole) throw noJob(jobId);
+        const make = () => runOf(crew, res, task, { kind: 'plan', body: whole.bytes, detail, now: now() });
         // With the survey in it the answer moves with the clock.
         if (detail === 'all') {
           const done = await make();
           if (done) res.type('json').send(done);
           return;
         }
-        const cursor = await store.cursor(jobId);
-        if (cursor === undefined) throw noJob(jobId);
-        const tag = planTag(await store.epoch(), cursor, await store.planning(), clock().getUTCFullYear());
+        const tag = planTag(whole.epoch, whole.cursor, await store.planning(), clock().getUTCFullYear());
         res.setHeader('etag', tag).setHeader('cache-control', 'private, no-cache').type('json');
         if (req.fresh) return void res.status(304).end();
         const bytes = plans.get(jobId, tag) ?? (await make());
@@ -155,7 +155,9 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
       },
       async ({ params, query, res }) => {
-        const done = await runOf(crew, res, query.task, { kind: 'methods', ...params, now: now() });
+        const whole = await store.body(params.jobId);
+        if (!whole) throw noJob(params.jobId);
+        const done = await runOf(crew, res, query.task, { kind: 'methods', body: whole.bytes, surfaceId: params.surfaceId, now: now() });
         if (done) res.type('json').send(done);
       },
     ),

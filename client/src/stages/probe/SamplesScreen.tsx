@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { registerAct, RULEBOOKS, sampleRegister, say, UNITS, type JobFacts, type SampleState } from '@roughsill/core';
+import { registerAct, RULEBOOKS, sampleRegister, say, UNITS, withCommas, type JobFacts, type SampleState } from '@roughsill/core';
 import { Button, Empty, Figure, NextBar, Panel, Pick, Words } from '../../kit';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
@@ -104,7 +104,7 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
         {unsent ? <Words look="note">Entries are still on their way: the papers show what has reached the server.</Words> : null}
         <Figure
           label="Tests taken so far"
-          value={`${sign}${Math.round(register.money).toLocaleString('en-US')}`}
+          value={`${sign}${withCommas(Math.round(register.money))}`}
           note={`a chip ${sign}${settings.testPrices.chip}, a bulk sample ${sign}${settings.testPrices.bulk}; the lab usually takes ${settings.labDays.lead} days`}
         />
       </Panel>

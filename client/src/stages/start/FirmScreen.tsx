@@ -13,6 +13,7 @@ import {
   type Person,
   type Site,
   type UsedOn,
+  withCommas,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Select, TextField, Words } from '../../kit';
 import { add, commitToFirm, remove, set, useAppDispatch, useFirm, type Draft } from '../../store';
@@ -168,7 +169,7 @@ function MachineRow({ machine: m }: { readonly machine: Machine }) {
             decimals={0}
             check={(v) =>
               v <= 0 || v > 20_000
-                ? `More than 0 and at most 20,000 m³/h (${Math.round(convert(20_000, 'm3/h', 'cfm')).toLocaleString('en-US')} cfm).`
+                ? `More than 0 and at most 20,000 m³/h (${withCommas(Math.round(convert(20_000, 'm3/h', 'cfm')))} cfm).`
                 : undefined
             }
             onCommit={(flowM3h) => put({ flowM3h })}
