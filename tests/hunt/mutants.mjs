@@ -237,7 +237,8 @@ export const MUTANTS = [
     "kind !== 'mold' && n.reaches.includes(kind)",
   ],
   ['a failure takes back nothing', 'zone/standing.ts', 'if (x.at === to || before(to, x.at)) passed.delete(x.key);', ';'],
-  ['a check may be passed out of turn', 'zone/standing.ts', '} else if (firstUnmet(g) === undefined) {', '} else {'],
+  ['a check may be passed out of turn', 'zone/standing.ts', '} else if (firstUnmet(g) === undefined && !elsewhere(g, c)) {', '} else {'],
+  ['what was passed in another zone counts', 'zone/standing.ts', ' && !elsewhere(g, c)', ''],
   [
     'coats before the clean-up',
     'zone/plan.ts',

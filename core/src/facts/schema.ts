@@ -529,7 +529,10 @@ export const MachineFields = z.strictObject({
 
 export const CheckFields = z.strictObject({
   gate: z.string().regex(/^[a-zA-Z0-9.-]{2,80}$/),
-  /** Of a job's own checks: the zone it belongs to, as the zone's own id, its room's or side's, or the job's for the bench; null: the job. */
+  /**
+   * Of a job's own checks: the zone it belongs to, as the zone's own id, its room's or side's, or the job's for the bench; null: the job.
+   * Of a surface's: the zone in which it was made; null: not recorded.
+   */
   zoneId: Id.nullable().default(null),
   outcome: z.enum(['pass', 'fail']),
   /** What was read off, where the check has a number. */

@@ -74,12 +74,12 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
   const open = zones.find((z) => !isDone(z))?.name ?? surfaces.find((p) => p.work.standsAt !== null);
   const waits =
     open === undefined ? null : why('gate.allPassed', 'trade-aim', { where: typeof open === 'string' ? typed(open) : 'aSurface' });
-  const standing = standingOf(made, ownChecks(facts), []);
+  const standing = standingOf(made, ownChecks(facts), [], null);
   const stated = (g: GateSpec): Gate => {
     const { state, waitsFor } = standing.state(null, g);
     return g.id === 'handed-over' && waits
-      ? { ...g, state: 'locked', waitsFor: waits, zoneId: null }
-      : { ...g, state, waitsFor, zoneId: null };
+      ? { ...g, state: 'locked', waitsFor: waits, zoneId: null, placeId: null }
+      : { ...g, state, waitsFor, zoneId: null, placeId: null };
   };
   return made.map((st) => ({ ...st, shared: true, gates: st.gates.map(stated) }));
 }

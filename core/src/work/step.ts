@@ -65,6 +65,8 @@ export interface Gate extends GateSpec {
   readonly waitsFor: Reason | null;
   /** The zone whose check it is; null: the surface's own. */
   readonly zoneId: string | null;
+  /** The zone in which it is done: what a surface passes counts there; null: nowhere on site. */
+  readonly placeId: string | null;
 }
 
 export interface Step extends Omit<StepSpec, 'gates'> {

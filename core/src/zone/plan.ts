@@ -100,7 +100,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           openings: members,
           machines: (settings.machines ?? []).filter((m) => m.removedAt === null && view.setup.machineIds.includes(m.id)),
         });
-  const standing = standingOf(specs, checks, members);
+  const standing = standingOf(specs, checks, members, view.id);
   const steps = placed(specs, null, view.id, standing);
   const { handsOnH, waitH } = hoursOf(specs);
   const total = working.reduce((sum, m) => sum + m.workedM2, 0);

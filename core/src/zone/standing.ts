@@ -57,7 +57,13 @@ export interface Standing {
   state(surfaceId: string | null, gate: GateSpec): Pick<Gate, 'state' | 'waitsFor'>;
 }
 
-export function standingOf(zoneSteps: readonly StepSpec[], zoneChecks: readonly Check[], owns: readonly Own[]): Standing {
+export function standingOf(
+  zoneSteps: readonly StepSpec[],
+  zoneChecks: readonly Check[],
+  owns: readonly Own[],
+  /** Where it is; a stroke that was passed in another zone is looked at again in this one, whose sheet and clean-up never saw it. */
+  zoneId: string | null,
+): Standing {
   const steps: At[] = [
     ...zoneSteps.map((step, index): At => ({ surfaceId: null, phase: zonePhase(step), index, alone: false, step })),
     ...owns.flatMap((o) => {
@@ -96,6 +102,9 @@ export function standingOf(zoneSteps: readonly StepSpec[], zoneChecks: readonly 
       if (g.at.surfaceId === null && (g.at.phase > PHASES.strokes || (setUpAgain && g.at.phase === PHASES.setUp))) passed.delete(g.key);
   };
 
+  const elsewhere = ({ at }: Placed, c: Check): boolean =>
+    at.phase === PHASES.strokes && !at.alone && at.surfaceId !== null && c.zoneId !== null && c.zoneId !== zoneId;
+
   const all = [
     ...zoneChecks.map((c) => ({ c, surfaceId: null as string | null })),
     ...owns.flatMap((o) => o.checks.map((c) => ({ c, surfaceId: o.surfaceId as string | null }))),
@@ -125,7 +134,7 @@ export function standingOf(zoneSteps: readonly StepSpec[], zoneChecks: readonly 
       sendBack(to);
       if (again) for (const x of gates) if (x.at.phase === PHASES.setUp) passed.delete(x.key);
       failed.add(g.key);
-    } else if (firstUnmet(g) === undefined) {
+    } else if (firstUnmet(g) === undefined && !elsewhere(g, c)) {
       passed.add(g.key);
       failed.delete(g.key);
     }
@@ -146,7 +155,7 @@ export const placed = (steps: readonly StepSpec[], surfaceId: string | null, zon
   steps.map((st) => ({
     ...st,
     shared: surfaceId === null,
-    gates: st.gates.map((g) => ({ ...g, ...standing.state(surfaceId, g), zoneId: surfaceId === null ? zoneId : null })),
+    gates: st.gates.map((g) => ({ ...g, ...standing.state(surfaceId, g), zoneId: surfaceId === null ? zoneId : null, placeId: zoneId })),
   }));
 
 /** The first step with a check that failed, else the first with one that has not passed; null: all have. */

@@ -53,11 +53,13 @@ describe('which zones there are', () => {
     expect(names(rooms, two, [aZone({ id: 'bay', spaceId: 'b' })])).toEqual([['a', ['1', '2']]]);
     expect(names(rooms, two, [aZone({ id: 'bay', spaceId: 'a', removedAt: '2026-05-04T13:20:00.000Z' })])).toEqual([['a', ['1', '2']]]);
   });
-  test('joined rooms are one; a chain that bites its own tail, or leads to a side, joins nothing', () => {
+  test('joined rooms are one, also when two phones joined each to the other; a chain that leads to a side joins nothing', () => {
     const joined = (ids: readonly (string | null)[]) => rooms.map((r, i) => ({ ...r, joinedToId: ids[i] ?? null }));
     const three = ['a', 'b', 'c'].map((spaceId) => at(spaceId, { spaceId }));
     expect(names(joined([null, 'a', 'b']), three)).toEqual([['a + b + c', ['a', 'b', 'c']]]);
-    expect(names(joined(['b', 'a']), three).map(([n]) => n)).toEqual(['a', 'b', 'c']);
+    expect(names(joined(['b', 'a']), three).map(([n]) => n)).toEqual(['a + b', 'c']);
+    expect(names(joined([null, 'c', 'b']), three).map(([n]) => n)).toEqual(['a', 'b + c']);
+    expect(names(joined(['b', 'c', 'b']), three).map(([n]) => n)).toEqual(['a + b + c']);
     const side = joined([null, 'a']).map((r) => (r.id === 'a' ? { ...r, kind: 'elevation' as const } : r));
     expect(names(side, three).map(([n]) => n)).toEqual(['a', 'b', 'c']);
   });

@@ -32,17 +32,29 @@ const setupOf = ({ workingDoor, washPlace, cleanWay, airMachine, machineIds, cre
   staying,
 });
 
-/** The room or side to which a chain of joins leads; a chain that bites its own tail joins nothing. Only like joins like. */
+/**
+ * The room or side to which a chain of joins leads. Only like joins like. Two phones may each have joined one room to the other: a ring is
+ * one place all the same, and goes by the first of it in the list.
+ */
 function rootOf(space: Space, byId: ReadonlyMap<string, Space>): Space {
-  let at = space;
-  const seen = new Set([at.id]);
+  const chain = [space];
   for (;;) {
+    const at = chain.at(-1)!;
     const next = at.joinedToId === null ? undefined : byId.get(at.joinedToId);
     if (!next || next.removedAt !== null || next.kind !== space.kind) return at;
-    if (seen.has(next.id)) return space;
-    seen.add(next.id);
-    at = next;
+    const met = chain.indexOf(next);
+    if (met >= 0) {
+      const ring = new Set(chain.slice(met));
+      return [...byId.values()].find((s) => ring.has(s))!;
+    }
+    chain.push(next);
   }
+}
+
+/** Of each live room or side, the one by which the whole goes that it is joined into: itself, when it is joined to none. */
+export function wholesOf(spaces: readonly Space[]): ReadonlyMap<string, Space> {
+  const byId = new Map(spaces.map((s) => [s.id, s]));
+  return new Map(spaces.filter((s) => s.removedAt === null).map((s) => [s.id, rootOf(s, byId)]));
 }
 
 export interface ZoneMap {
@@ -58,9 +70,8 @@ export function zonesOf(
   parts: readonly Zone[],
   surfaces: readonly Pick<Surface, 'id' | 'spaceId' | 'zoneId' | 'bench' | 'removedAt'>[],
 ): ZoneMap {
-  const byId = new Map(spaces.map((s) => [s.id, s]));
   const partById = new Map(parts.filter((z) => z.removedAt === null).map((z) => [z.id, z]));
-  const root = new Map(spaces.filter((s) => s.removedAt === null).map((s) => [s.id, rootOf(s, byId)]));
+  const root = wholesOf(spaces);
   const of = new Map<string, string>();
   for (const s of surfaces) {
     const whole = root.get(s.spaceId);

@@ -14,6 +14,7 @@ import {
   type Space,
   type ZonePlan,
   type ZoneSetup,
+  wholesOf,
   zonesOf,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, TextField, Ticks, useUnits, Words } from '../../kit';
@@ -45,7 +46,9 @@ function useDifference(facts: JobFacts) {
       more(b.hours - a.hours, formatWork(Math.abs(b.hours - a.hours))),
       more(b.sheet - a.sheet, `${formatMeasure(measure(Math.abs(b.sheet - a.sheet), 'm2'), units)} of sheet`),
     ].filter(Boolean);
-    return said.length === 0 ? 'It changes no hours and no sheet.' : `On the whole job: ${said.join(', ')}.`;
+    const change = said.length === 0 ? 'It changes no hours and no sheet.' : `On the whole job: ${said.join(', ')}.`;
+    const again = moved.filter((s) => s.checks.some((c) => c.outcome === 'pass')).map((s) => s.name);
+    return again.length === 0 ? change : `${change} What was passed on ${again.join(', ')} is looked at again in the new zone.`;
   };
 }
 
@@ -61,7 +64,19 @@ export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | '
   if (!space || zone.kind === 'bench') return null;
   const root = facts.spaces.find((s) => s.id === zone.spaceIds[0]) ?? space;
   const parts = facts.zones.filter((z) => z.removedAt === null && zone.spaceIds.includes(z.spaceId));
-  const others = facts.spaces.filter((s) => s.removedAt === null && s.kind === space.kind && !zone.spaceIds.includes(s.id));
+  /** Parts in which nothing stands any more, with what was photographed there. */
+  const emptied = parts.filter(
+    (z) =>
+      !facts.surfaces.some((s) => s.removedAt === null && s.zoneId === z.id) &&
+      facts.photos.some((p) => p.removedAt === null && p.ofZoneId === z.id),
+  );
+  const wholes = wholesOf(facts.spaces);
+  const others = facts.spaces.filter((s) => wholes.get(s.id) === s && s.kind === space.kind && !zone.spaceIds.includes(s.id));
+  const wholeName = (whole: Space) =>
+    facts.spaces
+      .filter((s) => wholes.get(s.id) === whole)
+      .map((s) => s.name)
+      .join(' + ');
   const write = (drafts: Draft[], then: JobFacts, says: string) => {
     setTold({ says: difference(then), of: arrangement(then) });
     dispatch(commit(facts.job.id, drafts, says));
@@ -90,12 +105,20 @@ export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | '
       `${surface.name} in a zone of its own`,
     );
   };
-  const join = (child: string, joinedToId: string | null, says: string) =>
+  const join = (to: ReadonlyMap<string, string | null>, says: string) =>
     write(
-      [set('space', child, { joinedToId })],
-      { ...facts, spaces: facts.spaces.map((s) => (s.id === child ? { ...s, joinedToId } : s)) },
+      [...to].map(([child, joinedToId]) => set('space', child, { joinedToId })),
+      { ...facts, spaces: facts.spaces.map((s) => ({ ...s, joinedToId: to.get(s.id) ?? (to.has(s.id) ? null : s.joinedToId) })) },
       says,
     );
+  /** What hung on the one that goes hangs on the first of the rest. */
+  const apart = (s: Space) => {
+    const hung = facts.spaces.filter((x) => x.joinedToId === s.id && zone.spaceIds.includes(x.id));
+    join(
+      new Map([[s.id, null], ...hung.map((x): [string, string | null] => [x.id, x.id === root.id ? null : root.id])]),
+      `${s.name} by itself`,
+    );
+  };
   const joined = facts.spaces.filter((s) => s.removedAt === null && s.id !== root.id && zone.spaceIds.includes(s.id));
   return (
     <>
@@ -120,14 +143,14 @@ export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | '
         {zone.partOf === null && others.length + joined.length > 0 ? (
           <View className="flex-row flex-wrap gap-2">
             {joined.map((s) => (
-              <Button key={s.id} label={`${s.name} by itself again`} onPress={() => join(s.id, null, `${s.name} by itself`)} />
+              <Button key={s.id} label={`${s.name} by itself again`} onPress={() => apart(s)} />
             ))}
             {others.map((s) => (
               <Button
                 key={s.id}
                 look="quiet"
-                label={`Join with ${s.name}`}
-                onPress={() => join(s.id, root.id, `${s.name} joined with ${root.name}`)}
+                label={`Join with ${wholeName(s)}`}
+                onPress={() => join(new Map([[s.id, root.id]]), `${wholeName(s)} joined with ${root.name}`)}
               />
             ))}
           </View>
@@ -146,6 +169,11 @@ export function ZonePanel({ facts, surface, zone }: Pick<StageProps, 'facts' | '
         />
         {running ? <SetupFields facts={facts} zone={zone} /> : null}
         {running ? <Photos facts={facts} of={{ ofZoneId: zone.zoneId }} title={`Photographs of ${zone.name}`} /> : null}
+        {running && zone.partOf === null
+          ? emptied.map((z) => (
+              <Photos key={z.id} facts={facts} of={{ ofZoneId: z.id }} title={`Photographs of ${z.name}, part of the whole again`} />
+            ))
+          : null}
       </Panel>
     </>
   );

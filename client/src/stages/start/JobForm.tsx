@@ -338,8 +338,9 @@ function SitePick({
   readonly name: string;
 }) {
   const dispatch = useAppDispatch();
-  const sites = useFirm().sites.filter((s) => s.removedAt === null);
   const [siteId, place, yearBuilt] = useWatch({ control, name: ['siteId', 'place', 'yearBuilt'] });
+  // A job goes on naming the site that it is at, also when it was taken off the list.
+  const sites = useFirm().sites.filter((s) => s.removedAt === null || s.id === siteId);
   const site = sites.find((s) => s.id === siteId);
   const takeOver = (from: (typeof sites)[number]) => {
     setValue('place', from.address || from.name, { shouldDirty: true });
@@ -352,7 +353,10 @@ function SitePick({
         <Select
           label="Site"
           value={site?.id ?? ''}
-          options={[{ value: '', label: 'none of the list' }, ...sites.map((s) => ({ value: s.id, label: s.name }))]}
+          options={[
+            { value: '', label: 'none of the list' },
+            ...sites.map((s) => ({ value: s.id, label: s.removedAt === null ? s.name : `${s.name}, taken off the list` })),
+          ]}
           onChange={(id) => {
             setValue('siteId', id === '' ? null : id, { shouldDirty: true });
             const picked = sites.find((s) => s.id === id);

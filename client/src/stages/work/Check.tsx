@@ -40,7 +40,7 @@ function CheckPhotos({ facts, surfaceId, checkId }: { readonly facts: JobFacts; 
   return <Photos facts={facts} of={{ ofSurfaceId: surfaceId, ofCheckId: checkId }} title="Photographs of this check" />;
 }
 
-/** A record of a check: of a zone it is the job's own. */
+/** A record of a check, made in a zone. @param surfaceId whose own it is; undefined: the zone's, or the job's */
 export const checkDraft = (
   gate: string,
   outcome: 'pass' | 'fail',
@@ -51,7 +51,7 @@ export const checkDraft = (
   add(
     'check',
     { gate, zoneId, outcome, measured, note: '', takenAt: new Date().toISOString(), supersedesId: null, supersedesWhy: null },
-    zoneId === null ? surfaceId : undefined,
+    surfaceId,
   );
 
 /** As a person on this job reads it. */
@@ -170,7 +170,9 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
     .filter((c) => c.gate === gate.id)
     .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
   const record = (outcome: 'pass' | 'fail', measured: Check['measured'] = []) =>
-    dispatch(commit(facts.job.id, [checkDraft(gate.id, outcome, gate.zoneId, surface?.id, measured)], null));
+    dispatch(
+      commit(facts.job.id, [checkDraft(gate.id, outcome, gate.placeId, gate.zoneId === null ? surface?.id : undefined, measured)], null),
+    );
   const read = (standing?.measured ?? []).map((m) => formatMeasure(measure(m.value, CHECK_UNITS[m.what]), units)).join(', ');
   const numbered = gate.asks.length > 0;
   const [again, setAgain] = useState(false);

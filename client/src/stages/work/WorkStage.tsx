@@ -115,7 +115,7 @@ function Happened({ facts, surface, plan }: StageProps) {
     dispatch(
       commit(
         facts.job.id,
-        [checkDraft(gate, 'fail', gate === 'event.breakThrough' || gate === 'event.newFind' ? null : plan.zoneId, surface.id)],
+        [checkDraft(gate, 'fail', plan.zoneId, gate === 'event.breakThrough' || gate === 'event.newFind' ? surface.id : undefined)],
         null,
       ),
     );

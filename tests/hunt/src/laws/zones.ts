@@ -229,6 +229,7 @@ interface Turn {
   readonly gate: string;
   readonly backTo: string;
   readonly step: number;
+  readonly kind: string;
 }
 /** Every check of a zone in the turn in which it falls due: prepared, set up, every surface to its last stroke, cleaned, verified, finished. */
 function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
@@ -241,12 +242,14 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
       p.work.steps.flatMap((st, step) =>
         st.shared || !want(st)
           ? []
-          : st.gates.map((g): Turn => ({ surfaceId: p.surfaceId, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step })),
+          : st.gates.map((g): Turn => ({ surfaceId: p.surfaceId, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step, kind: st.kind })),
       ),
     );
   const shared = (want: (kind: string) => boolean) =>
     z.steps.flatMap((st, step) =>
-      want(st.kind) ? st.gates.map((g): Turn => ({ surfaceId: null, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step })) : [],
+      want(st.kind)
+        ? st.gates.map((g): Turn => ({ surfaceId: null, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step, kind: st.kind }))
+        : [],
     );
   return [
     ...own((st) => st.kind === 'prepare'),
@@ -299,7 +302,8 @@ const numbersOf = (t: Turn) => NUMBERS.find(([id]) => id.test(t.gate));
 const record = (t: Turn, i: number, outcome: 'pass' | 'fail'): Check => ({
   id: `turn-${i}-${outcome}`,
   gate: t.gate,
-  zoneId: t.surfaceId === null ? t.zoneId : null,
+  // What a surface passed may have been recorded with its zone, or without.
+  zoneId: t.surfaceId === null || i % 2 === 0 ? t.zoneId : null,
   outcome,
   measured: numbersOf(t)?.[1] ?? [],
   note: '',
@@ -348,6 +352,13 @@ function unheld(run: Run): string[] {
     const beforeZone = turns.slice(i + 1).some((x) => x.surfaceId === null && x.gate === 'cleaned');
     if (stroke && beforeZone && after(t) !== 'passed') out.push(`${z.name}: ${t.gate} of another surface is taken back with ${pick.gate}`);
   });
+  // A stroke that was passed in another zone does not count in this one.
+  const stroke = turns.findIndex((t) => t.kind === 'remove');
+  if (stroke >= 0) {
+    const moved = passes.map((p, i) => (i === stroke ? { ...p, check: { ...p.check, zoneId: 'another-zone' } } : p));
+    const now = states(withChecks(facts, moved))(turns[stroke]!);
+    if (now === 'passed') out.push(`${z.name}: ${turns[stroke]!.gate} is passed from another zone`);
+  }
   // What has a number is not passed by a tick, and a number beyond its limit is a failure whatever was ticked.
   const asked = turns.findIndex((t) => numbersOf(t) !== undefined);
   if (asked >= 0) {
