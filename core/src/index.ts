@@ -28,3 +28,6 @@ export {
   type Unit,
   type UnitSystem,
 } from './units/units';
+export { feetAndInches, lengthText, readLength, readNumber, usualSize, type Read } from './units/length';
+export { entryTold } from './job/told';
+export { headOf, type JobHead } from './job/head';

@@ -167,7 +167,7 @@ export const aPart = (kind: PartKind, methodId: MethodId | null = null, over: Pa
 export function aSurface(over: Partial<Surface> = {}): Surface {
   const element = over.element ?? 'casing';
   return {
-    ...surfaceDraft(element, 'room-1', 0, 'Piece', { coatsCounted: true, knots: 'no' }),
+    ...surfaceDraft(element, 'room-1', 0, 'Piece', 'm', { coatsCounted: true, knots: 'no' }),
     id: 'surface-1',
     removedAt: null,
     parts: partDrafts(element).map((p): Part => ({ ...p, id: `part-${p.kind}`, removedAt: null })),

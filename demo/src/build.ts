@@ -56,7 +56,7 @@ export function surface(
   over: Partial<Surface> = {},
 ): Surface {
   return {
-    ...surfaceDraft(element, spaceId, position, name, { coatsCounted: true }),
+    ...surfaceDraft(element, spaceId, position, name, 'm', { coatsCounted: true }),
     id,
     removedAt: null,
     parts: partDrafts(element).map((p): Part => ({ ...p, id: `${id}-${p.kind}`, removedAt: null })),

@@ -5,7 +5,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
 import { canonical, emptyLists, readChange, scopeParent, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
-import { examples, quillPoint } from '@roughsill/demo';
+import { examples, largeJob, quillPoint } from '@roughsill/demo';
 import { bringSample, seed } from './db/seed';
 import { freshDatabase, NOW, prepare, startTestServer, type TestServer } from './testing';
 
@@ -240,10 +240,14 @@ async function fetchWithHost(address: string, host: string): Promise<number | un
 describe('work beside the requests', () => {
   test('can be asked after and stopped by its name, and leaves nothing behind', async () => {
     const s = await start();
-    await bring(s, 'beside');
+    // Large enough that the first two are still at it while the last is asked after.
+    const large = largeJob(150);
+    expect(
+      (await s.call('POST', '/api/jobs/import', undefined, writeJobFile({ ...large, job: { ...large.job, id: 'beside' } }))).status,
+    ).toBe(201);
     const plans = ['a', 'b', 'c', 'd'].map((x) => s.call('GET', `/api/jobs/beside/plan?task=task-${x}`));
     let asked = await s.call('GET', '/api/tasks/task-d');
-    for (let i = 0; asked.status === 404 && i < 200; i += 1) asked = await s.call('GET', '/api/tasks/task-d');
+    for (const until = Date.now() + 20_000; asked.status === 404 && Date.now() < until;) asked = await s.call('GET', '/api/tasks/task-d');
     const stopped = await s.call('DELETE', '/api/tasks/task-d');
     const replies = await Promise.all(plans);
     expect([asked.body.state, stopped.body]).toEqual(['waiting', { stopped: true }]);

@@ -16,7 +16,7 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   await app.id('save-space').click();
   await page.getByRole('button', { name: 'Times: more' }).click();
   await app.id('template-doubleHungSash').click();
-  await expect(page.getByText('2 × Double-hung sash, 2.49 ft × 2.82 ft')).toBeVisible();
+  await expect(page.getByText('2 × Double-hung sash, 2\' 6" × 2\' 10"')).toBeVisible();
   await app.id('template-casing').click();
   await app.id('done-adding').click();
   await expect(app.id('section')).toHaveAttribute('aria-label', /older coats, not counted, lead assumed/);

@@ -17,9 +17,9 @@ test('sizes, shares and readings', async ({ app, page }) => {
   await app.type('lengthM', '-3');
   await expect(page.getByText('length must be more than 0')).toBeVisible();
   await app.type('lengthM', 'tall');
-  await expect(page.getByText('“tall” is not a number.')).toBeVisible();
+  await expect(page.getByText('“tall” is not a length such as 4\' 6" or 4.5.')).toBeVisible();
   await app.type('lengthM', '2,5');
-  await expect(app.id('lengthM')).toHaveValue('2.5');
+  await expect(app.id('lengthM')).toHaveValue('2\' 6"');
 
   await app.type('share-flat', '90');
   await expect(app.id('parts').getByText('The shares add to 140 %, not 100 %. They are not written until they do.')).toBeVisible();

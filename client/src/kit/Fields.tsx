@@ -1,7 +1,9 @@
 /** Fields: a label above, the unit beside, steppers where a thumb helps, the problem underneath. What was typed is never thrown away. */
 import { createElement, useId, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
+import { lengthText, readLength, readNumber, type Read, type UnitSystem } from '@roughsill/core';
 import { useDraft } from './drafts';
+import { useUnits } from './Units';
 import { Words } from './Words';
 
 export function FieldFrame({
@@ -97,10 +99,51 @@ interface NumberFieldProps {
   readonly decimals?: number;
 }
 
+/** How a number is read and shown in its field. */
+interface Notation {
+  readonly read: (text: string) => Read;
+  readonly show: (value: number) => string;
+  /** Marks that a phone's number pad has not, put in by a button while the field is typed in. */
+  readonly marks: readonly string[];
+}
+
 const STEPPER = 'min-h-touch min-w-touch items-center justify-center border-2 border-line bg-shelf active:opacity-80';
 
-/** A number with its unit; a comma counts as a decimal point. */
-export function NumberField({
+const NO_MARKS: readonly string[] = [];
+const FEET_MARKS = ["'", '"', ' 1/2', ' 1/4'] as const;
+
+/** A number with its unit, or a small sum; a comma counts as a decimal point. */
+export function NumberField({ decimals = 2, ...props }: NumberFieldProps) {
+  const show = (v: number) => String(Number(v.toFixed(decimals)));
+  return <Entry {...props} notation={{ read: readNumber, show, marks: NO_MARKS }} />;
+}
+
+/** Steps of a tape: 3 in, or 5 cm. */
+const LENGTH_STEP_M: Readonly<Record<UnitSystem, number>> = { ft: 0.0762, m: 0.05 };
+
+interface LengthFieldProps extends Omit<NumberFieldProps, 'unit' | 'decimals' | 'step'> {
+  /** With buttons for less and more. */
+  readonly steps?: boolean;
+}
+
+/** A length in metres, entered and shown as people say it: 4' 6", or 1.37 m. */
+export function LengthField({ steps, ...props }: LengthFieldProps) {
+  const units = useUnits();
+  return (
+    <Entry
+      {...props}
+      unit={units === 'ft' ? 'ft, in' : 'm'}
+      step={steps ? LENGTH_STEP_M[units] : undefined}
+      notation={{
+        read: (text) => readLength(text, units),
+        show: (m) => lengthText(m, units),
+        marks: units === 'ft' ? FEET_MARKS : NO_MARKS,
+      }}
+    />
+  );
+}
+
+function Entry({
   label,
   value,
   onCommit,
@@ -111,12 +154,13 @@ export function NumberField({
   hint,
   check,
   testID,
-  decimals = 2,
-}: NumberFieldProps) {
+  notation,
+}: Omit<NumberFieldProps, 'decimals'> & { readonly notation: Notation }) {
   const id = useId();
-  const shown = value === null ? '' : String(Number(value.toFixed(decimals)));
+  const shown = value === null ? '' : notation.show(value);
   const [ref, draft] = useDraft(shown, testID ?? label);
   const [refused, setRefused] = useState<string>();
+  const [typing, setTyping] = useState(false);
   const offer = (n: number) => {
     const no = check?.(n);
     setRefused(no);
@@ -124,20 +168,23 @@ export function NumberField({
   };
   const commit = () => {
     draft.done();
-    const text = draft.text.trim().replace(',', '.');
+    setTyping(false);
+    const text = draft.text.trim();
     if (text === shown) return setRefused(undefined);
     if (text === '') {
       if (optional) onCommit(null);
       return setRefused(optional ? undefined : 'A number is needed here.');
     }
-    const n = Number(text);
-    if (!Number.isFinite(n)) return setRefused(`“${draft.text}” is not a number.`);
-    offer(n);
+    const read = notation.read(text);
+    if (!read.ok) return setRefused(read.says);
+    // What stands in the field is what was understood: a sum is worked out, 4'6 is 4' 6".
+    draft.show(notation.show(read.value));
+    offer(read.value);
   };
   const move = (by: number) => {
     const next = Number(((value ?? 0) + by).toFixed(6));
     draft.done();
-    draft.show(String(Number(next.toFixed(decimals))));
+    draft.show(notation.show(next));
     offer(next);
   };
   const said = refused ?? problem;
@@ -155,6 +202,7 @@ export function NumberField({
           testID={testID}
           value={draft.text}
           inputMode="decimal"
+          onFocus={() => setTyping(true)}
           aria-invalid={said !== undefined}
           aria-describedby={said ? `${id}-problem` : undefined}
           onChangeText={draft.type}
@@ -168,9 +216,28 @@ export function NumberField({
           </Pressable>
         ) : null}
       </View>
+      {typing && notation.marks.length > 0 ? (
+        <View className="flex-row gap-1">
+          {notation.marks.map((mark) => (
+            <Pressable
+              key={mark}
+              role="button"
+              aria-label={`Put in ${MARK_WORDS[mark] ?? mark}`}
+              // The field keeps the caret: it is not left by reaching for its own mark.
+              {...({ onMouseDown: (e: Event) => e.preventDefault() } as object)}
+              onPress={() => draft.type(draft.text + mark)}
+              className="min-h-touch min-w-touch items-center justify-center border-2 border-line bg-shelf active:opacity-80"
+            >
+              <Text className="font-strong text-body text-soot">{mark.trim()}</Text>
+            </Pressable>
+          ))}
+        </View>
+      ) : null}
     </FieldFrame>
   );
 }
+
+const MARK_WORDS: Readonly<Record<string, string>> = { "'": 'feet', '"': 'inches', ' 1/2': 'a half', ' 1/4': 'a quarter' };
 
 export interface Option<T extends string> {
   readonly value: T;

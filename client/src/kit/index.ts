@@ -2,6 +2,6 @@ export { Words } from './Words';
 export { Button } from './Button';
 export { StateChip, StateMark } from './StateMark';
 export { UnitsProvider, useUnits, useWhen, ZoneProvider } from './Units';
-export { FieldFrame, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';
+export { FieldFrame, LengthField, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';
 export { Empty, Figure, Later, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
 export { useWide } from './layout';

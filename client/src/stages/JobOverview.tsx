@@ -2,14 +2,12 @@
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { formatMeasure, formatRange, formatWork, measure, say, type JobDigest, type JobFacts, type ZoneDigest } from '@roughsill/core';
-import { daysOf } from '@roughsill/core/compare';
+import { formatMeasure, measure, say, type JobDigest, type JobFacts, type ZoneDigest } from '@roughsill/core';
 import { footprintOf, houseScene, type SideShown } from '@roughsill/core/unfold';
-import { Button, Figure, Panel, useUnits, Words } from '../kit';
+import { Button, Panel, useUnits, Words } from '../kit';
 import { laidIn, RoomPicture } from '../plan/RoomPicture';
 import { SceneView } from '../plan/SceneView';
-import { useSettings } from '../store';
-import { moneyFor } from './money';
+import { JobSums } from './JobSums';
 import type { StageId } from './stages';
 import { StepBlock } from './work/WorkStage';
 
@@ -17,45 +15,6 @@ interface Props {
   readonly facts: JobFacts;
   readonly digest: JobDigest;
   readonly stage: StageId;
-}
-
-const day = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)));
-
-function Sums({ facts, digest }: Pick<Props, 'facts' | 'digest'>) {
-  const settings = useSettings();
-  const units = useUnits();
-  const { totals } = digest;
-  const sheet = digest.zones.reduce((sum, z) => sum + z.sheetM2, 0);
-  const days = daysOf(totals.personHours, { low: 0, high: 0 }, settings);
-  return (
-    <View className="flex-row flex-wrap gap-3">
-      <View className="min-w-[10rem] flex-1">
-        <Figure
-          label="Work"
-          value={formatRange(totals.personHours, formatWork)}
-          note={`${formatRange(days, day)} days of the crew, waiting apart`}
-        />
-      </View>
-      <View className="min-w-[10rem] flex-1">
-        <Figure
-          label="Cost"
-          value={formatRange(totals.money, moneyFor(facts))}
-          note={
-            digest.unpriced > 0
-              ? `${digest.unpriced} of ${digest.surfaces.length} surfaces are not in it`
-              : 'labour, materials, sheet, bags'
-          }
-        />
-      </View>
-      <View className="min-w-[10rem] flex-1">
-        <Figure
-          label="Sheet"
-          value={formatMeasure(measure(sheet, 'm2'), units)}
-          note={`in ${digest.zones.length} ${digest.zones.length === 1 ? 'zone' : 'zones'}`}
-        />
-      </View>
-    </View>
-  );
 }
 
 /** The footprint, when two neighbouring sides have their length. */
@@ -121,7 +80,7 @@ function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDiges
 export function JobOverview({ facts, digest, stage }: Props) {
   return (
     <View className="gap-6">
-      <Sums facts={facts} digest={digest} />
+      <JobSums facts={facts} digest={digest} stage={stage} />
       {stage === 'work' && digest.steps.length > 0 ? (
         <Panel title="Once for the whole job" testID="job-steps">
           {digest.steps.map((st, i) => (

@@ -8,7 +8,9 @@ import { router, Slot, useGlobalSearchParams } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
 import { Button, Empty, NextBar, Pick, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
 import { drawn, findSurface, useDigest, useJob } from '../store';
+import { JobSums } from './JobSums';
 import { Ledge, StageColumn } from './Ledge';
+import { MayIPanel } from './MayIPanel';
 import { Notices } from './Notices';
 import { JobOverview, OverviewPane, SurfaceScreen } from './on-demand';
 import { TodayPanel } from './probe/TodayPanel';
@@ -136,7 +138,9 @@ function JobList() {
   const head = (
     <View className="gap-4">
       <JobHead facts={facts} stage={stage} />
+      {digest ? <JobSums facts={facts} digest={digest} stage={stage} /> : null}
       {digest ? <JobNext facts={facts} digest={digest} go={go} /> : null}
+      {digest ? <MayIPanel facts={facts} digest={digest} /> : null}
       {digest && (stage === 'walk' || stage === 'probe') ? <TodayPanel facts={facts} digest={digest} /> : null}
       {!wide && drawable ? (
         <Pick

@@ -1,10 +1,12 @@
 /** One thin bar above the ledge: what is not sent yet, what was refused, what clashed, and the way to take the last act back. */
-import { Component, useEffect, useState, type ReactNode } from 'react';
+import { Component, useEffect, useRef, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { router, type Href } from 'expo-router';
-import { dueSquares, valueText, type DueSquare, type Value } from '@roughsill/core';
+import { router, usePathname, type Href } from 'expo-router';
+import { dueSquares, formatWork, valueText, type DueSquare, type JobDigest, type JobFacts, type Value } from '@roughsill/core';
 import { Button, Words } from '../kit';
-import { flush, keepAgain, noticeSlice, outboxSlice, undo, useAppDispatch, useAppSelector } from '../store';
+import { flush, keepAgain, noticeSlice, outboxSlice, undo, useAppDispatch, useAppSelector, useDigest, type UndoStep } from '../store';
+import { isTyping } from './keys';
+import { moneyFor } from './money';
 import { saveFile } from './save-file';
 
 /** A recorded value as it was entered: a year has no thousands comma, and a whole sheet of answers is named, not read out. */
@@ -127,6 +129,91 @@ function Sending({ onAside }: { readonly onAside: boolean }) {
   );
 }
 
+/** How long the last entry is told, ms; to take it back by the keyboard there is no end. */
+const TOLD_MS = 12_000;
+/** What leads to another screen by itself is told there too. */
+const SAME_ACT_MS = 1500;
+
+/** The last entry that can be taken back here: until it passes away, or another screen is gone to. */
+function useTold(jobId: string | undefined): string | null {
+  const dispatch = useAppDispatch();
+  const { undo: steps, told } = useAppSelector((s) => s.notice);
+  const step = steps[0];
+  const path = usePathname();
+  const since = useRef(0);
+  useEffect(() => {
+    if (told === null) return undefined;
+    since.current = Date.now();
+    const timer = setTimeout(() => dispatch(noticeSlice.actions.tellNothing()), TOLD_MS);
+    return () => clearTimeout(timer);
+  }, [told, step, dispatch]);
+  useEffect(() => {
+    if (Date.now() - since.current > SAME_ACT_MS) dispatch(noticeSlice.actions.tellNothing());
+  }, [path, dispatch]);
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      if (!(e.ctrlKey || e.metaKey) || e.shiftKey || e.key.toLowerCase() !== 'z' || isTyping(e.target)) return;
+      e.preventDefault();
+      dispatch(undo(jobId));
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [dispatch, jobId]);
+  // Outside a job the last act can be taken back as well: it may have removed the job itself.
+  return told !== null && step && (jobId === undefined || step.jobId === jobId) ? told : null;
+}
+
+type Totals = JobDigest['totals'];
+
+/** What the last entry made of the whole job; empty: nothing to speak of, or entered before this screen was opened. */
+function useChange(facts: JobFacts): string {
+  const step = useAppSelector((s) => s.notice.undo[0]);
+  const totals = useDigest(facts).digest?.totals;
+  const [mark, setMark] = useState<{ step?: UndoStep; before?: Totals; last?: Totals }>({ step, before: totals, last: totals });
+  if (mark.step !== step) setMark({ step, before: mark.last, last: totals });
+  else if (mark.last !== totals) setMark({ ...mark, last: totals });
+  const { before } = mark;
+  if (!before || !totals) return '';
+  const middle = (r: { low: number; high: number }) => (r.low + r.high) / 2;
+  const more = (by: number, least: number, text: (n: number) => string) =>
+    Math.abs(by) < least ? '' : `${text(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`;
+  return [
+    more(middle(totals.money) - middle(before.money), 1, moneyFor(facts)),
+    more(middle(totals.personHours) - middle(before.personHours), 0.1, formatWork),
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** Stands all the time, so that it knows what the job came to before the entry. */
+function Told({ facts, told, where }: { readonly facts: JobFacts; readonly told: string | null; readonly where: string }) {
+  const change = useChange(facts);
+  return <>{told === null ? where : change ? `${told} · whole job: ${change}` : told}</>;
+}
+
+/** One line of a fixed height: what was entered last with the way back, else where the entries are. */
+function LastEntry({ jobId, told }: { readonly jobId?: string; readonly told: string | null }) {
+  const dispatch = useAppDispatch();
+  const { waiting, status } = useAppSelector((s) => s.outbox);
+  const facts = useAppSelector((s) => (jobId === undefined ? undefined : s.jobs.byId[jobId]?.facts));
+  const where =
+    waiting.length === 0
+      ? 'All entries are kept and sent.'
+      : status === 'sending'
+        ? 'Sending.'
+        : `${entries(waiting.length)} kept on this phone.`;
+  return (
+    <View role="status" className="min-h-touch flex-row items-center justify-between gap-2">
+      <Words look="note" className="flex-1">
+        {facts ? <Told facts={facts} told={told} where={where} /> : (told ?? where)}
+      </Words>
+      {told !== null ? (
+        <Button look="quiet" label="Undo" says={`Undo: ${told}`} testID="undo" onPress={() => dispatch(undo(jobId))} />
+      ) : null}
+    </View>
+  );
+}
+
 /** @param onAside this is the screen of what was set aside: it need not be told there */
 interface NoticesProps {
   readonly jobId?: string;
@@ -140,7 +227,7 @@ export const Notices = (props: NoticesProps) => (
 
 function Bar({ jobId, onAside = false }: NoticesProps) {
   const dispatch = useAppDispatch();
-  const { undo: step, clashes, refused } = useAppSelector((s) => s.notice);
+  const { clashes, refused } = useAppSelector((s) => s.notice);
   const quiet = useAppSelector(
     ({ outbox: o }) =>
       (o.waiting.length === 0 || (o.status !== 'away' && o.status !== 'held' && o.unkept === null)) &&
@@ -148,13 +235,13 @@ function Bar({ jobId, onAside = false }: NoticesProps) {
       o.restored === null &&
       !o.newer,
   );
-  // Outside a job the last act can be taken back as well: it may have removed the job itself.
-  const canUndo = step !== null && (jobId === undefined || step.jobId === jobId);
   const clash = clashes[0];
   const due = useDueSquare(jobId);
-  if (quiet && !canUndo && !clash && !refused && !due) return null;
+  const told = useTold(jobId);
+  // On a job its line is always there: what was entered last, and the way back, never push what stands above.
+  if (jobId === undefined && quiet && told === null && !clash && !refused && !due) return null;
   return (
-    <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4 py-2">
+    <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4 py-1">
       <Sending onAside={onAside} />
       {due ? (
         <View role="status" testID="due-square" className="flex-row flex-wrap items-center justify-between gap-2">
@@ -185,14 +272,7 @@ function Bar({ jobId, onAside = false }: NoticesProps) {
           <Button label="Seen" onPress={() => dispatch(noticeSlice.actions.dismissed())} />
         </View>
       ) : null}
-      {canUndo && step ? (
-        <View role="status" className="flex-row items-center justify-between gap-2">
-          <Words look="note" className="flex-1">
-            {step.label}
-          </Words>
-          <Button look="quiet" label="Undo" says={`Undo: ${step.label}`} testID="undo" onPress={() => dispatch(undo())} />
-        </View>
-      ) : null}
+      {jobId !== undefined || told !== null ? <LastEntry jobId={jobId} told={told} /> : null}
     </View>
   );
 }

@@ -20,6 +20,7 @@ jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
   Link: ({ children }: { children: unknown }) => children,
   useLocalSearchParams: () => mockParams,
+  usePathname: () => '/',
 }));
 // The worker's own answer, given in the page.
 let mockAsked: ((m: ToCompareWorker) => unknown) | undefined;

@@ -11,10 +11,11 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['j  k', 'next and previous surface'],
   ['1 to 7', 'stages in the order of work'],
   ['w', 'unfold every why on the screen'],
+  ['Ctrl z', 'take the last entry back'],
   ['?', 'this list'],
 ];
 
-const isTyping = (t: EventTarget | null): boolean =>
+export const isTyping = (t: EventTarget | null): boolean =>
   t instanceof HTMLElement && (['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName) || t.isContentEditable);
 
 /** Runs a key's act unless something is being typed or a modifier is held. */

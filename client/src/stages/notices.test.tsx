@@ -14,6 +14,7 @@ jest.mock('expo-router', () => ({
   router: { navigate: jest.fn() },
   Link: ({ children }: { children: unknown }) => children,
   useLocalSearchParams: () => mockParams,
+  usePathname: () => '/',
 }));
 
 const facts = examples()['quill-point']!;
@@ -34,8 +35,8 @@ const bar = (store: Store, at?: string) =>
   );
 
 test('it is quiet when nothing is wrong', () => {
-  const { container } = bar(open(), jobId);
-  expect(container.textContent).toBe('');
+  expect(bar(open()).container.textContent).toBe('');
+  expect(bar(open(), jobId).container.textContent).toBe('All entries are kept and sent.');
 });
 
 test('what is not sent is counted, in the singular and the plural', () => {
@@ -60,7 +61,8 @@ test('an act of this job can be taken back here; of another job only outside all
   const store = open();
   store.dispatch(commit(jobId, [remove('surface', 'qp-plinth')], 'Salt-worn brick plinth removed'));
   const here = bar(store, 'another-job');
-  expect(here.container.textContent).toBe('');
+  expect(here.container.textContent).toMatch(/kept/);
+  expect(screen.queryByTestId('undo')).toBeNull();
   here.unmount();
   bar(store);
   fireEvent.click(screen.getByTestId('undo'));

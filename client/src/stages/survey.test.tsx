@@ -24,6 +24,7 @@ jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
   Link: ({ children }: { children: unknown }) => children,
   useLocalSearchParams: () => mockParams,
+  usePathname: () => '/',
 }));
 jest.mock('../workers/spawn', () => ({ spawnDeriveWorker: jest.fn(), spawnPhotoWorker: jest.fn(), spawnMoldWorker: jest.fn() }));
 
@@ -52,7 +53,7 @@ test('a kit makes whole rooms with free names; the batch is accepted as one and 
   expect(made.names).toEqual(['Bathroom', 'Bathroom 2']);
   expect(store.dispatch(commit('quill-point', made.drafts, 'added'))).toEqual([]);
   expect(facts().surfaces.filter((s) => s.spaceId === made.first)).toHaveLength(8);
-  expect(store.getState().notice.undo!.changes).toHaveLength(made.drafts.length);
+  expect(store.getState().notice.undo[0]!.changes).toHaveLength(made.drafts.length);
 });
 
 test('a copied room brings sizes and coats, but nothing that was found; same coats never lie over counted ones', () => {
@@ -88,7 +89,7 @@ test('the sum behind an area is shown line by line; a size is put right in the u
   fireEvent.change(muntin, { target: { value: '-1' } });
   fireEvent.blur(muntin);
   expect(onSet).toHaveBeenCalledTimes(1);
-  expect(screen.getByText('a size cannot be negative')).toBeTruthy();
+  expect(screen.getByText('A size cannot be negative.')).toBeTruthy();
 });
 
 test('trials point to a binder with its doubt; a sure one is taken over with a press', () => {

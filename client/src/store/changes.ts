@@ -4,12 +4,14 @@ import {
   applyChanges,
   applyFirmChange,
   CHANGE_VERSION,
+  entryTold,
   FIRM_ID,
   FIRM_SETTINGS,
   inverse,
   isJobChange,
   recordOf,
   scopeParent,
+  withdrawal,
   type Change,
   type Entity,
   type FirmSettings,
@@ -81,13 +83,16 @@ function stamp(jobId: string, d: Draft, by: string, act: string, facts: JobFacts
   };
 }
 
-function undoOf(before: JobFacts | null, changes: readonly Change[]): Omit<UndoStep, 'label' | 'jobId'> | null {
+function undoOf(before: JobFacts | null, changes: readonly Change[]): Pick<UndoStep, 'changes'> | null {
   const back: Change[] = [];
   let facts = before;
   for (const c of changes.filter(isJobChange)) {
+    if (c.entity === 'job' && c.op === 'add') return null;
     const inv = inverse(facts, c);
-    if (inv === null || (c.entity === 'job' && c.op === 'add')) return null;
-    back.unshift({ ...c, id: newId(), op: inv.op, fields: inv.fields, saw: undefined });
+    const record = inv === null ? withdrawal(c, 'taken back right after it was entered') : null;
+    if (inv) back.unshift({ ...c, id: newId(), op: inv.op, fields: inv.fields, saw: undefined });
+    else if (record) back.unshift({ ...c, id: newId(), entityId: newId(), fields: record });
+    else return null;
     const next = applyChange(facts, c);
     if (!next.ok) return null;
     facts = next.value;
@@ -122,7 +127,7 @@ export const keepAgain = (): Thunk<Promise<void>> => async (dispatch, getState) 
 
 /**
  * Writes a batch to a job.
- * @param label what it did, for the undo button; null: not to be taken back by a button
+ * @param label what it did, where the entry itself does not say; null: it does, or cannot be taken back
  * @returns problems beside their fields, with nothing written; or nothing
  */
 export const commit =
@@ -135,24 +140,36 @@ export const commit =
     const after: Outcome<JobFacts> = applyChanges(before, changes, new Date().getUTCFullYear());
     if (!after.ok) return after.problems.map((p) => ({ ...p, path: p.path.replace(/^changes\[\d+\]\.(fields\.)?/, '') }));
     dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
-    const back = label === null ? null : undoOf(before, changes);
-    dispatch(noticeSlice.actions.canUndo(back && label ? { ...back, label, jobId } : null));
+    const back = undoOf(before, changes);
+    const told = (before && entryTold(before, changes, before.job.units)) ?? label;
+    if (back && told) dispatch(noticeSlice.actions.canUndo({ ...back, label: told, jobId }));
+    else dispatch(noticeSlice.actions.tellNothing());
     dispatch(queue(changes));
     return [];
   };
 
-export const undo = (): Thunk => (dispatch, getState) => {
-  const step = getState().notice.undo;
-  if (!step) return;
-  const act = newId();
-  const changes = step.changes.map((c) => ({ ...c, at: now(), act }));
-  const before = getState().jobs.byId[step.jobId]?.facts ?? null;
-  const after = applyChanges(before, changes, new Date().getUTCFullYear());
-  if (!after.ok) return void dispatch(noticeSlice.actions.refused({ says: 'It cannot be taken back any more.', problems: after.problems }));
-  dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
-  dispatch(noticeSlice.actions.canUndo(null));
-  dispatch(queue(changes));
-};
+/** Takes the last entry back. @param jobId only one of this job */
+export const undo =
+  (jobId?: string): Thunk =>
+  (dispatch, getState) => {
+    const [step] = getState().notice.undo;
+    if (!step || (jobId !== undefined && step.jobId !== jobId)) return;
+    const act = newId();
+    const at = now();
+    const changes = step.changes.map((c) => ({
+      ...c,
+      at,
+      act,
+      fields: c.op === 'add' && 'takenAt' in c.fields ? { ...c.fields, takenAt: at } : c.fields,
+    }));
+    const before = getState().jobs.byId[step.jobId]?.facts ?? null;
+    const after = applyChanges(before, changes, new Date().getUTCFullYear());
+    if (!after.ok)
+      return void dispatch(noticeSlice.actions.refused({ says: 'It cannot be taken back any more.', problems: after.problems }));
+    dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
+    dispatch(noticeSlice.actions.undone());
+    dispatch(queue(changes));
+  };
 
 const ofFirm = (d: Omit<Draft, 'entity'> & { readonly entity: Change['entity'] }, by: string): Change => ({
   v: CHANGE_VERSION,

@@ -220,22 +220,31 @@ export interface UndoStep {
   readonly jobId: string;
   readonly changes: readonly Change[];
 }
+/** So many entries can be taken back, one after the other. */
+const MOST_UNDO = 30;
 export interface NoticeState {
-  /** The last thing that can be taken back. */
-  readonly undo: UndoStep | null;
+  /** What can be taken back, the last first. */
+  readonly undo: readonly UndoStep[];
+  /** The last entry is told until this passes away or the screen changes. */
+  readonly told: string | null;
   readonly clashes: readonly Clash[];
   readonly refused: { readonly says: string; readonly problems: readonly Problem[] } | null;
 }
-const noticeStart: NoticeState = { undo: null, clashes: [], refused: null };
+const noticeStart: NoticeState = { undo: [], told: null, clashes: [], refused: null };
 
 export const noticeSlice = createSlice({
   name: 'notice',
   initialState: noticeStart,
   reducers: {
-    canUndo: (s, a: PayloadAction<UndoStep | null>) => ({ ...s, undo: a.payload }),
+    canUndo: (s, a: PayloadAction<UndoStep>) => ({ ...s, undo: [a.payload, ...s.undo].slice(0, MOST_UNDO), told: a.payload.label }),
+    /** The last is taken back. */
+    undone: (s) => ({ ...s, undo: s.undo.slice(1), told: null }),
+    /** It was refused by the server: what it did is put aside, and cannot be taken back here. */
+    forgotten: (s, a: PayloadAction<string>) => ({ ...s, undo: s.undo.filter((u) => u.jobId !== a.payload), told: null }),
+    tellNothing: (s) => ({ ...s, told: null }),
     clashed: (s, a: PayloadAction<readonly Clash[]>) => ({ ...s, clashes: a.payload }),
     refused: (s, a: PayloadAction<NoticeState['refused']>) => ({ ...s, refused: a.payload }),
-    dismissed: () => noticeStart,
+    dismissed: (s) => ({ ...noticeStart, undo: s.undo }),
   },
 });
 

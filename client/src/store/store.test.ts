@@ -6,7 +6,7 @@ import { applyChanges, changesFor, readChange, type Change, type JobChange, type
 import { examples, largeJob } from '@roughsill/demo';
 import type { FromWorker, ToWorker } from '../workers/protocol';
 
-import { EPOCH, forgetLeftPages, nothingNew, settle, testServer, took, type TestServer } from './testing';
+import { EPOCH, forgetLeftPages, nothingNew, settle, testServer, until, took, type TestServer } from './testing';
 
 const facts = examples()['one-window']!;
 const jobId = facts.job.id;
@@ -38,6 +38,7 @@ test('a tap is seen at once, goes out once, and can be taken back', async () => 
   const p = page();
   expect(p.store.dispatch(p.rename('Upper sash'))).toEqual([]);
   expect(p.name()).toBe('Upper sash');
+  await until(() => p.store.getState().outbox.waiting.length === 0);
   await settle();
   expect(server.sent.flat().map((c) => [c.v, c.op, c.fields, c.saw, c.parent])).toEqual([
     [2, 'set', { name: 'Upper sash' }, { name: 'Lower sash' }, { kind: 'job', id: jobId }],
@@ -354,7 +355,7 @@ describe('another server than before', () => {
   });
 });
 
-test('a reading has no undo button: a correction is a new record', () => {
+test('a reading is taken back by a record of its own: nothing that was recorded is unwritten', () => {
   const p = page();
   const fields = {
     kind: 'spot',
@@ -373,7 +374,11 @@ test('a reading has no undo button: a correction is a new record', () => {
     supersedesWhy: null,
   };
   expect(p.store.dispatch(p.commit(jobId, [p.add('reading', fields, sash.id)], 'swab'))).toEqual([]);
-  expect(p.store.getState().notice.undo).toBeNull();
+  expect(p.store.getState().notice.told).toBe('Lower sash: swab recorded');
+  p.store.dispatch(p.undo());
+  const now = p.store.getState().jobs.byId[jobId]!.facts!.surfaces.find((s) => s.id === sash.id)!.readings;
+  const [swab, back] = now.slice(-2);
+  expect([swab!.spot, back!.kind, back!.supersedesId]).toEqual(['unclear', 'withdrawn', swab!.id]);
 });
 
 test('a large job goes to the worker whole once, then change by change; a lost worker asks for it again', async () => {

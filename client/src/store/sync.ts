@@ -81,8 +81,10 @@ const settleBatch =
     tellTabs({ kind: 'settled', act });
     if (sent.clashes.length > 0) dispatch(noticeSlice.actions.clashed(sent.clashes));
     // What was refused cannot be taken back: it does not stand.
-    const undo = getState().notice.undo;
-    if (undo && refused.some((a) => (a.raw as Change).jobId === undo.jobId)) dispatch(noticeSlice.actions.canUndo(null));
+    for (const { raw } of refused) {
+      const { jobId } = raw as Change;
+      if (jobId !== null) dispatch(noticeSlice.actions.forgotten(jobId));
+    }
     const { restored } = getState().outbox;
     const known = new Set(sent.known);
     if (restored !== null) dispatch(outboxSlice.actions.restored(restored + accepted.filter((c) => !known.has(c.id)).length));

@@ -72,6 +72,11 @@ export function forgetLeftPages(): void {
   });
 }
 
+/** Waits for what is bound to come, however busy the machine is; what never comes is told by the check that follows. */
+export async function until(is: () => boolean): Promise<void> {
+  for (let tries = 0; !is() && tries < 400; tries += 1) await new Promise((r) => setTimeout(r, 25));
+}
+
 /**
  * Long enough for the store in memory and for answers that come at once. On a machine that is held up it waits on: until a rest takes about
  * as long as it was meant to, twice running.

@@ -128,6 +128,36 @@ export function inverse(before: JobFacts | null, c: JobChange): Undo | null {
   return { op: 'set', fields: Object.fromEntries(Object.keys(c.fields).map((k) => [k, row[k]])) };
 }
 
+/**
+ * What takes an observation back right after it was made: a record of its own, for nothing that was recorded is unwritten. A failed check
+ * was seen, and stays.
+ * @returns the fields of that record, but for its time; null: it cannot be taken back
+ */
+export function withdrawal(c: JobChange, why: string): Record<string, unknown> | null {
+  if (c.op !== 'add') return null;
+  if (c.entity === 'reading')
+    return {
+      ...c.fields,
+      kind: 'withdrawn',
+      spot: null,
+      changedLayerIds: [],
+      value: null,
+      unit: null,
+      bandLow: null,
+      bandHigh: null,
+      humidityPct: null,
+      trace: false,
+      below: false,
+      finding: null,
+      note: '',
+      supersedesId: c.entityId,
+      supersedesWhy: why,
+    };
+  if (c.entity === 'check' && c.fields['outcome'] === 'pass')
+    return { ...c.fields, gate: 'withdrawn', measured: [], note: '', supersedesId: c.entityId, supersedesWhy: why };
+  return null;
+}
+
 export interface Clash {
   readonly changeId: string;
   readonly entity: Entity;

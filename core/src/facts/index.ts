@@ -51,7 +51,18 @@ export {
 export { takeIn, takeInAll, type Intake, type Refusal } from './intake';
 export { same } from './same';
 export * from './blank';
-export { applyChange, applyChanges, applyFirmChange, changesFor, clashes, inverse, recordOf, type Clash, type Undo } from './change';
+export {
+  applyChange,
+  applyChanges,
+  applyFirmChange,
+  changesFor,
+  clashes,
+  inverse,
+  recordOf,
+  withdrawal,
+  type Clash,
+  type Undo,
+} from './change';
 export { JOB_FILE_FORMAT, JOB_FILE_VERSION, JobFile, canonical, parseJobFile, readJobFile, withNewIds, writeJobFile } from './job-file';
 export { fromZod, ok, pathText, wrong, type Outcome, type Problem } from './problems';
 export { jobProblems, readingProblems, surfaceProblems } from './validate';

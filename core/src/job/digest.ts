@@ -1,6 +1,6 @@
 /** The little of a job's plan that lists and counts need: small enough to cross from a worker at every keystroke. */
 import type { JobFacts, MethodId } from '../facts';
-import { beside, type Verdict } from '../choose';
+import { ASKED, beside, mayI, type AskedMethod, type MayI, type Verdict } from '../choose';
 import type { JobPlan } from './derive';
 import type { HazardKind } from '../protect';
 import type { NextAct, SurfacePlan } from '../surface/plan';
@@ -19,6 +19,8 @@ export interface SurfaceDigest {
   readonly asbestos: HazardState;
   readonly mold: HazardState;
   readonly touch: TodaySurface['touch'];
+  /** Whether what is asked for most may be done on it. */
+  readonly may: Readonly<Record<AskedMethod, MayI>>;
   /** Methods that are blocked on every part. */
   readonly blocked: readonly MethodId[];
   readonly nextTest: NextTest;
@@ -112,6 +114,7 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     asbestos: p.asbestos.overall.value,
     mold: p.mold.value,
     touch: Object.fromEntries(p.touch.map((x) => [x.depth, x.answer.value])) as TodaySurface['touch'],
+    may: Object.fromEntries(ASKED.map((m) => [m, mayI(p.choice.parts, m)])) as SurfaceDigest['may'],
     blocked: blockedEverywhere(p),
     nextTest: p.lead.next.value,
     trial: {

@@ -22,7 +22,7 @@ import { valueText, why, WORDS } from '.';
 
 test('a sentence is made of the facts, in the reader’s units, and begins with a capital', () => {
   const r = why('protect.screen', 'cfr40-745.85a2ii', { boundary: [measure(2, 'm'), measure(10, 'ft')] });
-  expect(sentence(r, 'ft')).toBe('The boundary is 6.56 ft away, nearer than 10 ft: an upright screen on a frame.');
+  expect(sentence(r, 'ft')).toBe('The boundary is 6\' 6 3/4" away, nearer than 10 ft: an upright screen on a frame.');
   expect(sentence(r, 'm')).toBe('The boundary is 2 m away, nearer than 3.05 m (10 ft): an upright screen on a frame.');
   expect(sentence(why('choice.bestForAim', 'trade-aim', { method: 'wetSand' }), 'm')).toMatch(
     /^Nobody has chosen yet: wet-sand ranks first/,

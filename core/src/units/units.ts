@@ -4,6 +4,7 @@
  * Inside the core every quantity is SI or an accepted companion (m, m2, L, h, C, ug/m3) and says so in its name.
  * A limit stays in the unit in which it was published, as a `Measure`, and is converted here when it is compared.
  */
+import { feetForReading, FOOT_M, INCH_M } from './length';
 
 export type Dimension =
   | 'length'
@@ -42,9 +43,7 @@ interface UnitDef {
   readonly label: string;
 }
 
-// Exact by definition: international foot 0.3048 m; US liquid gallon 231 in3; mile 1609.344 m.
-const FOOT_M = 0.3048;
-const INCH_M = FOOT_M / 12;
+// Exact by definition: US liquid gallon 231 in3; mile 1609.344 m.
 const GALLON_L = 231 * (INCH_M * 10) ** 3;
 
 export const UNITS = {
@@ -176,6 +175,7 @@ function text(value: number, unit: Unit): string {
  */
 export function formatMeasure(m: Measure, system: UnitSystem): string {
   if (m.unit === 'h') return formatHours(m.value);
+  if (UNITS[m.unit].dimension === 'length' && system === 'ft') return feetForReading(convert(m.value, m.unit, 'm'));
   if (UNITS[m.unit].dimension === 'volume') return formatVolume(convert(m.value, m.unit, 'L'), system);
   const own = unitFor(UNITS[m.unit].dimension, system);
   if (own === undefined || own === m.unit) return text(m.value, m.unit);

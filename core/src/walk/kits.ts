@@ -1,4 +1,6 @@
 /** Kits of rooms and sides: what one tap unfolds into. */
+import { usualSize } from '../units/length';
+import type { UnitSystem } from '../units/units';
 import { BLANK_SPACE, type ElementId, type Space, type SpaceDraft } from '../facts';
 import { ELEMENTS } from './elements';
 import { surfaceDraft, type SurfaceDraft } from './templates';
@@ -216,12 +218,14 @@ export function unfoldKit(
   name: string,
   position: number,
   words: (element: ElementId) => string,
+  system: UnitSystem,
   size: Partial<Record<'lengthM' | 'widthM' | 'heightM', number | null>> = {},
 ): UnfoldedKit {
   const kit = KITS[id];
-  const l = size.lengthM ?? kit.lengthM;
-  const w = kit.widthM === null ? 0 : (size.widthM ?? kit.widthM);
-  const h = size.heightM ?? kit.heightM;
+  const usual = (m: number) => usualSize(m, system);
+  const l = size.lengthM ?? usual(kit.lengthM);
+  const w = kit.widthM === null ? 0 : (size.widthM ?? usual(kit.widthM));
+  const h = size.heightM ?? usual(kit.heightM);
   const openingsM2 = kit.pieces.reduce(
     (sum, p) => sum + p.count * (p.element === 'door' ? DOOR_M2 : isWindow(p.element) ? WINDOW_M2 / 2 : 0),
     0,
@@ -229,7 +233,7 @@ export function unfoldKit(
   return {
     space: { ...BLANK_SPACE, name, kind: kit.kind, position, lengthM: l, widthM: kit.widthM === null ? null : w, heightM: h },
     surfaces: kit.pieces.map((p, i) =>
-      surfaceDraft(p.element, '', i, words(p.element), { count: p.count, ...fitted(p, l, w, h, openingsM2) }),
+      surfaceDraft(p.element, '', i, words(p.element), system, { count: p.count, ...fitted(p, l, w, h, openingsM2) }),
     ),
   };
 }

@@ -107,7 +107,7 @@ describe('take-off by shape', () => {
 
 describe('kits of rooms', () => {
   test.each(KIT_IDS)('%s unfolds into surfaces that fit the schema, on its own side', (id) => {
-    const { space, surfaces } = unfoldKit(id, 'Room', 0, String);
+    const { space, surfaces } = unfoldKit(id, 'Room', 0, String, 'm');
     expect(SpaceFields.safeParse(space).error).toBeUndefined();
     for (const s of surfaces) {
       expect(SurfaceFields.safeParse({ ...s, spaceId: 'room-1' }).error).toBeUndefined();
@@ -116,7 +116,7 @@ describe('kits of rooms', () => {
   });
 
   test('a bedroom holds ten surfaces; its walls run round the measured room', () => {
-    const { surfaces } = unfoldKit('bedroom', 'Bedroom', 0, String, { lengthM: 5, widthM: 4, heightM: 3 });
+    const { surfaces } = unfoldKit('bedroom', 'Bedroom', 0, String, 'm', { lengthM: 5, widthM: 4, heightM: 3 });
     expect(surfaces).toHaveLength(10);
     expect(surfaces[0]).toMatchObject({ element: 'wall', lengthM: 18, widthM: 3 });
   });

@@ -1,4 +1,6 @@
 /** A surface and its parts from the element's template. */
+import { usualSize } from '../units/length';
+import type { UnitSystem } from '../units/units';
 import type { ElementId, Part, Surface } from '../facts';
 import { ELEMENTS } from './elements';
 
@@ -14,6 +16,7 @@ export function surfaceDraft(
   spaceId: string,
   position: number,
   name: string,
+  system: UnitSystem,
   over: Partial<SurfaceDraft> = {},
 ): SurfaceDraft {
   const e = ELEMENTS[element];
@@ -24,8 +27,8 @@ export function surfaceDraft(
     element,
     count: 1,
     material: e.material,
-    lengthM: e.lengthM,
-    widthM: e.widthM,
+    lengthM: usualSize(e.lengthM, system),
+    widthM: usualSize(e.widthM, system),
     faces: 1,
     yearMade: null,
     conditions: [],

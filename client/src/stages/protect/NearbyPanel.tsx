@@ -1,9 +1,8 @@
 /** What lies before a side of the house: where it is, so that it is drawn, and covered or cleared before the first stroke. */
 import { View } from 'react-native';
 import { NEARBY, say, type JobFacts, type Nearby, type NearbyKind, type Space } from '@roughsill/core';
-import { Button, NumberField, Panel, Select, useUnits, Words } from '../../kit';
+import { Button, LengthField, Panel, Select, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
-import { fromMetres, toMetres } from '../walk/lengths';
 import { cap } from '../../kit/text';
 
 const KINDS = NEARBY.map((value) => ({ value, label: cap(say(`near.${value}`)) }));
@@ -15,7 +14,6 @@ const SIZES = [
 
 export function NearbyPanel({ facts, space }: { readonly facts: JobFacts; readonly space: Space }) {
   const dispatch = useAppDispatch();
-  const units = useUnits();
   const write = (nearby: readonly Nearby[], says: string) =>
     dispatch(commit(facts.job.id, [set('space', space.id, { nearby: [...nearby] })], `${space.name}: ${says}`));
   const put = (i: number, over: Partial<Nearby>) =>
@@ -41,23 +39,22 @@ export function NearbyPanel({ facts, space }: { readonly facts: JobFacts; readon
           <View className="flex-row flex-wrap items-end gap-3">
             {SIZES.filter(([field]) => n.what !== 'scaffold' || field !== 'outM').map(([field, label, hint]) => (
               <View key={field} className="min-w-[9rem] flex-1">
-                <NumberField
+                <LengthField
                   label={label}
-                  unit={units}
                   optional
                   hint={hint}
-                  value={n[field] === null ? null : fromMetres(n[field], units)}
+                  value={n[field]}
                   testID={`near-${i}-${field}`}
-                  check={(v) =>
-                    v < 0 || (field === 'lengthM' && v === 0)
+                  check={(m) =>
+                    m < 0 || (field === 'lengthM' && m === 0)
                       ? field === 'lengthM'
                         ? 'A length is more than 0.'
                         : 'A distance cannot be negative.'
-                      : toMetres(v, units) > 200
+                      : m > 200
                         ? 'Check the unit: that is very far.'
                         : undefined
                   }
-                  onCommit={(v) => put(i, { [field]: v === null ? null : toMetres(v, units) })}
+                  onCommit={(m) => put(i, { [field]: m })}
                 />
               </View>
             ))}

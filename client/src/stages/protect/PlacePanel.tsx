@@ -1,10 +1,9 @@
 /** Where a piece stands: the wall, and how far along it. */
 import { View } from 'react-native';
-import { isOpening, OPENING_USES, say, WALLS, type Surface, type WallId } from '@roughsill/core';
-import { NumberField, Panel, Pick, useUnits, Words } from '../../kit';
+import { formatMeasure, isOpening, measure, OPENING_USES, say, WALLS, type Surface, type WallId } from '@roughsill/core';
+import { LengthField, Panel, Pick, useUnits, Words } from '../../kit';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../props';
-import { fromMetres, lengthStep, toMetres } from '../walk/lengths';
 import { cap } from '../../kit/text';
 
 const USES = OPENING_USES.map((value) => ({ value, label: cap(say(`opening.${value}`)) }));
@@ -36,21 +35,20 @@ export function PlacePanel({ facts, surface }: Pick<StageProps, 'facts' | 'surfa
         {room ? <Pick label="Wall" value={surface.wall} options={WALL_OPTIONS} onChange={(wall) => write({ wall })} testID="wall" /> : null}
         {!room || surface.wall !== null ? (
           <View className="min-w-[11rem] flex-1">
-            <NumberField
+            <LengthField
               label={room ? 'From its left corner' : 'From the left corner'}
-              value={surface.alongM === null ? null : fromMetres(surface.alongM, units)}
-              unit={units}
-              step={lengthStep(units)}
+              value={surface.alongM}
+              steps
               optional
               testID="along"
-              check={(v) =>
-                v < 0
+              check={(m) =>
+                m < 0
                   ? 'A distance cannot be negative.'
-                  : long !== null && toMetres(v, units) > long + 0.005
-                    ? `The ${room ? 'wall' : 'side'} is ${fromMetres(long, units)} ${units} long.`
+                  : long !== null && m > long + 0.005
+                    ? `The ${room ? 'wall' : 'side'} is ${formatMeasure(measure(long, 'm'), units)} long.`
                     : undefined
               }
-              onCommit={(v) => write({ alongM: v === null ? null : toMetres(v, units) })}
+              onCommit={(alongM) => write({ alongM })}
             />
           </View>
         ) : null}

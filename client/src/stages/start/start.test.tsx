@@ -14,6 +14,7 @@ jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
   Link: ({ children }: { children: unknown }) => children,
   useLocalSearchParams: () => mockParams,
+  usePathname: () => '/',
 }));
 
 let mockParams: Record<string, string> = {};

@@ -13,6 +13,7 @@ import {
   SpaceFields,
   WALLS,
   surfaceDraft,
+  usualSize,
   type ElementId,
   type JobFacts,
   type Problem,
@@ -20,12 +21,11 @@ import {
   type SpaceDraft,
 } from '@roughsill/core';
 import { type KitId, KITS } from '@roughsill/core/survey';
-import { Button, NumberField, Panel, Pick, Problems, TextField, Ticks, UnitsProvider, Words } from '../../kit';
+import { Button, LengthField, NumberField, Panel, Pick, Problems, TextField, Ticks, UnitsProvider, Words } from '../../kit';
 import { add, commit, newId, sessionSlice, set, useAppDispatch, useAppSelector, useJob } from '../../store';
 import { Notices } from '../Notices';
 import { cap } from '../../kit/text';
 import { kitDrafts } from './kits';
-import { fromMetres, lengthStep, toMetres } from './lengths';
 
 export function AddScreen() {
   const { jobId, space: spaceId, edit } = useLocalSearchParams<{ jobId: string; space?: string; edit?: string }>();
@@ -105,7 +105,7 @@ function Kits({ facts }: { readonly facts: JobFacts }) {
             <Words look="row">{k.id === 'elevation' ? 'Side of the house' : cap(say(k.id))}</Words>
             <Words look="note">{`${k.pieces.length} surfaces, ${[k.lengthM, k.widthM, k.heightM]
               .filter((m) => m !== null)
-              .map((m) => formatMeasure(measure(m, 'm'), units))
+              .map((m) => formatMeasure(measure(usualSize(m, units), 'm'), units))
               .join(' × ')}`}</Words>
           </Pressable>
         ))}
@@ -117,7 +117,7 @@ function Kits({ facts }: { readonly facts: JobFacts }) {
 
 function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edited?: Space }) {
   const dispatch = useAppDispatch();
-  const { units, id: jobId } = facts.job;
+  const { id: jobId } = facts.job;
   const [draft, setDraft] = useState<SpaceDraft>(edited ?? BLANK_SPACE);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const problem = (field: string) => problems.find((p) => p.path === field || p.path.endsWith(`.${field}`))?.message;
@@ -126,17 +126,16 @@ function SpaceForm({ facts, edited }: { readonly facts: JobFacts; readonly edite
     const v = draft[field];
     return (
       <View className="min-w-[9rem] flex-1">
-        <NumberField
+        <LengthField
           label={label}
-          unit={units}
           optional
-          step={lengthStep(units) * 2}
-          value={v === null ? null : fromMetres(v, units)}
+          steps
+          value={v}
           hint={hint}
           problem={problem(field)}
           testID={field}
-          check={(n) => SpaceFields.shape[field].safeParse(toMetres(n, units)).error?.issues[0]?.message}
-          onCommit={(n) => put({ [field]: n === null ? null : toMetres(n, units) })}
+          check={(m) => SpaceFields.shape[field].safeParse(m).error?.issues[0]?.message}
+          onCommit={(m) => put({ [field]: m })}
         />
       </View>
     );
@@ -243,7 +242,7 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
     const same = here.filter((s) => s.element === id).length;
     const name = `${cap(say(id))}${same > 0 ? ` ${same + 1}` : ''}`;
     const position = Math.max(-1, ...here.map((s) => s.position)) + 1;
-    const fields = surfaceDraft(id, space.id, position, name, { count });
+    const fields = surfaceDraft(id, space.id, position, name, units, { count });
     const parts = partDrafts(id).map((p) => add('part', p, surfaceId));
     const found = dispatch(
       commit(jobId, [add('surface', fields, undefined, surfaceId), ...parts], `${count > 1 ? `${count} × ` : ''}${name} added`),
@@ -277,7 +276,7 @@ function Templates({ facts, space }: { readonly facts: JobFacts; readonly space:
             className="min-h-[4.5rem] min-w-[9.5rem] flex-1 justify-center border-2 border-line bg-panel px-3 py-2 active:opacity-80"
           >
             <Words look="row">{cap(say(e.id))}</Words>
-            <Words look="note">{`${formatMeasure(measure(e.lengthM, 'm'), units)} × ${formatMeasure(measure(e.widthM, 'm'), units)}, ${say(e.material)}`}</Words>
+            <Words look="note">{`${formatMeasure(measure(usualSize(e.lengthM, units), 'm'), units)} × ${formatMeasure(measure(usualSize(e.widthM, units), 'm'), units)}, ${say(e.material)}`}</Words>
           </Pressable>
         ))}
       </View>

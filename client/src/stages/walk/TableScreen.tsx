@@ -8,7 +8,9 @@ import {
   formatMeasure,
   MATERIALS,
   measure,
-  roundForReading,
+  lengthText,
+  readLength,
+  readNumber,
   say,
   takeOff,
   TOPCOATS,
@@ -23,7 +25,6 @@ import { JobPage } from '../JobPage';
 import { against } from './against';
 import { cap } from '../../kit/text';
 import { sameCoats } from './drafts';
-import { fromMetres, toMetres } from './lengths';
 
 export const TableScreen = () => (
   <JobPage
@@ -176,7 +177,6 @@ function Cell({
   );
 }
 
-const number = (text: string): number => Number(text.trim().replace(',', '.'));
 const column = createColumnHelper<Line>();
 
 /** The columns stay the same objects while the job's units do: a cell that is typed into keeps its place and its focus. */
@@ -192,14 +192,22 @@ function columnsFor(units: UnitSystem, write: (s: Surface, fields: Partial<Surfa
   const numeric = (s: Surface, field: 'count' | 'lengthM' | 'widthM' | 'yearMade', label: string) => {
     const isLength = field === 'lengthM' || field === 'widthM';
     const v = s[field];
-    const read = (text: string) =>
-      field === 'yearMade' && text.trim() === '' ? null : isLength ? toMetres(number(text), units) : number(text);
+    const parse = (text: string) => (isLength ? readLength(text, units) : readNumber(text));
+    const read = (text: string) => {
+      if (field === 'yearMade' && text.trim() === '') return null;
+      const found = parse(text);
+      return found.ok ? found.value : NaN;
+    };
     return (
       <Cell
         numeric
         label={`${label} of ${s.name}`}
-        value={v === null ? '' : String(isLength ? roundForReading(fromMetres(v, units)) : v)}
-        check={(text) => (field !== 'yearMade' && Number.isNaN(number(text)) ? 'a number' : against(field)(read(text)))}
+        value={v === null ? '' : isLength ? lengthText(v, units) : String(v)}
+        check={(text) => {
+          const found = parse(text);
+          if (found.ok) return against(field)(found.value);
+          return field === 'yearMade' && text.trim() === '' ? undefined : found.says;
+        }}
         onCommit={(text) => write(s, { [field]: read(text) }, label)}
       />
     );
@@ -233,12 +241,12 @@ function columnsFor(units: UnitSystem, write: (s: Surface, fields: Partial<Surfa
     }),
     column.accessor((l) => l.surface.lengthM, {
       id: 'length',
-      header: () => <Words look="label">{`First side, ${units}`}</Words>,
+      header: () => <Words look="label">{`First side, ${units === 'ft' ? 'ft, in' : units}`}</Words>,
       cell: ({ row: { original: l } }) => numeric(l.surface, 'lengthM', 'first side'),
     }),
     column.accessor((l) => l.surface.widthM, {
       id: 'width',
-      header: () => <Words look="label">{`Second side, ${units}`}</Words>,
+      header: () => <Words look="label">{`Second side, ${units === 'ft' ? 'ft, in' : units}`}</Words>,
       cell: ({ row: { original: l } }) => numeric(l.surface, 'widthM', 'second side'),
     }),
     column.accessor((l) => l.surface.material, {

@@ -1,6 +1,7 @@
 /** The sum behind a coated area, with the element's own sizes to put right. */
 import { View } from 'react-native';
 import {
+  convert,
   COUNTED,
   ELEMENTS,
   formatMeasure,
@@ -8,14 +9,13 @@ import {
   roundForReading,
   say,
   sizeOf,
+  UNITS,
   type MeasureId,
   type Surface,
   type TakeOff,
 } from '@roughsill/core';
-import { convert } from '@roughsill/core';
-import { Figure, NumberField, useUnits, Words } from '../../kit';
+import { Figure, LengthField, NumberField, useUnits, Words } from '../../kit';
 import { cap } from '../../kit/text';
-import { fromMetres, toMetres } from './lengths';
 
 interface TakeOffPanelProps {
   readonly surface: Surface;
@@ -28,15 +28,28 @@ export function TakeOffPanel({ surface, area, onSet }: TakeOffPanelProps) {
   const ids = Object.keys(ELEMENTS[surface.element].measures) as MeasureId[];
   const len = (m: number) => formatMeasure(measure(m, 'm'), units);
   const m2 = (v: number) => formatMeasure(measure(v, 'm2'), units);
-  const unitOf = (id: MeasureId) => (COUNTED.includes(id) ? undefined : id === 'openingsM2' ? (units === 'ft' ? 'ft²' : 'm²') : units);
-  const shown = (id: MeasureId) => {
+  const areaUnit = units === 'ft' ? 'ft2' : 'm2';
+  const put = (id: MeasureId, v: number | null) => v !== null && onSet({ ...surface.measures, [id]: v });
+  const field = (id: MeasureId) => {
+    const common = {
+      label: cap(say(id)),
+      check: (v: number) => (v < 0 ? 'A size cannot be negative.' : undefined),
+      testID: `measure-${id}`,
+    };
     const v = sizeOf(surface, id);
-    return roundForReading(
-      COUNTED.includes(id) ? v : id === 'openingsM2' ? convert(v, 'm2', units === 'ft' ? 'ft2' : 'm2') : fromMetres(v, units),
-    );
+    if (id === 'openingsM2')
+      return (
+        <NumberField
+          {...common}
+          unit={UNITS[areaUnit].label}
+          value={roundForReading(convert(v, 'm2', areaUnit))}
+          onCommit={(x) => put(id, x === null ? null : convert(x, areaUnit, 'm2'))}
+        />
+      );
+    if (!COUNTED.includes(id)) return <LengthField {...common} value={v} onCommit={(m) => put(id, m)} />;
+    const whole = id !== 'factor';
+    return <NumberField {...common} value={v} step={whole ? 1 : undefined} decimals={whole ? 0 : 3} onCommit={(n) => put(id, n)} />;
   };
-  const stored = (id: MeasureId, v: number) =>
-    COUNTED.includes(id) ? v : id === 'openingsM2' ? convert(v, units === 'ft' ? 'ft2' : 'm2', 'm2') : toMetres(v, units);
   const times = [area.faces === 2 ? '2 faces' : '', area.count > 1 ? `${area.count} pieces` : ''].filter(Boolean).join(' × ');
   return (
     <View className="gap-2">
@@ -44,16 +57,7 @@ export function TakeOffPanel({ surface, area, onSet }: TakeOffPanelProps) {
         <View className="flex-row flex-wrap gap-3">
           {ids.map((id) => (
             <View key={id} className="min-w-[12rem] flex-1">
-              <NumberField
-                label={cap(say(id))}
-                unit={unitOf(id)}
-                value={shown(id)}
-                step={COUNTED.includes(id) && id !== 'factor' ? 1 : undefined}
-                decimals={COUNTED.includes(id) && id !== 'factor' ? 0 : 3}
-                check={(v) => (v < 0 ? 'a size cannot be negative' : undefined)}
-                testID={`measure-${id}`}
-                onCommit={(v) => v !== null && onSet({ ...surface.measures, [id]: stored(id, v) })}
-              />
+              {field(id)}
             </View>
           ))}
         </View>

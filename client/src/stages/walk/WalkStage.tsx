@@ -19,7 +19,7 @@ import {
   type Problem,
   type Surface,
 } from '@roughsill/core';
-import { Button, Later, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
+import { Button, Later, Empty, LengthField, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
 import { add, commit, remove, set, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
 import type { StageScreenProps } from '../props';
@@ -27,7 +27,6 @@ import { against } from './against';
 import { Degrees } from './Degrees';
 import { cap } from '../../kit/text';
 import { copySurface } from './drafts';
-import { fromMetres, lengthStep, toMetres } from './lengths';
 import { TakeOffPanel } from './TakeOffPanel';
 import { Trials } from './Trials';
 import { PartsEditor, sharesOf } from './PartsEditor';
@@ -41,18 +40,16 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
     setProblems(dispatch(commit(jobId, [set('surface', surface.id, fields)], what)));
   const problem = (field: string) => problems.find((p) => p.path === field || p.path.endsWith(`.${field}`))?.message;
   const element = ELEMENTS[surface.element];
-  const unit = units;
   const size = (field: 'lengthM' | 'widthM', label: string) => (
     <View className="min-w-[9rem] flex-1">
-      <NumberField
+      <LengthField
         label={label}
-        unit={unit}
-        value={fromMetres(surface[field], units)}
-        step={lengthStep(units)}
+        steps
+        value={surface[field]}
         problem={problem(field)}
         testID={field}
-        check={(v) => against(field)(toMetres(v, units))}
-        onCommit={(v) => v !== null && write({ [field]: toMetres(v, units) }, `${surface.name}: ${label}`)}
+        check={against(field)}
+        onCommit={(m) => m !== null && write({ [field]: m }, `${surface.name}: ${label}`)}
       />
     </View>
   );

@@ -28,7 +28,7 @@ export function kitDrafts(
     names.push(name);
     const spaceId = newId();
     first ||= spaceId;
-    const made = unfoldKit(kit, name, nextPosition(facts.spaces) + i, (e: ElementId) => cap(say(e)));
+    const made = unfoldKit(kit, name, nextPosition(facts.spaces) + i, (e: ElementId) => cap(say(e)), facts.job.units);
     drafts.push(add('space', made.space, undefined, spaceId));
     for (const s of made.surfaces) {
       const surfaceId = newId();

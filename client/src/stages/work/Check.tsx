@@ -166,8 +166,9 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
   const words = sentence(gate.because, units);
   // A check of the zone is the job's; one of the surface hangs under it.
   const records = gate.zoneId === null && surface ? surface.checks : facts.checks.filter((c) => c.zoneId === gate.zoneId);
+  const takenBack = new Set(records.map((c) => c.supersedesId));
   const standing = records
-    .filter((c) => c.gate === gate.id)
+    .filter((c) => c.gate === gate.id && (c.outcome === 'fail' || !takenBack.has(c.id)))
     .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
   const record = (outcome: 'pass' | 'fail', measured: Check['measured'] = []) =>
     dispatch(
