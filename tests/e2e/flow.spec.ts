@@ -22,9 +22,11 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   await expect(app.id('section')).toHaveAttribute('aria-label', /older coats, not counted, lead assumed/);
 
   // Coats from the top down, and the count closed.
-  for (let i = 0; i < 3; i += 1) await app.id('add-coat').click();
+  for (const binder of ['acrylic', 'oil', 'oil']) await app.id(`add-coat-${binder}`).click();
+  await app.id('coat-1').click();
   await page.getByRole('group', { name: 'Coat 1 from the top' }).getByLabel('Colour').fill('white');
   await page.getByRole('group', { name: 'Coat 1 from the top' }).getByRole('radio', { name: 'failing' }).click();
+  await app.id('coat-2').click();
   await page.getByRole('group', { name: 'Coat 2 from the top' }).getByLabel('Colour').fill('green');
   await app.id('coats-counted').click();
   await page.getByRole('checkbox', { name: 'flaking' }).click();
@@ -34,6 +36,7 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   );
 
   // Remove a coat, and take it back.
+  await app.id('coat-3').click();
   await page.getByRole('button', { name: 'Remove coat 3' }).click();
   await expect(page.getByRole('group', { name: 'Coat 3 from the top' })).toHaveCount(0);
   await app.id('undo').click();

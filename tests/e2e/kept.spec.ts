@@ -31,6 +31,7 @@ const openSash = async (app: App): Promise<string> => {
   const jobId = await app.bring(example('one-window'));
   await app.open(`/job/${jobId}/walk`);
   await app.page.getByRole('link', { name: /Lower sash/ }).click();
+  await app.id('what-it-is').click();
   await app.id('name').waitFor();
   return jobId;
 };
@@ -80,6 +81,7 @@ test('an older server gets nothing until it is updated; a newer one offers its a
     await route.fulfill({ json: { ...answer, form } });
   });
   await page.reload();
+  await app.id('what-it-is').click();
   await app.id('name').waitFor();
   await app.type('name', 'For a newer server');
   await expect(app.id('held')).toContainText('1 entry waits on this phone until it is updated');

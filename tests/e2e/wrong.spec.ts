@@ -14,6 +14,7 @@ test('sizes, shares and readings', async ({ app, page }) => {
   const jobId = await app.bring(example('one-window'));
   await app.open(`/job/${jobId}/walk`);
   await page.getByRole('link', { name: /Lower sash/ }).click();
+  await app.id('what-it-is').click();
   await app.type('lengthM', '-3');
   await expect(page.getByText('length must be more than 0')).toBeVisible();
   await app.type('lengthM', 'tall');
@@ -21,6 +22,7 @@ test('sizes, shares and readings', async ({ app, page }) => {
   await app.type('lengthM', '2,5');
   await expect(app.id('lengthM')).toHaveValue('2\' 6"');
 
+  await app.id('parts-folded').click();
   await app.type('share-flat', '90');
   await expect(app.id('parts').getByText('The shares add to 140 %, not 100 %. They are not written until they do.')).toBeVisible();
   await expect(app.button('Keep these shares')).toBeDisabled();

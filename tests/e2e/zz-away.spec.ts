@@ -10,6 +10,7 @@ test('the database stops while saving: the app says so, keeps what was typed, an
   const jobId = await app.bring(example('one-window'));
   await app.open(`/job/${jobId}/walk`);
   await page.getByRole('link', { name: /Lower sash/ }).click();
+  await app.id('what-it-is').click();
   database.stop();
   try {
     await app.type('name', 'Typed while the database was away');

@@ -4,6 +4,7 @@ import { Pressable, View } from 'react-native';
 import { Link, type Href } from 'expo-router';
 import type { Verdict } from '@roughsill/core';
 import { Button } from './Button';
+import { useKept } from './drafts';
 import { Words } from './Words';
 
 let opened = false;
@@ -52,6 +53,41 @@ export function Panel({
     </View>
   );
 }
+
+/** What is seldom changed: its answer in one line until it is opened. It stays as it was left: what was typed in it is seen again. */
+export function Folded({
+  title,
+  says,
+  testID,
+  children,
+}: {
+  readonly title: string;
+  readonly says: string;
+  readonly testID: string;
+  readonly children: ReactNode;
+}) {
+  const [{ open = false }, keep] = useKept<{ open?: true }>(`fold-${testID}`, CLOSED);
+  return (
+    <View className="gap-3">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        testID={testID}
+        onPress={() => keep(open ? CLOSED : { open: true })}
+        className="min-h-touch flex-row items-center gap-3 border-t-2 border-line pt-2"
+      >
+        <View className="min-w-0 flex-1">
+          <Words look="row">{title}</Words>
+          {open ? null : <Words look="note">{says}</Words>}
+        </View>
+        <Words look="note">{open ? 'close' : 'change'}</Words>
+      </Pressable>
+      {open ? children : null}
+    </View>
+  );
+}
+
+const CLOSED = {};
 
 /** Verdict edges: go one edge, with care a double edge, blocked a full edge. */
 const EDGES: Record<Verdict, ReactNode> = {

@@ -3,5 +3,5 @@ export { Button } from './Button';
 export { StateChip, StateMark } from './StateMark';
 export { UnitsProvider, useUnits, useWhen, ZoneProvider } from './Units';
 export { FieldFrame, LengthField, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';
-export { Empty, Figure, Later, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
+export { Empty, Figure, Folded, Later, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
 export { useWide } from './layout';

@@ -194,8 +194,7 @@ function JobHead({ facts, stage }: { readonly facts: JobFacts; readonly stage: S
       <Words look="title" level={1}>
         {job.name}
       </Words>
-      <Words look="note">{`${job.yearBuilt ? `built ${job.yearBuilt}` : 'year built unknown'} · ${job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>
-      <Words look="note">{`${STAGE[stage].label}: ${STAGE[stage].hint.toLowerCase()}`}</Words>
+      <Words look="note">{`${job.yearBuilt ? `built ${job.yearBuilt}` : 'year built unknown'} · ${job.rulebook === 'us' ? 'US rules' : 'UK rules'} · ${STAGE[stage].hint.toLowerCase()}`}</Words>
     </View>
   );
 }

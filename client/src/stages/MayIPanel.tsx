@@ -65,7 +65,7 @@ export function MayIPanel({ facts, digest, surfaceId }: MayIPanelProps) {
             onPress={() => setAsked(asked === m ? null : m)}
             className={`min-h-touch justify-center border-2 px-2 ${asked === m ? 'border-soot bg-shelf' : 'border-line bg-panel'}`}
           >
-            <Words look={asked === m ? 'strong' : 'note'}>{`${cap(say(m))}?`}</Words>
+            <Words look={asked === m ? 'strong' : 'note'}>{`${cap(say(`may.${m}`))}?`}</Words>
           </Pressable>
         ))}
       </View>

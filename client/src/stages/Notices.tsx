@@ -241,7 +241,7 @@ function Bar({ jobId, onAside = false }: NoticesProps) {
   // On a job its line is always there: what was entered last, and the way back, never push what stands above.
   if (jobId === undefined && quiet && told === null && !clash && !refused && !due) return null;
   return (
-    <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4 py-1">
+    <View {...({ dataSet: { noprint: 'yes' } } as object)} className="gap-1 border-t-2 border-line bg-panel px-4">
       <Sending onAside={onAside} />
       {due ? (
         <View role="status" testID="due-square" className="flex-row flex-wrap items-center justify-between gap-2">

@@ -65,6 +65,7 @@ const untested = (f: JobFacts): JobFacts => ({ ...f, surfaces: f.surfaces.map((s
 
 test('walk: shares that do not add up cannot be kept; those that do are written together', async () => {
   const { surface } = show('walk');
+  fireEvent.click(await screen.findByTestId('parts-folded', {}, { timeout: 20_000 }));
   await screen.findByTestId('share-flat', {}, { timeout: 20_000 });
   const type = (id: string, text: string) => {
     fireEvent.change(screen.getByTestId(id), { target: { value: text } });
@@ -84,12 +85,14 @@ test('walk: shares that do not add up cannot be kept; those that do are written 
 
 test('walk: a coat is added below, moved up, and its year told to be in the future', async () => {
   const { surface } = show('walk');
-  await screen.findByTestId('add-coat', {}, { timeout: 20_000 });
-  fireEvent.click(screen.getByTestId('add-coat'));
+  await screen.findByTestId('add-coat-unknown', {}, { timeout: 20_000 });
+  fireEvent.click(screen.getByTestId('add-coat-unknown'));
   expect(surface().layers).toHaveLength(5);
+  fireEvent.click(screen.getByTestId('coat-5'));
   press('Move coat 5 up');
   const order = [...surface().layers].sort((a, b) => a.position - b.position).map((l) => l.id);
   expect(order[3]).toBe(surface().layers[4]!.id);
+  fireEvent.click(screen.getByTestId('coat-1'));
   const coat = within(screen.getByRole('group', { name: 'Coat 1 from the top' }));
   fireEvent.change(coat.getByLabelText('Year, if known'), { target: { value: '2999' } });
   fireEvent.blur(coat.getByLabelText('Year, if known'));

@@ -13,7 +13,11 @@ import {
   silicaOn,
   standingReadings,
   UNCOUNTED,
+  type HazardState,
+  type LabUnit,
   type Reading,
+  type Surface,
+  type UnitSystem,
 } from '@roughsill/core';
 import { Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
@@ -49,10 +53,48 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
   const own = register.lines.filter((l) => l.surfaceId === surface.id);
   const jobId = facts.job.id;
+  const answerText = lastAnswer(surface, plan.lead.overall.value, facts.job.rulebook, facts.job.units);
   const chip = (depth: 'face' | 'all') =>
     dispatch(commit(jobId, [takeChip(facts, surface, depth, by, settings.samplePrefix)], 'chip taken'));
   return (
     <>
+      <Panel title="Best next test" testID="next-test">
+        {answerText ? (
+          <Words look="row" testID="last-answer" alert>
+            {answerText}
+          </Words>
+        ) : null}
+        <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
+        {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
+        {form ? null : (
+          <View className="flex-row flex-wrap gap-2">
+            <Button look="main" label="Record a swab" testID="record-spot" onPress={() => setForm({ kind: 'spot' })} />
+            <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
+            <Button label="Cut a chip, face only" onPress={() => chip('face')} />
+            <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />
+            <Button label="Enter an inspection report" testID="record-report" onPress={() => setForm({ kind: 'report' })} />
+            <Button look="quiet" label="Record a lab sheet" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
+          </View>
+        )}
+      </Panel>
+      {form && !isMeasure(form) ? (
+        <ReadingForm
+          key={`${form.kind}-${form.answers?.id ?? ''}`}
+          jobId={jobId}
+          rules={facts.job.rulebook}
+          surface={surface}
+          kind={form.kind}
+          answers={form.answers}
+          onDone={() => setForm(null)}
+        />
+      ) : null}
+      {own.length > 0 ? (
+        <Panel title="Samples from it" aside={String(own.length)} testID="own-samples">
+          {own.map((l) => (
+            <SampleCard key={l.sample.id} facts={facts} line={l} />
+          ))}
+        </Panel>
+      ) : null}
       <Panel title="Today" aside="by how deep the work goes" testID="touch">
         <View className="gap-1">
           {plan.touch.map((t) => (
@@ -85,48 +127,28 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
         </View>
       </Panel>
       <PastPanel jobId={jobId} surface={surface} plan={plan} />
-      <Panel title="Best next test" testID="next-test">
-        <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
-        {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
-        {form ? null : (
-          <View className="flex-row flex-wrap gap-2">
-            <Button look="main" label="Record a swab" testID="record-spot" onPress={() => setForm({ kind: 'spot' })} />
-            <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
-            <Button label="Cut a chip, face only" onPress={() => chip('face')} />
-            <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />
-            <Button label="Enter an inspection report" testID="record-report" onPress={() => setForm({ kind: 'report' })} />
-            <Button look="quiet" label="Record a lab sheet" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
-          </View>
-        )}
-      </Panel>
-      {form && !isMeasure(form) ? (
-        <ReadingForm
-          key={`${form.kind}-${form.answers?.id ?? ''}`}
-          jobId={jobId}
-          rules={facts.job.rulebook}
-          surface={surface}
-          kind={form.kind}
-          answers={form.answers}
-          onDone={() => setForm(null)}
-        />
-      ) : null}
       <DecisionPanel facts={facts} surface={surface} />
       <AreaPanel facts={facts} surface={surface} asbestos={plan.asbestos} />
       <MoldPanel facts={facts} surface={surface} plan={plan} onForm={(kind) => setForm({ kind })} />
       {form && isMeasure(form) ? (
         <MeasureForm key={form.kind} jobId={jobId} surface={surface} kind={form.kind} onDone={() => setForm(null)} />
       ) : null}
-      {own.length > 0 ? (
-        <Panel title="Samples from it" aside={String(own.length)} testID="own-samples">
-          {own.map((l) => (
-            <SampleCard key={l.sample.id} facts={facts} line={l} />
-          ))}
-        </Panel>
-      ) : null}
       <InstrumentPanel jobId={jobId} surface={surface} />
       <Record jobId={jobId} surface={surface} onAnswer={(r) => setForm({ kind: 'lab', answers: r })} />
     </>
   );
+}
+
+/** What the last measured answer said, beside the limit of the rulebook in its own unit. */
+function lastAnswer(surface: Surface, overall: HazardState, rulebook: 'us' | 'uk', units: UnitSystem): string {
+  const last = standingReadings(surface)
+    .filter((r) => (r.kind === 'lab' || r.kind === 'xrf') && r.value !== null && r.unit !== null)
+    .reduce<Reading | null>((a, r) => (a === null || r.takenAt >= a.takenAt ? r : a), null);
+  if (!last) return '';
+  const limits = RULEBOOKS[rulebook].leadPaint;
+  const limit = limits && { 'mass%': limits.byMass, ppm: limits.ppm, 'mg/cm2': limits.loading }[last.unit as LabUnit]?.is;
+  const says = `${last.below ? 'less than ' : ''}${formatMeasure(measure(last.value!, last.unit!), units)}`;
+  return `Lead ${say(overall)}: ${says}${limit ? `, limit ${formatMeasure(limit, units)}` : ''}.`;
 }
 
 function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onForm: (kind: MeasureKind) => void }) {

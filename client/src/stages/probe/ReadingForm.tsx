@@ -1,9 +1,11 @@
 /** Records one reading. Nothing is written until it is whole; a problem stands beside its field. */
+import { useState } from 'react';
 import { View } from 'react-native';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import {
+  BLANK_LAYER,
   DECIDERS,
   FINDINGS,
   KIT_CONTROLS,
@@ -99,8 +101,11 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
     control,
     handleSubmit,
     setError,
+    clearErrors,
     formState: { errors },
   } = form;
+  /** What is seldom said is asked for behind a tap. */
+  const [more, setMore] = useState(false);
   const [depth, spot, replaces] = useWatch({ control, name: ['depth', 'spot', 'replaces'] });
 
   const save = handleSubmit((f) => {
@@ -207,9 +212,25 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
         />
       )}
       {errors.depth ? (
-        <Words alert look="strong" tone="oxide">
-          {errors.depth.message}
-        </Words>
+        <View className="gap-2">
+          <Words alert look="strong" tone="oxide">
+            {errors.depth.message}
+          </Words>
+          <Button
+            label="Add an unknown top coat"
+            testID="add-unknown-coat"
+            onPress={() => {
+              dispatch(
+                commit(
+                  jobId,
+                  [add('layer', { ...BLANK_LAYER, position: 0, binder: 'unknown' }, surface.id)],
+                  `${surface.name}: unknown top coat added`,
+                ),
+              );
+              clearErrors('depth');
+            }}
+          />
+        </View>
       ) : null}
       {depth === 'face' && kind === 'spot' ? (
         <Words look="note">The face says nothing of the coats below: unchanged here clears the top coat at most.</Words>
@@ -283,10 +304,12 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
           {spot === 'unchanged' ? (
             <Words look="note">Unchanged proves nothing until the control has shown that the swab was alive.</Words>
           ) : null}
-          <View className="flex-row flex-wrap gap-3">
-            {number('minutes', 'Minutes waited')}
-            {words('lot', 'Lot of the kit')}
-          </View>
+          {more ? (
+            <View className="flex-row flex-wrap gap-3">
+              {number('minutes', 'Minutes waited')}
+              {words('lot', 'Lot of the kit')}
+            </View>
+          ) : null}
         </>
       ) : kind === 'report' ? (
         <>
@@ -383,14 +406,24 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
           {number('bandHigh', 'to')}
         </View>
       ) : null}
-      <Controller
-        control={control}
-        name="note"
-        render={({ field }) => (
-          <TextField label="Where, and what you saw" value={field.value} onChange={field.onChange} onCommit={field.onChange} />
-        )}
-      />
-      {standing.length > 0 && !answers ? (
+      {more ? (
+        <Controller
+          control={control}
+          name="note"
+          render={({ field }) => (
+            <TextField label="Where, and what you saw" value={field.value} onChange={field.onChange} onCommit={field.onChange} />
+          )}
+        />
+      ) : (
+        <Button
+          look="quiet"
+          flush
+          label={kind === 'spot' ? 'Where, minutes, lot of the kit, earlier reading' : 'Where, and what you saw'}
+          expanded={false}
+          onPress={() => setMore(true)}
+        />
+      )}
+      {more && standing.length > 0 && !answers ? (
         <Controller
           control={control}
           name="replaces"

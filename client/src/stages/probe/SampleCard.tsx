@@ -79,6 +79,17 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
             : 'It and its duplicate are more than a quarter apart. The stricter holds; cut again.'}
         </Words>
       ) : null}
+      {state === 'taken' ? (
+        <View className="gap-2 py-1">
+          <Words look="strong">{`Write ${sample.number} on the bag.`}</Words>
+          <TextField
+            label="Where it was cut"
+            value={sample.place}
+            placeholder="lower rail, left end"
+            onCommit={(place) => run(set('sample', sample.id, { place }, surfaceId), `${sample.number}: where it was cut`)}
+          />
+        </View>
+      ) : null}
       <Problems problems={problems} />
       <View className="flex-row flex-wrap gap-2">
         {state === 'planned' ? (
@@ -129,11 +140,13 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
             onCommit={(number) => run(set('sample', sample.id, { number }, surfaceId), 'renumbered')}
             testID={`number-${sample.id}`}
           />
-          <TextField
-            label="Where it was cut"
-            value={sample.place}
-            onCommit={(place) => run(set('sample', sample.id, { place }, surfaceId), 'place')}
-          />
+          {state === 'taken' ? null : (
+            <TextField
+              label="Where it was cut"
+              value={sample.place}
+              onCommit={(place) => run(set('sample', sample.id, { place }, surfaceId), 'place')}
+            />
+          )}
           <TextField
             label="Lab"
             value={sample.lab}

@@ -39,6 +39,13 @@ export const WORDS: Readonly<Record<string, string>> = {
   'field.chalkGrade': 'chalking',
   'field.rustGrade': 'rust',
   'field.filmUm': 'film in µm',
+  // short, for the question whether one may
+  'may.drySand': 'dry-sand',
+  'may.dryScrapeLoose': 'dry-scrape',
+  'may.wetSand': 'wet-sand',
+  'may.hepaSand': 'sand with HEPA',
+  'may.heatGun': 'hot air',
+  'may.solventGel': 'solvent gel',
   'entry.sample': 'sample',
   'entry.check': 'check',
   // states and verdicts
