@@ -81,7 +81,6 @@ test('an older server gets nothing until it is updated; a newer one offers its a
     await route.fulfill({ json: { ...answer, form } });
   });
   await page.reload();
-  await app.id('what-it-is').click();
   await app.id('name').waitFor();
   await app.type('name', 'For a newer server');
   await expect(app.id('held')).toContainText('1 entry waits on this phone until it is updated');

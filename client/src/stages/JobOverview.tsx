@@ -7,7 +7,6 @@ import { footprintOf, houseScene, type SideShown } from '@roughsill/core/unfold'
 import { Button, Panel, useUnits, Words } from '../kit';
 import { laidIn, RoomPicture } from '../plan/RoomPicture';
 import { SceneView } from '../plan/SceneView';
-import { JobSums } from './JobSums';
 import type { StageId } from './stages';
 import { StepBlock } from './work/WorkStage';
 
@@ -80,7 +79,6 @@ function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDiges
 export function JobOverview({ facts, digest, stage }: Props) {
   return (
     <View className="gap-6">
-      <JobSums facts={facts} digest={digest} stage={stage} />
       {stage === 'work' && digest.steps.length > 0 ? (
         <Panel title="Once for the whole job" testID="job-steps">
           {digest.steps.map((st, i) => (

@@ -136,12 +136,12 @@ function JobList() {
     if (ready && !wide) scroll.current?.scrollToOffset({ offset: leftAt.get(place) ?? 0, animated: false });
   }, [place, ready, wide]);
   const head = (
-    <View className="gap-4">
+    <View className="gap-3">
       <JobHead facts={facts} stage={stage} />
       {digest ? <JobSums facts={facts} digest={digest} stage={stage} /> : null}
       {digest ? <JobNext facts={facts} digest={digest} go={go} /> : null}
-      {digest ? <MayIPanel facts={facts} digest={digest} /> : null}
       {digest && (stage === 'walk' || stage === 'probe') ? <TodayPanel facts={facts} digest={digest} /> : null}
+      {digest ? <MayIPanel facts={facts} digest={digest} /> : null}
       {!wide && drawable ? (
         <Pick
           label="Show the job"

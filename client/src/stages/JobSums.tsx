@@ -25,7 +25,7 @@ export function JobSums({ facts, digest, stage }: JobSumsProps) {
   const widest = facts.surfaces.find((s) => s.id === head.widest?.surfaceId);
   return (
     <View testID="job-sums" role="region" aria-label="What the job comes to" className="gap-1 border-l-8 border-soot pl-3">
-      <Words look="row">{`${formatRange(head.money, money)} · ${formatRange(head.days, day)} days of the crew`}</Words>
+      <Words look="row">{`${formatRange(head.money, money)} · ${formatRange(head.days, day)} days`}</Words>
       <Words>
         {[
           formatRange(head.personHours, formatWork),
@@ -35,12 +35,12 @@ export function JobSums({ facts, digest, stage }: JobSumsProps) {
             : 'no mask',
         ].join(' · ')}
       </Words>
-      {head.unpriced > 0 ? <Words look="note">{`Not priced, and in no sum: ${head.unpriced} of ${head.surfaces} surfaces.`}</Words> : null}
+      {head.unpriced > 0 ? <Words look="note">{`${head.unpriced} of ${head.surfaces} surfaces not priced, in no sum`}</Words> : null}
       {head.widest && widest ? (
         <Button
           look="quiet"
           flush
-          label={`${widest.name} moves it most: ${formatRange(head.widest.money, money)}`}
+          label={`Moves it most: ${widest.name}, ${formatRange(head.widest.money, money)}`}
           onPress={() => router.navigate(`/job/${facts.job.id}/${stage}/${widest.id}`)}
         />
       ) : null}

@@ -1,6 +1,6 @@
 /** May I dry-sand this? One tap, answered for the whole job or one surface: what is forbidden apart from what would only do too little. */
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable, ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { ASKED, MAY, say, type AskedMethod, type JobDigest, type JobFacts, type May, type MayI } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
@@ -54,8 +54,14 @@ export function MayIPanel({ facts, digest, surfaceId }: MayIPanelProps) {
   const nameOf = (id: string) => facts.surfaces.find((s) => s.id === id)?.name ?? id;
   return (
     <View testID="may-i" className="gap-1">
-      <Words look="label">May I</Words>
-      <View role="radiogroup" aria-label="May I" className="flex-row flex-wrap gap-1">
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        role="radiogroup"
+        aria-label="May I"
+        contentContainerClassName="items-center gap-1"
+      >
+        <Words look="strong">May I</Words>
         {ASKED.map((m) => (
           <Pressable
             key={m}
@@ -68,7 +74,7 @@ export function MayIPanel({ facts, digest, surfaceId }: MayIPanelProps) {
             <Words look={asked === m ? 'strong' : 'note'}>{`${cap(say(`may.${m}`))}?`}</Words>
           </Pressable>
         ))}
-      </View>
+      </ScrollView>
       {asked === null ? null : (
         <View role="status" testID="may-answer" className="gap-2 pt-1">
           {shown.map((g) => (

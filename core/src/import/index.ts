@@ -1,4 +1,4 @@
-export { decode, isFormula, readDate, readNumber, readTable, writeTable, type Table } from './table';
+export { decode, isFormula, readBlock, readDate, readNumber, readTable, writeTable, type Table } from './table';
 export {
   COLUMNS,
   guessMapping,

@@ -140,3 +140,9 @@ export function writeTable(headers: readonly string[], rows: readonly (readonly 
   const safe = (v: string | number | null) => (typeof v === 'string' && isFormula(v) ? `'${v}` : v);
   return `${Papa.unparse([headers, ...rows.map((r) => r.map(safe))], { newline: '\r\n' })}\r\n`;
 }
+
+/** A block of cells as a spreadsheet puts it on the clipboard: tabs between, quotation marks doubled, nothing skipped but a last empty line. */
+export function readBlock(text: string): string[][] {
+  const rows = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' }).data;
+  return rows.slice(0, MAX_ROWS).map((cells) => cells.map((c) => c.trim()));
+}

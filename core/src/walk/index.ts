@@ -3,3 +3,4 @@ export { liveLayers, liveParts, sectionM2, sizeOf, takeOff, type SumLine, type T
 export { partDrafts, surfaceDraft, type PartDraft, type SurfaceDraft } from './templates';
 export { degreeShare, DEGREES, failsByDegree } from './degrees';
 export { isPaid } from './paid';
+export { coatsChange, coatsText, readCoats, readElement, readMaterial, type TypedCoats, type Understood } from './typed';

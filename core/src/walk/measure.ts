@@ -24,7 +24,7 @@ export interface TakeOff {
 }
 
 export const liveParts = (s: Surface): Part[] => s.parts.filter((p) => p.removedAt === null);
-export const liveLayers = (s: Surface): Surface['layers'] =>
+export const liveLayers = (s: Pick<Surface, 'layers'>): Surface['layers'] =>
   s.layers.filter((l) => l.removedAt === null).sort((a, b) => a.position - b.position);
 
 /** A named size of the piece: as recorded, else as usual for the element. */

@@ -2,16 +2,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import {
-  blockedMethods,
-  sampleRegister,
-  say,
-  todayOf,
-  type HazardState,
-  type JobDigest,
-  type JobFacts,
-  type TodayAct,
-} from '@roughsill/core';
+import { sampleRegister, todayOf, type HazardState, type JobDigest, type JobFacts, type TodayAct } from '@roughsill/core';
 import { Button, StateChip, Words } from '../../kit';
 import { useSettings } from '../../store';
 
@@ -37,7 +28,6 @@ export function TodayPanel({ facts, digest }: { readonly facts: JobFacts; readon
       ),
     [digest, register],
   );
-  const blocked = useMemo(() => blockedMethods(digest.surfaces), [digest]);
   if (digest.surfaces.length === 0) return null;
   const cell = (state: HazardState, n: number, label: string) => (
     <View key={label} className="min-w-[4.5rem] flex-1 flex-row items-center gap-1.5">
@@ -63,12 +53,6 @@ export function TodayPanel({ facts, digest }: { readonly facts: JobFacts; readon
           ? 'Every surface may be worked in some way; what is ruled out stands with each.'
           : `Not to be touched: ${shown}${names.length > 3 ? ` and ${names.length - 3} more` : ''}.`}
       </Words>
-      {blocked.length > 0 ? (
-        <Words look="note">{`Ruled out most: ${blocked
-          .slice(0, 3)
-          .map((b) => `${say(b.methodId)} (${b.surfaces} of ${digest.surfaces.length})`)
-          .join(', ')}`}</Words>
-      ) : null}
       {today.act.kind === 'none' ? null : (
         <Words look="strong" tone="oxide" testID="today-act">
           {ACT[today.act.kind](today.act.count)}

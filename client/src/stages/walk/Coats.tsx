@@ -50,7 +50,7 @@ export function Coats({ jobId, surface }: CoatsProps) {
                 aria-label={`Coat ${i + 1}: ${say(c.binder)}, ${known}`}
                 testID={`coat-${i + 1}`}
                 onPress={() => setOpened(open ? null : c.id)}
-                className={`min-h-touch flex-row flex-wrap items-center gap-x-2 ${open ? '' : 'px-3'}`}
+                className={`min-h-touch flex-row flex-wrap content-center items-center gap-x-2 ${open ? '' : 'px-3'}`}
               >
                 <Words look="row">{`${i + 1}  ${cap(say(c.binder))}`}</Words>
                 <Words look="note" className="flex-1">
