@@ -3,13 +3,15 @@ import { useEffect, useState } from 'react';
 import { ScrollView } from 'react-native';
 import { Provider } from 'react-redux';
 import { useFonts } from 'expo-font';
-import { Slot, type ErrorBoundaryProps } from 'expo-router';
+import { router, Slot, usePathname, type ErrorBoundaryProps } from 'expo-router';
 import besley from '@fontsource/besley/files/besley-latin-700-normal.woff2';
 import read from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
 import readBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2';
 import { Button, Words } from '../src/kit';
 import { boot, readEarly, useAppSelector } from '../src/store';
+import { useKeys } from '../src/stages/keys';
 import { useOffline } from '../src/useOffline';
+import { PAGE_TITLES } from '../src/useTitle';
 
 // Every screen but the first needs this piece: it is fetched while the page is still being put together.
 if (typeof location !== 'undefined' && location.pathname !== '/') void import('../src/stages/rest');
@@ -57,6 +59,21 @@ function useFrameGone(): void {
   }, []);
 }
 
+/** What holds on every screen: its name, and the key that lists the keys. */
+function Everywhere() {
+  const path = usePathname();
+  const name = PAGE_TITLES[path];
+  useEffect(() => {
+    if (name !== undefined) document.title = `${name} · Rough Sill`;
+  }, [name]);
+  useKeys((key) => {
+    if (key !== '?' || path === '/keys') return false;
+    router.navigate('/keys');
+    return true;
+  });
+  return null;
+}
+
 export default function Layout() {
   const [store] = useState(() => boot(early));
   // Screens do not wait for the fonts: a system face stands in until they are here.
@@ -66,6 +83,7 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <Pigments />
+      <Everywhere />
       <Slot />
     </Provider>
   );

@@ -47,7 +47,7 @@ export function apiRoutes({ store, crew, media, clock, labDaySeconds = DAY_SECON
     ...jobRoutes(store, crew, clock),
     ...firmRoutes(store, DEMO_FIRM.person),
     ...photoRoutes(store, media, crew),
-    ...paperRoutes(crew, clock),
+    ...paperRoutes(store, crew, clock),
     ...taskRoutes(crew),
     ...deviceRoutes(store, simulatedInstruments(chance), simulatedLab(labDaySeconds), clock),
   ];

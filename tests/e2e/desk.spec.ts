@@ -17,13 +17,30 @@ test('list and detail stand side by side; keys move, change stages, unfold and f
   await expect(page).toHaveURL(/\/probe\//);
   await page.keyboard.press('w');
   await expect(page.locator('[data-why][aria-expanded=false]')).toHaveCount(0);
-  await page.keyboard.press('/');
-  await page.keyboard.type('textured');
-  await expect(app.id('list').getByRole('link')).toHaveCount(1);
-  await page.keyboard.press('Escape');
-  await app.id('list').getByRole('link').focus();
+  // Enter goes in, Esc out again and back to the list.
   await page.keyboard.press('Enter');
+  expect(await page.evaluate(() => document.activeElement?.closest('[data-testid=surface]') !== null)).toBe(true);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/\/probe$/);
+  // Found by what it is part of, a method, a state or a sample's number; what nothing answers to is told.
+  const find = async (words: string) => {
+    await page.keyboard.press('/');
+    await app.page.getByLabel('Find a surface').fill(words);
+  };
+  for (const words of ['window', 'asbestos', 'lead found', 'QP-003']) {
+    await find(words);
+    await expect(app.id('list').getByRole('link').first()).toBeVisible();
+  }
+  await find('nothing of the kind');
+  await expect(app.id('list')).toContainText('Nothing on this job answers to “nothing of the kind”');
+  // The keys walk along what is shown.
+  await find('textured');
+  await expect(app.id('list').getByRole('link')).toHaveCount(1);
+  await page.getByLabel('Find a surface').blur();
+  await page.keyboard.press('j');
   await expect(page.getByRole('heading', { name: 'Textured ceiling' })).toBeVisible();
+  await expect(page).toHaveTitle('Textured ceiling · Probe · Quill Point ferry office · Rough Sill');
   await expect(page.getByText('Asbestos', { exact: true })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();

@@ -293,17 +293,30 @@ interface PickProps<T extends string> {
 
 /** Two to five answers side by side. */
 export function Pick<T extends string>({ label, value, options, onChange, testID }: PickProps<T>) {
+  const chosen = options.findIndex((o) => o.value === value);
+  /** One stop for the Tab key; arrows go on to the next answer and give it, as in any group of its kind. */
+  const arrows = (e: { key: string; preventDefault: () => void; currentTarget: HTMLElement }) => {
+    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
+    if (by === undefined) return;
+    e.preventDefault();
+    const all = [...(e.currentTarget.parentElement?.children ?? [])] as HTMLElement[];
+    const next = (all.indexOf(e.currentTarget) + by + options.length) % options.length;
+    all[next]?.focus();
+    onChange(options[next]!.value);
+  };
   return (
     <View role="radiogroup" aria-label={label} testID={testID} className="gap-1">
       <Words look="label">{label}</Words>
       <View className="flex-row flex-wrap gap-1">
-        {options.map((o) => {
+        {options.map((o, i) => {
           const on = o.value === value;
           return (
             <Pressable
               key={o.value}
               role="radio"
               aria-checked={on}
+              tabIndex={i === Math.max(0, chosen) ? 0 : -1}
+              {...({ onKeyDown: arrows } as object)}
               onPress={() => onChange(o.value)}
               className={`min-h-touch min-w-touch justify-center border-2 px-3 ${on ? 'border-soot bg-soot' : 'border-line bg-panel'}`}
             >

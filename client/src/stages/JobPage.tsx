@@ -6,6 +6,7 @@ import type { JobFacts } from '@roughsill/core';
 import { Button, Empty, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
 import { useJob } from '../store';
 import { Notices } from './Notices';
+import { useTitle } from '../useTitle';
 import type { StageId } from './stages';
 
 interface JobPageProps {
@@ -21,6 +22,7 @@ export function JobPage({ title, hint, back = 'probe', full, children }: JobPage
   const { jobId, surface } = useLocalSearchParams<{ jobId: string; surface?: string }>();
   const { facts, status } = useJob(jobId);
   const wide = useWide();
+  useTitle(title, facts?.job.name);
   if (!facts) {
     return (
       <View className="flex-1 gap-4 bg-limewash p-6">

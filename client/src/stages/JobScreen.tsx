@@ -16,6 +16,7 @@ import { JobOverview, OverviewPane, SurfaceScreen } from './on-demand';
 import { TodayPanel } from './probe/TodayPanel';
 import { SurfaceList } from './SurfaceList';
 import { ACT_WORDS, isStage, STAGE, stageOf, type StageId } from './stages';
+import { useTitle } from '../useTitle';
 import { useJobKeys } from './keys';
 
 interface JobView {
@@ -26,6 +27,9 @@ interface JobView {
   readonly surfaceId?: string;
   readonly go: (s: StageId, id?: string) => void;
   readonly find: React.RefObject<TextInput | null>;
+  /** Surfaces as the list shows them, for the keys that walk along it. */
+  readonly shown: React.RefObject<readonly string[]>;
+  readonly onShown: (ids: readonly string[]) => void;
 }
 const Job = createContext<JobView | null>(null);
 function useJobView(): JobView {
@@ -57,6 +61,7 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
   const wide = useWide();
   const { digest, by } = useDigest(facts);
   const find = useRef<TextInput>(null);
+  const shown = useRef<readonly string[]>([]);
   const jobId = facts.job.id;
   const stage: StageId = isStage(params.stage) ? params.stage : 'walk';
   const { surfaceId } = params;
@@ -68,10 +73,13 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
       stage,
       surfaceId,
       find,
+      shown,
+      onShown: (ids) => (shown.current = ids),
       go: (s, id) => router.navigate(id ? `/job/${jobId}/${s}/${id}` : `/job/${jobId}/${s}`),
     }),
     [facts, digest, by, stage, surfaceId, jobId],
   );
+  useTitle(surfaceId && findSurface(facts, surfaceId)?.name, STAGE[stage].label, facts.job.name);
   useJobKeys(view);
   return (
     <UnitsProvider value={facts.job.units}>
@@ -121,7 +129,7 @@ const leftAt = new Map<string, number>();
 
 function JobList() {
   const wide = useWide();
-  const { facts, digest, by, stage, surfaceId, go, find } = useJobView();
+  const { facts, digest, by, stage, surfaceId, go, find, onShown } = useJobView();
   const [filter, setFilter] = useState('');
   const [asDrawn, setAsDrawn] = useState(false);
   const scroll = useRef<FlatList>(null);
@@ -175,6 +183,7 @@ function JobList() {
       surfaceId={surfaceId}
       filter={filter}
       by={by}
+      onShown={onShown}
       head={head}
       scroll={scroll}
       onScroll={(e) => leftAt.set(place, e.nativeEvent.contentOffset.y)}

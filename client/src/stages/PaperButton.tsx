@@ -1,6 +1,7 @@
 /** A paper is made beside the requests: how far it is, a way to stop it, and then the file. */
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
+import { fileName } from '@roughsill/core';
 import { Button, Words } from '../kit';
 import { api, newId } from '../store';
 import { saveBlob } from './save-file';
@@ -32,13 +33,15 @@ export function Making({ what, share, onStop }: { readonly what: string; readonl
 }
 
 interface PaperButtonProps {
+  /** Whose paper it is: the file is called after it. */
+  readonly job: string;
   readonly path: string;
   readonly label: string;
   readonly main?: boolean;
   readonly testID?: string;
 }
 
-export function PaperButton({ path, label, main, testID }: PaperButtonProps) {
+export function PaperButton({ job, path, label, main, testID }: PaperButtonProps) {
   const [task, setTask] = useState<string | null>(null);
   const [says, setSays] = useState<string | null>(null);
   const stop = useRef<AbortController>(null);
@@ -52,7 +55,7 @@ export function PaperButton({ path, label, main, testID }: PaperButtonProps) {
     const r = await api.paper(path, id, stop.current.signal);
     setTask(null);
     // As a file: a window that opens by itself, long after the press, is held back by browsers.
-    if (r.ok) saveBlob(path.split('/').slice(-2).join('-'), r.value);
+    if (r.ok) saveBlob(fileName(job, path.split('/').at(-1)!), r.value);
     else setSays(r.error.says);
   };
   if (task !== null) return <Making what={label} share={share} onStop={() => stop.current?.abort()} />;

@@ -1,11 +1,12 @@
 /** The job's spaces and surfaces, as one stage sees them: only what is near the screen is drawn, so that a thousand are as quick as ten. */
-import { useMemo, type ReactElement, type Ref } from 'react';
+import { useEffect, useMemo, type ReactElement, type RefObject } from 'react';
 import { FlatList, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { router } from 'expo-router';
 import {
   formatMeasure,
   measure,
   say,
+  WORDS,
   type JobDigest,
   type JobFacts,
   type Space,
@@ -31,7 +32,9 @@ interface SurfaceListProps {
   /** What stands above it, and below it. */
   readonly head?: ReactElement | null;
   readonly foot?: ReactElement | null;
-  readonly scroll?: Ref<FlatList<Item>>;
+  /** Told which surfaces are shown, in their order. */
+  readonly onShown?: (ids: readonly string[]) => void;
+  readonly scroll?: RefObject<FlatList<Item> | null>;
   readonly onScroll?: (e: NativeSyntheticEvent<NativeScrollEvent>) => void;
   readonly className?: string;
 }
@@ -50,6 +53,34 @@ type Item =
 
 const byPosition = (a: { readonly position: number }, b: { readonly position: number }): number => a.position - b.position;
 
+/** Everything by which somebody may look for a surface: what it is called and is, where, what is known of it, what is planned, its samples. */
+function wordsOf(s: Surface, space: Space, d: SurfaceDigest | undefined): string {
+  const states = d
+    ? ([
+        ['lead', d.lead],
+        ['asbestos', d.asbestos],
+        ['mold', d.mold],
+      ] as const)
+    : [];
+  return [
+    s.name,
+    say(s.element),
+    WORDS[`kin.${s.element}`] ?? '',
+    space.name,
+    say(s.material),
+    ...s.conditions.map(say),
+    // What is known not to be there is no reason to find it.
+    ...states.flatMap(([hazard, is]) => (is === 'notFound' ? [] : [`${hazard} ${say(is)}`])),
+    ...(d?.coats ?? []).map((c) => say(c.binder)),
+    ...(d?.picks ?? []).map((p) => (p.methodId === null ? 'not decided' : say(p.methodId))),
+    ...s.samples.filter((x) => x.removedAt === null).map((x) => x.number),
+  ]
+    .join(' | ')
+    .toLowerCase();
+}
+/** All words that were typed, in any order. */
+const answersTo = (words: string, wanted: string): boolean => wanted.split(/\s+/).every((w) => words.includes(w));
+
 /** Rooms with their surfaces, one after another. */
 function itemsOf(facts: JobFacts, digest: JobDigest, stage: StageId, wanted: string): Item[] {
   const digests = new Map(digest.surfaces.map((d) => [d.surfaceId, d]));
@@ -60,7 +91,7 @@ function itemsOf(facts: JobFacts, digest: JobDigest, stage: StageId, wanted: str
   return spaces.flatMap((space, i): Item[] => {
     const surfaces = inRoom
       .get(space.id)!
-      .filter((s) => wanted === '' || `${s.name} ${say(s.element)} ${space.name}`.toLowerCase().includes(wanted))
+      .filter((s) => wanted === '' || answersTo(wordsOf(s, space, digests.get(s.id)), wanted))
       .sort(byPosition);
     if (wanted !== '' && surfaces.length === 0) return [];
     const rows = surfaces.flatMap((surface): Item[] => {
@@ -80,11 +111,35 @@ function itemsOf(facts: JobFacts, digest: JobDigest, stage: StageId, wanted: str
 /** As many as fill a screen and a half at once; the others as they come near. */
 const AT_ONCE = 30;
 
-export function SurfaceList({ facts, digest, stage, surfaceId, filter, by, head, foot, scroll, onScroll, className }: SurfaceListProps) {
+export function SurfaceList({
+  facts,
+  digest,
+  stage,
+  surfaceId,
+  filter,
+  by,
+  head,
+  foot,
+  onShown,
+  scroll,
+  onScroll,
+  className,
+}: SurfaceListProps) {
   const money = moneyFor(facts);
   const wanted = filter.trim().toLowerCase();
   const items = useMemo(() => (digest ? itemsOf(facts, digest, stage, wanted) : []), [facts, digest, stage, wanted]);
   const { units } = facts.job;
+  useEffect(() => {
+    onShown?.(items.flatMap((i) => (i.kind === 'row' ? [i.key] : [])));
+  }, [items, onShown]);
+  useEffect(() => {
+    // What the keys walk to is kept in view.
+    const row = surfaceId === undefined ? null : document.querySelector(`[data-testid="row-${CSS.escape(surfaceId)}"]`);
+    if (row) return row.scrollIntoView({ block: 'nearest' });
+    const index = items.findIndex((i) => i.key === surfaceId);
+    if (index >= 0) scroll?.current?.scrollToIndex({ index, viewPosition: 0.5, animated: false });
+    return undefined;
+  }, [items, surfaceId, scroll]);
   return (
     <FlatList
       ref={scroll}
@@ -97,9 +152,19 @@ export function SurfaceList({ facts, digest, stage, surfaceId, filter, by, head,
       maxToRenderPerBatch={AT_ONCE}
       windowSize={5}
       onScroll={onScroll}
+      onScrollToIndexFailed={({ index, averageItemLength }) =>
+        scroll?.current?.scrollToOffset({ offset: index * averageItemLength, animated: false })
+      }
       scrollEventThrottle={100}
       ListHeaderComponent={head}
       ListHeaderComponentClassName="pb-4"
+      ListEmptyComponent={
+        wanted !== '' && digest ? (
+          <Empty
+            says={`Nothing on this job answers to “${filter.trim()}”. Try a room, a material, a method, a sample’s number or “lead found”.`}
+          />
+        ) : null
+      }
       ListFooterComponent={
         <View className="gap-4 pt-4" testID={digest ? `list-by-${by}` : undefined}>
           {stage === 'walk' && digest ? <AddBar facts={facts} /> : null}

@@ -1,4 +1,4 @@
-/** Keys for a desk: / find, n new, j k move, 1 to 7 stages, w why, ? the list of keys. Never while something is being typed. */
+/** Keys for a desk: / find, n new, j k move, Enter in, Esc back, 1 to 7 stages, w why; ? lists them. Never while something is being typed. */
 import { useEffect, type RefObject } from 'react';
 import type { TextInput } from 'react-native';
 import { router } from 'expo-router';
@@ -8,7 +8,9 @@ import { STAGES, type StageId } from './stages';
 export const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'find a surface'],
   ['n', 'new surface, or new job on the first screen'],
-  ['j  k', 'next and previous surface'],
+  ['j  k', 'next and previous surface of those that are shown'],
+  ['Enter', 'into the surface that is open'],
+  ['Esc', 'out of it again, then back to the list, then to the jobs'],
   ['1 to 7', 'stages in the order of work'],
   ['w', 'unfold every why on the screen'],
   ['Ctrl z', 'take the last entry back'],
@@ -36,33 +38,53 @@ interface JobKeys {
   readonly surfaceId?: string;
   readonly go: (s: StageId, id?: string) => void;
   readonly find: RefObject<TextInput | null>;
+  readonly shown: RefObject<readonly string[]>;
 }
 
+/** In place: what stands at the top of the screen stays where it is. */
 function unfoldAll(): void {
   const all = [...document.querySelectorAll<HTMLElement>('[data-why]')];
   const shut = all.filter((b) => b.getAttribute('aria-expanded') !== 'true');
+  const seen = all.find((b) => b.getBoundingClientRect().bottom > 0);
+  const was = seen?.getBoundingClientRect().top ?? 0;
   (shut.length > 0 ? shut : all).forEach((b) => b.click());
+  requestAnimationFrame(() => {
+    const pane = seen?.closest<HTMLElement>('[data-testid=surface], [data-testid=page], [data-testid=list]');
+    if (seen && pane) pane.scrollTop += seen.getBoundingClientRect().top - was;
+  });
 }
 
-export function useJobKeys({ facts, stage, surfaceId, go, find }: JobKeys): void {
+/** The first thing of the open surface that can be done. */
+function goIn(): boolean {
+  const first = document.querySelector<HTMLElement>(
+    '[data-testid=surface] [data-testid=next] button, [data-testid=surface] button, [data-testid=surface] input',
+  );
+  first?.focus();
+  return first !== null;
+}
+const isOnControl = (): boolean =>
+  document.activeElement instanceof HTMLElement &&
+  document.activeElement.closest('a, button, [role=button], [role=radio], [role=checkbox]') !== null;
+
+export function useJobKeys({ facts, stage, surfaceId, go, find, shown }: JobKeys): void {
   useKeys((key) => {
-    const place = new Map(facts.spaces.map((s) => [s.id, s.position]));
-    const gone = new Set(facts.spaces.filter((s) => s.removedAt !== null).map((s) => s.id));
-    const order = facts.surfaces
-      .filter((s) => s.removedAt === null && !gone.has(s.spaceId))
-      .sort((a, b) => (place.get(a.spaceId) ?? 0) - (place.get(b.spaceId) ?? 0) || a.position - b.position);
-    const at = order.findIndex((s) => s.id === surfaceId);
+    const order = shown.current;
+    const at = surfaceId === undefined ? -1 : order.indexOf(surfaceId);
     const number = STAGES[Number(key) - 1];
     if (number) go(number, surfaceId);
-    else if (key === 'j') go(stage, order[Math.min(at + 1, order.length - 1)]?.id);
-    else if (key === 'k') go(stage, order[Math.max(at - 1, 0)]?.id);
-    else if (key === '/') find.current?.focus();
+    else if (key === 'j') go(stage, order[Math.min(at + 1, order.length - 1)]);
+    else if (key === 'k') go(stage, order[Math.max(at - 1, 0)]);
+    else if (key === 'Enter') return surfaceId !== undefined && !isOnControl() && goIn();
+    else if (key === 'Escape') {
+      if (surfaceId === undefined) router.navigate('/');
+      else if (document.activeElement?.closest('[data-testid=surface]')) (document.activeElement as HTMLElement).blur();
+      else go(stage);
+    } else if (key === '/') find.current?.focus();
     else if (key === 'w') unfoldAll();
     else if (key === 'n') {
-      const space = order[at]?.spaceId ?? facts.spaces.find((s) => s.removedAt === null)?.id;
+      const space = facts.surfaces.find((s) => s.id === surfaceId)?.spaceId ?? facts.spaces.find((s) => s.removedAt === null)?.id;
       router.navigate(space ? `/add/${facts.job.id}?space=${space}` : `/add/${facts.job.id}`);
-    } else if (key === '?') router.navigate('/keys');
-    else return false;
+    } else return false;
     return true;
   });
 }

@@ -66,3 +66,4 @@ export {
 export { JOB_FILE_FORMAT, JOB_FILE_VERSION, JobFile, canonical, parseJobFile, readJobFile, withNewIds, writeJobFile } from './job-file';
 export { fromZod, ok, pathText, wrong, type Outcome, type Problem } from './problems';
 export { jobProblems, readingProblems, surfaceProblems } from './validate';
+export { fileName } from './file-name';

@@ -6,6 +6,7 @@ import type { FirmStore, Refused } from '../db/firm-store';
 import { KeptPlans, planTag } from '../beside/kept-plans';
 import { breather } from '../db/folded';
 import { HttpProblem } from '../problem';
+import { named } from './named';
 import { route, type Route } from './route';
 import { runOf, runWhole, TaskQuery } from './tasks';
 
@@ -107,7 +108,10 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
       async ({ params, res }) => {
         const done = await runOf(crew, res, undefined, { kind: 'file', jobId: params.jobId });
         if (!done) return;
-        res.setHeader('content-disposition', `attachment; filename="${params.jobId}.roughsill.json"`).type('json').send(done);
+        res
+          .setHeader('content-disposition', await named(store, params.jobId, 'roughsill.json'))
+          .type('json')
+          .send(done);
       },
     ),
 

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { Id } from '@roughsill/core';
 import type { Crew } from '../beside/crew';
 import { PAPERS, type Paper } from '../beside/tasks';
+import type { FirmStore } from '../db/firm-store';
+import { named } from './named';
 import { route, type Route } from './route';
 import { runOf, TaskQuery } from './tasks';
 
@@ -12,7 +14,7 @@ const SUMMARY: Readonly<Record<Paper, string>> = {
   labels: 'Labels for sample bags',
 };
 
-export function paperRoutes(crew: Crew, clock: () => Date): Route[] {
+export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Route[] {
   return [
     ...PAPERS.map((paper) =>
       route(
@@ -29,7 +31,10 @@ export function paperRoutes(crew: Crew, clock: () => Date): Route[] {
         async ({ params, query, res }) => {
           const done = await runOf(crew, res, query.task, { kind: 'paper', paper, jobId: params.jobId, now: clock().toISOString() });
           if (!done) return;
-          res.setHeader('content-disposition', `inline; filename="${params.jobId}-${paper}.pdf"`).type('application/pdf').send(done);
+          res
+            .setHeader('content-disposition', await named(store, params.jobId, `${paper}.pdf`, 'inline'))
+            .type('application/pdf')
+            .send(done);
         },
       ),
     ),
@@ -45,7 +50,11 @@ export function paperRoutes(crew: Crew, clock: () => Date): Route[] {
       },
       async ({ params, res }) => {
         const done = await runOf(crew, res, undefined, { kind: 'register', jobId: params.jobId, now: clock().toISOString() });
-        if (done) res.setHeader('content-disposition', `attachment; filename="${params.jobId}-samples.csv"`).type('text/csv').send(done);
+        if (done)
+          res
+            .setHeader('content-disposition', await named(store, params.jobId, 'samples.csv'))
+            .type('text/csv')
+            .send(done);
       },
     ),
   ];

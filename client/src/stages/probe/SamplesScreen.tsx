@@ -76,8 +76,8 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
       <Panel title="In and out">
         <View className="flex-row flex-wrap gap-2">
           <Button look="main" label="Bring in a table" testID="open-import" onPress={() => router.navigate(`/import/${jobId}`)} />
-          <PaperButton label="Labels, PDF" path={`/api/jobs/${jobId}/labels.pdf`} />
-          <PaperButton label="Chain of custody, PDF" path={`/api/jobs/${jobId}/custody.pdf`} />
+          <PaperButton job={facts.job.name} label="Labels, PDF" path={`/api/jobs/${jobId}/labels.pdf`} />
+          <PaperButton job={facts.job.name} label="Chain of custody, PDF" path={`/api/jobs/${jobId}/custody.pdf`} />
           <Button label="Register, CSV" onPress={() => window.open(`/api/jobs/${jobId}/samples.csv`, '_blank')} />
         </View>
         {ready.length > 0 ? (

@@ -26,7 +26,7 @@ function Survey({ facts }: { readonly facts: JobFacts }) {
   return (
     <>
       <View className="flex-row flex-wrap gap-2">
-        <PaperButton main label="Hazard survey, PDF" path={`/api/jobs/${job.id}/survey.pdf`} testID="survey-pdf" />
+        <PaperButton job={job.name} main label="Hazard survey, PDF" path={`/api/jobs/${job.id}/survey.pdf`} testID="survey-pdf" />
         <Button label="Samples" onPress={() => router.navigate(`/samples/${job.id}`)} />
         <Button label="Instruments" onPress={() => router.navigate(`/instruments/${job.id}`)} />
       </View>

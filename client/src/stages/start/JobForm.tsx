@@ -5,7 +5,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { z } from 'zod';
-import { BLANK_JOB, JobFields, say, writeJobFile, YES_NO, type Job, type JobFacts, type Problem } from '@roughsill/core';
+import { BLANK_JOB, fileName, JobFields, say, writeJobFile, YES_NO, type Job, type JobFacts, type Problem } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Problems, Select, TextField, Toggle, Words } from '../../kit';
 import { add, commit, commitToFirm, newId, remove, set, useAppDispatch, useFirm, useJob } from '../../store';
 import { Notices } from '../Notices';
@@ -297,12 +297,7 @@ function FilePanel({ facts }: { readonly facts: JobFacts }) {
     const url = URL.createObjectURL(new Blob([writeJobFile(facts)], { type: 'application/json' }));
     const a = document.createElement('a');
     a.href = url;
-    a.download = `${
-      job.name
-        .replace(/[^\p{L}\p{N}]+/gu, '-')
-        .replace(/^-|-$/g, '')
-        .toLowerCase() || 'job'
-    }.roughsill.json`;
+    a.download = fileName(job.name, 'roughsill.json');
     a.click();
     URL.revokeObjectURL(url);
   };

@@ -25,7 +25,6 @@ export function StartScreen() {
   }, [dispatch]);
   useKeys((key) => {
     if (key === 'n') router.navigate('/new');
-    else if (key === '?') router.navigate('/keys');
     else return false;
     return true;
   });

@@ -5,7 +5,17 @@
 import { useLayoutEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { formatMeasure, formatRange, formatWork, measure, takeOff, type JobDigest, type JobFacts, type Surface } from '@roughsill/core';
+import {
+  formatMeasure,
+  formatRange,
+  formatWork,
+  measure,
+  say,
+  takeOff,
+  type JobDigest,
+  type JobFacts,
+  type Surface,
+} from '@roughsill/core';
 import { Problems, StateChip, Words } from '../../kit';
 import { commit, undo, useAppDispatch } from '../../store';
 import { moneyFor } from '../money';
@@ -212,7 +222,12 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
   const area = lines.reduce((sum, l) => sum + takeOff(l.surface).totalM2, 0);
   const state = (id: string, hazard: 'lead' | 'asbestos' | 'mold') => {
     const is = digests.get(id)?.[hazard];
-    return is === undefined ? null : <StateChip state={is} size={18} />;
+    return is === undefined ? null : (
+      <View className="flex-row items-center" role="img" aria-label={`${hazard} ${say(is)}`}>
+        <Words look="note">{hazard.charAt(0).toUpperCase()}</Words>
+        <StateChip state={is} size={16} />
+      </View>
+    );
   };
   return (
     <View className="gap-2">
@@ -241,7 +256,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
                   <Words look="label">{headOf(c, units)}</Words>
                 </th>
               ))}
-              {['Area', 'Lead, asbestos, mold', 'Work', 'Cost', headOf('yearMade', units)].map((h) => (
+              {['Area', 'State', 'Work', 'Cost', headOf('yearMade', units)].map((h) => (
                 <th key={h} scope="col" style={HEAD}>
                   <Words look="label">{h}</Words>
                 </th>

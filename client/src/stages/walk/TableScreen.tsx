@@ -1,5 +1,5 @@
 /** All surfaces in one table: to type into at a desk, and to set many at once anywhere. */
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 import {
   AIMS,
@@ -15,7 +15,7 @@ import {
   type Surface,
 } from '@roughsill/core';
 import { Button, Empty, NumberField, Panel, Problems, Select, Words } from '../../kit';
-import { commit, set, useAppDispatch, useDigest, type Draft } from '../../store';
+import { commit, drawn, set, useAppDispatch, useDigest, type Draft } from '../../store';
 import { JobPage } from '../JobPage';
 import { against } from './against';
 import { cap } from '../../kit/text';
@@ -35,6 +35,7 @@ export const TableScreen = () => (
 function Surfaces({ facts }: { readonly facts: JobFacts }) {
   const wide = useWindowDimensions().width >= TABLE_FROM_PX;
   const { digest } = useDigest(facts);
+  useEffect(drawn, []);
   const [ticked, setTicked] = useState<Ticked>({});
   const lines = useMemo(() => {
     const spaces = facts.spaces.filter((s) => s.removedAt === null).sort((a, b) => a.position - b.position);

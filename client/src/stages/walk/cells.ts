@@ -27,7 +27,7 @@ export type ColumnId = (typeof COLUMNS)[number];
 export const headOf = (id: ColumnId, units: UnitSystem): string =>
   ({
     name: 'Name',
-    count: 'How many',
+    count: 'No.',
     coats: 'Coats, top down',
     lengthM: `Side 1, ${units === 'ft' ? 'ft in' : 'm'}`,
     widthM: `Side 2, ${units === 'ft' ? 'ft in' : 'm'}`,

@@ -1,0 +1,21 @@
+/** What the browser's tab, its history and a screen reader call the page: where one is, the nearest first. */
+import { useEffect } from 'react';
+
+export function useTitle(...parts: readonly (string | undefined)[]): void {
+  const title = [...parts.filter(Boolean), 'Rough Sill'].join(' · ');
+  useEffect(() => {
+    document.title = title;
+  }, [title]);
+}
+
+/** Pages outside a job. */
+export const PAGE_TITLES: Readonly<Record<string, string>> = {
+  '/': 'Jobs',
+  '/new': 'New job',
+  '/firm': 'The firm',
+  '/settings': 'Settings',
+  '/catalogue': 'Methods',
+  '/sources': 'Sources',
+  '/keys': 'Keys',
+  '/aside': 'Set aside',
+};
