@@ -137,7 +137,7 @@ test('a survey is made beside the requests and handed over as a file', async ({ 
   const jobId = await app.bring(example('one-window'));
   await app.open(`/survey/${jobId}`);
   const [file] = await Promise.all([page.waitForEvent('download', { timeout: 60_000 }), app.id('survey-pdf').click()]);
-  expect(file.suggestedFilename()).toBe(`${jobId}-survey.pdf`);
+  expect(file.suggestedFilename()).toBe('one-old-window-survey.pdf');
   const stream = await file.createReadStream();
   const [start] = await new Promise<Buffer[]>((resolve) => stream.once('data', (d: Buffer) => resolve([d])));
   expect(start!.subarray(0, 5).toString()).toBe('%PDF-');

@@ -1,5 +1,5 @@
 /** Fields: a label above, the unit beside, steppers where a thumb helps, the problem underneath. What was typed is never thrown away. */
-import { createElement, useId, useState, type ReactNode } from 'react';
+import { createElement, useEffect, useId, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
 import { lengthText, readLength, readNumber, type Read, type UnitSystem } from '@roughsill/core';
 import { useDraft } from './drafts';
@@ -19,6 +19,12 @@ export function FieldFrame({
   readonly id: string;
   readonly children: ReactNode;
 }) {
+  useEffect(() => {
+    if (problem === undefined) return;
+    // The first of several is brought into view: a press that was refused far below never looks dead.
+    const mine = document.getElementById(`${id}-problem`);
+    if (mine !== null && document.querySelector('[id$="-problem"]') === mine) mine.scrollIntoView?.({ block: 'nearest' });
+  }, [problem, id]);
   return (
     <View className="gap-1">
       {createElement('label', { htmlFor: id, style: { display: 'block' } }, <Words look="label">{label}</Words>)}

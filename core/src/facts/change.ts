@@ -128,6 +128,25 @@ export function inverse(before: JobFacts | null, c: JobChange): Undo | null {
   return { op: 'set', fields: Object.fromEntries(Object.keys(c.fields).map((k) => [k, row[k]])) };
 }
 
+/** The fields of the record that withdraws a reading, but for its time. */
+export const withdrawalOf = (id: string, reading: Readonly<Record<string, unknown>>, why: string): Record<string, unknown> => ({
+  ...reading,
+  kind: 'withdrawn',
+  spot: null,
+  changedLayerIds: [],
+  value: null,
+  unit: null,
+  bandLow: null,
+  bandHigh: null,
+  humidityPct: null,
+  trace: false,
+  below: false,
+  finding: null,
+  note: '',
+  supersedesId: id,
+  supersedesWhy: why,
+});
+
 /**
  * What takes an observation back right after it was made: a record of its own, for nothing that was recorded is unwritten. A failed check
  * was seen, and stays.
@@ -135,24 +154,7 @@ export function inverse(before: JobFacts | null, c: JobChange): Undo | null {
  */
 export function withdrawal(c: JobChange, why: string): Record<string, unknown> | null {
   if (c.op !== 'add') return null;
-  if (c.entity === 'reading')
-    return {
-      ...c.fields,
-      kind: 'withdrawn',
-      spot: null,
-      changedLayerIds: [],
-      value: null,
-      unit: null,
-      bandLow: null,
-      bandHigh: null,
-      humidityPct: null,
-      trace: false,
-      below: false,
-      finding: null,
-      note: '',
-      supersedesId: c.entityId,
-      supersedesWhy: why,
-    };
+  if (c.entity === 'reading') return withdrawalOf(c.entityId, c.fields, why);
   if (c.entity === 'check' && c.fields['outcome'] === 'pass')
     return { ...c.fields, gate: 'withdrawn', measured: [], note: '', supersedesId: c.entityId, supersedesWhy: why };
   return null;

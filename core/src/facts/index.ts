@@ -60,6 +60,7 @@ export {
   inverse,
   recordOf,
   withdrawal,
+  withdrawalOf,
   type Clash,
   type Undo,
 } from './change';

@@ -25,3 +25,4 @@ export { draw, seeded } from './seeded';
 export { nextNumber, sameNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
 export { DEPTHS, touchToday, type Depth, type Touch, type TouchToday } from './touch';
 export { blockedMethods, registerAct, todayOf, type Today, type TodayAct, type TodaySurface } from './today';
+export { movedReading } from './move';

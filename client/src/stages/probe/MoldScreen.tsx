@@ -21,6 +21,7 @@ import { readClimate, readTable } from '@roughsill/core/import';
 import {
   comesBack,
   fanVerdict,
+  groundOf,
   PINE,
   simulatedClimate,
   spotClimate,
@@ -284,7 +285,10 @@ function Now({ moisture, space, facts }: { readonly moisture: MoistureFacts; rea
 function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readonly space: Space; readonly moisture: MoistureFacts }) {
   const inputId = useId();
   const [own, setOwn] = useState<{ climate: Climate; name: string } | null>(null);
-  const [ground, setGround] = useState<'wood' | Sensitivity>('wood');
+  const lining = facts.surfaces.find(
+    (s) => s.spaceId === space.id && s.removedAt === null && (s.conditions.includes('moldy') || s.moldM2 !== null),
+  );
+  const [ground, setGround] = useState<'wood' | Sensitivity>(lining ? groundOf(lining) : 'wood');
   const [state, setState] = useState<{ share: number; outlooks: readonly Outlook[] | null }>({ share: 0, outlooks: null });
   const [problem, setProblem] = useState<string>();
   const worker = useRef<Worker | null>(null);
@@ -328,7 +332,12 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
     });
   return (
     <Panel title="Will it come back?" aside={own ? own.name : 'simulated climate'} testID="outlook">
-      <Pick label="It grows on" value={ground} options={GROUNDS} onChange={setGround} />
+      <Pick
+        label={lining ? `It grows on, taken from ${lining.name}` : 'It grows on'}
+        value={ground}
+        options={GROUNDS}
+        onChange={setGround}
+      />
       {state.share < 1 ? (
         <View
           role="progressbar"

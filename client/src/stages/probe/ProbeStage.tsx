@@ -134,7 +134,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
         <MeasureForm key={form.kind} jobId={jobId} surface={surface} kind={form.kind} onDone={() => setForm(null)} />
       ) : null}
       <InstrumentPanel jobId={jobId} surface={surface} />
-      <Record jobId={jobId} surface={surface} onAnswer={(r) => setForm({ kind: 'lab', answers: r })} />
+      <Record facts={facts} surface={surface} onAnswer={(r) => setForm({ kind: 'lab', answers: r })} />
     </>
   );
 }

@@ -1,8 +1,18 @@
 /** Every reading of a surface, kept for good: a correction is a new record that says why. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { resultText, say, saysSomething, standingReadings, type Reading, type Surface } from '@roughsill/core';
-import { Button, Empty, Panel, TextField, useUnits, useWhen, Words } from '../../kit';
+import {
+  movedReading,
+  resultText,
+  say,
+  saysSomething,
+  standingReadings,
+  withdrawalOf,
+  type JobFacts,
+  type Reading,
+  type Surface,
+} from '@roughsill/core';
+import { Button, Empty, Panel, Select, TextField, useUnits, useWhen, Words } from '../../kit';
 import { add, commit, useAppDispatch } from '../../store';
 
 function resultWords(r: Reading, units: 'ft' | 'm'): string {
@@ -24,14 +34,15 @@ const depthWords = (r: Reading): string =>
         : `${r.reachedLayerIds.length === 1 ? 'the face' : `${r.reachedLayerIds.length} coats`} only`;
 
 export function Record({
-  jobId,
+  facts,
   surface,
   onAnswer,
 }: {
-  readonly jobId: string;
+  readonly facts: JobFacts;
   readonly surface: Surface;
   readonly onAnswer: (r: Reading) => void;
 }) {
+  const jobId = facts.job.id;
   const units = useUnits();
   const when = useWhen();
   const standing = new Set(standingReadings(surface).map((r) => r.id));
@@ -51,12 +62,63 @@ export function Record({
               {r.kind === 'lab' && r.value === null ? (
                 <Button label="Enter the answer" testID={`answer-${r.id}`} onPress={() => onAnswer(r)} />
               ) : null}
+              <Move facts={facts} surface={surface} reading={r} what={resultWords(r, units)} />
               <Withdraw jobId={jobId} surface={surface} reading={r} what={resultWords(r, units)} />
             </View>
           ) : null}
         </View>
       ))}
     </Panel>
+  );
+}
+
+const withdrawnFields = ({ id, by: _by, ...blank }: Reading, why: string) => ({
+  ...withdrawalOf(id, blank, why),
+  takenAt: new Date().toISOString(),
+});
+
+interface MoveProps {
+  readonly facts: JobFacts;
+  readonly surface: Surface;
+  readonly reading: Reading;
+  readonly what: string;
+}
+/** Entered on the wrong surface: withdrawn here, and entered where it was made, in one act. */
+function Move({ facts, surface, reading, what }: MoveProps) {
+  const dispatch = useAppDispatch();
+  const [to, setTo] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string>();
+  const others = facts.surfaces.filter((s) => s.removedAt === null && s.id !== surface.id);
+  if (reading.sampleId !== null || others.length === 0) return null;
+  if (to === null)
+    return <Button look="quiet" label="Move" says={`Move this reading to another surface: ${what}`} onPress={() => setTo('')} />;
+  const save = () => {
+    const target = others.find((s) => s.id === to);
+    if (!target) return setProblem('Say on which surface it was made.');
+    const moved = movedReading(surface, target, reading);
+    const drafts = [
+      add('reading', withdrawnFields(reading, `It was made on ${target.name}`.slice(0, 300)), surface.id),
+      ...(moved ? [add('reading', moved, target.id)] : []),
+    ];
+    const found = dispatch(commit(facts.job.id, drafts, `${surface.name}: reading moved to ${target.name}`));
+    if (found[0]) setProblem(found[0].message);
+    else setTo(null);
+  };
+  return (
+    <View className="w-full gap-2">
+      <Select
+        label="It was made on"
+        value={to}
+        problem={problem}
+        options={[{ value: '', label: 'which surface' }, ...others.map((s) => ({ value: s.id, label: s.name }))]}
+        onChange={setTo}
+        testID="move-to"
+      />
+      <View className="flex-row gap-2">
+        <Button look="main" label="Move it" onPress={save} />
+        <Button label="Leave it" onPress={() => setTo(null)} />
+      </View>
+    </View>
   );
 }
 
@@ -74,25 +136,7 @@ function Withdraw({ jobId, surface, reading, what }: WithdrawProps) {
   if (why === null) return <Button look="quiet" label="Withdraw" says={`Withdraw this reading: ${what}`} onPress={() => setWhy('')} />;
   const save = () => {
     if (!saysSomething(why)) return setProblem('Say in a word or two why it is withdrawn.');
-    const { id: _id, by: _by, ...blank } = reading;
-    const fields = {
-      ...blank,
-      kind: 'withdrawn',
-      takenAt: new Date().toISOString(),
-      spot: null,
-      changedLayerIds: [],
-      value: null,
-      unit: null,
-      bandLow: null,
-      bandHigh: null,
-      humidityPct: null,
-      trace: false,
-      below: false,
-      finding: null,
-      note: '',
-      supersedesId: reading.id,
-      supersedesWhy: why.trim(),
-    };
+    const fields = withdrawnFields(reading, why.trim());
     setProblem(dispatch(commit(jobId, [add('reading', fields, surface.id)], null))[0]?.message);
   };
   return (
