@@ -16,6 +16,7 @@ test('400 surfaces are derived in a worker; an edit is seen in the page at once 
   await page.getByLabel('Find a surface').fill('Surface 123');
   const row = app.id('list').getByRole('link', { name: /Surface 123/ });
   await row.click();
+  await app.id('what-it-is').click();
   await page.getByRole('button', { name: 'How many: more' }).click();
   await expect(page.getByText('Coated area, 4 pieces')).toBeVisible();
   await page.getByRole('button', { name: /^Back to the list/ }).click();

@@ -135,10 +135,9 @@ export function SurfaceList({
   useEffect(() => {
     // What the keys walk to is kept in view.
     const row = surfaceId === undefined ? null : document.querySelector(`[data-testid="row-${CSS.escape(surfaceId)}"]`);
-    if (row) return row.scrollIntoView({ block: 'nearest' });
     const index = items.findIndex((i) => i.key === surfaceId);
-    if (index >= 0) scroll?.current?.scrollToIndex({ index, viewPosition: 0.5, animated: false });
-    return undefined;
+    if (row) row.scrollIntoView({ block: 'nearest' });
+    else if (index >= 0) scroll?.current?.scrollToIndex({ index, viewPosition: 0.5, animated: false });
   }, [items, surfaceId, scroll]);
   return (
     <FlatList

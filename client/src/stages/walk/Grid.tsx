@@ -26,7 +26,8 @@ export interface Line {
   readonly room: string;
 }
 
-const ROW_PX = 36;
+/** A pointer hits a low row; a thumb wants its 48 px. */
+const ROW_PX = typeof matchMedia === 'function' && matchMedia('(pointer: coarse)').matches ? 48 : 36;
 const NEW = 'new';
 const WIDTH: Readonly<Record<ColumnId, string>> = {
   name: '11rem',
