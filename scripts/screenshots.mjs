@@ -26,6 +26,7 @@ async function refuseOne(page) {
       }),
     });
   });
+  await page.getByTestId('what-it-is').click();
   await page.getByTestId('name').fill('Sash of the parlor window');
   await page.getByTestId('name').blur();
   await page.getByRole('button', { name: 'Look at what was set aside' }).click();
