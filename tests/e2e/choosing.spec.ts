@@ -11,6 +11,7 @@ test('squares: mark out, start, lift; the answer narrows; the plan of a caustic 
   await app.id('start-1').click();
   await expect(app.id('square-1')).toContainText('lift in 24 h');
   await app.id('lift-1').click();
+  await app.type('why-off', 'it fell off already');
   await app.pick('lifted', 'all, to bare');
   await app.pick('ease', '4');
   await app.id('save-square').click();
@@ -94,6 +95,8 @@ test('wrong input is told beside its cause, and what was typed stays', async ({ 
   await app.open(`/job/${jobId}/trial`);
   await page.getByRole('link', { name: /Sashes, river side/ }).click();
   await app.id('lift-3').click();
+  // Its clock ran out long ago.
+  await app.type('why-off', 'was called away');
   await app.pick('lifted', 'down to a coat');
   await app.type('stayed', '140');
   await app.id('save-square').click();

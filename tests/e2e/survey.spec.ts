@@ -44,6 +44,7 @@ test('a room of ten surfaces takes at most 25 taps from the job screen, and undo
   await page.getByLabel('Find a surface').fill('Bathroom 3');
   await expect(page.getByRole('heading', { name: 'Bathroom 3' })).toBeVisible();
   await page.getByLabel('Find a surface').fill('');
+  await page.getByRole('button', { name: 'Change Front room as a whole' }).click();
   await page.getByRole('button', { name: 'Copy Front room with its surfaces' }).click();
   await app.sent();
   const after = await factsOf(app, jobId);

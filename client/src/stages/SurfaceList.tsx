@@ -1,5 +1,5 @@
 /** The job's spaces and surfaces, as one stage sees them: only what is near the screen is drawn, so that a thousand are as quick as ten. */
-import { useEffect, useMemo, type ReactElement, type RefObject } from 'react';
+import { useEffect, useMemo, useState, type ReactElement, type RefObject } from 'react';
 import { FlatList, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { router } from 'expo-router';
 import {
@@ -40,16 +40,17 @@ interface SurfaceListProps {
 }
 
 type Item =
-  | { readonly key: string; readonly kind: 'space'; readonly space: Space; readonly plan: SpacePlan | undefined }
-  | { readonly key: string; readonly kind: 'row'; readonly surface: Surface; readonly digest: SurfaceDigest }
-  | { readonly key: string; readonly kind: 'none' }
   | {
       readonly key: string;
-      readonly kind: 'tools';
+      readonly kind: 'space';
       readonly space: Space;
+      readonly plan: SpacePlan | undefined;
       readonly above: Space | undefined;
       readonly below: Space | undefined;
-    };
+    }
+  | { readonly key: string; readonly kind: 'row'; readonly surface: Surface; readonly digest: SurfaceDigest }
+  | { readonly key: string; readonly kind: 'none' }
+  | { readonly key: string; readonly kind: 'add'; readonly space: Space };
 
 const byPosition = (a: { readonly position: number }, b: { readonly position: number }): number => a.position - b.position;
 
@@ -99,11 +100,9 @@ function itemsOf(facts: JobFacts, digest: JobDigest, stage: StageId, wanted: str
       return d ? [{ key: surface.id, kind: 'row', surface, digest: d }] : [];
     });
     return [
-      { key: space.id, kind: 'space', space, plan: plans.get(space.id) },
+      { key: space.id, kind: 'space', space, plan: plans.get(space.id), above: spaces[i - 1], below: spaces[i + 1] },
       ...(surfaces.length === 0 ? [{ key: `${space.id}/none`, kind: 'none' } as const] : rows),
-      ...(stage === 'walk'
-        ? [{ key: `${space.id}/tools`, kind: 'tools', space, above: spaces[i - 1], below: spaces[i + 1] } as const]
-        : []),
+      ...(stage === 'walk' ? [{ key: `${space.id}/add`, kind: 'add', space } as const] : []),
     ];
   });
 }
@@ -174,7 +173,17 @@ export function SurfaceList({
       renderItem={({ item }) => {
         switch (item.kind) {
           case 'space':
-            return <SpaceHead space={item.space} plan={item.plan} stage={stage} units={units} />;
+            return (
+              <SpaceHead
+                facts={facts}
+                space={item.space}
+                plan={item.plan}
+                above={item.above}
+                below={item.below}
+                stage={stage}
+                units={units}
+              />
+            );
           case 'row': {
             const { surface: s, digest: d } = item;
             return (
@@ -191,8 +200,15 @@ export function SurfaceList({
           }
           case 'none':
             return <Empty says="No surface here yet. A template fills in the usual sizes and parts." />;
-          case 'tools':
-            return <SpaceTools facts={facts} space={item.space} above={item.above} below={item.below} />;
+          case 'add':
+            return (
+              <Button
+                label="Add surface"
+                says={`Add a surface to ${item.space.name}`}
+                onPress={() => router.navigate(`/add/${facts.job.id}?space=${item.space.id}`)}
+                className="self-start"
+              />
+            );
         }
       }}
     />
@@ -210,21 +226,36 @@ function AddBar({ facts }: { readonly facts: JobFacts }) {
   );
 }
 
-interface SpaceHeadProps {
-  readonly space: Space;
+interface SpaceHeadProps extends SpaceToolsProps {
   readonly plan: SpacePlan | undefined;
   readonly stage: StageId;
   readonly units: 'ft' | 'm';
 }
-function SpaceHead({ space, plan, stage, units }: SpaceHeadProps) {
+/** A room's name, and what can be done with the room as a whole behind it. */
+function SpaceHead({ plan, stage, units, ...tools }: SpaceHeadProps) {
+  const { space } = tools;
+  const [open, setOpen] = useState(false);
   return (
-    <View className="gap-2 pb-2 pt-4">
-      <View className="flex-row flex-wrap items-end justify-between gap-2">
-        <Words look="head" level={2}>
-          {space.name}
-        </Words>
-        <Words look="note">{space.kind === 'room' ? 'inside' : 'outside'}</Words>
+    <View className="gap-1 pb-1 pt-3">
+      <View className="flex-row flex-wrap items-center justify-between gap-2">
+        <View className="min-w-0 flex-1 flex-row flex-wrap items-baseline gap-x-3">
+          <Words look="head" level={2}>
+            {space.name}
+          </Words>
+          <Words look="note">{space.kind === 'room' ? 'inside' : 'outside'}</Words>
+        </View>
+        {stage === 'walk' ? (
+          <Button
+            look="quiet"
+            label={open ? 'Close' : 'Change'}
+            says={`Change ${space.name} as a whole`}
+            expanded={open}
+            testID={`menu-${space.id}`}
+            onPress={() => setOpen(!open)}
+          />
+        ) : null}
       </View>
+      {open ? <SpaceTools {...tools} /> : null}
       {stage === 'protect' && plan ? (
         <View>
           <Words look="note">{`Up to ${formatMeasure(measure(plan.disturbedM2, 'm2'), units)} of suspect coating may be disturbed`}</Words>
@@ -252,12 +283,7 @@ function SpaceTools({ facts, space, above, below }: SpaceToolsProps) {
       ),
     );
   return (
-    <View className="flex-row flex-wrap gap-2 pt-2">
-      <Button
-        label="Add surface"
-        says={`Add a surface to ${space.name}`}
-        onPress={() => router.navigate(`/add/${facts.job.id}?space=${space.id}`)}
-      />
+    <View className="flex-row flex-wrap gap-2">
       <Button
         look="quiet"
         label="Edit"

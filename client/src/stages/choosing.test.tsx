@@ -64,6 +64,12 @@ const trial = (store: Store, id: string) => inside(store, <Stage id={id} show={(
 const choosing = (store: Store, id: string) =>
   inside(store, <Stage id={id} show={(p) => <ChooseStage {...p} go={() => undefined} looking={null} onLook={() => undefined} />} />);
 
+/** Lifted before or after its time: that is asked, and answered. */
+const sayWhyOff = () => {
+  const why = screen.queryByTestId('why-off');
+  if (why) fireEvent.change(why, { target: { value: 'called away' } });
+};
+
 describe('trial squares', () => {
   test('three are marked out side by side; a clock is started, lifted and answered; the next one is proposed', () => {
     const { store, facts } = open();
@@ -78,6 +84,12 @@ describe('trial squares', () => {
     expect(screen.getByTestId('square-1').textContent).toMatch(/lift in 30 min/);
     const lift = (n: number, what: string) => {
       fireEvent.click(screen.getByTestId(`lift-${n}`));
+      if (n === 1) {
+        // Its clock had just been started: without a word nothing is written.
+        fireEvent.click(screen.getByTestId('save-square'));
+        expect(screen.getByText(/Say in a word or two why/)).toBeTruthy();
+      }
+      sayWhyOff();
       fireEvent.click(within(screen.getByTestId('lifted')).getByRole('radio', { name: what }));
       fireEvent.click(screen.getByTestId('save-square'));
     };
@@ -94,6 +106,7 @@ describe('trial squares', () => {
     const { store, facts } = open();
     trial(store, 'qp-sash-river');
     fireEvent.click(screen.getByTestId('lift-3'));
+    sayWhyOff();
     fireEvent.click(within(screen.getByTestId('lifted')).getByRole('radio', { name: 'down to a coat' }));
     fireEvent.click(screen.getByTestId('save-square'));
     expect(screen.getByText('say on which coat it stopped')).toBeTruthy();

@@ -68,7 +68,12 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
         {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
         {form ? null : (
           <View className="flex-row flex-wrap gap-2">
-            <Button look="main" label="Record a swab" testID="record-spot" onPress={() => setForm({ kind: 'spot' })} />
+            <Button
+              look={lead.next.value === 'none' ? 'plain' : 'main'}
+              label="Record a swab"
+              testID="record-spot"
+              onPress={() => setForm({ kind: 'spot' })}
+            />
             <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
             <Button label="Cut a chip, face only" onPress={() => chip('face')} />
             <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />

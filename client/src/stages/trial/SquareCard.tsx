@@ -13,6 +13,7 @@ import {
   minutesLeft,
   outcomeOf,
   say,
+  saysSomething,
   SOAKS,
   stoodMin,
   type JobFacts,
@@ -162,12 +163,31 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
   const [place, setPlace] = useState(q.place);
   const [note, setNote] = useState(q.note);
   const [chemistry, setChemistry] = useState(q.chemistry);
+  const [why, setWhy] = useState('');
+  const [missing, setMissing] = useState(false);
+  // Lifted the first time, and not when it was meant to be: what a square teaches hangs on the time it stood.
+  const ranMin = stoppedAt !== null && q.startedAt !== null ? (Date.parse(stoppedAt) - Date.parse(q.startedAt)) / 60_000 : null;
+  const offMin = ranMin === null || q.dwellMin === null || q.lifted !== null ? 0 : ranMin - q.dwellMin;
+  const isOff = Math.abs(offMin) > Math.max(OFF_MIN, OFF_SHARE * (q.dwellMin ?? 0));
   const coats = liveLayers(surface);
   const feet = units === 'ft';
   const degrees = feet ? '°F' : '°C';
   const shown = faceC === null ? null : units === 'ft' ? convert(faceC, 'C', 'F') : faceC;
   return (
     <View className="gap-3" testID="lift-form">
+      {isOff ? (
+        <TextField
+          label={`Why ${minutesText(Math.abs(offMin))} ${offMin < 0 ? 'before' : 'after'} its time`}
+          value={why}
+          onChange={setWhy}
+          onCommit={setWhy}
+          problem={
+            missing && !saysSomething(why) ? 'Say in a word or two why: what the square teaches hangs on how long it stood.' : undefined
+          }
+          placeholder={offMin < 0 ? 'it blistered already' : 'was called away'}
+          testID="why-off"
+        />
+      ) : null}
       <Pick
         label="What came off"
         value={lifted}
@@ -268,7 +288,8 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
           look="main"
           label="Record it"
           testID="save-square"
-          onPress={() =>
+          onPress={() => {
+            if (isOff && !saysSomething(why)) return setMissing(true);
             onSave({
               lifted,
               stoppedAt,
@@ -285,9 +306,9 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
               surfaceC: faceC,
               dwellMin: dwell,
               place,
-              note,
-            })
-          }
+              note: [why.trim(), note].filter(Boolean).join('; '),
+            });
+          }}
         />
         <Button label="Leave it" onPress={onLeave} />
       </View>
@@ -295,6 +316,9 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
   );
 }
 
+/** A few minutes either way are nothing; of a long soak a tenth is. Common practice, no published source. */
+const OFF_MIN = 3;
+const OFF_SHARE = 0.1;
 const CM2_PER_IN2 = convert(1, 'in', 'm') ** 2 * 1e4;
 const ML_PER_FLOZ = convert(1, 'floz', 'mL');
 

@@ -30,12 +30,12 @@ export interface Line {
 const ROW_PX = typeof matchMedia === 'function' && matchMedia('(pointer: coarse)').matches ? 48 : 36;
 const NEW = 'new';
 const WIDTH: Readonly<Record<ColumnId, string>> = {
-  name: '11rem',
-  count: '4rem',
-  coats: '12rem',
-  lengthM: '6rem',
-  widthM: '6rem',
-  material: '8rem',
+  name: '10.5rem',
+  count: '3rem',
+  coats: '11rem',
+  lengthM: '5.5rem',
+  widthM: '5.5rem',
+  material: '7rem',
   yearMade: '5rem',
 };
 /** What is typed stands before what follows from it; the year, seldom typed, after. */
@@ -225,7 +225,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
     const is = digests.get(id)?.[hazard];
     return is === undefined ? null : (
       <View className="flex-row items-center" role="img" aria-label={`${hazard} ${say(is)}`}>
-        <Words look="note">{hazard.charAt(0).toUpperCase()}</Words>
+        <Plain>{hazard.charAt(0).toUpperCase()}</Plain>
         <StateChip state={is} size={16} />
       </View>
     );
@@ -288,7 +288,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
                     />
                   </td>
                   <td style={{ ...TD, maxWidth: '7.5rem', overflow: 'hidden', textOverflow: 'ellipsis' }}>
-                    <Words look="note">{line.room}</Words>
+                    <Plain>{line.room}</Plain>
                   </td>
                   {BEFORE.map((c, i) => (
                     <td key={c} style={c === 'name' ? { ...TD, ...STUCK } : TD}>
@@ -296,7 +296,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
                     </td>
                   ))}
                   <td style={RIGHT}>
-                    <Words look="note">{formatMeasure(measure(takeOff(s).totalM2, 'm2'), units)}</Words>
+                    <Plain>{formatMeasure(measure(takeOff(s).totalM2, 'm2'), units)}</Plain>
                   </td>
                   <td style={TD}>
                     <View className="flex-row gap-2">
@@ -306,12 +306,10 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
                     </View>
                   </td>
                   <td style={RIGHT}>
-                    <Words look="note">{d ? formatRange(d.handsOnH, formatWork) : ''}</Words>
+                    <Plain>{d ? formatRange(d.handsOnH, formatWork) : ''}</Plain>
                   </td>
                   <td style={RIGHT}>
-                    <Words look="note">
-                      {d ? (d.picks.some((p) => p.methodId === null) ? 'not priced' : formatRange(d.money, money)) : ''}
-                    </Words>
+                    <Plain>{d ? (d.picks.some((p) => p.methodId === null) ? 'not priced' : formatRange(d.money, money)) : ''}</Plain>
                   </td>
                   <td style={TD}>{cell(s.id, YEAR, cellText(s, 'yearMade', units), s.name)}</td>
                 </tr>
@@ -326,20 +324,20 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
           <tfoot>
             <tr data-testid="table-totals">
               <td style={FOOT} colSpan={2}>
-                <Words look="strong">{`${lines.length} ${lines.length === 1 ? 'row' : 'rows'}`}</Words>
+                <Plain strong>{`${lines.length} ${lines.length === 1 ? 'row' : 'rows'}`}</Plain>
               </td>
               <td style={FOOT} colSpan={BEFORE.length}>
-                <Words look="strong">{`${lines.reduce((n, l) => n + l.surface.count, 0)} pieces`}</Words>
+                <Plain strong>{`${lines.reduce((n, l) => n + l.surface.count, 0)} pieces`}</Plain>
               </td>
               <td style={{ ...FOOT, textAlign: 'right' }}>
-                <Words look="strong">{formatMeasure(measure(area, 'm2'), units)}</Words>
+                <Plain strong>{formatMeasure(measure(area, 'm2'), units)}</Plain>
               </td>
               <td style={FOOT} />
               <td style={{ ...FOOT, textAlign: 'right' }}>
-                <Words look="strong">{digest ? formatRange(digest.totals.personHours, formatWork) : ''}</Words>
+                <Plain strong>{digest ? formatRange(digest.totals.personHours, formatWork) : ''}</Plain>
               </td>
               <td style={{ ...FOOT, textAlign: 'right' }}>
-                <Words look="strong">{digest ? formatRange(digest.totals.money, money) : ''}</Words>
+                <Plain strong>{digest ? formatRange(digest.totals.money, money) : ''}</Plain>
               </td>
               <td style={FOOT} />
             </tr>
@@ -387,6 +385,20 @@ function NewRow({ rooms, spaceId, onRoom, cell }: NewRowProps) {
     </tr>
   );
 }
+
+/** Text of a cell that is only read: on one line, however long. */
+const Plain = ({ strong, children }: { readonly strong?: boolean; readonly children: ReactNode }) => (
+  <span
+    style={{
+      fontFamily: strong ? 'HyperlegibleBold, sans-serif' : 'Hyperlegible, sans-serif',
+      fontSize: '0.875rem',
+      color: 'rgb(var(--soot))',
+      whiteSpace: 'nowrap',
+    }}
+  >
+    {children}
+  </span>
+);
 
 const CELL = {
   height: ROW_PX - 2,
