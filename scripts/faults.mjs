@@ -117,6 +117,10 @@ class Phone {
     for (let i = 0; ; i += 1) {
       try {
         await page.goto(`${address}/job/${this.round.jobId}/walk/${this.round.surfaceId}`, { timeout: 10_000 });
+        // What it is stands folded until somebody opens it; then it stays open on this phone.
+        const fold = page.getByTestId('what-it-is');
+        await fold.waitFor({ timeout: 15_000 });
+        if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
         await page.getByTestId('name').waitFor({ timeout: 15_000 });
         return page;
       } catch (e) {

@@ -60,7 +60,10 @@ test('the whole house: trials with the next square, what is compared with ranges
 test('under UK rules the whole house is planned in UK words, pounds and metres', () => {
   const uk = JSON.parse(readFileSync(path.join(root, 'examples/quill-point.roughsill.json'), 'utf8')) as any;
   Object.assign(uk.job, { rulebook: 'uk', units: 'm' });
-  const md = plan(file('uk.json', JSON.stringify(uk)), '--format', 'md').stdout;
+  const job = file('uk.json', JSON.stringify(uk));
+  // The money is the firm's: other rules make no pound of a dollar.
+  expect(plan(job, '--format', 'md').stdout).not.toMatch(/£/);
+  const md = plan(job, '--format', 'md', '--firm', file('pounds.json', '{"pricesIn": "GBP"}')).stdout;
   expect(md).toMatch(/£[\d,]+ to £[\d,]+/);
   expect(md).toMatch(/FFP3/);
   expect(md).not.toMatch(/N95|P100|\$\d|°F|US gal|CFR 745/);

@@ -5,7 +5,7 @@ import { formatMeasure, formatRange, formatWork, headOf, measure, say, type JobD
 import { Button, useUnits, Words } from '../kit';
 import { cap } from '../kit/text';
 import { useSettings } from '../store';
-import { moneyFor } from './money';
+import { useMoney } from './money';
 import type { StageId } from './stages';
 
 const day = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)));
@@ -20,7 +20,7 @@ export function JobSums({ facts, digest, stage }: JobSumsProps) {
   const settings = useSettings();
   const units = useUnits();
   const head = headOf(facts, digest, settings);
-  const money = moneyFor(facts);
+  const money = useMoney();
   if (head.surfaces === 0) return null;
   const widest = facts.surfaces.find((s) => s.id === head.widest?.surfaceId);
   return (

@@ -6,7 +6,7 @@ import { dueSquares, formatWork, valueText, type DueSquare, type JobDigest, type
 import { Button, Words } from '../kit';
 import { flush, keepAgain, noticeSlice, outboxSlice, undo, useAppDispatch, useAppSelector, useDigest, type UndoStep } from '../store';
 import { isTyping } from './keys';
-import { moneyFor } from './money';
+import { useMoney } from './money';
 import { saveFile } from './save-file';
 
 /** A recorded value as it was entered: a year has no thousands comma, and a whole sheet of answers is named, not read out. */
@@ -169,6 +169,7 @@ type Totals = JobDigest['totals'];
 function useChange(facts: JobFacts): string {
   const step = useAppSelector((s) => s.notice.undo[0]);
   const totals = useDigest(facts).digest?.totals;
+  const money = useMoney();
   const [mark, setMark] = useState<{ step?: UndoStep; before?: Totals; last?: Totals }>({ step, before: totals, last: totals });
   if (mark.step !== step) setMark({ step, before: mark.last, last: totals });
   else if (mark.last !== totals) setMark({ ...mark, last: totals });
@@ -178,7 +179,7 @@ function useChange(facts: JobFacts): string {
   const more = (by: number, least: number, text: (n: number) => string) =>
     Math.abs(by) < least ? '' : `${text(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`;
   return [
-    more(middle(totals.money) - middle(before.money), 1, moneyFor(facts)),
+    more(middle(totals.money) - middle(before.money), 1, money),
     more(middle(totals.personHours) - middle(before.personHours), 0.1, formatWork),
   ]
     .filter(Boolean)

@@ -15,7 +15,7 @@ import {
   type SurfaceDigest,
 } from '@roughsill/core';
 import { Button, Empty, Row, StateMark, Words } from '../kit';
-import { moneyFor } from './money';
+import { useMoney } from './money';
 import { Why } from './on-demand';
 import { Strip } from '../section';
 import { commit, remove, set, useAppDispatch } from '../store';
@@ -124,7 +124,7 @@ export function SurfaceList({
   onScroll,
   className,
 }: SurfaceListProps) {
-  const money = moneyFor(facts);
+  const money = useMoney();
   const wanted = filter.trim().toLowerCase();
   const items = useMemo(() => (digest ? itemsOf(facts, digest, stage, wanted) : []), [facts, digest, stage, wanted]);
   const { units } = facts.job;

@@ -1,7 +1,8 @@
-/** Money of a job, in the sign of its rules. */
-import { RULEBOOKS, UNITS, withCommas, type JobFacts } from '@roughsill/core';
+/** Money in the sign of the firm's own rates: another rulebook changes no dollar into a pound. */
+import { UNITS, withCommas } from '@roughsill/core';
+import { useSettings } from '../store';
 
-export const moneyFor = (facts: JobFacts) => {
-  const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
-  return (n: number) => `${sign}${withCommas(Math.round(n))}`;
-};
+export function useMoney(): (n: number) => string {
+  const sign = UNITS[useSettings().pricesIn].label;
+  return (n) => `${sign}${withCommas(Math.round(n))}`;
+}

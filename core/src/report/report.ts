@@ -230,7 +230,7 @@ export function jobReport(
       yearBuilt: job.yearBuilt,
       rules: RULEBOOKS[job.rulebook].name,
       edition: plan.edition,
-      currency: RULEBOOKS[job.rulebook].currency,
+      currency: settings.pricesIn,
       note: job.note,
     },
     detail,

@@ -7,4 +7,13 @@ export {
   type RespiratorId,
   type Rulebook,
 } from './rulebook';
-export { AS_CATALOGUED, DEFAULT_SETTINGS, FirmSettings, ownsShroud, readSettings, withoutRetired, type MethodOwn } from './settings';
+export {
+  AS_CATALOGUED,
+  CURRENCIES,
+  DEFAULT_SETTINGS,
+  FirmSettings,
+  ownsShroud,
+  readSettings,
+  withoutRetired,
+  type MethodOwn,
+} from './settings';

@@ -28,7 +28,6 @@ export interface Rulebook {
   readonly id: 'us' | 'uk';
   readonly name: string;
   readonly edition: string;
-  readonly currency: 'USD' | 'GBP';
   /** Housing first built in or after this year is not presumed to hold lead paint. */
   readonly leadPresumedBefore: Limit;
   /** The same for coats on iron, steel and zinc, for which lead was sold longer. */
@@ -88,7 +87,6 @@ const US: Rulebook = {
   id: 'us',
   name: 'US federal',
   edition: 'US federal rules as recalled on 2026-11-01; state and local rules may be stricter',
-  currency: 'USD',
   leadPresumedBefore: limit(1978, 'year', 'cfr40-745.80'),
   leadOnSteelBefore: limit(2000, 'year', 'cfr16-1303'),
   leadStockUntil: limit(1980, 'year', 'mem-stock'),
@@ -146,7 +144,6 @@ const UK: Rulebook = {
   id: 'uk',
   name: 'United Kingdom',
   edition: 'UK rules as recalled on 2026-11-01; verify with HSE and the local authority',
-  currency: 'GBP',
   leadPresumedBefore: limit(1992, 'year', 'si1992-31'),
   leadOnSteelBefore: limit(2000, 'year', 'mem-stock'),
   leadStockUntil: limit(1994, 'year', 'mem-stock'),

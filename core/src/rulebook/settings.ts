@@ -38,8 +38,12 @@ export const AS_CATALOGUED: MethodOwn = {
   chemistry: 'unsaid',
 };
 
+export const CURRENCIES = ['USD', 'GBP'] as const;
+
 export const FirmSettings = z.strictObject({
   firmName: z.string().min(1).max(120),
+  /** The money in which the firm's rates and prices are: that of the firm, whatever the rules of a job. */
+  pricesIn: z.enum(CURRENCIES).default('USD'),
   labourPerHour: money,
   /** The firm's own rates, dwells and prices by method; a method without one uses the catalogue's. */
   rates: z.partialRecord(z.enum(METHOD_IDS), MethodOwn),
@@ -101,6 +105,7 @@ export const ownsShroud = ({ machines = [] }: Pick<FirmSettings, 'machines'>): b
 
 export const DEFAULT_SETTINGS: FirmSettings = {
   firmName: 'Your firm',
+  pricesIn: 'USD',
   labourPerHour: 58,
   rates: {},
   sheetPerM2: 0.9,

@@ -47,6 +47,7 @@ const oneOf = (column: string, values: readonly string[]) => sql.raw(oneOfText(c
 export const firms = pgTable('firms', {
   id: text().primaryKey(),
   firmName: text('firm_name').notNull(),
+  pricesIn: text('prices_in').notNull().default('USD').$type<'USD' | 'GBP'>(),
   labourPerHour: doublePrecision('labour_per_hour').notNull(),
   sheetPerM2: doublePrecision('sheet_per_m2').notNull(),
   bagEach: doublePrecision('bag_each').notNull(),

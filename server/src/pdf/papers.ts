@@ -77,7 +77,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
   const at = now.toISOString();
   const report = jobReport(facts, plan, settings, at);
   const v = surveyReport(facts, plan, settings, at, reporter(units));
-  const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
+  const sign = UNITS[settings.pricesIn].label;
   const money = (n: number) => `${sign}${withCommas(Math.round(n))}`;
   const content: Content[] = [
     note(report.job.edition),

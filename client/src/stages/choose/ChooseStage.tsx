@@ -7,7 +7,7 @@ import { Button, Problems, Select } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { sectionCoats } from '../../section';
 import { commit, set, useAppDispatch } from '../../store';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import type { StageScreenProps } from '../props';
 import { AllParts } from './AllParts';
 import { BoardsPanel } from './BoardsPanel';
@@ -22,6 +22,7 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScre
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const coats = sectionCoats(plan);
   const write = (drafts: Parameters<typeof commit>[1], what: string) => setProblems(dispatch(commit(facts.job.id, drafts, what)));
+  const money = useMoney();
   return (
     <>
       <Select
@@ -35,7 +36,7 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScre
       <Problems problems={problems} />
       <AllParts
         parts={plan.choice.parts}
-        money={moneyFor(facts)}
+        money={money}
         onChoose={(picks, what) =>
           write(
             picks.map((x) => set('part', x.partId, { methodId: x.methodId, insistedWhy: null }, surface.id)),
@@ -65,7 +66,7 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScre
           material={surface.material}
           looking={looking}
           onLook={onLook}
-          money={moneyFor(facts)}
+          money={money}
           insisted={surface.parts.find((p) => p.id === part.partId)?.insistedWhy ?? null}
           onChoose={(methodId, insistedWhy, all) => {
             const ids = all

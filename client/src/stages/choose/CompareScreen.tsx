@@ -12,7 +12,7 @@ import { useSettings, useSurfacePlan } from '../../store';
 import type { FromCompareWorker, ToCompareWorker } from '../../workers/compare-protocol';
 import { spawnCompareWorker } from '../../workers/spawn';
 import { JobPage } from '../JobPage';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import { cap } from '../../kit/text';
 import { CostHarmChart } from './CostHarmChart';
 
@@ -61,7 +61,7 @@ function Compare({ facts, surface }: { readonly facts: JobFacts; readonly surfac
   const side = picked ?? (main ? [main] : []);
   const focus = side.at(-1) ?? null;
   const answer = useCompared(facts, surface.id, focus);
-  const money = moneyFor(facts);
+  const money = useMoney();
   if (!plan) return null;
   const toggle = (id: MethodId) => setPicked(side.includes(id) ? side.filter((x) => x !== id) : [...side, id].slice(-3));
   const focused = answer?.compared.open.find((o) => o.methodId === focus);

@@ -20,7 +20,7 @@ import { Empty, Figure, NumberField, Panel, Select, Toggle, useUnits, Words } fr
 import { AnswerRow } from '../../kit/Why';
 import { useSettings, useSurfacePlan } from '../../store';
 import { JobPage } from '../JobPage';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import { cap } from '../../kit/text';
 import { Lanes } from './Lanes';
 
@@ -82,24 +82,16 @@ function ForParts({ facts, surface }: { readonly facts: JobFacts; readonly surfa
         <Words look="head" level={2}>{`${surface.name}: ${say(now.question.method.id)}`}</Words>
         {now.planned ? null : <Words look="note">Not in the plan: to see how it would go.</Words>}
       </View>
-      <Answering key={`${now.part.partId}${now.question.method.id}`} facts={facts} start={now.question} equalPieces={surface.count > 1} />
+      <Answering key={`${now.part.partId}${now.question.method.id}`} start={now.question} equalPieces={surface.count > 1} />
     </>
   );
 }
 
-function Answering({
-  facts,
-  start,
-  equalPieces,
-}: {
-  readonly facts: JobFacts;
-  readonly start: RoundQuestion;
-  readonly equalPieces: boolean;
-}) {
+function Answering({ start, equalPieces }: { readonly start: RoundQuestion; readonly equalPieces: boolean }) {
   const [q, setQ] = useState(start);
   const units = useUnits();
   const settings = useSettings();
-  const money = moneyFor(facts);
+  const money = useMoney();
   const r = useMemo(() => rounds(q), [q]);
   const put = (over: Partial<RoundQuestion>) => setQ({ ...q, ...over });
   const unit = units === 'ft' ? 'ft2' : 'm2';

@@ -19,7 +19,7 @@ import { areaPlan, assessArea, samplePoints } from '@roughsill/core/survey';
 import { Button, Panel, Problems, StateMark, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import { AreaPlanView } from './AreaPlanView';
 import { percent } from './DecisionPanel';
 import { planArea } from './samples';
@@ -53,7 +53,7 @@ export function AreaCard({ facts, area }: { readonly facts: JobFacts; readonly a
   const dispatch = useAppDispatch();
   const settings = useSettings();
   const units = useUnits();
-  const money = moneyFor(facts);
+  const money = useMoney();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const seed = facts.job.samplingSeed.trim();
   const points = useMemo(() => (seed === '' ? [] : samplePoints(area, seed)), [area, seed]);

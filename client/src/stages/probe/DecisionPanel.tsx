@@ -6,13 +6,13 @@ import { assessGroup, leadGroups } from '@roughsill/core/survey';
 import { Figure, Panel, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { useSettings } from '../../store';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 
 export const percent = (x: number): string => `${Math.round(x * 100)} %`;
 
 export function DecisionPanel({ facts, surface }: { readonly facts: JobFacts; readonly surface: Surface }) {
   const settings = useSettings();
-  const money = moneyFor(facts);
+  const money = useMoney();
   const assessed = useMemo(() => {
     const group = leadGroups(facts).find((g) => g.surfaceIds.includes(surface.id));
     if (!group) return undefined;

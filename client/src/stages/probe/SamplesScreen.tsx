@@ -2,10 +2,11 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { registerAct, RULEBOOKS, sampleRegister, say, UNITS, withCommas, type JobFacts, type SampleState } from '@roughsill/core';
+import { registerAct, sampleRegister, say, type JobFacts, type SampleState } from '@roughsill/core';
 import { Button, Empty, Figure, NextBar, Panel, Pick, Words } from '../../kit';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
+import { useMoney } from '../money';
 import { PaperButton } from '../PaperButton';
 import { SampleCard, SIMULATED_LAB } from './SampleCard';
 import { blankFor, sent } from './samples';
@@ -26,7 +27,7 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
   const [shown, setShown] = useState<(typeof SHOWN)[number]>('all');
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
   const jobId = facts.job.id;
-  const sign = UNITS[RULEBOOKS[facts.job.rulebook].currency].label;
+  const money = useMoney();
   const ready = register.lines.filter((l) => l.state === 'taken');
   const act = registerAct(register);
   const sendAll = () =>
@@ -104,8 +105,8 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
         {unsent ? <Words look="note">Entries are still on their way: the papers show what has reached the server.</Words> : null}
         <Figure
           label="Tests taken so far"
-          value={`${sign}${withCommas(Math.round(register.money))}`}
-          note={`a chip ${sign}${settings.testPrices.chip}, a bulk sample ${sign}${settings.testPrices.bulk}; the lab usually takes ${settings.labDays.lead} days`}
+          value={money(register.money)}
+          note={`a chip ${money(settings.testPrices.chip)}, a bulk sample ${money(settings.testPrices.bulk)}; the lab usually takes ${settings.labDays.lead} days`}
         />
       </Panel>
     </>

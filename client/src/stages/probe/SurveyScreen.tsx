@@ -10,7 +10,7 @@ import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
 import { PaperButton } from '../PaperButton';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import { AreaCard } from './AreaPanel';
 import { percent } from './DecisionPanel';
 import { planChips } from './samples';
@@ -76,7 +76,7 @@ const useGroups = (facts: JobFacts, settings: FirmSettings) =>
 function Lead({ facts }: { readonly facts: JobFacts }) {
   const settings = useSettings();
   const dispatch = useAppDispatch();
-  const money = moneyFor(facts);
+  const money = useMoney();
   const groups = useGroups(facts, settings);
   const name = (id: string) => facts.surfaces.find((s) => s.id === id)?.name ?? '';
   const open = groups.filter((g) => g.decision !== null);

@@ -20,7 +20,7 @@ import { Button, Panel, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { laidIn, RoomPicture } from '../../plan/RoomPicture';
 import { useDigest, useZonePlan } from '../../store';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import type { StageProps } from '../props';
 import { NearbyPanel } from './NearbyPanel';
 import { PlacePanel } from './PlacePanel';
@@ -101,6 +101,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
 
 /** Sheet, doors, bags and sign: in a line, unfolded when they are wanted. */
 function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: ZonePlan }) {
+  const money = useMoney();
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const p = zone.protection;
@@ -153,7 +154,7 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
               </>
             ) : null}
             {zone.steps.length > 0 ? (
-              <Words look="note">{`Set up, clean-up and verification, once for the zone: ${formatRange(zone.handsOnH, formatWork)}, ${formatRange(zone.money, moneyFor(facts))} with sheet and bags.`}</Words>
+              <Words look="note">{`Set up, clean-up and verification, once for the zone: ${formatRange(zone.handsOnH, formatWork)}, ${formatRange(zone.money, money)} with sheet and bags.`}</Words>
             ) : null}
           </>
         ) : null}

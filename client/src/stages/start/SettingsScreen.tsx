@@ -1,7 +1,7 @@
 /** What the firm decides for itself. A rate of its own is marked as its own wherever it is used. */
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { FirmSettings, say } from '@roughsill/core';
+import { CURRENCIES, FirmSettings, say, UNITS } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, TextField, Toggle, Words } from '../../kit';
 import { changeSettings, useAppDispatch, useSettings } from '../../store';
 import { Notices } from '../Notices';
@@ -41,7 +41,14 @@ export function SettingsScreen() {
           problem={against({ firmName: s.firmName })}
           onCommit={(firmName) => firmName.trim() && put({ firmName })}
         />
-        <Panel title="Prices" aside="in the money of the job’s rules">
+        <Panel title="Prices" aside="in one money, whatever the rules of a job">
+          <Pick
+            label="Rates and prices are in"
+            value={s.pricesIn}
+            options={CURRENCIES.map((value) => ({ value, label: UNITS[value].label }))}
+            onChange={(pricesIn) => put({ pricesIn })}
+            testID="prices-in"
+          />
           <View className="flex-row flex-wrap gap-3">
             {money('labourPerHour', 'One person, one hour')}
             {money('sheetPerM2', 'Plastic sheet, each m²')}

@@ -18,7 +18,7 @@ import {
 } from '@roughsill/core';
 import { Problems, StateChip, Words } from '../../kit';
 import { commit, undo, useAppDispatch } from '../../store';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import { CELL_WORDS, cellText, COLUMNS, entryFor, headOf, newSurface, pasted, type ColumnId } from './cells';
 
 export interface Line {
@@ -219,7 +219,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
   const items = virtual.getVirtualItems();
   const padTop = items[0]?.start ?? 0;
   const padBottom = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
-  const money = moneyFor(facts);
+  const money = useMoney();
   const area = lines.reduce((sum, l) => sum + takeOff(l.surface).totalM2, 0);
   const state = (id: string, hazard: 'lead' | 'asbestos' | 'mold') => {
     const is = digests.get(id)?.[hazard];

@@ -8,7 +8,7 @@ import { Button, UnitsProvider, Words } from '../../kit';
 import { useJob, useSettings } from '../../store';
 import { Section, sectionCoats } from '../../section';
 import { laidIn, RoomPicture } from '../../plan/RoomPicture';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 
 const noprint = { dataSet: { noprint: 'yes' } } as object;
 const keep = { dataSet: { keep: 'yes' } } as object;
@@ -29,7 +29,7 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
   const plan = useMemo(() => createDeriver().derive(facts, settings, new Date().getUTCFullYear()), [facts, settings]);
   const report = useMemo(() => jobReport(facts, plan, settings, new Date().toISOString()), [facts, plan, settings]);
   const digest = useMemo(() => digestOf(facts, plan), [facts, plan]);
-  const money = moneyFor(facts);
+  const money = useMoney();
   const zoneOf = (spaceId: string) => digest.zones.find((z) => z.spaceIds.includes(spaceId));
   return (
     <ScrollView

@@ -18,14 +18,14 @@ import { sentence } from '@roughsill/core/words';
 import { Button, Panel, useUnits, useWhen, Words } from '../../kit';
 import { Why } from '../../kit/Why';
 import { commit, useAppDispatch } from '../../store';
-import { moneyFor } from '../money';
+import { useMoney } from '../money';
 import { checkDraft, GateRow } from './Check';
 import type { StageProps } from '../props';
 import { cap } from '../../kit/text';
 
 export function WorkStage({ facts, surface, plan }: StageProps) {
   const { work, money } = plan;
-  const cash = moneyFor(facts);
+  const cash = useMoney();
   return (
     <>
       <Panel title="The plan" aside={`${work.steps.length} ${work.steps.length === 1 ? 'step' : 'steps'}`}>

@@ -142,6 +142,8 @@ const DOUBLED = /\b(\w+) \1\b/i;
 const OWN_WORD = /\b(pH|mL|kPa)\b/g;
 
 const asked = new Map<string, readonly string[]>();
+/** 3' 3 3/8" is one length, in feet: no word stands twice in it. */
+const FEET = /(?:\d+' )?\d+(?: \d+\/\d+)?"|\d+'(?: \d+(?: \d+\/\d+)?")?/g;
 function wrongWords(r: Reason, system: 'ft' | 'm', rules: 'us' | 'uk'): readonly string[] {
   let key = `${system}|${rules}|${r.source}|${r.rule}`;
   for (const { asked: name, found } of r.weighed) key += `|${name}=${typeof found === 'object' ? JSON.stringify(found) : String(found)}`;
@@ -152,7 +154,10 @@ function wrongWords(r: Reason, system: 'ft' | 'm', rules: 'us' | 'uk'): readonly
   else
     for (const text of [sentence(r, system), remedy(r, system) ?? '']) {
       // What a person typed stands between quotes and is shown as typed.
-      const said = text.replace(/“[^”]*”/g, 'x').replace(OWN_WORD, 'x');
+      const said = text
+        .replace(/“[^”]*”/g, 'x')
+        .replace(FEET, 'x')
+        .replace(OWN_WORD, 'x');
       const plain = said.replace(/\([^)]*\)/g, '');
       if (RAW.test(said) || CAMEL.test(said)) out.push(`${r.rule}: "${text}" shows a raw id`);
       if (/ {2}|\s[.,;:]/.test(said) || (DOUBLED.test(said) && !/that that|had had/.test(said))) out.push(`${r.rule}: "${text}" is broken`);

@@ -1,0 +1,1 @@
+ALTER TABLE "firms" ADD COLUMN "prices_in" text DEFAULT 'USD' NOT NULL;
