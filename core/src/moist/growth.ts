@@ -1,5 +1,4 @@
 /** The mold growth index of Hukka and Viitanen (1999), hour by hour, over flat arrays. 0 none, 1 first under a microscope, 3 first seen, 6 all over. */
-import { METAL, TIMBER, type Surface } from '../facts';
 
 export interface MoldMaterial {
   /** 0 pine, 1 spruce. */
@@ -11,14 +10,6 @@ export interface MoldMaterial {
 }
 export type Sensitivity = 'very' | 'sensitive' | 'medium' | 'resistant';
 export const PINE: MoldMaterial = { wood: 0, face: 0, sensitivity: null };
-
-/** Bare pine by the first model; what else stands on a wall by the class that is nearest to it. Ojanen and Viitanen (2010), from memory. */
-export function groundOf(s: Pick<Surface, 'material' | 'layers'>): 'wood' | Sensitivity {
-  if (METAL.includes(s.material)) return 'resistant';
-  if (TIMBER.includes(s.material)) return s.layers.some((l) => l.removedAt === null) ? 'sensitive' : 'wood';
-  // Paper faces the board; plaster, concrete, brick and stone hold little that it lives on.
-  return s.material === 'board' ? 'sensitive' : 'medium';
-}
 
 const CLASSES: Readonly<
   Record<

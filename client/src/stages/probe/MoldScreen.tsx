@@ -21,7 +21,6 @@ import { readClimate, readTable } from '@roughsill/core/import';
 import {
   comesBack,
   fanVerdict,
-  groundOf,
   PINE,
   simulatedClimate,
   spotClimate,
@@ -285,10 +284,8 @@ function Now({ moisture, space, facts }: { readonly moisture: MoistureFacts; rea
 function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readonly space: Space; readonly moisture: MoistureFacts }) {
   const inputId = useId();
   const [own, setOwn] = useState<{ climate: Climate; name: string } | null>(null);
-  const lining = facts.surfaces.find(
-    (s) => s.spaceId === space.id && s.removedAt === null && (s.conditions.includes('moldy') || s.moldM2 !== null),
-  );
-  const [ground, setGround] = useState<'wood' | Sensitivity>(lining ? groundOf(lining) : 'wood');
+  // Where growth was seen the ground has shown that it feeds it: the strictest is taken until a person says otherwise.
+  const [ground, setGround] = useState<'wood' | Sensitivity>('wood');
   const [state, setState] = useState<{ share: number; outlooks: readonly Outlook[] | null }>({ share: 0, outlooks: null });
   const [problem, setProblem] = useState<string>();
   const worker = useRef<Worker | null>(null);
@@ -332,12 +329,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
     });
   return (
     <Panel title="Will it come back?" aside={own ? own.name : 'simulated climate'} testID="outlook">
-      <Pick
-        label={lining ? `It grows on, taken from ${lining.name}` : 'It grows on'}
-        value={ground}
-        options={GROUNDS}
-        onChange={setGround}
-      />
+      <Pick label="It grows on" value={ground} options={GROUNDS} onChange={setGround} />
       {state.share < 1 ? (
         <View
           role="progressbar"
