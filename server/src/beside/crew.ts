@@ -9,6 +9,8 @@ const THREADS = 3;
 const LONG_THREADS = 2;
 const LINE = 40;
 const HEAP_MB = 1536;
+/** A plan makes many short-lived objects: with room for them they are gone before they are looked at. */
+const YOUNG_MB = 96;
 const IDLE_MS = 60_000;
 const MOST_MS: Readonly<Record<Task['kind'], number>> = {
   plan: 90_000,
@@ -53,7 +55,7 @@ export class Crew {
       maxThreads: THREADS,
       idleTimeout: IDLE_MS,
       maxQueue: LINE,
-      resourceLimits: { maxOldGenerationSizeMb: HEAP_MB },
+      resourceLimits: { maxOldGenerationSizeMb: HEAP_MB, maxYoungGenerationSizeMb: YOUNG_MB },
       // A worker's own warnings go nowhere that a request could see.
       recordTiming: false,
       // A thread that sleeps between tasks would not hear that its database connection has died.
