@@ -21,15 +21,17 @@ export interface MayI {
 
 /** Too shallow, or out of reach: no danger. */
 const LITTLE: readonly string[] = ['fit.notDeepEnough', 'fit.partOutOfReach', 'fit.leaveUndone'];
+const BESIDE: readonly string[] = ['fit.material', 'fit.nothingToTake'];
 const STRENGTH: readonly Force[] = ['law', 'hazard', 'firm', 'trade'];
 const strongest = (reasons: readonly Reason[]): Reason | null =>
   reasons.reduce<Reason | null>((a, r) => (a === null || STRENGTH.indexOf(r.force) < STRENGTH.indexOf(a.force) ? r : a), null);
 
 function onPart(o: MethodOption): MayI {
   const blocks = o.because.filter((r) => r.effect === 'block');
-  if (beside(o)) return { is: 'beside', reason: strongest(blocks) };
-  const against = blocks.filter((r) => !LITTLE.includes(r.rule));
+  // Whoever asks is told of the danger first, also where the method was never for this material.
+  const against = blocks.filter((r) => !LITTLE.includes(r.rule) && !BESIDE.includes(r.rule));
   if (against.length > 0) return { is: 'forbidden', reason: strongest(against) };
+  if (beside(o)) return { is: 'beside', reason: strongest(blocks) };
   if (blocks.length > 0) return { is: 'tooLittle', reason: strongest(blocks) };
   return { is: o.verdict === 'care' ? 'care' : 'go', reason: strongest(o.because.filter((r) => r.effect === 'care')) };
 }

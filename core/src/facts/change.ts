@@ -154,6 +154,8 @@ export const withdrawalOf = (id: string, reading: Readonly<Record<string, unknow
  */
 export function withdrawal(c: JobChange, why: string): Record<string, unknown> | null {
   if (c.op !== 'add') return null;
+  // A withdrawal is not withdrawn: what it took out is recorded anew.
+  if (c.entity === 'reading' && c.fields['kind'] === 'withdrawn') return null;
   if (c.entity === 'reading') return withdrawalOf(c.entityId, c.fields, why);
   if (c.entity === 'check' && c.fields['outcome'] === 'pass')
     return { ...c.fields, gate: 'withdrawn', measured: [], note: '', supersedesId: c.entityId, supersedesWhy: why };

@@ -48,6 +48,8 @@ export interface SurfaceDigest {
   readonly coatsToApply: number;
   readonly handsOnH: { readonly low: number; readonly high: number };
   readonly money: { readonly low: number; readonly high: number };
+  /** Its plan has no price, and stands in no sum. */
+  readonly unpriced: boolean;
   readonly standsAt: string | null;
   /** Its own checks, passed and in all. */
   readonly passed: number;
@@ -131,6 +133,7 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     coatsToApply: p.coating.lines.length,
     handsOnH: p.work.handsOnH,
     money: p.money,
+    unpriced: p.proof === 'unpriced',
     standsAt: p.work.standsAt,
     passed: own.filter((g) => g.state === 'passed').length,
     checks: own.length,
@@ -173,7 +176,7 @@ export function digestOf(facts: JobFacts, plan: JobPlan): JobDigest {
   const whole = {
     zones: plan.zones.map((z) => digestZone(z, byId)),
     steps: jobSteps(facts, plan),
-    unpriced: plan.surfaces.filter((p) => p.proof === 'unpriced').length,
+    unpriced: surfaces.filter((d) => d.unpriced).length,
   };
   return { jobId: plan.jobId, totals: plan.totals, states: plan.states, next: plan.next, spaces: plan.spaces, surfaces, ...whole };
 }

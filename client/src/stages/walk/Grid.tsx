@@ -309,7 +309,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
                     <Plain>{d ? formatRange(d.handsOnH, formatWork) : ''}</Plain>
                   </td>
                   <td style={RIGHT}>
-                    <Plain>{d ? (d.picks.some((p) => p.methodId === null) ? 'not priced' : formatRange(d.money, money)) : ''}</Plain>
+                    <Plain>{d ? (d.unpriced ? 'not priced' : formatRange(d.money, money)) : ''}</Plain>
                   </td>
                   <td style={TD}>{cell(s.id, YEAR, cellText(s, 'yearMade', units), s.name)}</td>
                 </tr>
