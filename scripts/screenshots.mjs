@@ -9,40 +9,16 @@ import { startServer } from './lib/server.mjs';
 
 const SASH = 'qp-sash-river';
 
-/** The server says no to one entry of this page, as it does to a removed part or a width that cannot be. */
-async function refuseOne(page) {
-  await page.route('**/api/changes', async (route) => {
-    const { changes } = JSON.parse(route.request().postData() ?? '{"changes":[]}');
-    const { epoch, form } = await (await fetch(`${server.address}/api/session`)).json();
-    const problems = [{ path: 'fields.name', message: 'another surface of this room has this name' }];
-    await route.fulfill({
-      status: 422,
-      contentType: 'application/problem+json',
-      body: JSON.stringify({
-        type: '/problems/does-not-fit',
-        title: 'Some entries do not fit',
-        ...{ epoch, form, accepted: [], known: [], later: [], clashes: [], before: {}, cursors: {} },
-        refused: changes.map((c) => ({ id: c.id, problems })),
-      }),
-    });
-  });
-  await page.getByTestId('what-it-is').click();
-  await page.getByTestId('name').fill('Sash of the parlor window');
-  await page.getByTestId('name').blur();
-  await page.getByRole('button', { name: 'Look at what was set aside' }).click();
-  await page.getByTestId('send-mended').waitFor();
-}
-
-/** name, width, height, address, what to press first, what else to do first */
+/** name, width, height, address, what to press first */
 const VIEWS = [
   ['start-phone', 390, 844, '/', []],
   ['walk-phone', 390, 844, '/job/quill-point/walk', []],
-  ['aside-phone', 390, 844, `/job/quill-point/walk/${SASH}`, [], refuseOne],
-  ['kits-phone', 390, 844, '/add/quill-point', []],
+  ['client-wide', 1280, 800, `/client/quill-point?surface=${SASH}`, ['[data-testid=ways]']],
+  ['certainty-wide', 1280, 800, '/certainty/quill-point', []],
   ['survey-phone', 390, 844, '/survey/quill-point', []],
   ['mold-wide', 1280, 800, '/mold/quill-point?space=qp-wash', ['[data-testid=remedies]']],
   ['table-wide', 1280, 800, '/table/quill-point', []],
-  ['ceiling-wide', 1280, 800, '/job/quill-point/probe/qp-kitchen-ceiling', ['[data-testid=asbestos]']],
+  ['breathing-wide', 1280, 800, '/breathing/quill-point', []],
   ['probe-phone', 390, 844, `/job/quill-point/probe/${SASH}`, []],
   ['trial-phone', 390, 844, `/job/quill-point/trial/${SASH}`, []],
   ['rounds-phone', 390, 844, '/rounds/quill-point?surface=qp-plinth', []],
@@ -59,7 +35,7 @@ const VIEWS = [
   ['coat-phone', 390, 844, `/job/quill-point/coat/${SASH}`, []],
   ['work-phone', 390, 844, '/job/quill-point/work/qp-keeper-door', []],
   ['choose-wide', 1280, 800, `/job/quill-point/choose/${SASH}`, []],
-  ['print', 800, 1100, `/print/quill-point?surface=${SASH}`, []],
+  ['print', 800, 1100, '/print/quill-point', []],
 ];
 
 ensurePackages();
@@ -78,7 +54,7 @@ const out = path.join(ROOT, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
 const browser = await openBrowser();
 try {
-  for (const [name, width, height, at, presses, before] of VIEWS) {
+  for (const [name, width, height, at, presses] of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height },
       serviceWorkers: 'block',
@@ -90,7 +66,6 @@ try {
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     await page.evaluate(() => document.fonts.ready);
     for (const press of presses) await page.locator(press).first().click();
-    await before?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: path.join(out, `${name}.png`) });
     await context.close();

@@ -10,6 +10,7 @@ export * from './protect';
 export * from './coat';
 export * from './work';
 export * from './zone';
+export { limitSetOf } from './air/breathing';
 export * from './job/derive';
 export { NEXT_ACTS, type NextAct, type SurfacePlan } from './surface/plan';
 export * from './job/digest';
@@ -18,8 +19,11 @@ export {
   formatHours,
   formatMeasure,
   formatRange,
+  formatWeight,
   formatWork,
+  many,
   measure,
+  moneyIn,
   roundForReading,
   withCommas,
   UNITS,
@@ -31,3 +35,5 @@ export {
 export { feetAndInches, lengthText, readLength, readNumber, usualSize, type Read } from './units/length';
 export { entryTold } from './job/told';
 export { headOf, type JobHead } from './job/head';
+export { toBuy } from './job/steps';
+export { MONEY_LINES, testsMoney, type MoneyLine, type MoneyLines } from './job/money';

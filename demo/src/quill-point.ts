@@ -1,5 +1,5 @@
 /** The invented ferry office and keeper's rooms at Quill Point: built 1904, kitchen wing 1966. */
-import type { Check, JobFacts, Photo, Surface } from '@roughsill/core';
+import type { Bag, Check, JobFacts, Photo, Surface } from '@roughsill/core';
 import { board, check, choose, facts, job, reading, sample, space, square, surface, type CoatSpec } from './build';
 
 /** Named as the simulated lab names itself, so that its answers come in by themselves. */
@@ -12,6 +12,24 @@ const OLD_JOINERY: readonly CoatSpec[] = [
   ['oil', 'stone', 'sound'],
   ['oil', 'red-brown primer', 'sound'],
 ];
+
+const INCH_M = 0.0254;
+const inches = (m: number): number => Math.round(m / INCH_M) * INCH_M;
+const maybe = (m: number | null): number | null => (m === null ? null : inches(m));
+/** As somebody with a tape in feet would have measured it: whole inches. */
+const onTape = (facts: JobFacts): JobFacts => ({
+  ...facts,
+  spaces: facts.spaces.map((s) => ({
+    ...s,
+    lengthM: maybe(s.lengthM),
+    widthM: maybe(s.widthM),
+    heightM: maybe(s.heightM),
+    boundaryM: maybe(s.boundaryM),
+    accessM: maybe(s.accessM),
+    nearby: s.nearby.map((n) => ({ ...n, outM: maybe(n.outM), alongM: maybe(n.alongM), lengthM: maybe(n.lengthM) })),
+  })),
+  surfaces: facts.surfaces.map((s) => ({ ...s, lengthM: inches(s.lengthM), widthM: inches(s.widthM), alongM: maybe(s.alongM) })),
+});
 
 export function quillPoint(): JobFacts {
   const hall = space('qp-ticket-hall', 'Ticket hall', 'room', 0, {
@@ -576,6 +594,7 @@ export function quillPoint(): JobFacts {
       listed: 'yes',
       power: 'yes',
       water: 'yes',
+      startOn: '2026-04-13',
       samplingSeed: 'quill point 2026',
       sample: true,
     }),
@@ -612,6 +631,7 @@ export function quillPoint(): JobFacts {
     ofCheckId: null,
     ofSquareId: null,
     ofZoneId: null,
+    ofBagId: null,
     caption,
     marks,
     takenAt: '2026-04-14T11:40:00.000Z',
@@ -644,7 +664,7 @@ export function quillPoint(): JobFacts {
     passed('door', null, 'clean.water', '14T14:40'),
     passed('door', null, 'moisture', '15T09:00', [{ what: 'moisturePct', value: 13 }]),
   ];
-  return {
+  return onTape({
     ...whole,
     surfaces: whole.surfaces.map((s) => ({ ...s, ...stands[s.id], checks: s.id === door.id ? doorChecks : s.checks })),
     // The hall is set up, the door on the bench is stripped and dry; the other zones wait for their answers.
@@ -653,6 +673,55 @@ export function quillPoint(): JobFacts {
       passed('hall', hall.id, 'kit-on.halfMask', '15T12:25'),
       passed('bench', 'quill-point', 'containment-up', '13T13:00'),
       passed('bench', 'quill-point', 'kit-on.halfMask', '13T13:05'),
+    ],
+    // The bench was worked on 13 and 14 April; its first load is gone, the suits still stand in the boat shed.
+    hauls: [
+      {
+        id: 'qp-h1',
+        number: 'T-118',
+        leftAt: '2026-04-14T16:30:00.000Z',
+        carrier: 'Own trailer',
+        to: 'County transfer station',
+        bags: 2,
+        kg: 21,
+        note: '',
+        removedAt: null,
+      },
+    ],
+    bags: [
+      ['B-001', 'sheetAndChips', 9.4, '13T15:20', 'qp-h1'],
+      ['B-002', 'sheetAndChips', 11.2, '14T14:50', 'qp-h1'],
+      ['B-003', 'filters', null, '14T15:00', null],
+    ].map(([number, stream, kg, at, haulId]) => ({
+      id: `qp-${String(number).toLowerCase()}`,
+      number: String(number),
+      stream: stream as Bag['stream'],
+      kg: kg as number | null,
+      filledAt: `2026-04-${String(at)}:00.000Z`,
+      filledBy: 'Ines Marlow',
+      zoneId: 'quill-point',
+      place: haulId === null ? 'Boat shed, locked' : '',
+      haulId: haulId as string | null,
+      note: '',
+      removedAt: null,
+    })),
+    // Worn on the first morning; the lab has not answered.
+    airSamples: [
+      {
+        id: 'qp-air-1',
+        number: 'A-001',
+        onSurfaceId: keeperDoor.id,
+        methodId: 'infrared',
+        person: 'Ines Marlow',
+        startedAt: '2026-04-14T08:30:00.000Z',
+        minutes: 180,
+        flowLMin: 2,
+        massUg: null,
+        below: false,
+        lab: 'Simulated laboratory',
+        note: '',
+        removedAt: null,
+      },
     ],
     // Drawn for the sample job: demo/photos, each under the hash of its bytes.
     photos: [
@@ -685,5 +754,5 @@ export function quillPoint(): JobFacts {
       }),
       check('qp-k3', { ...xrf, what: 'calibration', values: [1.01, 1.04, 1.0], takenAt: '2026-04-13T11:50:00.000Z' }),
     ],
-  };
+  });
 }

@@ -1,5 +1,17 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
+  ['a sealed room opens its windows', 'zone/vapour.ts', 'const closed = sealed && l.stroke;', 'const closed = false;'],
+  ['coats have no vapour', 'protect/coat-wear.ts', 'if (products.length === 0) return null;', 'return null;'],
+  ['a long shift keeps the limit of eight hours', 'air/breathing.ts', 'longShift !== null && shiftH > 8', 'false'],
+  [
+    'one own result ends the mask',
+    'air/breathing.ts',
+    'return run.some((r) => Date.parse(last.at) - Date.parse(r.at) >= week);',
+    'return true;',
+  ],
+  ['own results never age', 'air/own.ts', 'Date.parse(s.startedAt) < countsFrom(startOn, thisYear)', 'false'],
+  ['the mildest own result stands', 'air/own.ts', 'ugM3: Math.max(', 'ugM3: Math.min('],
+  ['own results of any coating stand', 'air/own.ts', 'x.s.onSurfaceId === surface.id || x.coating === coating', 'true'],
   ['the limit by loading loosened', 'rulebook/rulebook.ts', "loading: limit(1.0, 'mg/cm2'", "loading: limit(1.2, 'mg/cm2'"],
   ['the limit by mass loosened', 'rulebook/rulebook.ts', "byMass: limit(0.5, 'mass%'", "byMass: limit(0.6, 'mass%'"],
   ['the limit in ppm loosened', 'rulebook/rulebook.ts', "ppm: limit(5000, 'ppm'", "ppm: limit(50000, 'ppm'"],
@@ -220,7 +232,7 @@ export const MUTANTS = [
     "if (isMeasure(v)) return formatMeasure(v, system === 'm' ? 'ft' : 'm');",
   ],
   ['a raw id in a sentence', 'reasons/value.ts', "if (typeof v === 'string') return say(v);", "if (typeof v === 'string') return v;"],
-  ['a source of the other rulebook', 'protect/protect.ts', "ctx.rulebook.id === 'uk' ? 'clw2002' : 'cfr29-1926.62d2'", "'cfr29-1926.62d2'"],
+  ['a source of the other rulebook', 'protect/breathed.ts', "uk ? 'clw2002' : 'cfr29-1926.62d2'", "'cfr29-1926.62d2'"],
   // Zones
   ['a zone forgets its sheet where two meet', 'protect/sheet.ts', 'Math.min(asked, holds)', 'asked'],
   [
@@ -263,5 +275,13 @@ export const MUTANTS = [
     "if (protection.care === 'lead')\n    steps.push(\n      stepOf({\n        id: 'release'",
   ],
   ['all wear what the first task asks', 'protect/protect.ts', 'kit } = wear(methods);', 'kit } = wear(methods.slice(0, 1));'],
+  [
+    'coats cost nothing',
+    'surface/plan.ts',
+    'base.materials.high + base.coats + sharedMoney.high',
+    'base.materials.high + sharedMoney.high',
+  ],
+  ['growth is cleaned without suction', 'zone/air.ts', '!UNDER_SUCTION.includes(moldKit.value)', "moldKit.value !== 'fullFace'"],
+  ['masks cost nothing', 'zone/plan.ts', 'const perDay = maskDay +', 'const perDay = 0 *'],
   ['the floor before the ceiling', 'zone/order.ts', 'a.m.turn - b.m.turn || a.i - b.i', 'a.i - b.i'],
 ];

@@ -105,14 +105,16 @@ test.each([
 
 // Glove tables, from memory (reference values: benzyl alcohol passes nitrile, limonene swells butyl, laminate holds all).
 test.each([
-  ['unsaid', 'kit.glovesLaminate'],
-  ['benzylAlcohol', 'kit.glovesButyl'],
-  ['nmp', 'kit.glovesButyl'],
-  ['limonene', 'kit.glovesNitrile'],
+  ['unsaid', 'laminate'],
+  ['benzylAlcohol', 'butyl'],
+  ['nmp', 'butyl'],
+  ['limonene', 'nitrile'],
 ] as const satisfies readonly (readonly [Chemistry, string])[])('gloves against %s: %s', (chemistry, rule) => {
   const s = aSurface({ aim: 'bareClear', topcoat: 'alkydGloss', parts: [part('solventGel')] });
   const { kit } = planOf(s, { settings: { rates: { solventGel: { ...AS_CATALOGUED, chemistry } } } }).protection;
-  expect(kit.filter((k) => k.value === 'solventGloves').map((k) => k.because[0]!.rule)).toEqual([rule]);
+  expect(
+    kit.filter((k) => k.value === 'solventGloves').map((k) => k.because[0]!.weighed.find((w) => w.asked === 'material')?.found),
+  ).toEqual([rule]);
 });
 test('two strippers that ask for different gloves: laminate, which holds both', () => {
   const s = aSurface({ aim: 'bareClear', topcoat: 'alkydGloss', parts: [part('solventGel'), part('neutralStripper', {}, 'moulded')] });
@@ -120,9 +122,11 @@ test('two strippers that ask for different gloves: laminate, which holds both', 
     solventGel: { ...AS_CATALOGUED, chemistry: 'limonene' as const },
     neutralStripper: { ...AS_CATALOGUED, chemistry: 'benzylAlcohol' as const },
   };
-  expect(planOf(s, { settings: { rates } }).protection.kit.find((k) => k.value === 'solventGloves')!.because[0]!.rule).toBe(
-    'kit.glovesLaminate',
-  );
+  expect(planOf(s, { settings: { rates } }).protection.kit.find((k) => k.value === 'solventGloves')!.because[0]!.weighed).toContainEqual({
+    asked: 'material',
+    found: 'laminate',
+    verdict: 'yes',
+  });
 });
 
 // ASTM D3359: method B for films up to 125 um. NPS Preservation Brief 10: a build-up of about 1/16 in, 1.6 mm.

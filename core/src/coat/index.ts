@@ -1,4 +1,4 @@
 export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
-export { baseOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
+export { baseOf, solidsOf, thinnerOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
 export { coat, type CoatingPlan, type CoatLine } from './primer';

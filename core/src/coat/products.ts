@@ -76,6 +76,15 @@ export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
   none: c('water', 100, 1, 0, 0, 0),
 };
 
+const THINNED = { knotting: 'isopropanol', etch: 'isopropanol', metalEnamel: 'xylene', heatResistant: 'xylene' } as const;
+/** The solvent in one that is thinned with solvent. From memory of data sheets. */
+export const thinnerOf = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' =>
+  id in THINNED ? THINNED[id as keyof typeof THINNED] : 'mineralSpirits';
+
+/** Its volume solids, %. */
+export const solidsOf = (id: PrimerId | TopcoatId): number =>
+  (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).volumeSolidsPct;
+
 /** What thins a product: water, solvent, or neither. */
 export const baseOf = (id: PrimerId | TopcoatId): Coating['base'] =>
   (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).base;

@@ -1,6 +1,18 @@
 /** Records of which nothing is known yet: what every form, template, test and demo starts from. */
 import type { z } from 'zod';
-import type { BoardFields, JobFields, LayerFields, ReadingFields, SampleFields, SpaceFields, SquareFields, ZoneFields } from './schema';
+import type {
+  AirSampleFields,
+  BagFields,
+  BoardFields,
+  HaulFields,
+  JobFields,
+  LayerFields,
+  ReadingFields,
+  SampleFields,
+  SpaceFields,
+  SquareFields,
+  ZoneFields,
+} from './schema';
 
 export type JobDraft = z.infer<typeof JobFields>;
 export type ZoneDraft = z.infer<typeof ZoneFields>;
@@ -9,6 +21,9 @@ export type LayerDraft = z.infer<typeof LayerFields>;
 export type ReadingDraft = z.infer<typeof ReadingFields>;
 export type SampleDraft = z.infer<typeof SampleFields>;
 export type SquareDraft = z.infer<typeof SquareFields>;
+export type AirSampleDraft = z.infer<typeof AirSampleFields>;
+export type BagDraft = z.infer<typeof BagFields>;
+export type HaulDraft = z.infer<typeof HaulFields>;
 export type BoardDraft = z.infer<typeof BoardFields>;
 
 export const BLANK_JOB: JobDraft = {
@@ -36,6 +51,9 @@ export const BLANK_JOB: JobDraft = {
   note: '',
   siteId: null,
   worker: 'firm',
+  startOn: null,
+  stateLayer: 'none',
+  wasteTests: [],
 };
 
 export const BLANK_SETUP = {
@@ -166,5 +184,25 @@ export const BLANK_BOARD: BoardDraft = {
   coats: null,
   soundCoats: null,
   mixed: false,
+  note: '',
+};
+
+export const BLANK_AIR_SAMPLE: Omit<AirSampleDraft, 'onSurfaceId' | 'methodId' | 'startedAt' | 'minutes'> = {
+  number: '',
+  person: '',
+  flowLMin: 2,
+  massUg: null,
+  below: false,
+  lab: '',
+  note: '',
+};
+export const BLANK_HAUL: Omit<HaulDraft, 'leftAt'> = { number: '', carrier: '', to: '', bags: null, kg: null, note: '' };
+export const BLANK_BAG: Omit<BagDraft, 'stream' | 'filledAt'> = {
+  number: '',
+  kg: null,
+  filledBy: '',
+  zoneId: null,
+  place: '',
+  haulId: null,
   note: '',
 };

@@ -11,11 +11,14 @@ export {
   recordSchema,
   REGISTRY,
   specOf,
+  type AirSample,
+  type Bag,
   type Board,
   type Check,
   type Entity,
   type EntitySpec,
   type FirmFacts,
+  type Haul,
   type InstrumentCheck,
   type Job,
   type Layer,
@@ -68,3 +71,4 @@ export { JOB_FILE_FORMAT, JOB_FILE_VERSION, JobFile, canonical, parseJobFile, re
 export { fromZod, ok, pathText, wrong, type Outcome, type Problem } from './problems';
 export { jobProblems, readingProblems, surfaceProblems } from './validate';
 export { fileName } from './file-name';
+export { numberAfter, sameNumber } from './numbers';

@@ -212,3 +212,8 @@ describe('the registry', () => {
     expect([...seen].sort()).toEqual(['job', 'layer', 'part', 'reading', 'space', 'surface']);
   });
 });
+
+test('only what hangs under a surface has a surfaceId: its table is read back by that name', () => {
+  for (const entity of ENTITIES)
+    if (!specOf(entity).parents.includes('surface')) expect([entity, 'surfaceId' in specOf(entity).fields.shape]).toEqual([entity, false]);
+});

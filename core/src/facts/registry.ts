@@ -6,8 +6,11 @@
  */
 import { z } from 'zod';
 import {
+  AirSampleFields,
+  BagFields,
   BoardFields,
   CheckFields,
+  HaulFields,
   Id,
   Instant,
   InstrumentCheckFields,
@@ -60,7 +63,7 @@ export interface EntitySpec {
   /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
   readonly appendOnly: boolean;
   /** The version of the job file since which the list exists; older ones do without. */
-  readonly since: 1 | 2 | 3 | 5 | 7;
+  readonly since: 1 | 2 | 3 | 5 | 7 | 8;
   /** Its list on the job came later than that on the surface. */
   readonly sinceOnJob?: 5;
   /** The field that says when it was observed. */
@@ -277,6 +280,49 @@ export const REGISTRY = {
     refs: [],
     order: (a, b) => LABELS.compare(a['label'] as string, b['label'] as string) || byId(a, b),
   }),
+  airSample: spec({
+    scope: 'job',
+    fields: AirSampleFields,
+    parents: ['job'],
+    list: 'airSamples',
+    most: 1000,
+    appendOnly: false,
+    since: 8,
+    refs: [
+      { field: 'onSurfaceId', to: 'surface', where: 'job', says: (x) => `what was worked on while ${x['number']} ran is not on this job` },
+    ],
+    order: by((x) => x['startedAt'] as string),
+  }),
+  haul: spec({
+    scope: 'job',
+    fields: HaulFields,
+    parents: ['job'],
+    list: 'hauls',
+    most: 500,
+    appendOnly: false,
+    since: 8,
+    refs: [],
+    order: by((x) => x['leftAt'] as string),
+  }),
+  bag: spec({
+    scope: 'job',
+    fields: BagFields,
+    parents: ['job'],
+    list: 'bags',
+    most: 5000,
+    appendOnly: false,
+    since: 8,
+    refs: [
+      {
+        field: 'zoneId',
+        to: ['space', 'zone', 'job'],
+        where: 'job',
+        says: (x) => `the zone where bag ${x['number']} was filled is not on this job`,
+      },
+      { field: 'haulId', to: 'haul', where: 'job', says: (x) => `the load with which bag ${x['number']} left is not on this job` },
+    ],
+    order: (a, b) => LABELS.compare(a['number'] as string, b['number'] as string) || byId(a, b),
+  }),
   photo: spec({
     scope: 'job',
     fields: PhotoFields,
@@ -297,6 +343,7 @@ export const REGISTRY = {
         says: says('the trial square it shows is not on that surface'),
       },
       { field: 'ofZoneId', to: ['space', 'zone', 'job'], where: 'job', says: says('the zone it shows is not on this job') },
+      { field: 'ofBagId', to: 'bag', where: 'job', says: says('the bag it shows is not on this job') },
     ],
     order: byTime,
   }),
@@ -358,6 +405,9 @@ export type Sample = RecordOf<'sample'>;
 export type Square = RecordOf<'square'>;
 export type Board = RecordOf<'board'>;
 export type Photo = RecordOf<'photo'>;
+export type AirSample = RecordOf<'airSample'>;
+export type Haul = RecordOf<'haul'>;
+export type Bag = RecordOf<'bag'>;
 export type InstrumentCheck = RecordOf<'instrumentCheck'>;
 export type Person = RecordOf<'person'>;
 export type Machine = RecordOf<'machine'>;

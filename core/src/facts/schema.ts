@@ -37,6 +37,8 @@ import {
   RESPONSES,
   SAMPLE_KINDS,
   SERVICES,
+  STATE_LAYERS,
+  WASTE_STREAMS,
   WALLS,
   SOUNDNESS,
   SUSPECT_KINDS,
@@ -101,6 +103,26 @@ const list = <T extends string>(values: readonly [T, ...T[]], what: string) =>
 const share01 = z.number().min(0, 'lies outside the area').max(1, 'lies outside the area').nullable().default(null);
 const degree = z.number().int('a degree is a whole number, 0 to 5').min(0, 'from 0 to 5').max(5, 'from 0 to 5').nullable().default(null);
 
+const Day = z.iso.date('is a day such as 2026-05-04');
+
+const tested = (most: number, what: string) =>
+  z
+    .number({ error: `${what} is a number` })
+    .min(0, `${what} cannot be negative`)
+    .max(most, `${what}: check the unit`)
+    .nullable()
+    .default(null);
+export const WasteTest = z.strictObject({
+  stream: z.enum(WASTE_STREAMS, { error: 'say what was tested' }),
+  /** What leaches out, and what is in it, of lead. */
+  leachMgL: tested(100_000, 'the leachate'),
+  totalMgKg: tested(1_000_000, 'the lead in it'),
+  ph: tested(14, 'the pH'),
+  flashC: tested(300, 'the flash point'),
+  lab: text(120).default(''),
+});
+export type WasteTest = z.infer<typeof WasteTest>;
+
 export const JobFields = z.strictObject({
   name: name('the job'),
   place: text(200),
@@ -132,6 +154,15 @@ export const JobFields = z.strictObject({
   siteId: Id.nullable().default(null),
   /** Who does the work that disturbs: the rule for renovators binds who is paid. */
   worker: z.enum(WORKERS).default('firm'),
+  /** The first day on which anything is disturbed; null: not set. Notices and own air data hang on it. */
+  startOn: Day.nullable().default(null),
+  stateLayer: z.enum(STATE_LAYERS).default('none'),
+  /** What a lab or a strip said of what leaves the job: one line a stream. */
+  wasteTests: z
+    .array(WasteTest)
+    .max(WASTE_STREAMS.length)
+    .refine((all) => new Set(all.map((t) => t.stream)).size === all.length, 'a stream is tested twice: keep the later answer')
+    .default([]),
 });
 
 const between = (low: number, high: number, what: string) =>
@@ -272,6 +303,8 @@ export const SurfaceFields = z.strictObject({
   /** What ended the memory of what was found here, and how that is known. */
   past: z.enum(PASTS).default('asBefore'),
   pastWhy: text(300).default(''),
+  /** Why this method, in the firm's own words, for whoever pays. */
+  clientWhy: text(300).default(''),
   /** All coats together, as a gauge read them, um. Null: not measured. */
   filmUm: z
     .number({ error: 'the film is a number' })
@@ -471,6 +504,7 @@ export const PhotoFields = z.strictObject({
   ofSquareId: Id.nullable().default(null),
   /** A zone, by its own id, its room's or side's, or the job's for the bench; with all of these null the job itself. */
   ofZoneId: Id.nullable().default(null),
+  ofBagId: Id.nullable().default(null),
   caption: text(200),
   marks: z.array(Mark).max(30, 'at most 30 marks'),
   takenAt: Instant,
@@ -490,7 +524,6 @@ export const InstrumentCheckFields = z.strictObject({
   note: text(300),
 });
 
-const Day = z.iso.date('is a day such as 2026-05-04');
 /** Somebody of the firm, with what entitles them. */
 export const PersonFields = z.strictObject({
   name: name('the person'),
@@ -525,6 +558,60 @@ export const MachineFields = z.strictObject({
   filter: z.enum(FILTERS).default('none'),
   /** Until it was cleaned and its filter changed. */
   lastOn: z.enum(USED_ON).default('nothing'),
+});
+
+/** A pump on a person for as long as one task takes: what was in the air that one breathed, before any mask. */
+export const AirSampleFields = z.strictObject({
+  number: text(40).refine((s) => s.trim().length > 0, 'a sample needs a number'),
+  /** What was worked on, and how. A record of the job, not of the surface: it stands for others with the same coats. */
+  onSurfaceId: Id,
+  methodId: z.enum(METHOD_IDS, { error: 'no such method' }),
+  person: text(120).default(''),
+  startedAt: Instant,
+  minutes: between(1, 960, 'the minutes of a sample'),
+  flowLMin: between(0.1, 20, 'the flow of a pump, L/min'),
+  /** Lead on the filter, ug; null: the lab has not answered. */
+  massUg: z
+    .number({ error: 'the lead on the filter is a number' })
+    .min(0, 'an amount cannot be negative')
+    .max(100_000, 'check the unit: micrograms')
+    .nullable()
+    .default(null),
+  /** The mass is the least that the lab could see, and there was less. */
+  below: z.boolean().default(false),
+  lab: text(120).default(''),
+  note: text(500).default(''),
+});
+
+/** Waste that left together: one ticket, one carrier, one place. */
+export const HaulFields = z.strictObject({
+  /** Of the ticket or the consignment note. */
+  number: text(60).refine((s) => s.trim().length > 0, 'a load needs the number of its ticket'),
+  leftAt: Instant,
+  carrier: text(120).default(''),
+  to: text(160).default(''),
+  /** As the ticket has it; null: it does not say. */
+  bags: z.number().int('a whole number').min(0, 'at least 0').max(2000, 'check the number').nullable().default(null),
+  kg: z.number().positive('a weight is more than 0').max(40_000, 'check the unit').nullable().default(null),
+  note: text(300).default(''),
+});
+
+/** One bag, drum or wrapped piece, from filling to leaving. */
+export const BagFields = z.strictObject({
+  /** As it stands on the bag. */
+  number: text(40).refine((s) => s.trim().length > 0, 'a bag needs a number'),
+  stream: z.enum(WASTE_STREAMS, { error: 'say what is in it' }),
+  /** Null: not weighed. */
+  kg: z.number({ error: 'a weight is a number' }).positive('a weight is more than 0').max(2000, 'check the unit').nullable().default(null),
+  filledAt: Instant,
+  filledBy: text(120).default(''),
+  /** Where it was filled: a zone by its own id, its room's or side's, or the job's for the bench. */
+  zoneId: Id.nullable().default(null),
+  /** Where it stands until it leaves. */
+  place: text(160).default(''),
+  /** Null: it stands here. */
+  haulId: Id.nullable().default(null),
+  note: text(300).default(''),
 });
 
 export const CheckFields = z.strictObject({

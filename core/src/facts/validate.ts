@@ -13,6 +13,7 @@ import {
   type Surface,
 } from './registry';
 import { LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
+import { sameNumber } from './numbers';
 import type { Problem } from './problems';
 
 /** What a batch wrote to. Only that, and what points at it, is looked at again. */
@@ -233,35 +234,61 @@ export function surfaceProblems(
   return out;
 }
 
+/** Two live ones of one number: whoever reads the bag or the tube cannot tell which it is. */
+function twiceProblems(rows: readonly Row[], row: Row, path: string, what: string): Problem[] {
+  const number = (r: Row) => sameNumber(r['number'] as string);
+  const twin = row['removedAt'] === null && rows.some((r) => r.id !== row.id && r['removedAt'] === null && number(r) === number(row));
+  return twin ? [{ path: `${path}.number`, message: `there is a ${what} ${String(row['number']).trim()} already` }] : [];
+}
+
+/** What the fields of a record of the job do not say together, or with the others of its kind. */
+function ofJobProblems(entity: Entity, row: Row, facts: JobFacts, path: string, thisYear: number): Problem[] {
+  switch (entity) {
+    case 'space':
+      return yearProblems(row['yearBuilt'] as number | null, `${path}.yearBuilt`, thisYear);
+    case 'instrumentCheck':
+      return (row['what'] === 'substrate') === (row['material'] !== null)
+        ? []
+        : [{ path: `${path}.material`, message: 'a substrate check names its bare material; a calibration check does not' }];
+    case 'airSample':
+      return [
+        ...twiceProblems(facts.airSamples as unknown as Row[], row, path, 'sample'),
+        ...(row['below'] === true && row['massUg'] === null
+          ? [{ path: `${path}.massUg`, message: 'below what: the least that the lab can see, ug' }]
+          : []),
+      ];
+    case 'haul':
+      return twiceProblems(facts.hauls as unknown as Row[], row, path, 'load');
+    case 'bag': {
+      const haul = facts.hauls.find((h) => h.id === row['haulId']);
+      const late = haul && row['removedAt'] === null && Date.parse(haul.leftAt) < Date.parse(row['filledAt'] as string);
+      return [
+        ...twiceProblems(facts.bags as unknown as Row[], row, path, 'bag'),
+        ...(late ? [{ path: `${path}.haulId`, message: `bag ${row['number']} was filled after load ${haul.number} left` }] : []),
+      ];
+    }
+    default:
+      return [];
+  }
+}
+
 /** @param touched only what a batch wrote to, and what points at it, is looked at; undefined: all */
 export function jobProblems(facts: JobFacts, thisYear: number, touched?: Touched): Problem[] {
   const out: Problem[] = [];
   const wanted = (id: string) => touched === undefined || touched.ids.has(id);
   if (wanted(facts.job.id)) out.push(...yearProblems(facts.job.yearBuilt, 'job.yearBuilt', thisYear));
-  facts.spaces.forEach((s, i) => {
-    if (!wanted(s.id)) return;
-    out.push(...yearProblems(s.yearBuilt, `spaces[${i}].yearBuilt`, thisYear));
-    out.push(...referenceProblems(facts, facts, 'space', s as unknown as Row, `spaces[${i}]`));
-  });
-  facts.zones.forEach((z, i) => {
-    if (wanted(z.id)) out.push(...referenceProblems(facts, facts, 'zone', z as unknown as Row, `zones[${i}]`));
-  });
-  facts.checks.forEach((k, i) => {
-    if (wanted(k.id)) out.push(...referenceProblems(facts, facts, 'check', k as unknown as Row, `checks[${i}]`));
-  });
+  for (const entity of childrenOf('job')) {
+    if (entity === 'surface') continue;
+    const list = specOf(entity).list!;
+    (facts as unknown as Lists)[list]!.forEach((row, i) => {
+      if (!wanted(row.id)) return;
+      const at = `${list}[${i}]`;
+      out.push(...referenceProblems(facts, facts, entity, row, at), ...ofJobProblems(entity, row, facts, at, thisYear));
+    });
+  }
   facts.surfaces.forEach((s, i) => {
     if (touched === undefined || touched.surfaces.has(s.id))
       out.push(...surfaceProblems(facts, s, `surfaces[${i}]`, thisYear, touched?.ids));
-  });
-  facts.photos.forEach((p, i) => {
-    if (wanted(p.id)) out.push(...referenceProblems(facts, facts, 'photo', p as unknown as Row, `photos[${i}]`));
-  });
-  facts.instrumentChecks.forEach((k, i) => {
-    if (wanted(k.id) && (k.what === 'substrate') !== (k.material !== null))
-      out.push({
-        path: `instrumentChecks[${i}].material`,
-        message: 'a substrate check names its bare material; a calibration check does not',
-      });
   });
   return out;
 }

@@ -117,6 +117,27 @@ export type Service = (typeof SERVICES)[number];
 /** What lies round a house, before one of its sides. */
 export const NEARBY = ['neighbourWindow', 'path', 'playArea', 'vegetables', 'pond', 'drain', 'scaffold'] as const;
 export type NearbyKind = (typeof NEARBY)[number];
+/** What leaves a job, by what made it. */
+export const WASTE_STREAMS = [
+  'clean',
+  'sheetAndChips',
+  'solventSludge',
+  'causticSludge',
+  'acidRinse',
+  'solventRags',
+  'oilyRags',
+  'washWater',
+  'filters',
+  'media',
+  'moldDebris',
+  'suspectAsbestos',
+] as const;
+export type WasteStreamId = (typeof WASTE_STREAMS)[number];
+
+/** Rules of a state that are stricter than the federal ones, laid over them. */
+export const STATE_LAYERS = ['none', 'california'] as const;
+export type StateLayer = (typeof STATE_LAYERS)[number];
+
 /** What a door or window is to the zone round it. */
 export const OPENING_USES = ['sealed', 'wayIn', 'airOut'] as const;
 

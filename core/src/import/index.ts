@@ -13,4 +13,5 @@ export {
   type Mapping,
 } from './results';
 export { readClimate } from './climate';
+export { bagsCsv } from './bags-csv';
 export { registerCsv } from './register-csv';

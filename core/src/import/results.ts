@@ -3,7 +3,7 @@ import type { Hazard, JobFacts, Reading, ReadingKind, ReadingUnit, Sample, Surfa
 import { ANALYSES, BLANK_READING, READING_UNITS, type Analysis } from '../facts';
 import { readingProblems } from '../facts/validate';
 import type { Problem } from '../facts/problems';
-import { sameNumber } from '../probe/register';
+import { sameNumber } from '../facts/numbers';
 import { standingReadings } from '../probe/standing';
 import { isFormula, readDate, readNumber, type ReadDate, type Table } from './table';
 

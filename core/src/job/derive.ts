@@ -31,10 +31,13 @@ import { answer, why, type Answer } from '../reasons';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
 import type { SiteView, SpaceView } from '../surface/context';
 import { ACT_RANK, NEXT_ACTS, planOwn, withZone, type NextAct, type SurfaceOwn, type SurfacePlan } from '../surface/plan';
+import { ownAirOf, type OwnAir } from '../air/own';
 import { NO_TRIALS } from '../trial';
 import { convert, measure } from '../units/units';
 import { takeOff, type TakeOff } from '../walk';
 import { planZone, zonesOf, type Floor, type ZoneGiven, type ZoneMade, type ZoneMap, type ZonePlan, type ZoneView } from '../zone';
+import { NOTHING, plus } from '../work';
+import { testsMoney, type MoneyLines } from './money';
 import { footprintOf, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
 
 export interface SpacePlan {
@@ -55,7 +58,9 @@ export interface JobPlan {
   readonly totals: {
     readonly areaM2: number;
     readonly personHours: { readonly low: number; readonly high: number };
+    /** All surfaces, and the tests. */
     readonly money: { readonly low: number; readonly high: number };
+    readonly lines: MoneyLines;
   };
   readonly states: Readonly<Record<Hazard, Readonly<Record<HazardState, number>>>>;
   /** Homogeneous areas, each with its samples. */
@@ -81,6 +86,9 @@ interface Tally {
   readonly hoursHigh: number;
   readonly moneyLow: number;
   readonly moneyHigh: number;
+  readonly materialsLow: number;
+  readonly materialsHigh: number;
+  readonly coats: number;
   readonly lead: HazardState;
   readonly asbestos: HazardState;
   readonly mold: HazardState;
@@ -93,6 +101,9 @@ const tallyOf = (p: SurfacePlan): Tally => ({
   hoursHigh: p.work.handsOnH.high,
   moneyLow: p.money.low,
   moneyHigh: p.money.high,
+  materialsLow: p.materials.low,
+  materialsHigh: p.materials.high,
+  coats: p.coats,
   lead: p.lead.overall.value,
   asbestos: p.asbestos.overall.value,
   mold: p.mold.value,
@@ -286,6 +297,7 @@ export function createDeriver(): Deriver {
   const roomOf = node(roomsOf);
   const standings = node(standingsOf);
   const footprint = kept<Floor>();
+  const ownAir = kept<readonly OwnAir[]>();
   const checksByZone = node((checks: readonly Check[]) => {
     const of = new Map<string, Check[]>();
     for (const c of checks) if (c.zoneId !== null) of.set(c.zoneId, [...(of.get(c.zoneId) ?? []), c]);
@@ -370,6 +382,7 @@ export function createDeriver(): Deriver {
     const ground = footprintOf(facts.spaces);
     const house = ground === null ? null : footprint(ground);
     const checks = checksByZone(facts.checks);
+    const air = ownAir(ownAirOf(facts.airSamples, facts.surfaces, facts.job.startOn, thisYear, site.airLimits));
     if (only === undefined) zones.only(map.zones);
     const surfaces: (Made | undefined)[] = facts.surfaces.map(() => undefined);
     const ownAt = (i: number): SurfaceOwn => {
@@ -389,7 +402,7 @@ export function createDeriver(): Deriver {
       const inside = own.rooms(z.rooms.map((r) => views[r]!));
       const zone = own.plan(
         seen,
-        own.given(own.made(seen.kind, seen.sides, z.roomIds, inside, house, site, settings)),
+        own.given(own.made(seen.kind, seen.sides, z.roomIds, inside, house, site, settings, seen.setup.shiftH, air)),
         own.members(members),
         own.checks(checks.get(view.id) ?? NO_CHECKS),
       );
@@ -402,7 +415,7 @@ export function createDeriver(): Deriver {
   return {
     derive(facts, settings, thisYear, told) {
       const made = plan(facts, settings, thisYear, undefined, told);
-      return summarise(facts, made.given.plans, made.zones, made.surfaces, made.given.areas);
+      return summarise(facts, settings, made.given.plans, made.zones, made.surfaces, made.given.areas);
     },
     surface(facts, surfaceId, settings, thisYear) {
       const { surfaces } = plan(facts, settings, thisYear, (map) => map.of.get(surfaceId));
@@ -452,17 +465,22 @@ function nextOnJob(facts: JobFacts, surfaces: readonly Made[]): JobPlan['next'] 
     : { act: 'addSurface', surfaceId: null, because: [] };
 }
 
+const flat = (n: number) => ({ low: n, high: n });
 const noStates = (): Record<HazardState, number> => ({ unknown: 0, assumed: 0, waiting: 0, found: 0, notFound: 0 });
 
 function summarise(
   facts: JobFacts,
+  settings: FirmSettings,
   spaces: readonly SpacePlan[],
   zones: readonly ZonePlan[],
   surfaces: readonly Made[],
   areas: readonly AsbestosArea[],
 ): JobPlan {
   const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
-  const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: 0, high: 0 } };
+  const tests = testsMoney(facts, settings);
+  const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: tests, high: tests } };
+  const methods = { low: 0, high: 0 };
+  let coats = 0;
   for (const { tally: t } of surfaces) {
     states.lead[t.lead] += 1;
     states.asbestos[t.asbestos] += 1;
@@ -472,7 +490,20 @@ function summarise(
     totals.personHours.high += t.hoursHigh;
     totals.money.low += t.moneyLow;
     totals.money.high += t.moneyHigh;
+    methods.low += t.materialsLow;
+    methods.high += t.materialsHigh;
+    coats += t.coats;
   }
+  const { labourPerHour } = settings;
+  const lines: MoneyLines = {
+    labour: { low: totals.personHours.low * labourPerHour, high: totals.personHours.high * labourPerHour },
+    methods,
+    coats: flat(coats),
+    sheet: flat(zones.reduce((sum, z) => sum + z.bought.sheet, 0)),
+    wear: zones.reduce((sum, z) => plus(sum, z.bought.wear), NOTHING),
+    disposal: flat(zones.reduce((sum, z) => sum + z.bought.disposal, 0)),
+    tests: flat(tests),
+  };
   const rulebook = RULEBOOKS[facts.job.rulebook];
   return {
     jobId: facts.job.id,
@@ -481,7 +512,7 @@ function summarise(
     spaces,
     zones,
     surfaces: surfaces.map((x) => x.plan),
-    totals,
+    totals: { ...totals, lines },
     states,
     areas,
     next: nextOnJob(facts, surfaces),

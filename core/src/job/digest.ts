@@ -7,7 +7,7 @@ import type { NextAct, SurfacePlan } from '../surface/plan';
 import type { Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { jobSteps } from './steps';
-import type { HazardState, NextTest, TodaySurface } from '../probe';
+import { UNCOUNTED, type HazardState, type NextTest, type TodaySurface } from '../probe';
 
 export interface SurfaceDigest {
   readonly surfaceId: string;
@@ -112,7 +112,7 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     zoneId: p.zoneId,
     areaM2: p.area.totalM2,
     lead: p.lead.overall.value,
-    coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.state, counted: c.coat.id !== 'uncounted' })),
+    coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.state, counted: c.coat.id !== UNCOUNTED })),
     asbestos: p.asbestos.overall.value,
     mold: p.mold.value,
     touch: Object.fromEntries(p.touch.map((x) => [x.depth, x.answer.value])) as TodaySurface['touch'],

@@ -4,9 +4,12 @@ import type { Range } from '../choose';
 import type { FirmSettings } from '../rulebook';
 import { RULEBOOKS } from '../rulebook';
 import type { JobDigest, SurfaceDigest } from './digest';
+import { MONEY_LINES, type MoneyLine } from './money';
 
 export interface JobHead {
   readonly money: Range;
+  /** What it is made of; lines that come to nothing are left out. */
+  readonly lines: readonly { readonly line: MoneyLine; readonly money: Range }[];
   readonly personHours: Range;
   /** Days of the crew with hands on; what waits in between is apart. */
   readonly days: Range;
@@ -35,6 +38,7 @@ export function headOf(facts: JobFacts, digest: JobDigest, settings: FirmSetting
   const widest = surfaces.reduce<SurfaceDigest | null>((a, s) => (a === null || width(s.money) > width(a.money) ? s : a), null);
   return {
     money: totals.money,
+    lines: MONEY_LINES.flatMap((line) => (totals.lines[line].high > 0 ? [{ line, money: totals.lines[line] }] : [])),
     personHours: totals.personHours,
     days: { low: totals.personHours.low / day, high: totals.personHours.high / day },
     sheetM2: zones.reduce((sum, z) => sum + z.sheetM2, 0),

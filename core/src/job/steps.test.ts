@@ -47,7 +47,20 @@ test('papers come first, with each duty and its source; the handing over last, a
   expect(stepsOf({ ...facts, checks: checks.slice(0, 1) })[0]!.gates[0]!.state).toBe('passed');
   // In the same second the failure holds.
   expect(stepsOf({ ...facts, checks })[0]!.gates[0]!.state).toBe('failed');
-  expect(stepsOf({ job: aJob(), spaces: [], surfaces: [], zones: [], checks: [], photos: [], instrumentChecks: [] })).toEqual([]);
+  expect(
+    stepsOf({
+      job: aJob(),
+      spaces: [],
+      surfaces: [],
+      zones: [],
+      checks: [],
+      photos: [],
+      instrumentChecks: [],
+      airSamples: [],
+      hauls: [],
+      bags: [],
+    }),
+  ).toEqual([]);
 });
 
 // Common practice, no published source: from above down, the floor last.

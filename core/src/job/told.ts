@@ -1,5 +1,6 @@
 /** What an entry did, in words that name the thing: "Window: flaking on". What a person typed stands as it was typed. */
 import { say, WORDS } from '../reasons/en/vocabulary';
+import { spell } from '../reasons/spelling';
 import { formatMeasure, measure, type UnitSystem } from '../units/units';
 import { isJobChange, recordOf, type Change, type JobChange, type JobFacts } from '../facts';
 
@@ -27,7 +28,8 @@ function fieldText(field: string, before: unknown, after: unknown, units: UnitSy
     const off = before.filter((x) => !after.includes(x)).map((x) => `${say(x)} off`);
     return [...on, ...off].join(', ') || null;
   }
-  const word = WORDS[`field.${field}`];
+  const named = WORDS[`field.${field}`];
+  const word = named === undefined ? undefined : spell(named);
   const value = valueText(field, after, units);
   return word === undefined || value === null ? null : value === '' ? word : `${word} ${value}`;
 }
@@ -61,7 +63,7 @@ export function entryTold(before: JobFacts, changes: readonly Change[], units: U
   const name = nameOf(before, c);
   if (name === null) return null;
   if (c.op === 'add' && (c.entity === 'reading' || c.entity === 'sample' || c.entity === 'check'))
-    return `${name}: ${c.entity === 'reading' ? say(String(c.fields['kind'])) : WORDS[`entry.${c.entity}`]} recorded`;
+    return `${name}: ${c.entity === 'reading' ? say(String(c.fields['kind'])) : say(`entry.${c.entity}`)} recorded`;
   if (c.op !== 'set') return null;
   const row = recordOf(before, c);
   if (!row) return null;

@@ -1,5 +1,7 @@
 /** The narrow views that a surface may have of its job and of its room: what is not in them cannot change its plan. */
 import type { Job, Space, Surface, WallId } from '../facts';
+import { limitSetOf } from '../air/breathing';
+import type { OwnAir } from '../air/own';
 import { moldKitFor, type MoldKit } from '../probe/mold';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
 import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../surface/context';
@@ -20,6 +22,7 @@ export const mayBeListed = (job: Pick<Job, 'yearBuilt'>): boolean => job.yearBui
 
 export const siteView = (job: Job, thisYear: number): SiteView => ({
   rulebook: RULEBOOKS[job.rulebook],
+  airLimits: limitSetOf(job.rulebook, job.stateLayer),
   dwelling: job.dwelling,
   paid: isPaid(job),
   assisted: job.publicFunding === 'yes',
@@ -48,6 +51,7 @@ export const spaceView = (
   kind: space.kind,
   lengthM: space.lengthM,
   widthM: space.widthM,
+  heightM: space.heightM,
   boundaryM: space.boundaryM,
   services: space.services,
   nearby: space.kind === 'elevation' ? space.nearby : [],
@@ -79,6 +83,8 @@ export function zoneGiven(
   footprint: Floor | null,
   site: SiteView,
   settings: FirmSettings,
+  shiftH: number | null,
+  ownAir: readonly OwnAir[],
 ): ZoneGiven {
   const boundaries = views.map((v) => v.boundaryM);
   const kits = views.flatMap((v) => v.moldKit ?? []).sort((a, b) => MOLD_KITS.indexOf(b.value) - MOLD_KITS.indexOf(a.value));
@@ -88,14 +94,19 @@ export function zoneGiven(
     place: kind === 'bench' ? 'bench' : kind === 'room' ? 'inside' : 'outside',
     rooms:
       kind === 'room'
-        ? views.map(({ lengthM, widthM }, i) => ({
+        ? views.map(({ lengthM, widthM, heightM }, i) => ({
             spaceId: roomIds[i]!,
+            heightM,
             floor: lengthM !== null && widthM !== null ? { lengthM, widthM } : null,
           }))
         : [],
     footprint,
     sides,
     boundaryM: boundaries.length === 0 || boundaries.includes(null) ? null : Math.min(...(boundaries as number[])),
+    airLimits: site.airLimits,
+    shiftH: shiftH ?? settings.hoursPerDay,
+    ownAir,
+    accessM: Math.max(0, ...views.map((v) => v.accessM)),
     moldKit: kits[0] ?? null,
     assisted: site.assisted,
     minorWork: views.some((v) => v.minorWork === false) ? false : views.every((v) => v.minorWork === null) ? null : true,

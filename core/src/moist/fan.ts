@@ -26,6 +26,3 @@ export const airChanges = (m3h: number, volumeM3: number): number => m3h / volum
 /** A fan on a duct with bends moves less than its label. Common practice, no published source: six tenths until it is measured. */
 export const DUCT_SHARE = 0.6;
 export const realFlow = (ratedM3h: number | null, measuredM3h: number | null): number => measuredM3h ?? (ratedM3h ?? 0) * DUCT_SHARE;
-
-/** Hours to bring an excess of vapour down to a share of itself: ln(1/share) / changes. CDC environmental guideline, table B.1. */
-export const purgeHours = (share: number, ach: number): number => (ach <= 0 ? Infinity : Math.log(1 / share) / ach);

@@ -1,5 +1,7 @@
 /** The mold growth index of Hukka and Viitanen (1999), hour by hour, over flat arrays. 0 none, 1 first under a microscope, 3 first seen, 6 all over. */
 
+import { METAL, TIMBER, type Material } from '../facts';
+
 export interface MoldMaterial {
   /** 0 pine, 1 spruce. */
   readonly wood: 0 | 1;
@@ -10,6 +12,13 @@ export interface MoldMaterial {
 }
 export type Sensitivity = 'very' | 'sensitive' | 'medium' | 'resistant';
 export const PINE: MoldMaterial = { wood: 0, face: 0, sensitivity: null };
+
+/** The class of a lining by what it is made of; null: bare wood. Painted board is faced with paper. Ojanen and Viitanen (2010), from memory. */
+export function liningOf(material: Material): Sensitivity | null {
+  if (TIMBER.includes(material)) return null;
+  if (material === 'board') return 'sensitive';
+  return METAL.includes(material) ? 'resistant' : 'medium';
+}
 
 const CLASSES: Readonly<
   Record<

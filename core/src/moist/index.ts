@@ -1,6 +1,6 @@
 export { FRSI_WANTED, saturationPa, surfaceC, surfaceRh, temperatureFactor, woodMoistureAt } from './air';
-export { purgeHours, realFlow, wantedFan } from './fan';
-export { growthIndex, PINE, type MoldMaterial, type Sensitivity } from './growth';
+export { realFlow, wantedFan } from './fan';
+export { growthIndex, liningOf, PINE, type MoldMaterial, type Sensitivity } from './growth';
 export { HOURS_A_YEAR, simulatedClimate, steadyClimate, type Climate } from './climate';
 export {
   comesBack,

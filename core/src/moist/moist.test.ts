@@ -14,7 +14,7 @@ import {
 } from './air';
 import { comesBack, fanVerdict, outlook, roomAir, faceClimate, spotClimate } from './cause';
 import { simulatedClimate, steadyClimate } from './climate';
-import { airChanges, purgeHours, wantedFan } from './fan';
+import { airChanges, wantedFan } from './fan';
 import { criticalRh, greatestIndex, growthIndex, PINE, weeksToFirst, weeksToSeen } from './growth';
 
 psychrolib.SetUnitSystem(psychrolib.SI);
@@ -78,12 +78,6 @@ describe('fans', () => {
   ] as const)('a %s in the %s wants %d', (room, rules, want) => {
     const flow = wantedFan(room, 40, rules);
     expect(rules === 'us' ? convert(flow, 'm3/h', 'cfm') : flow / 3.6).toBeCloseTo(want, 6);
-  });
-  // CDC environmental guideline, table B.1: 99 % at 6 changes 46 min, at 4 changes 69 min.
-  test('time to clear the air', () => {
-    expect(purgeHours(0.01, 6) * 60).toBeCloseTo(46, 0);
-    expect(purgeHours(0.01, 4) * 60).toBeCloseTo(69, 0);
-    expect(purgeHours(0.01, 0)).toBe(Infinity);
   });
 });
 

@@ -22,7 +22,7 @@ export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBoo
 export { correctedWoodMoisture, judgeMoisture, type MoistureVerdict } from './moisture';
 export { isDamp, moldOn, readsWet } from './mold-on';
 export { draw, seeded } from './seeded';
-export { nextNumber, sameNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
+export { nextNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
 export { DEPTHS, touchToday, type Depth, type Touch, type TouchToday } from './touch';
 export { blockedMethods, registerAct, todayOf, type Today, type TodayAct, type TodaySurface } from './today';
 export { movedReading } from './move';

@@ -1,4 +1,5 @@
 /** The sample register: where every sample stands, when its answer is due, what it cost. */
+import { numberAfter, sameNumber } from '../facts/numbers';
 import type { JobFacts, Reading, Sample, Surface } from '../facts';
 import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
 import { judgeBulk } from './asbestos';
@@ -52,14 +53,6 @@ function doubtOf(l: Answered, all: readonly Answered[]): RegisterLine['doubt'] {
   const middle = (a.value + b.value) / 2;
   return middle > 0 && Math.abs(a.value - b.value) / middle > DUPLICATE_SPREAD ? 'duplicateDiffers' : null;
 }
-
-/** A number as it is compared: `qp-7`, `QP-07` and `QP 7` are one. */
-export const sameNumber = (n: string): string =>
-  n
-    .toUpperCase()
-    .replace(/[\s_.-]+/g, '-')
-    .replace(/-0+(?=\d)/g, '-')
-    .trim();
 
 /** What a lab says of mold has no limit to be held against. */
 function answerOf(r: Reading, sample: Sample, s: Surface, rulebook: Rulebook): RegisterLine['answer'] {
@@ -121,6 +114,9 @@ export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: str
 
 /** The next free number: the prefix, and one more than the highest that was used. */
 export function nextNumber(facts: JobFacts, prefix: string, ahead = 0): string {
-  const used = facts.surfaces.flatMap((s) => s.samples.map((x) => Number(/(\d+)\s*$/.exec(x.number)?.[1] ?? 0)));
-  return `${prefix}-${String(Math.max(0, ...used) + 1 + ahead).padStart(3, '0')}`;
+  return numberAfter(
+    prefix,
+    facts.surfaces.flatMap((x) => x.samples),
+    ahead,
+  );
 }

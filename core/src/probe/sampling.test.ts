@@ -10,7 +10,8 @@ import { judgeBulk, samplePoints } from './asbestos';
 import { afterTest, KIT_ERRORS, testOrAssume } from './decide';
 import { leadGroups } from './lead-groups';
 import { drawDwellings, dwellingsToTest, missesAll } from './multifamily';
-import { nextNumber, sampleRegister, sameNumber } from './register';
+import { sameNumber } from '../facts/numbers';
+import { nextNumber, sampleRegister } from './register';
 import { draw, seeded } from './seeded';
 import { dustLoading, loadingOfChip, loadingOfFilm, massOfFilm } from './film';
 

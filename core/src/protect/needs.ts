@@ -1,6 +1,8 @@
 /** What one surface asks of the zone in which it is worked. */
-import type { ElementId, MethodId, Surface, WallId } from '../facts';
+import type { SolventId } from '../air/vapour';
+import { BOUGHT, type Chemistry, type ElementId, type MethodId, type Surface, type WallId } from '../facts';
 import { methodById, type Method } from '../catalogue';
+import { baseOf, solidsOf, thinnerOf, type CoatLine } from '../coat';
 import { HIGH_M, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
 import { isMoldy } from '../probe/mold';
@@ -41,6 +43,10 @@ export interface Needs {
   readonly care: Protection['care'];
   readonly leadState: HazardState;
   readonly asbestos: HazardState;
+  /** Coats of the plan that are thinned with solvent. */
+  readonly solventCoats: readonly CoatLine['product'][];
+  /** What evaporates of what is laid, strokes and coats: by method or product. */
+  readonly lays: readonly Laid[];
   /** How far each piece runs along the wall, m, and how many there are. A ceiling lies over a floor of its own size. */
   readonly runM: number;
   readonly pieces: number;
@@ -53,6 +59,83 @@ export interface Needs {
 /** How many times its width a casing runs round an opening: two jambs and a head. Common practice, no published source. */
 export const ROUND_OPENING = 4.5;
 
+/** What evaporates of one thing that is laid. */
+export interface Laid {
+  readonly what: string;
+  /** Laid while the zone is sealed; a coat is laid once it was given back. */
+  readonly stroke: boolean;
+  readonly solvent: SolventId;
+  /** L of solvent on a square metre that go into the air. */
+  readonly litresPerM2: number;
+  /** h over which they do. */
+  readonly hours: number;
+  readonly areaM2: number;
+}
+
+/** Of a covered gel, what is in the air before it is lifted; of a coat, nearly all of its thinner within the first hours. Common practice, no published source. */
+const GEL_SHARE = 0.05;
+const COAT_SHARE = 0.8;
+/** Of what a residue is wiped off with, before the cloth is in its closed can. Common practice, no published source. */
+const WIPE_SHARE = 0.3;
+const WIPE_H = 1;
+const COAT_DRIES_H = 4;
+/** A litre of gel is about half solvent. From memory of data sheets. */
+const GEL_SOLVENT = 0.5;
+const IN_STRIPPER = {
+  unsaid: 'benzylAlcohol',
+  benzylAlcohol: 'benzylAlcohol',
+  nmp: 'nmp',
+  limonene: 'limonene',
+  mineralSpirits: 'mineralSpirits',
+  // Refused by chemistry elsewhere; held here against the strictest that is known.
+  methyleneChloride: 'benzylAlcohol',
+} as const satisfies Record<Chemistry, SolventId>;
+function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[]): Laid[] {
+  const strokes = choice.parts.flatMap((p) =>
+    picksOf(p).flatMap(({ option }): Laid[] => {
+      const m = methodById(option.methodId);
+      const litres = m.consumables.find((c) => c.perM2.unit === 'L')?.perM2.value ?? 0;
+      if (!BOUGHT.includes(m.id) || litres === 0 || p.areaM2 === 0) return [];
+      const solvent = IN_STRIPPER[ctx.settings.rates[m.id]?.chemistry ?? 'unsaid'];
+      return [
+        {
+          what: m.id,
+          stroke: true,
+          solvent,
+          litresPerM2: litres * GEL_SOLVENT * GEL_SHARE,
+          hours: Math.max(0.5, m.dwellH?.high ?? 1),
+          areaM2: p.areaM2,
+        },
+      ];
+    }),
+  );
+  const coats = lines.flatMap((l): Laid[] => {
+    if (baseOf(l.product) !== 'solvent' || l.areaM2 === 0 || l.coats === 0) return [];
+    const wet = l.litres / l.coats / l.areaM2;
+    const thinner = wet * (1 - solidsOf(l.product) / 100) * COAT_SHARE;
+    return [
+      {
+        what: l.product,
+        stroke: false,
+        solvent: thinnerOf(l.product),
+        litresPerM2: thinner,
+        hours: COAT_DRIES_H,
+        areaM2: l.areaM2,
+      },
+    ];
+  });
+  const wiped = choice.parts.flatMap((p) =>
+    picksOf(p).flatMap(({ option }): Laid[] => {
+      const litres = methodById(option.methodId).consumables.find((c) => c.id === 'whiteSpirit')?.perM2.value ?? 0;
+      if (litres === 0 || p.areaM2 === 0) return [];
+      return [
+        { what: 'whiteSpirit', stroke: true, solvent: 'mineralSpirits', litresPerM2: litres * WIPE_SHARE, hours: WIPE_H, areaM2: p.areaM2 },
+      ];
+    }),
+  );
+  return [...strokes, ...wiped, ...coats];
+}
+
 /** A sill belongs to every window, whichever way it opens. */
 const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'sill'];
 
@@ -64,7 +147,7 @@ function runOf(s: Surface): number {
   return first === 'height' ? s.widthM : s.lengthM;
 }
 
-export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overall }: LeadPicture): Needs {
+export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overall }: LeadPicture, coating: readonly CoatLine[]): Needs {
   const { rulebook } = ctx;
   const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
   const picks = new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)));
@@ -79,13 +162,14 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
   const near = ctx.space.services;
   const hot = any((m) => m.heatC !== null && m.heatC > 150);
   const dusty = any((m) => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no');
+  const solventCoats = coating.filter((l) => baseOf(l.product) === 'solvent' && l.areaM2 > 0 && l.coats > 0).map((l) => l.product);
   const reaches: Record<HazardKind, boolean> = {
     lead,
     asbestos: guarded,
     mold: isMoldy(s) && methods.length > 0,
     silica: holdsSilica(s) && dusty,
     dust: dusty,
-    vapour: any((m) => m.vapour),
+    vapour: any((m) => m.vapour) || solventCoats.length > 0,
     caustic: any((m) => m.caustic),
     acid: any((m) => m.acid),
     hotWork: hot,
@@ -102,6 +186,8 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     spaceId: s.spaceId,
     methods: methods.map((m) => m.id),
     reaches: HAZARD_KINDS.filter((k) => reaches[k]),
+    solventCoats,
+    lays: laidOn(ctx, choice, coating),
     sills: HAS_SILL.includes(s.element) ? s.count : 0,
     disturbedM2: choice.parts.reduce((sum, p) => sum + (disturbs(p) ? p.areaM2 : 0), 0),
     lead,

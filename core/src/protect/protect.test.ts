@@ -163,3 +163,13 @@ test('where growth is cleaned in a new house nobody says that no hazard is distu
   expect(said.length).toBeGreaterThan(1);
   expect(said.join(' ')).not.toMatch(/no hazard|no seal/i);
 });
+
+// Common practice, no published source: a square has the least way round for what it holds.
+test('tape runs round the sheet, a sealed room has a zip door, an upright screen its poles; nothing of it where nothing is laid', () => {
+  const room = protectionOf(onePart('wetScrapeLoose', { element: 'wainscot' }));
+  expect(room.fixings.zipDoors).toBe(1);
+  expect(room.fixings.tapeM).toBeGreaterThan(4 * Math.sqrt(room.sheetLaidM2.value));
+  const near = protectionOf(onePart('wetScrapeLoose', { element: 'siding' }), { space: { kind: 'elevation', boundaryM: 1 } });
+  expect([near.fixings.poles > 1, near.fixings.zipDoors]).toEqual([true, 0]);
+  expect(protectionOf(onePart('leave')).fixings).toEqual({ tapeM: 0, poles: 0, zipDoors: 0 });
+});

@@ -1,10 +1,15 @@
 /** Containment, presumed exposure, equipment, bags and signs for the methods that the surfaces of a zone are going to meet. */
-import type { Chemistry, MethodId } from '../facts';
+import { LEAD_LIMITS, leadLimit, LIMIT_SOURCES } from '../air/breathing';
+import { exposureTo, type Exposure } from './breathed';
+import { coatWear, type CoatWear } from './coat-wear';
+import { gloveFor } from './gloves';
+import { vibrationOf, type Vibration } from './vibration';
+import type { MethodId } from '../facts';
 import type { MoldKit } from '../probe/mold';
 import { methodById, type Method } from '../catalogue';
 import { isPresent, strictest, type HazardState } from '../probe';
-import { answer, say, why, type Answer, type Reason, type RuleId, type SourceId } from '../reasons';
-import { EXPOSURE_CLASSES, type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
+import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
+import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
 import { convert, measure } from '../units/units';
 import type { Rect } from '../zone/shapes';
 import type { Needs } from './needs';
@@ -40,6 +45,8 @@ export const withCartridges = (cs: readonly Cartridge[]): string =>
 /** A method at work in the zone, and what it asks of whoever does it. */
 export interface Task {
   readonly methodId: MethodId;
+  /** Lead in the air at it, before any mask, ug/m3; 0: none is disturbed; null: no upper end. */
+  readonly breathedUgM3: number | null;
   readonly respirator: Answer<RespiratorId | null>;
   readonly cartridges: readonly Cartridge[];
   readonly kit: readonly Answer<Kit>[];
@@ -66,6 +73,8 @@ export interface Protection {
   /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
   readonly sheetLaidM2: Answer<number>;
   readonly sheetBoughtM2: number;
+  /** What holds it up and closes it, in its price: tape, m; poles of an upright screen; zip doors. */
+  readonly fixings: { readonly tapeM: number; readonly poles: number; readonly zipDoors: number };
   /** As it lies, seen from above (zone/shapes.ts): of the pieces whose place was said. */
   readonly sheet: readonly Rect[];
   /** How far the sheet goes beyond the work, m. */
@@ -73,12 +82,18 @@ export interface Protection {
   readonly verticalScreen: Answer<boolean>;
   readonly openings: Answer<'closeAndSeal' | 'closeNear' | 'none'>;
   readonly exposure: Answer<ExposureClassId>;
+  /** The most lead that anybody breathes at one of the tasks, before the mask, ug/m3: by class, or as the firm's own samples have it; null: no upper end. */
+  readonly breathedUgM3: number | null;
   readonly respirator: Answer<RespiratorId | null>;
   /** Cartridges that go with the dust filter, by what is in the air. 42 CFR 84. */
   readonly cartridges: readonly Cartridge[];
   readonly kit: readonly Answer<Kit>[];
   /** What each task asks for by itself; where several go on at once, everybody wears the strictest of them, as above. */
   readonly tasks: readonly Task[];
+  /** Whoever lays its solvent coats; null: none is laid. */
+  readonly coat: CoatWear | null;
+  /** Of each tool that shakes, how long a day. */
+  readonly vibration: readonly Answer<Vibration>[];
   readonly bags: Answer<number>;
   readonly sign: Answer<readonly string[]>;
 }
@@ -90,11 +105,6 @@ const SHEET_ALLOWANCE = 1.15;
 /** One contractor bag for each so many m2 of sheet folded dirty side in, and for each so many m2 of film taken off. Common practice. */
 const SHEET_PER_BAG_M2 = 8;
 const FILM_PER_BAG_M2 = 10;
-
-function worstExposure(methods: readonly Method[]): ExposureClassId {
-  const order: readonly ExposureClassId[] = ['none', 'class1', 'class2', 'class3'];
-  return methods.reduce<ExposureClassId>((worst, m) => (order.indexOf(m.exposure) > order.indexOf(worst) ? m.exposure : worst), 'none');
-}
 
 /** By class of growth, the least of the respirators on the list that keeps it out. EPA 402-K-01-001 table 2. */
 const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
@@ -127,12 +137,7 @@ function alsoBreathed(methods: readonly Method[], ctx: ZoneContext): { readonly 
   return out;
 }
 
-function respiratorFor(
-  exposure: ExposureClassId,
-  vapour: boolean,
-  ctx: ZoneContext,
-  methods: readonly Method[],
-): Answer<RespiratorId | null> {
+function respiratorFor(exposure: Exposure, vapour: boolean, ctx: ZoneContext, methods: readonly Method[]): Answer<RespiratorId | null> {
   const forLead = forLeadAndVapour(exposure, vapour, ctx);
   const also = alsoBreathed(methods, ctx);
   if (also.length === 0 || (forLead.value === null && forLead.because.some((r) => r.effect === 'block'))) return forLead;
@@ -144,47 +149,49 @@ function respiratorFor(
   return { value: most.least, because: [...because, ...(forLead.value === null ? [] : forLead.because)] };
 }
 
-function forLeadAndVapour(exposure: ExposureClassId, vapour: boolean, ctx: ZoneContext): Answer<RespiratorId | null> {
+function forLeadAndVapour({ upperUgM3: upper, own, settled }: Exposure, vapour: boolean, ctx: ZoneContext): Answer<RespiratorId | null> {
   const { rulebook } = ctx;
-  if (exposure === 'none' && vapour) {
+  const limit = leadLimit(ctx.airLimits, ctx.shiftH);
+  const limitSource = LIMIT_SOURCES[ctx.airLimits];
+  const under = upper !== null && upper > 0 && upper <= limit;
+  if ((upper === 0 || (under && settled)) && vapour) {
     const mask = rulebook.respirators.find((r) => r.vapour)!;
     return answer(mask.id, why('ppe.vapourOnly', rulebook.respiratorSource, { respirator: mask.id }));
   }
-  if (exposure === 'none') return answer(null, why('ppe.noRespirator', rulebook.respiratorSource));
-  const limit = convert(rulebook.leadAir.is.value, rulebook.leadAir.is.unit, 'ug/m3');
-  const upper = EXPOSURE_CLASSES[exposure].upperUgM3;
+  if (upper === 0) return answer(null, why('ppe.noRespirator', rulebook.respiratorSource));
+  const held = measure(limit, 'ug/m3');
+  if (under && settled) return answer(null, why('ppe.ownUnder', limitSource, { breathed: [measure(upper, 'ug/m3'), held] }));
   const fits = rulebook.respirators.filter((r) => (!vapour || r.vapour) && (upper === null ? r.apf >= 1000 : r.apf * limit >= upper));
   const pick = fits[0];
   if (!pick) return answer(null, why('ppe.noneCovers', rulebook.respiratorSource, {}, 'block', 'law'));
-  const reason =
-    upper === null
+  const reason = under
+    ? why('ppe.ownOnce', limitSource, { respirator: pick.id, breathed: [measure(upper, 'ug/m3'), held] })
+    : upper === null
       ? why('ppe.airline', rulebook.respiratorSource, { apf: measure(pick.apf, 'x') })
-      : why('ppe.covers', rulebook.respiratorSource, {
+      : why(own ? 'ppe.coversOwn' : 'ppe.covers', rulebook.respiratorSource, {
           respirator: pick.id,
           apf: measure(pick.apf, 'x'),
-          leadAir: rulebook.leadAir.is,
+          leadAir: held,
           maximum: measure(pick.apf * limit, 'ug/m3'),
           upper: measure(upper, 'ug/m3'),
         });
-  return answer(pick.id, reason, ...(vapour ? [why('ppe.vapourToo', rulebook.respiratorSource)] : []));
+  return answer(
+    pick.id,
+    reason,
+    ...(limit < LEAD_LIMITS[ctx.airLimits].limit
+      ? [why('ppe.longShift', limitSource, { shift: measure(ctx.shiftH, 'h'), limit: held })]
+      : []),
+    ...(ctx.airLimits === 'california' ? [why('ppe.stateLimit', limitSource, { limit: held })] : []),
+    ...(vapour ? [why('ppe.vapourToo', rulebook.respiratorSource), why('ppe.changeCartridge', 'mem-cartridge')] : []),
+  );
 }
 
-/** What each chemistry passes least: laminate holds all of them; of the others only what is named. Glove tables, from memory. */
-const GLOVES = {
-  unsaid: 'kit.glovesLaminate',
-  benzylAlcohol: 'kit.glovesButyl',
-  nmp: 'kit.glovesButyl',
-  limonene: 'kit.glovesNitrile',
-  mineralSpirits: 'kit.glovesNitrile',
-  methyleneChloride: 'kit.glovesLaminate',
-} as const satisfies Record<Chemistry, RuleId>;
-
-/** Of several strippers the gloves that hold all: where they ask for different ones, laminate. */
+/** Of several strippers the glove that holds all of them. Law P3. */
 function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
   const found = methods.filter((m) => m.vapour && m.id !== 'moldBleach').map((m) => settings.rates[m.id]?.chemistry ?? 'unsaid');
-  const gloves = [...new Set(found.map((c) => GLOVES[c]))];
-  const one = gloves.length === 1 ? gloves[0]! : 'kit.glovesLaminate';
-  return why(one, 'mem-gloves', { chemistry: [...new Set(found)] });
+  const chemicals = [...new Set(found)];
+  const { material, changeMin } = gloveFor(chemicals);
+  return why('kit.glovesFor', 'mem-gloves', { chemicals, material, change: measure(changeMin, 'min') });
 }
 
 function kitFor(
@@ -205,14 +212,17 @@ function kitFor(
     else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
     else add('leadVacuum', why('kit.classMH', 'uk-vacuum'));
   }
+  const bleach = any((m) => m.id === 'moldBleach');
+  const solvent = any((m) => m.vapour && m.id !== 'moldBleach');
   add('goggles', why('kit.eyes', 'trade-contain'));
   if (any((m) => m.caustic)) {
     add('causticGloves', why('kit.causticGloves', 'mem-gloves'));
     add('faceShield', why('kit.causticFace', 'trade-strip'));
     add('eyewash', why('kit.eyewash', 'ansi-z358'));
-  } else if (any((m) => m.vapour && m.id !== 'moldBleach')) add('solventGloves', glovesFor(methods, settings));
-  else if (any((m) => m.id === 'moldBleach')) add('causticGloves', why('kit.bleachGloves', 'mem-gloves'));
-  else add('nitrileGloves', why('kit.gloves', 'mem-gloves'));
+  } else if (bleach) add('causticGloves', why('kit.bleachGloves', 'mem-gloves'));
+  // One does not stand for the other: what holds caustic lets most solvents through.
+  if (solvent) add('solventGloves', glovesFor(methods, settings));
+  if (!solvent && !bleach && !any((m) => m.caustic)) add('nitrileGloves', why('kit.gloves', 'mem-gloves'));
   if (any((m) => m.wet)) add('mister', why('kit.keepWet', 'trade-scrape'));
   if (any((m) => m.heatC !== null && m.heatC > 150)) {
     add('heatGloves', why('kit.heat', 'trade-heat'));
@@ -227,6 +237,28 @@ function kitFor(
   if (suited && !guarded && any((m) => m.takes.includes('mold'))) add('coverall', why('kit.moldSuit', sources.mold));
   if (any((m) => m.noisy)) add('hearing', why('kit.noise', 'trade-sand'));
   return out;
+}
+
+/** Tape goes round the sheet, and again where the sealed room's openings are closed; a pole every metre and a half. Common practice, no published source. */
+const TAPE_LAPS = 1.1;
+const TAPE_OPENINGS_M = 12;
+const POLE_EVERY_M = 1.5;
+
+/** @param laid m2; a sheet of which nobody knows the shape is taken for a square one */
+function fixingsOf(
+  laid: number,
+  rects: readonly Rect[],
+  { guarded, outside, screen }: { readonly guarded: boolean; readonly outside: boolean; readonly screen: boolean },
+): Protection['fixings'] {
+  if (laid === 0) return { tapeM: 0, poles: 0, zipDoors: 0 };
+  const wide = rects.length > 0 ? Math.max(...rects.map((r) => r.x1)) - Math.min(...rects.map((r) => r.x0)) : Math.sqrt(laid);
+  const deep = laid / wide;
+  const round = 2 * (wide + deep);
+  return {
+    tapeM: round * TAPE_LAPS + (guarded && !outside ? TAPE_OPENINGS_M : 0),
+    poles: screen ? Math.ceil(wide / POLE_EVERY_M) + 1 : 0,
+    zipDoors: guarded && !outside ? 1 : 0,
+  };
 }
 
 /** Of several, in this order: what binds most comes first. */
@@ -273,11 +305,10 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   const { boundaryM: boundary } = ctx;
   const nearBoundary = outside && guarded && (boundary === null || boundary < metres(rulebook.screenWithin));
 
-  const onLead = new Set(working.flatMap((n) => (n.lead ? n.methods : [])));
   const asbestos = strictest(needs.map((n) => n.asbestos));
   /** What so many methods ask for at once. */
   const wear = (of: readonly Method[]) => {
-    const exposure = worstExposure(of.filter((m) => onLead.has(m.id)));
+    const exposure = exposureTo(of, working, ctx);
     return {
       exposure,
       respirator: respiratorFor(
@@ -293,7 +324,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
       kit: kitFor(of, { guarded, lead, asbestos }, ctx),
     };
   };
-  const { exposure: exposureClass, respirator, cartridges, kit } = wear(methods);
+  const { exposure, respirator, cartridges, kit } = wear(methods);
   const bagCount = guarded ? Math.ceil(laid / SHEET_PER_BAG_M2 + disturbedM2 / FILM_PER_BAG_M2) : Math.ceil(disturbedM2 / FILM_PER_BAG_M2);
 
   return {
@@ -317,6 +348,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
       ...(sheet.guessed > 1 ? [why('protect.sheetGuessed', 'trade-contain', { count: sheet.guessed })] : []),
     ),
     sheet: sheet.rects,
+    fixings: fixingsOf(laid, sheet.rects, { guarded, outside, screen: nearBoundary }),
     sheetBoughtM2: laid * SHEET_ALLOWANCE,
     beyondM,
     verticalScreen: nearBoundary
@@ -335,14 +367,17 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
             why('protect.openingsNear', rulebook.openingsClosedWithin.source, { within: rulebook.openingsClosedWithin.is }),
           )
         : answer('closeAndSeal', why('protect.sealRoom', rulebook.sheetBeyond.inside.source)),
-    exposure: answer(exposureClass, exposureReason(exposureClass, ctx)),
+    exposure: answer(exposure.class, ...exposure.because),
+    breathedUgM3: exposure.upperUgM3,
     respirator,
     cartridges,
     kit,
     tasks: methods.map((m) => {
-      const { exposure: _e, ...worn } = wear([m]);
-      return { methodId: m.id, ...worn };
+      const { exposure: alone, ...worn } = wear([m]);
+      return { methodId: m.id, breathedUgM3: alone.upperUgM3, ...worn };
     }),
+    coat: coatWear(needs, ctx),
+    vibration: vibrationOf(methods),
     bags: answer(
       bagCount,
       why('protect.bags', guarded ? rulebook.sources.waste : 'trade-contain', {
@@ -354,11 +389,4 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
       ? answer(rulebook.signLines, why('protect.sign', rulebook.signSource))
       : answer([], guarded ? why('protect.noSignAbove', rulebook.sources.asbestosWork) : why('protect.noSign', rulebook.signSource)),
   };
-}
-
-function exposureReason(c: ExposureClassId, ctx: ZoneContext): Reason {
-  const upper = EXPOSURE_CLASSES[c].upperUgM3;
-  if (c === 'none') return why('exposure.none', ctx.rulebook.sources.clothing);
-  const rule = ctx.rulebook.id === 'uk' ? 'exposure.presumedUk' : upper === null ? 'exposure.presumedTop' : 'exposure.presumed';
-  return why(rule, ctx.rulebook.id === 'uk' ? 'clw2002' : 'cfr29-1926.62d2', { class: c, upper: measure(upper ?? 2500, 'ug/m3') });
 }

@@ -16,4 +16,5 @@ export {
 } from './reason';
 export { say, WORDS } from './en/vocabulary';
 export { valueText } from './value';
+export { spell, spellAs, type Spelling } from './spelling';
 export type { FactName, RuleId } from './rules';

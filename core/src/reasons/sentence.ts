@@ -2,6 +2,7 @@
 import type { UnitSystem } from '../units/units';
 import { RULE_WORDS } from './en';
 import type { Reason } from './reason';
+import { spell, spelling } from './spelling';
 import { valueText } from './value';
 
 /** A template between its blanks. */
@@ -10,8 +11,13 @@ interface Cut {
   readonly blanks: readonly { readonly asked: string; readonly ofLimit: boolean; readonly whole: string }[];
 }
 const cuts = new Map<string, Cut>();
+let spelledAs = spelling();
 /** Templates are few, and a plan fills them by the ten thousand. */
 function cutOf(template: string): Cut {
+  if (spelledAs !== spelling()) {
+    spelledAs = spelling();
+    cuts.clear();
+  }
   const known = cuts.get(template);
   if (known) return known;
   const blanks = [...template.matchAll(/\{(\w+)(\.limit)?\}/g)].map(([whole, asked, limit]) => ({
@@ -19,10 +25,13 @@ function cutOf(template: string): Cut {
     ofLimit: limit !== undefined,
     whole,
   }));
-  const made = { words: template.split(/\{\w+(?:\.limit)?\}/), blanks };
+  const made = { words: template.split(/\{\w+(?:\.limit)?\}/).map(spell), blanks };
   cuts.set(template, made);
   return made;
 }
+
+/** One of what the templates speak of in the plural. */
+const ONE = /(^|[^\d.,–-] ?)\b1 (fitting|piece|swab|sample|square|surface|coat|day|round|cloth|bag)s\b/g;
 
 function fill(template: string, reason: Reason, system: UnitSystem): string {
   const { words, blanks } = cutOf(template);
@@ -32,7 +41,8 @@ function fill(template: string, reason: Reason, system: UnitSystem): string {
     const v = ofLimit ? w?.limit : w?.found;
     text += (v === undefined ? whole : valueText(v, system)) + words[i + 1]!;
   });
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  const said = text.replace(ONE, (_all, before: string, word: string) => `${before}1 ${word}`);
+  return said.charAt(0).toUpperCase() + said.slice(1);
 }
 
 /** The sentence of a reason, in the job's units. */

@@ -1,8 +1,8 @@
 /** The report as a readable plan. */
 import { withCartridges } from '../protect';
-import { say } from '../reasons';
+import { say, spell } from '../reasons';
 import { tell } from '../words';
-import { formatHours, formatRange, formatWork, UNITS, withCommas } from '../units/units';
+import { formatHours, formatRange, formatWork, many, moneyIn, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport, ZoneReport } from './report';
 import { escaped } from './escaped';
 import type { ReasonReport } from './reporter';
@@ -15,7 +15,7 @@ function trialLines(s: SurfaceReport): string[] {
   const out: string[] = [];
   if (s.film.value !== 'untested') out.push('', `**The film: ${say(s.film.value)}**`, because(s.film.because));
   for (const t of s.trials) {
-    out.push('', `**Trial, ${t.name} on ${t.coating}: ${say(t.state.value)}** (${t.squares} squares)`, because(t.state.because));
+    out.push('', `**Trial, ${t.name} on ${t.coating}: ${say(t.state.value)}** (${many(t.squares, 'square')})`, because(t.state.because));
     const took = [
       t.litresPerM2 ? `${formatRange(t.litresPerM2, (v) => v.toFixed(2))} L of product` : '',
       t.workHoursPerM2 ? `${formatRange(t.workHoursPerM2, formatWork)} of one person’s work` : '',
@@ -119,6 +119,18 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
     if (pr.verticalScreen.value) out.push('- Upright screen.');
     if (pr.sign.value.length > 0) out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
   }
+  if (pr.air)
+    out.push(
+      `- Suction: ${pr.air.flow ? pr.air.flow.text : 'the room was not measured'}, ${many(pr.air.value.machines, 'air machine')}, blowing outdoors.`,
+      because(pr.air.because),
+    );
+  if (pr.access) out.push('- Height:', because(pr.access.because));
+  if (pr.coat)
+    out.push(
+      `- While it is coated (${pr.coat.products.join(', ')}): ${pr.coat.respirator.value ? say(pr.coat.respirator.value) : 'no respirator'}${withCartridges(pr.coat.cartridges)}, ${pr.coat.equipment.map((k) => say(k.value)).join(', ')}.`,
+      because(pr.coat.equipment.flatMap((k) => k.because)),
+    );
+  for (const v of [...pr.vapour, ...pr.vibration]) out.push(because(v.because));
   if (z.asSaid.note.trim() !== '') out.push('', `Note: “${z.asSaid.note.trim()}”`);
   if (z.order.length > 1) out.push('', `Worked in this order: ${z.order.join('; ')}.`, because(z.orderChanged));
   if (z.steps.length > 0)
@@ -141,7 +153,7 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   if (s.lead.nextTest.value !== 'none') out.push('', `**Next test: ${say(s.lead.nextTest.value)}**`, because(s.lead.nextTest.because));
   if (s.asbestos.overall.value !== 'notFound')
     out.push('', `**Asbestos: ${say(s.asbestos.overall.value)}**`, because(s.asbestos.overall.because));
-  if (s.mold.value !== 'notFound') out.push('', `**Mold: ${say(s.mold.value)}**`, because(s.mold.because));
+  if (s.mold.value !== 'notFound') out.push('', `**${spell('Mold')}: ${say(s.mold.value)}**`, because(s.mold.because));
   if (s.silica.value) out.push('', '**Silica**', because(s.silica.because));
   out.push(
     '',
@@ -223,7 +235,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
       `**${say(a.state.value)}**, ${a.size} on ${list(a.surfaces)}.`,
       because(a.state.because),
     );
-    out.push(`- ${a.samplesNeeded.value} samples needed. ${a.samplesNeeded.because.map((r) => r.says).join(' ')}`);
+    out.push(`- ${many(a.samplesNeeded.value, 'sample')} needed. ${a.samplesNeeded.because.map((r) => r.says).join(' ')}`);
     for (const p of a.places) out.push(`  - ${p.surface}: ${p.at}`);
     for (const x of a.samples) out.push(`- ${x.number}, ${x.surface}: ${x.says === null ? 'no answer yet' : say(`bulk.${x.says}`)}`);
     if (a.decision) out.push(because(a.decision.because));
@@ -231,7 +243,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
   for (const m of v.mold) {
     out.push(
       '',
-      `### Mold: ${m.space}`,
+      `### ${spell('Mold')}: ${m.space}`,
       '',
       `**${say(m.size.value)}**, ${m.extent}. Equipment: ${say(m.equipment.value)}. Containment: ${say(m.containment.value)}.`,
       because(m.size.because),
@@ -263,8 +275,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
 /** @returns GitHub-flavoured Markdown, ready to print */
 export function jobMarkdown(raw: JobReport): string {
   const report = escaped(raw);
-  const sign = UNITS[report.job.currency].label;
-  const money = (n: number) => `${sign}${withCommas(Math.round(n))}`;
+  const money = moneyIn(report.job.currency);
   const out = [
     `# ${report.job.name}`,
     '',
@@ -280,6 +291,14 @@ export function jobMarkdown(raw: JobReport): string {
   if (report.survey) out.push('', surveyMarkdown(report.survey, money));
   if (report.steps.length > 0) out.push('', '## Once for the whole job', '', ...stepLines(report.steps));
   out.push('', '## Work zones', ...report.zones.flatMap((z) => zoneMarkdown(z, money)));
+  if (report.waste.length > 0) {
+    out.push('', '## Waste', '');
+    for (const w of report.waste)
+      out.push(
+        `- ${w.name}: ${w.weight}, ${[w.className, ...w.classed.value.codes].join(', ')}; ${w.container}; ${w.stands}.`,
+        because(w.classed.because),
+      );
+  }
   for (const space of report.spaces) {
     out.push('', `## ${space.name}`);
     if (space.minorWork) out.push('', because(space.minorWork.because).trim());
@@ -290,6 +309,8 @@ export function jobMarkdown(raw: JobReport): string {
     '## In all',
     '',
     `${report.totals.area.text}, ${formatRange(report.totals.personHours, formatWork)} of work, ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}${unpriced(report.totals.unpriced)}`,
+    '',
+    ...report.totals.lines.filter((l) => l.money.high > 0).map((l) => `- ${l.name}: ${formatRange(l.money, money)}`),
   );
   return `${out.join('\n')}\n`;
 }

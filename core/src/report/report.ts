@@ -3,17 +3,19 @@ import type { JobFacts, Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { beside, countsOf, effortOn, jointProof, picksOf, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan } from '../job/derive';
+import { MONEY_LINES } from '../job/money';
 import { jobSteps } from '../job/steps';
 import { live } from '../job/views';
 import type { SurfacePlan } from '../surface/plan';
-import { say } from '../reasons';
+import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
 import { RULEBOOKS, type FirmSettings } from '../rulebook';
-import { measure, type UnitSystem } from '../units/units';
+import { formatRange, formatWeight, measure, type UnitSystem } from '../units/units';
 import { silicaOn, UNCOUNTED } from '../probe';
 import { taskWears } from '../protect';
-import { CHECK_UNITS, type Step } from '../work';
+import { checkUnit, type Step } from '../work';
 import type { ZonePlan } from '../zone';
+import { STREAMS, wasteOf } from '../waste';
 import { comparisonReport, trialReport } from './choosing';
 import { NOTICE, reporter, type Reporter } from './reporter';
 import { surveyReport } from './survey';
@@ -78,7 +80,7 @@ const stepReports = (steps: readonly Step[], { units, reasons, quantity }: Repor
       state: g.state,
       opensAfter: g.waitsFor === null ? null : sentence(g.waitsFor, units),
       /** What is entered as a number, and what it has to be. */
-      numbers: g.asks.map(({ what, ...limits }) => ({ what, name: say(what), unit: CHECK_UNITS[what], ...limits })),
+      numbers: g.asks.map(({ what, ...limits }) => ({ what, name: say(what), unit: checkUnit(what, units), ...limits })),
       ifNotBackTo: g.backTo,
       because: reasons([g.because]),
     })),
@@ -118,7 +120,19 @@ function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporte
         equipment: t.kit.map(stated),
         wears: taskWears(t, p.tasks),
       })),
+      /** Whoever lays the solvent coats. */
+      coat: p.coat && {
+        products: p.coat.products.map(say),
+        respirator: stated(p.coat.respirator),
+        cartridges: p.coat.cartridges,
+        equipment: p.coat.kit.map(stated),
+      },
+      /** How much of each solvent at once. */
+      vapour: z.vapour.map((v) => ({ name: say(v.value.what), ...stated(v) })),
+      access: z.access && stated(z.access),
+      vibration: p.vibration.map((v) => ({ name: say(v.value.methodId), ...stated(v) })),
       bags: stated(p.bags),
+      air: z.air && { ...stated(z.air), flow: z.air.value.flowM3h === null ? null : quantity(measure(z.air.value.flowM3h, 'm3/h')) },
       sign: stated(p.sign),
     },
     steps: stepReports(z.steps, r),
@@ -212,6 +226,7 @@ export function jobReport(
   { detail = 'picks', survey = detail === 'all', compared = false }: ReportOptions = {},
 ) {
   const { job } = facts;
+  spellAs(job.rulebook);
   const r = reporter(job.units);
   const { stated, quantity } = r;
   const thisYear = new Date(now).getUTCFullYear();
@@ -237,6 +252,19 @@ export function jobReport(
     /** Papers, what to buy, handing over. */
     steps: stepReports(jobSteps(facts, plan), r),
     zones: plan.zones.map((z) => zoneReport(z, byId, r)),
+    /** What leaves the job, by what made it. */
+    waste: wasteOf(facts, plan, settings).map((w) => ({
+      stream: w.stream,
+      name: say(`stream.${w.stream}`),
+      kg: w.kg,
+      weight: w.kg.high === 0 ? 'none planned' : formatRange(w.kg, (kg) => formatWeight(kg, job.units)),
+      litres: w.litres,
+      containers: w.containers,
+      container: say(`container.${STREAMS[w.stream].container}`),
+      stands: say(`stands.${STREAMS[w.stream].stands}`),
+      className: say(`wasteClass.${w.classed.value.class}`),
+      classed: stated(w.classed),
+    })),
     spaces: live(facts.spaces).map((space) => {
       const sp = spacePlans.get(space.id);
       return {
@@ -252,6 +280,8 @@ export function jobReport(
       area: quantity(measure(plan.totals.areaM2, 'm2')),
       personHours: plan.totals.personHours,
       money: plan.totals.money,
+      /** What it is made of; together it is the whole. */
+      lines: MONEY_LINES.map((line) => ({ line, name: say(`money.${line}`), money: plan.totals.lines[line] })),
       proof: jointProof(plan.surfaces.map((p) => p.proof)),
       /** Surfaces on a part of which no method is allowed: the sums are without them. */
       unpriced: plan.surfaces.filter((p) => p.proof === 'unpriced').length,

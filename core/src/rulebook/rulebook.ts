@@ -19,6 +19,8 @@ export interface Respirator {
   readonly apf: number;
   /** Takes a vapour cartridge as well as a dust filter. */
   readonly vapour: boolean;
+  /** How it is built, for what it uses up in a day. */
+  readonly build: 'disposable' | 'half' | 'powered' | 'full' | 'airline';
 }
 
 /** Presumed exposure classes until air is sampled. */
@@ -110,10 +112,10 @@ const US: Rulebook = {
   silicaAir: limit(50, 'ug/m3', 'cfr29-1926.1153'),
   respiratorSource: 'cfr29-1910.134',
   respirators: [
-    { id: 'halfMask', apf: 10, vapour: true },
-    { id: 'poweredHood', apf: 25, vapour: true },
-    { id: 'fullFace', apf: 50, vapour: true },
-    { id: 'airline', apf: 1000, vapour: true },
+    { id: 'halfMask', apf: 10, vapour: true, build: 'half' },
+    { id: 'poweredHood', apf: 25, vapour: true, build: 'powered' },
+    { id: 'fullFace', apf: 50, vapour: true, build: 'full' },
+    { id: 'airline', apf: 1000, vapour: true, build: 'airline' },
   ],
   floorSectionBelow: limit(40, 'ft2', 'cfr40-745.85b'),
   verifiedBy: 'card',
@@ -165,13 +167,13 @@ const UK: Rulebook = {
   silicaAir: limit(0.1, 'mg/m3', 'uk-silica'),
   respiratorSource: 'hsg53',
   respirators: [
-    { id: 'ffp3', apf: 20, vapour: false },
-    { id: 'halfP3', apf: 20, vapour: true },
-    { id: 'fullP3', apf: 40, vapour: true },
-    { id: 'th3', apf: 40, vapour: true },
+    { id: 'ffp3', apf: 20, vapour: false, build: 'disposable' },
+    { id: 'halfP3', apf: 20, vapour: true, build: 'half' },
+    { id: 'fullP3', apf: 40, vapour: true, build: 'full' },
+    { id: 'th3', apf: 40, vapour: true, build: 'powered' },
     // By type, from memory (HSG53): constant flow at most 40; full face with positive pressure 1,000 to 2,000, and the lower is taken.
-    { id: 'airlineFlow', apf: 40, vapour: true },
-    { id: 'airlineDemand', apf: 1000, vapour: true },
+    { id: 'airlineFlow', apf: 40, vapour: true, build: 'airline' },
+    { id: 'airlineDemand', apf: 1000, vapour: true, build: 'airline' },
   ],
   floorSectionBelow: limit(3.7, 'm2', 'trade-contain'),
   verifiedBy: 'cloth',

@@ -49,6 +49,14 @@ export const FirmSettings = z.strictObject({
   rates: z.partialRecord(z.enum(METHOD_IDS), MethodOwn),
   sheetPerM2: money,
   bagEach: money,
+  /** What one full bag costs to be rid of, carriage and tip together. */
+  disposalPerBag: money.default(7),
+  /** What is laid on, per litre, by what thins it. */
+  coatPerLitre: z.strictObject({ water: money, solvent: money, mineral: money }).default({ water: 15, solvent: 19, mineral: 9 }),
+  /** What one person uses up in a day: a mask by its build with its filters, and a suit. */
+  wearPerDay: z
+    .strictObject({ disposable: money, half: money, powered: money, full: money, airline: money, suit: money })
+    .default({ disposable: 6, half: 5, powered: 14, full: 9, airline: 60, suit: 9 }),
   /** Holds the certificate that paid lead work beyond minor repair needs (US). */
   certified: z.boolean(),
   /** The firm's spot kit is a recognised one, to be relied on when it shows no lead (US). */
@@ -110,6 +118,9 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   rates: {},
   sheetPerM2: 0.9,
   bagEach: 2.5,
+  disposalPerBag: 7,
+  coatPerLitre: { water: 15, solvent: 19, mineral: 9 },
+  wearPerDay: { disposable: 6, half: 5, powered: 14, full: 9, airline: 60, suit: 9 },
   certified: true,
   recognisedKit: true,
   allowHotAirOnLead: false,

@@ -2,6 +2,7 @@
  * What a surface stage may know beside its surface: narrow views, made by job/views.ts and held to the same object while they say the
  * same. What stands in none of them cannot be read, so that nothing is remembered by less than it depends on.
  */
+import type { LimitSet } from '../air/breathing';
 import type { Nearby, Service, YesNo } from '../facts';
 import type { AsbestosPicture } from '../probe/asbestos';
 import type { Past } from '../probe/place';
@@ -17,6 +18,8 @@ export const HISTORIC_BEFORE = 1945;
 /** The job, as every surface on it sees it. */
 export interface SiteView {
   readonly rulebook: Rulebook;
+  /** Whose limit for lead in air: of the rulebook, or of a stricter state. */
+  readonly airLimits: LimitSet;
   readonly dwelling: boolean;
   /** Somebody is paid for it: an owner who works in their own home is not bound by the rule for renovators. 40 CFR 745.82, 745.83. */
   readonly paid: boolean;
@@ -39,6 +42,7 @@ export interface SpaceView {
   readonly kind: 'room' | 'elevation';
   readonly lengthM: number | null;
   readonly widthM: number | null;
+  readonly heightM: number | null;
   readonly boundaryM: number | null;
   readonly services: readonly Service[];
   /** What lies before a side of the house. */

@@ -4,7 +4,7 @@ import { surfaceProblems } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { HISTORIC_BEFORE, type SurfaceContext } from './context';
 import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
-import { coat, type CoatingPlan } from '../coat';
+import { baseOf, coat, type CoatingPlan } from '../coat';
 import {
   isPresent,
   lastFaceC,
@@ -47,7 +47,6 @@ export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'm
   readonly planned: readonly MethodId[];
   readonly workedM2: number;
   readonly opening: Surface['opening'];
-  readonly materials: Range;
   readonly labourPerHour: number;
   /** The next thing to do on it before anything is set up; null: it hangs on its checks. */
   readonly first: SurfacePlan['next'] | null;
@@ -77,8 +76,11 @@ export interface SurfacePlan {
   readonly work: WorkPlan;
   /** Its own and its share of the zone's. */
   readonly money: Range;
-  /** Of that, its share of the zone's work, sheet and bags. */
+  /** Of that, its share of the zone's work and of what is bought for it. */
   readonly sharedMoney: Range;
+  /** What its methods use up, and what is laid on: of its own money, beside the work. */
+  readonly materials: Range;
+  readonly coats: number;
   readonly proof: PriceProof;
   /** What must be put right before the plan can be trusted. */
   readonly problems: readonly Problem[];
@@ -131,6 +133,8 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     issue: issueOf(s, choice, ctx, trials, coating),
     choice,
     coating,
+    materials: materialsOf(choice),
+    coats: coating.lines.reduce((sum, l) => sum + l.litres * ctx.settings.coatPerLitre[baseOf(l.product)], 0),
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
   };
@@ -138,14 +142,13 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     ...base,
     name: s.name,
     turn: turnOf(s.element),
-    needs: needsOf(s, ctx, choice, lead),
+    needs: needsOf(s, ctx, choice, lead, coating.lines),
     steps,
     checks: s.checks,
     planned: [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))],
     workedM2: steps.some((st) => st.kind === 'prepare') ? choice.parts.reduce((sum, p) => sum + p.areaM2, 0) : 0,
     // Taken to the bench it closes nothing.
     opening: isOpening(s.element) && !s.bench ? s.opening : 'sealed',
-    materials: materialsOf(choice),
     labourPerHour: ctx.settings.labourPerHour,
     first: firstOnSurface(s, base, ctx),
   };
@@ -162,7 +165,6 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
     planned: _p,
     workedM2: _w,
     opening: _o,
-    materials,
     labourPerHour,
     first,
     ...base
@@ -187,15 +189,15 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
     protection,
     work,
     money: {
-      low: hands.handsOnH.low * labourPerHour + materials.low + sharedMoney.low,
-      high: hands.handsOnH.high * labourPerHour + materials.high + sharedMoney.high,
+      low: hands.handsOnH.low * labourPerHour + base.materials.low + base.coats + sharedMoney.low,
+      high: hands.handsOnH.high * labourPerHour + base.materials.high + base.coats + sharedMoney.high,
     },
     sharedMoney,
     next: first ?? nextByChecks(work, protection),
   };
 }
 
-/** Labour stands beside it; sheet and bags are the zone's. */
+/** What the methods use up. Labour stands beside it; what is bought once is the zone's. */
 function materialsOf(choice: Choice): Range {
   const materials = { low: 0, high: 0 };
   for (const p of choice.parts)

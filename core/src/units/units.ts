@@ -28,12 +28,15 @@ export type Dimension =
   | 'relativeScale'
   | 'humidity'
   | 'flow'
+  | 'roomVolume'
   | 'pressure'
   | 'heatLoss'
   | 'mass'
   | 'dustLoading'
   | 'grade'
-  | 'acidity';
+  | 'acidity'
+  | 'weight'
+  | 'leachate';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -83,12 +86,19 @@ export const UNITS = {
   '%gypsum': { dimension: 'gypsumScale', scale: 1, label: '% gypsum scale' },
   '%rel': { dimension: 'relativeScale', scale: 1, label: 'relative scale' },
   '%RH': { dimension: 'humidity', scale: 1, label: '% RH' },
+  m3: { dimension: 'roomVolume', scale: 1, label: 'm³' },
+  ft3: { dimension: 'roomVolume', scale: FOOT_M ** 3, label: 'ft³' },
   'm3/h': { dimension: 'flow', scale: 1, label: 'm³/h' },
   cfm: { dimension: 'flow', scale: FOOT_M ** 3 * 60, label: 'cfm' },
   Pa: { dimension: 'pressure', scale: 1, label: 'Pa' },
   'W/m2K': { dimension: 'heatLoss', scale: 1, label: 'W/m²K' },
   g: { dimension: 'mass', scale: 1e-3, label: 'g' },
   mg: { dimension: 'mass', scale: 1e-6, label: 'mg' },
+  // Exact by definition: the avoirdupois pound.
+  kg: { dimension: 'weight', scale: 1, label: 'kg' },
+  lb: { dimension: 'weight', scale: 0.45359237, label: 'lb' },
+  'mg/L': { dimension: 'leachate', scale: 1, label: 'mg/L' },
+  'mg/kg': { dimension: 'massShare', scale: 1e-6, label: 'mg/kg' },
   class: { dimension: 'grade', scale: 1, label: '' },
   pH: { dimension: 'acidity', scale: 1, label: 'pH' },
   'ug/ft2': { dimension: 'dustLoading', scale: 1, label: 'µg/ft²' },
@@ -135,6 +145,8 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     film: 'um',
     speed: 'm/s',
     flow: 'm3/h',
+    roomVolume: 'm3',
+    weight: 'kg',
   };
   const feet: Partial<Record<Dimension, Unit>> = {
     length: 'ft',
@@ -145,6 +157,8 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     film: 'mil',
     speed: 'mph',
     flow: 'cfm',
+    roomVolume: 'ft3',
+    weight: 'lb',
   };
   return (system === 'ft' ? feet : metric)[dimension];
 }
@@ -160,6 +174,12 @@ const WITH_COMMAS = new Intl.NumberFormat('en-US');
 /** A number with its thousands set apart. */
 export const withCommas = (value: number): string => WITH_COMMAS.format(value);
 
+/** Money in whole units of the firm's currency, whatever the rules of a job. */
+export const moneyIn =
+  (currency: 'USD' | 'GBP') =>
+  (n: number): string =>
+    `${UNITS[currency].label}${withCommas(Math.round(n))}`;
+
 function text(value: number, unit: Unit): string {
   if (unit === 'year') return String(value);
   const shown = withCommas(UNITS[unit].dimension === 'money' ? Math.round(value) : roundForReading(value));
@@ -168,6 +188,9 @@ function text(value: number, unit: Unit): string {
   if (label === '') return shown;
   return unit === '%' || unit === 'mass%' ? `${shown} %` : `${shown} ${label}`;
 }
+
+/** "1 surface", "4 surfaces". */
+export const many = (n: number, one: string, several = `${one}s`): string => `${withCommas(n)} ${n === 1 ? one : several}`;
 
 /**
  * Writes a measure for a person, in the job's unit system. A published limit in another unit keeps its own
@@ -196,6 +219,12 @@ export function formatHours(hours: number): string {
   if (hours < 1.5) return `${Math.round((hours * 60) / 5) * 5} min`;
   if (hours < 48) return `${Number(hours.toFixed(1))} h`;
   return `${Number((hours / 24).toFixed(1))} days`;
+}
+
+/** What is lifted and carried, in whole pounds or kilograms, never none of what is there. */
+export function formatWeight(kg: number, system: UnitSystem): string {
+  const unit = system === 'ft' ? 'lb' : 'kg';
+  return text(Math.max(kg > 0 ? 1 : 0, Math.round(convert(kg, 'kg', unit))), unit);
 }
 
 /** Person-hours stay hours, however many: a crew's day is not 24 of them. */

@@ -49,6 +49,7 @@ export function surfaceDraft(
     species: '',
     past: 'asBefore',
     pastWhy: '',
+    clientWhy: '',
     filmUm: null,
     zoneId: null,
     wall: null,

@@ -1,5 +1,5 @@
 export { clothsForFloor } from './cloths';
-export { CHECK_UNITS, keeps, checkOutcome } from './judge';
+export { CHECK_UNITS, checkUnit, keeps, checkOutcome } from './judge';
 export { ownSteps } from './steps';
 export {
   gate,

@@ -1,6 +1,6 @@
 /** A check as it counts: numbers are held against their limits here, whatever was ticked beside them. Law O2. */
 import type { Check, CheckNumber } from '../facts';
-import { convert, type Measure, type Unit } from '../units/units';
+import { convert, UNITS, unitFor, type Measure, type Unit, type UnitSystem } from '../units/units';
 import type { Asked } from './step';
 
 /** The unit in which each number is entered and kept. */
@@ -15,6 +15,12 @@ export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
   dustSill: 'ug/ft2',
   dustTrough: 'ug/ft2',
 };
+
+/** As a person on a job reads and enters it. Minutes and hours are what the check speaks of. */
+export const checkUnit = (what: CheckNumber, system: UnitSystem): Unit =>
+  what === 'waitedMin' || what === 'waitedH'
+    ? CHECK_UNITS[what]
+    : (unitFor(UNITS[CHECK_UNITS[what]].dimension, system) ?? CHECK_UNITS[what]);
 
 /** What a reading on the very limit may differ by without being beyond it: the last bit of a conversion. */
 const SAME = 1e-9;

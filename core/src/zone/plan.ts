@@ -3,10 +3,13 @@ import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
 import type { Range } from '../choose';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
-import type { Reason } from '../reasons';
+import type { Answer, Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { hoursOf, NOTHING, plus, type Step, type StepSpec } from '../work';
 import { isFinish, placed, standingOf, standsAt, type Standing } from './standing';
+import { zoneAir, type ZoneAir } from './air';
+import { zoneVapour, type VapourAnswer } from './vapour';
+import { zoneAccess, type ZoneAccess } from './access';
 import { zoneOrder } from './order';
 import { zoneSteps } from './steps';
 import type { ZoneView } from './zones';
@@ -53,12 +56,19 @@ export interface ZonePlan extends Pick<ZoneView, 'kind' | 'name' | 'partOf' | 's
   /** Lead on each of its surfaces, as its picture shows it. */
   readonly leads: readonly { readonly surfaceId: string; readonly state: HazardState }[];
   readonly protection: Protection;
+  /** Suction while growth is cleaned; null: none is asked for. */
+  readonly air: Answer<ZoneAir> | null;
+  /** From what it is worked; null: from the floor or the ground. */
+  readonly access: Answer<ZoneAccess> | null;
+  /** Of each solvent that is laid indoors, how much at once. */
+  readonly vapour: readonly Answer<VapourAnswer>[];
   /** Its own: set up, clean, verify. */
   readonly steps: readonly Step[];
   readonly handsOnH: Range;
   readonly waitH: Range;
-  /** Its own work, sheet and bags. */
+  /** Its own work, and what is bought for it. */
   readonly money: Range;
+  readonly bought: ZoneBought;
   readonly standsAt: string | null;
 }
 
@@ -69,10 +79,37 @@ export interface ZoneMade {
   readonly shares: ReadonlyMap<string, number>;
 }
 
-/** Sheet and bags are bought once. */
-function moneyOf(protection: Protection, handsOnH: Range, settings: FirmSettings): Range {
-  const bought = protection.sheetBoughtM2 * settings.sheetPerM2 + protection.bags.value * settings.bagEach;
-  return { low: handsOnH.low * settings.labourPerHour + bought, high: handsOnH.high * settings.labourPerHour + bought };
+/** In the firm's money. */
+export interface ZoneBought {
+  /** Sheet and bags, bought once. */
+  readonly sheet: number;
+  /** Filters, cartridges and suits, by the hours that people are in there. */
+  readonly wear: Range;
+  /** The bags gone. */
+  readonly disposal: number;
+}
+const NOTHING_BOUGHT: ZoneBought = { sheet: 0, wear: NOTHING, disposal: 0 };
+
+/** @param insideH hours of all people together in the zone: set-up, strokes and clean-up */
+function boughtFor({ sheetBoughtM2, bags, respirator, kit }: Protection, insideH: Range, shiftH: number, given: ZoneGiven): ZoneBought {
+  const { settings, rulebook } = given;
+  const mask = rulebook.respirators.find((r) => r.id === respirator.value);
+  // The cheapest that does what is asked: nobody pays more for a light mask than for a heavier one that hangs beside it. Law H3.
+  const masks = mask === undefined ? [] : rulebook.respirators.filter((r) => r.apf >= mask.apf && (r.vapour || !mask.vapour));
+  const maskDay = masks.length === 0 ? 0 : Math.min(...masks.map((r) => settings.wearPerDay[r.build]));
+  const perDay = maskDay + (kit.some((k) => k.value === 'coverall') ? settings.wearPerDay.suit : 0);
+  // Whoever comes in for an hour uses up a day's filters and a suit.
+  const days = (h: number) => Math.ceil(h / shiftH - 1e-9);
+  return {
+    sheet: sheetBoughtM2 * settings.sheetPerM2 + bags.value * settings.bagEach,
+    wear: { low: days(insideH.low) * perDay, high: days(insideH.high) * perDay },
+    disposal: bags.value * settings.disposalPerBag,
+  };
+}
+
+function moneyOf({ sheet, wear, disposal }: ZoneBought, handsOnH: Range, { labourPerHour }: FirmSettings): Range {
+  const of = (end: keyof Range) => handsOnH[end] * labourPerHour + sheet + wear[end] + disposal;
+  return { low: of('low'), high: of('high') };
 }
 
 export function planZone(view: ZoneView, given: ZoneGiven, members: readonly ZoneMember[], checks: readonly Check[]): ZoneMade {
@@ -81,6 +118,23 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
   const working = members.filter((m) => m.workedM2 > 0);
   const protection = protect(needs, given);
   const strokesH = working.reduce((sum, m) => plus(sum, hoursOf(m.steps.filter((st) => !isFinish(st))).handsOnH), NOTHING);
+  const machines = (settings.machines ?? []).filter((m) => m.removedAt === null && view.setup.machineIds.includes(m.id));
+  // Where a piece is not decided yet, nothing is done on it.
+  const air =
+    working.length === 0
+      ? null
+      : zoneAir(
+          working.map((m) => m.needs),
+          given,
+          machines,
+        );
+  const access = zoneAccess(
+    working.map((m) => m.needs),
+    given,
+    strokesH.high,
+    given.nearby.some((n) => n.what === 'scaffold'),
+  );
+  const shiftH = view.setup.shiftH ?? settings.hoursPerDay;
   const specs =
     working.length === 0
       ? []
@@ -91,18 +145,21 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           methods: [...new Set(working.flatMap((m) => m.planned))],
           strokesH,
           crew: view.setup.crew ?? settings.crew,
-          shiftH: view.setup.shiftH ?? settings.hoursPerDay,
+          shiftH,
           assisted: given.assisted,
           minorWork: given.minorWork,
           goesAnyway: given.goesAnyway,
           services: given.services,
           nearby: given.nearby,
           openings: members,
-          machines: (settings.machines ?? []).filter((m) => m.removedAt === null && view.setup.machineIds.includes(m.id)),
+          machines,
+          air,
+          access,
         });
   const standing = standingOf(specs, checks, members, view.id);
   const steps = placed(specs, null, view.id, standing);
   const { handsOnH, waitH } = hoursOf(specs);
+  const bought = specs.length === 0 ? NOTHING_BOUGHT : boughtFor(protection, plus(strokesH, handsOnH), shiftH, given);
   const total = working.reduce((sum, m) => sum + m.workedM2, 0);
   const hazards = HAZARD_KINDS.flatMap((kind) => {
     const surfaceIds = needs.filter((n) => n.reaches.includes(kind)).map((n) => n.surfaceId);
@@ -123,10 +180,18 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
       hazards,
       leads: needs.map((n) => ({ surfaceId: n.surfaceId, state: n.leadState })),
       protection,
+      air,
+      access,
+      vapour: zoneVapour(
+        working.map((m) => m.needs),
+        given,
+        protection.openings.value === 'closeAndSeal',
+      ),
       steps,
       handsOnH,
       waitH,
-      money: specs.length === 0 ? NOTHING : moneyOf(protection, handsOnH, settings),
+      money: moneyOf(bought, handsOnH, settings),
+      bought,
       standsAt: standsAt(steps),
     },
     standing,

@@ -3,9 +3,11 @@ import type { Machine, MethodId, Nearby, Service, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { measure, type Measure } from '../units/units';
-import { typed, why, type Reason } from '../reasons';
+import { typed, why, type Answer, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
 import type { Needs, Protection, ZoneContext } from '../protect';
+import type { ZoneAir } from './air';
+import { accessGates, nestGates, type ZoneAccess } from './access';
 import { drawnIn, machineGates } from './machines';
 import { nearbyGates } from './nearby';
 import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
@@ -18,6 +20,7 @@ const ALLOW = {
   layOut: { low: 0.25, high: 0.75 },
   cover: { low: 0.25, high: 0.5 },
   contain: { low: 0.5, high: 1 },
+  airMachine: { low: 0.25, high: 0.5 },
   layPerM2: { low: 1 / 40, high: 1 / 15 },
   daily: { low: 0.25, high: 0.5 },
   cleanUp: { low: 0.25, high: 0.5 },
@@ -48,6 +51,10 @@ export interface ZoneWork {
   readonly openings: readonly { readonly name: string; readonly opening: Surface['opening'] }[];
   /** Of the firm, that stand in it. */
   readonly machines: readonly Machine[];
+  /** Suction while growth is cleaned; null: none is asked for. */
+  readonly air: Answer<ZoneAir> | null;
+  /** From what it is worked. */
+  readonly access: Answer<ZoneAccess> | null;
 }
 
 /** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
@@ -110,23 +117,46 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       title: guarded
         ? why('step.protect', 'trade-contain', { area: measure(laid, 'm2') })
         : why(outside ? 'step.coverGround' : 'step.cover', 'trade-contain'),
-      handsOnH: plus(tools, guarded ? plus(ALLOW.contain, by(ALLOW.layPerM2, laid)) : ALLOW.cover),
+      handsOnH: plus(
+        plus(tools, by(ALLOW.airMachine, z.air?.value.machines ?? 0)),
+        guarded ? plus(ALLOW.contain, by(ALLOW.layPerM2, laid)) : ALLOW.cover,
+      ),
       // What the price holds, whatever the care: it is bought.
       amounts: [
         ...(protection.sheetBoughtM2 > 0 ? [{ what: 'sheet', amount: measure(protection.sheetBoughtM2, 'm2') }] : []),
+        // In the price of the sheet.
+        ...(protection.fixings.tapeM > 0 ? [{ what: 'tape', amount: measure(Math.ceil(protection.fixings.tapeM), 'm') }] : []),
+        ...(protection.fixings.poles > 0 ? [{ what: 'poles', amount: measure(protection.fixings.poles, 'pieces') }] : []),
+        ...(protection.fixings.zipDoors > 0 ? [{ what: 'zipDoors', amount: measure(protection.fixings.zipDoors, 'pieces') }] : []),
         ...(protection.bags.value > 0 ? [{ what: 'wasteBags', amount: measure(protection.bags.value, 'pieces') }] : []),
+        ...(z.air ? [{ what: 'airMachines', amount: measure(z.air.value.machines, 'pieces') }] : []),
       ],
-      because: guarded
-        ? [
-            ...protection.sheetLaidM2.because,
-            ...protection.openings.because,
-            ...inAndOut(z),
-            ...protection.respirator.because,
-            ...thrownOut(z.goesAnyway),
-          ]
-        : [...protection.needed.because, ...protection.sheetLaidM2.because, ...protection.respirator.because, ...thrownOut(z.goesAnyway)],
+      because: [
+        ...(z.air?.because ?? []),
+        ...(z.access?.because ?? []),
+        ...(guarded
+          ? [
+              ...protection.sheetLaidM2.because,
+              ...protection.openings.because,
+              ...inAndOut(z),
+              ...protection.respirator.because,
+              ...thrownOut(z.goesAnyway),
+            ]
+          : [
+              ...protection.needed.because,
+              ...protection.sheetLaidM2.because,
+              ...protection.respirator.because,
+              ...thrownOut(z.goesAnyway),
+            ]),
+      ],
       gates: [
         ...beside.before,
+        ...accessGates(
+          z.access,
+          ctx,
+          z.nearby.some((n) => n.what === 'scaffold'),
+        ),
+        ...nestGates(ctx),
         ...nearbyGates(z.nearby, guarded, rulebook),
         ...machineGates(z.machines, z.needs),
         ...(guarded
@@ -143,6 +173,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
               ...(protection.respirator.value === null ? [] : [kitGate]),
               ...(outside && working.some((id) => methodById(id).blast !== 'no') ? [windGate] : []),
             ]),
+        ...(z.air ? [gate('air-runs', 'protect', why('gate.airRuns', z.air.because[0]!.source))] : []),
       ],
     }),
   ];

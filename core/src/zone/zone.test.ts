@@ -83,7 +83,7 @@ describe('one of everything', () => {
     const { zones, surfaces, totals } = plan(house([...doors(3), piece('sash', { element: 'doubleHungSash' })]));
     const own = surfaces.reduce((sum, s) => sum + s.work.handsOnH.high - s.work.sharedH.high, 0);
     expect(zones.reduce((sum, z) => sum + z.handsOnH.high, own)).toBeCloseTo(totals.personHours.high, 9);
-    expect(surfaces.reduce((sum, s) => sum + s.money.low, 0)).toBeCloseTo(totals.money.low, 9);
+    expect(surfaces.reduce((sum, s) => sum + s.money.low, totals.lines.tests.low)).toBeCloseTo(totals.money.low, 9);
   });
   test('saying where pieces stand lays less: sheets that meet are one', () => {
     const two = (over: (i: number) => Partial<Surface>) =>
@@ -286,5 +286,39 @@ describe('checks of a zone', () => {
   test('passes once given to a single surface for sheet and dress stay as history and count for nothing', () => {
     const s = piece('a', { checks: [aCheck('containment-up'), aCheck('kit-on', { id: 'k' })] });
     expect(plan(house([s])).surfaces[0]!.work.standsAt).toBe('protect');
+  });
+});
+
+describe('suction while growth is cleaned', () => {
+  const growth = (m2: number | null, over: Partial<Space> = {}) =>
+    aFacts(aSurface({ conditions: ['moldy'], moldM2: m2, parts: [aPart('flat', 'moldWash', { id: 'p' })], readings: [], yearMade: 2015 }), {
+      space: { kind: 'room', lengthM: 5, widthM: 4, heightM: 2.5, ...over },
+    });
+  const zoneOf = (facts: JobFacts, settings = DEFAULT_SETTINGS) => createDeriver().derive(facts, settings, THIS_YEAR).zones[0]!;
+  const gates = (z: ReturnType<typeof zoneOf>) => z.steps.flatMap((st) => st.gates.map((g) => g.id));
+
+  // EPA 402-K-01-001, table 2: under 10 ft2 no containment; from 10 ft2 limited, over 100 ft2 full. Four changes an hour: sizing practice.
+  test.each([
+    [0.5, false],
+    [convert(9.9, 'ft2', 'm2'), false],
+    [convert(10, 'ft2', 'm2'), true],
+    [20, true],
+    [null, true],
+  ] as const)('growth of %s m2: %s', (m2, asked) => {
+    const zone = zoneOf(growth(m2));
+    expect(zone.air !== null).toBe(asked);
+    expect(gates(zone).includes('air-runs')).toBe(asked);
+    if (asked) expect(zone.air!.value).toMatchObject({ volumeM3: 50, flowM3h: 200, machines: 1 });
+  });
+  test('a room that nobody measured says so; a machine that is too small asks for another; outdoors nothing is asked for', () => {
+    expect(zoneOf(growth(20, { heightM: null })).air!.because.map((r) => r.rule)).toContain('air.unmeasured');
+    const small = aMachine({ id: 'small', kind: 'airMachine', flowM3h: 100 });
+    const facts = growth(20);
+    const set = { ...facts, spaces: facts.spaces.map((s) => ({ ...s, machineIds: ['small'] })) };
+    const zone = zoneOf(set, { ...DEFAULT_SETTINGS, machines: [small] } as typeof DEFAULT_SETTINGS);
+    expect(zone.air!.value).toMatchObject({ bringsM3h: 80, machines: 3 });
+    expect(zone.air!.because.map((r) => r.rule)).toContain('air.tooLittle');
+    expect(zone.steps[0]!.amounts.find((a) => a.what === 'airMachines')?.amount.value).toBe(3);
+    expect(zoneOf(growth(20, { kind: 'elevation' })).air).toBeNull();
   });
 });

@@ -63,6 +63,7 @@ const job = fieldsOf('job', {
   sample: c(false),
   otherTrades: fc.constantFrom('', 'roofers'),
   dwellings: c(null),
+  startOn: maybe(fc.constantFrom('2026-03-02', '2025-11-30')),
   samplingSeed: c('seed'),
 });
 const NAMES = ['River room', 'Kitchen', 'West face'];
@@ -323,11 +324,38 @@ const surfaceRecipe: fc.Arbitrary<SurfaceRecipe> = fc.record({
   removed: fc.oneof({ weight: 9, arbitrary: c(false) }, { weight: 1, arbitrary: c(true) }),
 });
 
+/** Some that count, and some that are short, old, unanswered or of another task. */
+const airSample = fieldsOf('airSample', {
+  number: c(''),
+  onSurfaceId: fc.nat(2),
+  methodId: fc.constantFrom('wetScrapeLoose', 'overcoat', 'heatGun', 'solventGel', 'wetScrapeLoose'),
+  startedAt: fc.constantFrom(
+    '2024-11-29T10:00:00.000Z',
+    '2025-11-30T10:00:00.000Z',
+    '2026-02-02T10:00:00.000Z',
+    '2026-02-09T10:00:00.000Z',
+  ),
+  minutes: fc.constantFrom(59, 60, 240),
+  flowLMin: c(2),
+  // With 240 min: 2, 15, 45, 200 and 1,000 ug/m3.
+  massUg: maybe(fc.constantFrom(0.96, 7.2, 21.6, 96, 480), 5),
+  below: c(false),
+});
+
+/** Of one task, all of them standing: the worst is what counts, and each on its own coating. */
+const sameTask = fc
+  .tuple(fc.constantFrom('wetScrapeLoose', 'overcoat', 'solventGel'), list(airSample, 3, 2))
+  .map(([methodId, all]) =>
+    all.map((a) => ({ ...a, methodId, minutes: 240, startedAt: '2026-02-02T10:00:00.000Z', massUg: a['massUg'] ?? 480 })),
+  );
+
 export interface Recipe {
   readonly job: Fields;
   readonly spaces: readonly Fields[];
   readonly surfaces: readonly SurfaceRecipe[];
   readonly instrumentChecks: readonly Fields[];
+  /** By place among the surfaces, until they have their ids. */
+  readonly airSamples: readonly Fields[];
   readonly settings: FirmSettings;
 }
 export const recipe: fc.Arbitrary<Recipe> = fc.record({
@@ -344,6 +372,11 @@ export const recipe: fc.Arbitrary<Recipe> = fc.record({
     // Nobody proved it in the evening: what was read stays provisional.
     { weight: 2, arbitrary: c([proof(4, true)]) },
     { weight: 2, arbitrary: c([proof(4, true), proof(8, true)]) },
+  ),
+  airSamples: fc.oneof(
+    { weight: 2, arbitrary: c([] as Fields[]) },
+    { weight: 1, arbitrary: list(airSample, 4, 1) },
+    { weight: 1, arbitrary: sameTask },
   ),
   settings: settings.filter((s): s is FirmSettings => s !== undefined),
 });
@@ -587,6 +620,13 @@ export function factsOf(r: Recipe): JobFacts {
     surfaces: r.surfaces.map((s, i) => surfaceOf(s, i, spaces)),
     zones,
     checks: [],
+    airSamples: r.airSamples.map((a, i) => ({
+      ...a,
+      id: `air-${i}`,
+      number: `A-${i}`,
+      onSurfaceId: `surface-${Math.min(a['onSurfaceId'] as number, r.surfaces.length - 1)}`,
+      removedAt: null,
+    })),
     instrumentChecks: r.instrumentChecks.map((k, i) => ({
       ...k,
       id: `check-${i}`,

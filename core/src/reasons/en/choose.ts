@@ -19,7 +19,7 @@ export const CHOOSE = {
   'site.noWater': { says: 'There is no running water on site: it cannot be worked or rinsed.', lifts: 'Bring a tank with enough to flood and to wash eyes.' },
   'site.listedUnknown': { says: 'Nobody said whether the building is listed, and it is old enough: ask before old coatings or parts come off.', lifts: 'Ask, and say so in the job facts.' },
   'site.listed': { says: 'The building is listed: taking off old coatings or parts may need consent. Ask before the first stroke.' },
-  'site.height': { says: 'Worked above head height: a caustic or a hot tool falls on whoever stands below. Scaffold, not a ladder.' },
+  'site.height': { says: 'Worked above head height: a caustic or a hot tool falls on whoever stands below. From rails on a platform, a tower or a scaffold, not from a ladder.' },
   'asbestos.noDisturbing': { says: 'Asbestos is not ruled out ({asbestos}): nothing may scrape, wet, sand or strip this coating. Leave it, seal it, cover it, or call a licensed remover.', lifts: 'Samples of every layer, all negative.' },
   'asbestos.noDisturbingUk': { says: 'Asbestos is not ruled out ({asbestos}): nothing may disturb this coating. Leave it, seal it, cover it, or call a licensed contractor.', lifts: 'Samples through the depth, none with asbestos.' },
   'asbestos.putty': { says: 'Asbestos in the putty below is {asbestosPutty}. Stay in the paint: stop where putty shows.' },

@@ -1,4 +1,5 @@
 /** What a method takes off, makes, needs and harms: words for the screens that lay methods open. */
+import { spell } from '../spelling';
 import { say } from './vocabulary';
 
 const METHOD_WORDS: Readonly<Record<string, string>> = {
@@ -53,4 +54,4 @@ const METHOD_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** As `say`, for the codes of a method's own facts too. */
-export const tell = (code: string): string => METHOD_WORDS[code] ?? say(code);
+export const tell = (code: string): string => (METHOD_WORDS[code] === undefined ? say(code) : spell(METHOD_WORDS[code]));

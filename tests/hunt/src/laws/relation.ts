@@ -86,7 +86,9 @@ export const RELATIONS: readonly Law[] = [
             if (kit.has('asbestosVacuum')) kit.add('leadVacuum');
             const lost = base.protection.kit.find((k) => !kit.has(k.value));
             if (lost) out.push(`${s.name}: no ${lost.value} where less is known`);
-            if (less.coating.refused.length === base.coating.refused.length && less.money.low < base.money.low - 1e-6)
+            // What may not be laid on a suspect is not paid for: the coats that are laid are compared by what may lie there (C3), not by price.
+            const strokes = (p: SurfacePlan) => p.money.low - p.coats;
+            if (less.coating.refused.length === base.coating.refused.length && strokes(less) < strokes(base) - 1e-6)
               out.push(`${s.name}: cheaper where less is known`);
             return out;
           }),

@@ -3,6 +3,7 @@ import { NEARBY, type Check, type JobFacts, type Surface } from '../../../../cor
 import { createDeriver, type JobPlan } from '../../../../core/src/job/derive';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { ZonePlan } from '../../../../core/src/zone';
+import { limitFor, measured, presumed } from '../oracle/air';
 import { FACTOR } from '../oracle/masks';
 import { DOES, type Does } from '../oracle/methods';
 import { THIS_YEAR } from '../scenario';
@@ -82,9 +83,41 @@ function countedTwice(run: Run): string[] {
   const hours = job.zones.reduce((sum, z) => sum + z.handsOnH.high, own);
   const near = (a: number, b: number) => Math.abs(a - b) < 1e-6 * Math.max(1, Math.abs(b));
   if (!near(hours, job.totals.personHours.high)) out.push(`${hours} h in zones and surfaces, ${job.totals.personHours.high} h on the job`);
-  const money = job.surfaces.reduce((sum, p) => sum + p.money.high, 0);
-  if (!near(money, job.totals.money.high)) out.push('the money of the surfaces is not that of the job');
+  const surfaces = job.surfaces.reduce((sum, p) => sum + p.money.high, 0);
+  if (!near(surfaces + job.totals.lines.tests.high, job.totals.money.high))
+    out.push('the money of the surfaces and the tests is not that of the job');
+  // Each line is reckoned where its work is planned, the whole from the surfaces: two ways to one sum.
+  for (const end of ['low', 'high'] as const) {
+    const lines = Object.values(job.totals.lines).reduce((sum, l) => sum + l[end], 0);
+    if (!near(lines, job.totals.money[end])) out.push(`the lines of the money come to ${lines}, the job to ${job.totals.money[end]}`);
+  }
+  for (const z of job.zones)
+    if (
+      z.steps.length > 0 &&
+      z.protection.respirator.value !== null &&
+      Object.values(run.settings.wearPerDay).every((x) => x > 0) &&
+      z.bought.wear.low <= 0
+    )
+      out.push(`${z.name}: a mask is worn and nobody pays for it`);
   return out;
+}
+
+/** The most growth in any room where a stroke meets some, ft2: a room's patches are summed, and one that nobody measured is taken for a large one. EPA 402-K-01-001. */
+function grows({ facts }: Run, members: readonly SurfacePlan[]): number {
+  const is = (s: Surface) => s.removedAt === null && (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0);
+  // A stroke of any kind sets it free, where it is on the piece that is worked.
+  const met = members.some(
+    (p) => facts.surfaces.some((s) => s.id === p.surfaceId && is(s)) && strokesOf(p).some((d) => d.to !== 'nothing'),
+  );
+  if (!met) return 0;
+  const rooms = [...new Set(members.map((p) => p.spaceId))];
+  return Math.max(
+    ...rooms.map((room) => {
+      const moldy = facts.surfaces.filter((s) => s.spaceId === room && is(s));
+      return moldy.reduce((sum, s) => sum + (s.moldM2 === null ? Infinity : s.moldM2 / 0.09290304), 0);
+    }),
+    0,
+  );
 }
 
 /** Live services beside the work are made safe before it and put back after it; heat is watched. */
@@ -103,9 +136,10 @@ function unsafeBeside(run: Run): string[] {
       ['protect/wiring-dead', near.includes('wiring') && any((d) => d.wet === true)],
       ['protect/heater-cold', near.includes('liveHeater') && any((d) => d.wet === true)],
       ['cleanUp/fire-watch', any((d) => d.hot === true)],
+      ['protect/air-runs', z.kind === 'room' && grows(run, members) >= 10],
     ];
     return [...wanted, ...liesNear(run, z, members.length > 0)]
-      .filter(([g, is]) => is !== gates.includes(g) && (is || g.startsWith('protect/near.')))
+      .filter(([g, is]) => is !== gates.includes(g) && (is || g.startsWith('protect/near.') || g === 'protect/air-runs'))
       .map(([g, is]) => `${z.name}: ${is ? 'no' : 'needless'} ${g}`);
   });
 }
@@ -147,6 +181,72 @@ const wornTooLittle = (run: Run): string[] =>
         ? [`${z.name}: its one task is dressed otherwise than the zone`]
         : []),
     ]);
+  });
+
+/** Thinned with solvent: by what the tins say, not by the product's own table. */
+const SOLVENT_COATS = [
+  'alkydGloss',
+  'clearVarnish',
+  'metalEnamel',
+  'alkydWood',
+  'knotting',
+  'stainBlock',
+  'oilyWood',
+  'sandingSealer',
+  'zincPhosphate',
+  'etch',
+  'heatResistant',
+];
+/** Who coats with solvent indoors has the cartridge for it, and the zone says that there is vapour. */
+const coatsUnmasked = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const laid = z.surfaceIds.flatMap(
+      (id) => run.plans.get(id)?.coating.lines.filter((l) => SOLVENT_COATS.includes(l.product) && l.areaM2 > 0 && l.coats > 0) ?? [],
+    );
+    if (laid.length === 0) return z.protection.coat === null ? [] : [`${z.name}: dressed for a solvent coat that nobody lays`];
+    const { coat } = z.protection;
+    return [
+      ...(coat === null ? [`${z.name}: ${laid[0]!.product} is laid and nobody is dressed for it`] : []),
+      ...(coat && z.kind !== 'elevation' && (coat.respirator.value === null || !coat.cartridges.includes('organicVapour'))
+        ? [`${z.name}: ${laid[0]!.product} inside without its cartridge`]
+        : []),
+      ...(z.hazards.some((h) => h.kind === 'vapour') ? [] : [`${z.name}: the vapour of ${laid[0]!.product} is forgotten`]),
+    ];
+  });
+
+/** While it is sealed nobody is told to open a window for what is laid then. */
+const opensTheSeal = (run: Run): string[] =>
+  run.job.zones.flatMap((z) =>
+    z.protection.openings.value !== 'closeAndSeal'
+      ? []
+      : z.vapour
+          // With a stroke goes what its residue is wiped off with.
+          .filter((v) => (v.value.what in DOES || v.value.what === 'whiteSpirit') && v.value.openM2 !== v.value.shutM2)
+          .map((v) => `${z.name}: sealed, and more ${v.value.what} may be laid with its windows open`),
+  );
+
+/** Factor times limit covers what is breathed at every task on lead, whatever the length of the shift; no mask only on two own results a week apart. */
+const coversTooLittle = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const { facts } = run;
+    const limit = limitFor(facts, z.setup.shiftH ?? run.settings.hoursPerDay);
+    return z.protection.tasks.flatMap((t) => {
+      const on = z.surfaceIds.flatMap((id) => {
+        const p = run.plans.get(id);
+        const s = facts.surfaces.find((x) => x.id === id)!;
+        return p && present(p.lead.overall.value) && strokesOf(p).some((d) => d.id === t.methodId) ? [s] : [];
+      });
+      const breathed = on.map((s) => measured(facts, s, t.methodId) ?? { most: presumed(t.methodId), settled: false });
+      const most = Math.max(0, ...breathed.map((b) => b.most));
+      const refused = t.respirator.because.some((r) => r.effect === 'block');
+      if (most === 0 || refused) return [];
+      const factor = t.respirator.value === null ? 1 : FACTOR[t.respirator.value]!;
+      if (factor * limit < Math.min(most, 1000 * limit) - 1e-6)
+        return [`${z.name}: ${t.respirator.value ?? 'no mask'} at ${t.methodId} covers ${factor * limit}, and ${most} is breathed`];
+      return t.respirator.value === null && !breathed.every((b) => b.settled)
+        ? [`${z.name}: no mask at ${t.methodId} on results that are not two, a week apart`]
+        : [];
+    });
   });
 
 /** From above down: what is overhead before what it drips on, what is walked on last. */
@@ -399,6 +499,13 @@ export const ZONE_LAWS: readonly Law[] = [
   { id: 'O5', says: 'set up before the first stroke, cleaned and verified after the last and before the coats', check: outOfOrder },
   { id: 'O5b', says: 'a sealed zone is given back last, when all of it has passed', check: notGivenBack },
   { id: 'P2b', says: 'where tasks go on at once everybody wears the strictest of them', check: wornTooLittle },
+  {
+    id: 'P2',
+    says: 'a mask covers what is presumed or measured at each task on lead, by the limit for that shift',
+    check: coversTooLittle,
+  },
+  { id: 'W2c', says: 'a sealed room has no window to open', check: opensTheSeal },
+  { id: 'H1b', says: 'the coating strokes have their mask, gloves and vapour too', check: coatsUnmasked },
   { id: 'O8c', says: 'a zone is worked from above down, each of its pieces once', check: outOfTurn },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
 ];

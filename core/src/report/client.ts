@@ -1,0 +1,179 @@
+/** One surface on one side of paper, for whoever pays: what is there, three ways, which is chosen, because of what, and instead of what. */
+import type { JobFacts, MethodId } from '../facts';
+import { compareMethods, daysOf, type Alternative } from '../compare';
+import { methodById } from '../catalogue';
+import { midpoint, type Range } from '../choose';
+import { createDeriver } from '../job/derive';
+import { UNCOUNTED } from '../probe';
+import { say, spellAs } from '../reasons';
+import { sentence } from '../words';
+import { formatMeasure, formatRange, many, measure, moneyIn, type UnitSystem } from '../units/units';
+import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { NOTICE } from './reporter';
+
+export interface ClientMethod {
+  readonly methodId: MethodId;
+  readonly name: string;
+  readonly chosen: boolean;
+  readonly money: Range;
+  readonly days: Range;
+  /** none, slight, some, hard. */
+  readonly harm: string;
+  /** How many of the coats it takes off, in words. */
+  readonly goes: string;
+}
+
+export interface ClientPage {
+  readonly notice: string;
+  readonly firm: string;
+  readonly job: string;
+  readonly place: string;
+  readonly surface: string;
+  readonly about: string;
+  /** What is known of its hazards, a sentence each. */
+  readonly found: readonly string[];
+  readonly coats: readonly { readonly says: string; readonly state: string }[];
+  readonly material: string;
+  /** From the top, by the chosen method. */
+  readonly bite: number;
+  readonly methods: readonly ClientMethod[];
+  /** Somebody decided; else the plan proposes what ranks first. */
+  readonly decided: boolean;
+  readonly chosenBecause: readonly string[];
+  readonly insteadOf: readonly string[];
+  /** In the firm's own words; empty: none were typed. */
+  readonly own: string;
+  readonly price: string;
+  /** How the rooms are kept safe meanwhile. */
+  readonly care: readonly string[];
+}
+
+const HARM = ['none', 'slight', 'some', 'hard'] as const;
+const ALTERNATIVES = 2;
+const LEAST_DAYS = 0.1;
+const LEAST_HARM = 0.25;
+/** pH stays pH. */
+const cap = (t: string): string => (/^[a-z][A-Z]/.test(t) ? t : t.charAt(0).toUpperCase() + t.slice(1));
+
+/** The cheapest and the gentlest of what else may be done; of those that nothing beats, where there are such. */
+function others(open: readonly Alternative[], chosen: MethodId | null): Alternative[] {
+  const rest = open.filter((o) => o.methodId !== chosen && o.methodId !== 'leave');
+  const best = rest.filter((o) => !o.dominated);
+  const byMoney = [...best, ...rest].sort((a, b) => Number(a.dominated) - Number(b.dominated) || midpoint(a.money) - midpoint(b.money));
+  const byHarm = [...best, ...rest].sort((a, b) => a.harm - b.harm || midpoint(a.money) - midpoint(b.money));
+  return [...new Set([byMoney[0], byHarm[0], ...byMoney].filter((o) => o !== undefined))].slice(0, ALTERNATIVES);
+}
+
+/** What an alternative would have been: dearer or cheaper, longer or shorter, harder or gentler. */
+function against(o: Alternative, chosen: Alternative, money: (n: number) => string, units: UnitSystem): string {
+  const more = midpoint(o.money) - midpoint(chosen.money);
+  const longer = midpoint(o.days) - midpoint(chosen.days);
+  const harder = o.harm - chosen.harm;
+  const days = (n: number) => `${n < 10 ? n.toFixed(1) : String(Math.round(n))} days`;
+  const told = [
+    Math.abs(more) < 1 ? 'the same price' : `${money(Math.abs(more))} ${more > 0 ? 'more' : 'less'}`,
+    Math.abs(longer) < LEAST_DAYS ? 'as long' : `${days(Math.abs(longer))} ${longer > 0 ? 'longer' : 'shorter'}`,
+    Math.abs(harder) < LEAST_HARM
+      ? 'as kind to the old material'
+      : harder > 0
+        ? 'harder on the old material'
+        : 'kinder to the old material',
+  ];
+  // What speaks for care with it, and not with the chosen one: a way that looks better on all three says why it was not taken.
+  const said = new Set(chosen.because.map((r) => r.rule));
+  const but = o.because.find((r) => r.effect === 'care' && !said.has(r.rule));
+  return `${cap(say(o.methodId))}: ${told.join(', ')}.${but ? ` ${sentence(but, units)}` : ''}`;
+}
+
+/** @returns null when there is no such surface */
+export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): ClientPage | null {
+  const s = facts.surfaces.find((x) => x.id === surfaceId && x.removedAt === null);
+  const plan = s && createDeriver().surface(facts, surfaceId, settings, thisYear);
+  if (!s || !plan) return null;
+  const { units, rulebook } = facts.job;
+  spellAs(rulebook);
+  const money = moneyIn(settings.pricesIn);
+  const main = [...plan.choice.parts].sort((a, b) => b.areaM2 - a.areaM2)[0];
+  const chosenId = main?.selected.value ?? null;
+  const { open } = compareMethods(facts, surfaceId, settings, thisYear);
+  const chosen = open.find((o) => o.methodId === chosenId);
+  const rest = others(open, chosenId);
+  const coats = plan.lead.coats;
+  const goes = (o: Alternative): string => {
+    const m = methodById(o.methodId);
+    if (m.removesPiece) return 'takes the piece out';
+    if (m.bite === 'none') return 'stays above the film';
+    return `goes ${say(m.bite)}${o.coatsReached > 0 ? `, into ${o.coatsReached} of ${many(coats.length, 'coat')}` : ''}`;
+  };
+  const method = (o: Alternative): ClientMethod => ({
+    methodId: o.methodId,
+    name: cap(say(o.methodId)),
+    chosen: o === chosen,
+    // The plan as it stands: its other parts may have methods of their own.
+    money: o === chosen ? plan.money : o.money,
+    days: o === chosen ? daysOf(plan.work.handsOnH, plan.work.waitH, settings) : o.days,
+    harm: HARM[Math.round(o.harm)]!,
+    goes: goes(o),
+  });
+  const hazards = (
+    [
+      ['lead', plan.lead.overall.value],
+      ['asbestos', plan.asbestos.overall.value],
+      ['mold', plan.mold.value],
+    ] as const
+  )
+    .filter(([, state]) => state !== 'notFound')
+    .map(([h, state]) =>
+      state === 'found'
+        ? `${cap(say(h))} is found.`
+        : state === 'waiting'
+          ? `${cap(say(h))}: the lab’s answer is awaited. Until then it is treated as there.`
+          : `${cap(say(h))} is ${say(state)}: it is treated as there until it is ruled out.`,
+    );
+  const p = plan.protection;
+  const weighed = main?.options.find((o) => o.methodId === chosenId)?.because ?? [];
+  return {
+    notice: NOTICE,
+    firm: settings.firmName,
+    job: facts.job.name,
+    place: facts.job.place,
+    surface: s.name,
+    about: `${s.count} × ${say(s.element)}, ${say(s.material)}, ${formatMeasure(measure(plan.area.totalM2, 'm2'), units)} in all. ${RULEBOOKS[facts.job.rulebook].name} rules.`,
+    found: hazards.length > 0 ? hazards : ['No lead, asbestos or mold was found.'],
+    coats: coats.map(({ coat, state }) => ({
+      says: coat.id === UNCOUNTED ? 'coats not counted yet' : [say(coat.binder), coat.colour].filter(Boolean).join(', '),
+      state: `lead ${say(state)}`,
+    })),
+    material: say(s.material),
+    bite: chosen?.coatsReached ?? 0,
+    methods: [...(chosen ? [chosen] : []), ...rest].map(method),
+    decided: main?.chosenByPerson ?? false,
+    chosenBecause:
+      chosenId === null || !chosen
+        ? (main?.selected.because ?? []).map((r) => sentence(r, units))
+        : [
+            plan.choice.required.value === 'none'
+              ? `“${cap(say(s.aim))}” asks for nothing to come off.`
+              : `“${cap(say(s.aim))}” asks for work ${say(plan.choice.required.value)}.`,
+            `It ${goes(chosen)}; its harm to the old material is ${HARM[Math.round(chosen.harm)]!}.`,
+            // One thing that speaks for care, so that nobody is surprised by it.
+            ...weighed
+              .filter((r) => r.effect === 'care')
+              .slice(0, 1)
+              .map((r) => `To be minded: ${sentence(r, units)}`),
+          ],
+    insteadOf: chosen ? rest.map((o) => against(o, { ...chosen, money: plan.money }, money, units)) : [],
+    own: s.clientWhy.trim(),
+    price:
+      plan.proof === 'unpriced'
+        ? say('proof.unpriced')
+        : `${formatRange(plan.money, money)}, with its share of what its room needs. ${say(`proof.${plan.proof}`)}`,
+    care: [
+      p.sheetLaidM2.value > 0
+        ? `${formatMeasure(measure(p.sheetLaidM2.value, 'm2'), units)} of sheet where this is worked, ${p.openings.value === 'none' ? 'doors as usual' : 'doors and windows closed'}.`
+        : '',
+      p.needed.value ? 'Nobody but the crew inside; the place is given back when it was cleaned and checked.' : '',
+      p.sign.value.length > 0 ? 'A sign hangs at the way in for as long as the work goes on.' : '',
+    ].filter((says) => says !== '' && plan.work.steps.some((st) => st.kind === 'protect')),
+  };
+}

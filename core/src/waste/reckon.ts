@@ -1,0 +1,245 @@
+/** How much leaves a job, by stream: from its sheet, from the coats that its strokes take off, and from what they use up. */
+import { methodById, type Consumable, type Method } from '../catalogue';
+import { picksOf, type Range } from '../choose';
+import { baseOf } from '../coat';
+import { WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
+import { isPresent } from '../probe';
+import { why, type Answer, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
+import type { SurfacePlan } from '../surface/plan';
+import { convert, measure } from '../units/units';
+import type { ZonePlan } from '../zone';
+import { classify, type Classed } from './classify';
+import { STREAMS } from './streams';
+
+export interface WasteLine {
+  readonly stream: WasteStreamId;
+  readonly kg: Range;
+  /** Where it is poured. */
+  readonly litres: Range | null;
+  /** Pails, drums or cans, filled so that one person may lift them; null: bags, which are counted by what fills them (protect/). */
+  readonly containers: Range | null;
+  readonly classed: Answer<Classed>;
+  readonly because: readonly Reason[];
+}
+
+/** 6 mil of polyethylene, kg/m2: 0.152 mm at 920 kg/m3. */
+const SHEET_KG_M2 = 0.14;
+/** A dry coat, kg/m2: 50 to 100 um at 1.5 kg/L. Common practice, no published source. */
+const COAT_KG_M2: Range = { low: 0.075, high: 0.15 };
+const FILM_KG_PER_UM_M2 = 0.0015;
+/** Of what is loose or skinned, as a share of the film. Common practice, no published source. */
+const SHARE_OFF = {
+  none: { low: 0, high: 0 },
+  skin: { low: 0.02, high: 0.05 },
+  loose: { low: 0.1, high: 0.5 },
+  bare: { low: 1, high: 1 },
+} as const;
+/** Texture, 2 to 4 mm at 1,100 kg/m3, with as much water again as it drinks. Common practice, no published source. */
+const TEXTURE_WET_KG_M2: Range = { low: 3.5, high: 7 };
+/** A board or sash taken out, kg/m2. Common practice, no published source. */
+const PIECE_KG_M2: Range = { low: 8, high: 16 };
+/** Suit, filters and the share of a vacuum bag of one person in a day, kg. Common practice, no published source. */
+const DAY_KG: Range = { low: 0.3, high: 0.8 };
+/** Wipes and cloths of growth that is cleaned, kg/m2. Common practice, no published source. */
+const WIPES_KG_M2: Range = { low: 0.1, high: 0.4 };
+/** A rag holds about its own weight. Common practice, no published source. */
+const RAG_KG_PER_L = 2;
+
+/** Where what a method uses up goes; what is not here stays on the wall, or goes with the chips. */
+const GOES_TO: Readonly<Partial<Record<Consumable['id'], WasteStreamId>>> = {
+  stripperGel: 'solventSludge',
+  neutralGel: 'solventSludge',
+  masonryGel: 'solventSludge',
+  causticPaste: 'causticSludge',
+  readyCaustic: 'causticSludge',
+  milkPowder: 'causticSludge',
+  whiteSpirit: 'solventRags',
+  rustAcid: 'acidRinse',
+  water: 'washWater',
+  flushLiquid: 'washWater',
+  cleaner: 'washWater',
+  biocide: 'washWater',
+  bleach: 'washWater',
+  softGrit: 'media',
+  soda: 'media',
+  spongeGrit: 'media',
+  hardGrit: 'media',
+};
+const isProduct = (what: string): what is Consumable['id'] => what in GOES_TO;
+/** A litre of grit. Common practice, no published source. */
+const GRIT_KG_PER_L = 1.4;
+/** Of a gel some of the carrier is gone before it is lifted; of water what the wall drinks. Common practice, no published source. */
+const LEAST_LEFT: Readonly<Partial<Record<WasteStreamId, number>>> = { solventSludge: 0.6, causticSludge: 0.8, washWater: 0.5 };
+
+interface Sum {
+  low: number;
+  high: number;
+  litres: Range | null;
+  lead: boolean;
+  readonly chemistry: Set<string>;
+  readonly because: Map<string, Reason>;
+}
+
+/** Where a film goes that this method takes off. */
+function streamOf(m: Method, guarded: boolean): WasteStreamId {
+  if (m.caustic) return 'causticSludge';
+  if (m.vapour && !m.takes.includes('mold')) return 'solventSludge';
+  if (m.acid) return 'acidRinse';
+  if (m.blast !== 'no') return 'media';
+  if (m.takes.length === 1 && m.takes[0] === 'mold') return 'moldDebris';
+  return guarded ? 'sheetAndChips' : 'clean';
+}
+
+class Streams {
+  readonly sums = new Map<WasteStreamId, Sum>();
+
+  add(stream: WasteStreamId, kg: Range, lead: boolean, because: Reason, litres: Range | null = null): Sum {
+    const known = this.sums.get(stream);
+    const sum: Sum = known ?? { low: 0, high: 0, litres: null, lead: false, chemistry: new Set(), because: new Map() };
+    sum.low += kg.low;
+    sum.high += kg.high;
+    if (litres) sum.litres = { low: (sum.litres?.low ?? 0) + litres.low, high: (sum.litres?.high ?? 0) + litres.high };
+    sum.lead ||= lead;
+    // Each place says its own once; the same amount of the same is said once.
+    sum.because.set(JSON.stringify(because), because);
+    if (!known) this.sums.set(stream, sum);
+    return sum;
+  }
+}
+
+const by = (r: Range, k: number): Range => ({ low: r.low * k, high: r.high * k });
+
+function filmOf(s: Surface): Range {
+  if (s.filmUm !== null) return { low: s.filmUm * FILM_KG_PER_UM_M2, high: s.filmUm * FILM_KG_PER_UM_M2 };
+  const coats = Math.max(1, s.layers.filter((l) => l.removedAt === null).length);
+  return by(COAT_KG_M2, coats);
+}
+
+function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out: Streams): void {
+  const lead = isPresent(plan.lead.overall.value);
+  const guarded = plan.protection.needed.value;
+  const coats = s.layers.filter((l) => l.removedAt === null).length;
+  const textured = s.layers.some((l) => l.removedAt === null && l.binder === 'textured');
+  for (const part of plan.choice.parts)
+    for (const { option } of picksOf(part)) {
+      const m = methodById(option.methodId);
+      if (!m.disturbs || part.areaM2 === 0) continue;
+      const area = measure(part.areaM2, 'm2');
+      if (m.removesPiece) {
+        out.add(guarded ? 'sheetAndChips' : 'clean', by(PIECE_KG_M2, part.areaM2), lead, why('waste.fromPieces', 'trade-waste', { area }));
+        continue;
+      }
+      const share = SHARE_OFF[option.bite];
+      const film = filmOf(s);
+      const wet = textured && m.takes.includes('texture');
+      const kg =
+        m.takes.length === 1 && m.takes[0] === 'mold'
+          ? by(WIPES_KG_M2, part.areaM2)
+          : wet
+            ? { low: TEXTURE_WET_KG_M2.low * part.areaM2 * share.low, high: TEXTURE_WET_KG_M2.high * part.areaM2 * share.high }
+            : { low: film.low * part.areaM2 * share.low, high: film.high * part.areaM2 * share.high };
+      const stream = wet && isPresent(plan.asbestos.coat.value) ? 'suspectAsbestos' : streamOf(m, guarded);
+      const sum = out.add(
+        stream,
+        kg,
+        lead,
+        wet ? why('waste.texture', 'trade-waste', { area }) : why('waste.fromCoats', 'trade-waste', { area, coats: Math.max(1, coats) }),
+      );
+      if (m.vapour) sum.chemistry.add(settings.rates[m.id]?.chemistry ?? 'unsaid');
+    }
+  // What the steps use up is what the shopping list has: the same litres.
+  for (const step of plan.work.steps)
+    if (!step.shared)
+      for (const { what, amount } of step.amounts) {
+        if (!isProduct(what) || amount.unit === 'pieces') continue;
+        const stream = GOES_TO[what]!;
+        const litres = convert(amount.value, amount.unit, 'L');
+        const least = litres * (LEAST_LEFT[stream] ?? 1);
+        const perL = stream === 'media' ? GRIT_KG_PER_L : stream === 'solventRags' ? RAG_KG_PER_L : (STREAMS[stream].kgPerL ?? 1);
+        const said = why(stream === 'solventRags' ? 'waste.fromRags' : 'waste.fromProduct', 'trade-waste', { litres: amount });
+        const poured = STREAMS[stream].kgPerL === null ? null : { low: least, high: litres };
+        out.add(stream, { low: least * perL, high: litres * perL }, lead && stream !== 'solventRags', said, poured);
+      }
+  const oil = plan.coating.lines.filter((l) => baseOf(l.product) === 'solvent').reduce((sum, l) => sum + l.litres, 0);
+  // A twentieth of what is laid ends in rags and brushes. Common practice, no published source.
+  if (oil > 0)
+    out.add(
+      'oilyRags',
+      { low: oil * 0.02 * RAG_KG_PER_L, high: oil * 0.05 * RAG_KG_PER_L },
+      false,
+      why('waste.fromRags', 'trade-waste', { litres: measure(oil * 0.05, 'L') }),
+    );
+}
+
+function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmSettings, out: Streams): void {
+  const { protection, steps } = zone;
+  if (steps.length === 0) return;
+  const lead = protection.care === 'lead';
+  const mold = zone.hazards.some((h) => h.kind === 'mold');
+  const stream: WasteStreamId = protection.needed.value ? 'sheetAndChips' : mold ? 'moldDebris' : 'clean';
+  if (protection.sheetBoughtM2 > 0) {
+    const kg = protection.sheetBoughtM2 * SHEET_KG_M2;
+    out.add(stream, { low: kg, high: kg }, lead, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));
+  }
+  if (protection.needed.value || mold) {
+    const own = plans.filter((p) => p.zoneId === zone.zoneId).reduce((h, p) => h + p.work.handsOnH.high - p.work.sharedH.high, 0);
+    const days = Math.max(1, Math.ceil((own + zone.handsOnH.high) / (zone.setup.shiftH ?? settings.hoursPerDay) - 1e-9));
+    out.add('filters', by(DAY_KG, days), lead, why('waste.fromSuits', 'trade-waste', { days: measure(days, 'd') }));
+  }
+  if (protection.care === 'guard' && !out.sums.has('suspectAsbestos'))
+    out.add('suspectAsbestos', { low: 0, high: 0 }, false, why('waste.mayBreak', 'trade-waste'));
+}
+
+/**
+ * @param surfaces and zones as the job's derivation has them
+ * @returns a line for each stream that leaves, in the order of the list; kg and L as ranges
+ */
+export function wasteOf(
+  facts: JobFacts,
+  { surfaces, zones }: { readonly surfaces: readonly SurfacePlan[]; readonly zones: readonly ZonePlan[] },
+  settings: FirmSettings,
+): WasteLine[] {
+  const out = new Streams();
+  for (const plan of surfaces) {
+    const s = facts.surfaces.find((x) => x.id === plan.surfaceId);
+    if (s) fromSurface(s, plan, settings, out);
+  }
+  for (const zone of zones) fromZone(zone, surfaces, settings, out);
+  const { job } = facts;
+  return WASTE_STREAMS.flatMap((stream) => {
+    const sum = out.sums.get(stream);
+    if (!sum) return [];
+    const { container, fillKg } = STREAMS[stream];
+    const bagged = container === 'bag' || container === 'doubleBag';
+    return [
+      {
+        stream,
+        kg: { low: sum.low, high: sum.high },
+        litres: sum.litres,
+        containers: bagged ? null : { low: Math.ceil(sum.low / fillKg - 1e-9), high: Math.ceil(sum.high / fillKg - 1e-9) },
+        classed: classify({
+          stream,
+          rulebook: job.rulebook,
+          dwelling: job.dwelling,
+          lead: sum.lead,
+          test: job.wasteTests.find((t) => t.stream === stream) ?? null,
+          chemistry: [...sum.chemistry] as never,
+        }),
+        because: [...sum.because.values()],
+      },
+    ];
+  });
+}
+
+/** The class of a bag: as planned; of what nobody planned, with lead in it and everything untested. */
+export const classFor = (stream: WasteStreamId, lines: readonly WasteLine[], { job }: Pick<JobFacts, 'job'>): Answer<Classed> =>
+  lines.find((l) => l.stream === stream)?.classed ??
+  classify({
+    stream,
+    rulebook: job.rulebook,
+    dwelling: job.dwelling,
+    lead: true,
+    test: job.wasteTests.find((t) => t.stream === stream) ?? null,
+    chemistry: ['unsaid'],
+  });

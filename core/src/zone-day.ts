@@ -1,0 +1,7 @@
+/** What of a zone the first screen does without: a person's day in it, and its signs. */
+export { zoneDay, type DayPart, type ZoneDay } from './zone/day';
+export { fittedOn, needsFit } from './protect/fit';
+export { emergencies } from './zone/emergencies';
+export { inTheHouse } from './zone/in-the-house';
+export { tasksOn } from './zone/methods-in';
+export { zoneSigns, type Sign } from './zone/signs';

@@ -1,0 +1,22 @@
+/** The people of the house, and others who work in it: who may be where, when they leave, and when they come back. */
+import type { JobFacts } from '../facts';
+import { typed, why, type Reason } from '../reasons';
+import { RULEBOOKS } from '../rulebook';
+import type { ZonePlan } from './plan';
+
+/** @returns what nobody said of the house counts as there */
+export function inTheHouse(zone: ZonePlan, { job }: JobFacts): Reason[] {
+  const guarded = zone.protection.needed.value;
+  const breathes = zone.hazards.some((h) => ['vapour', 'mold', 'dust'].includes(h.kind));
+  const out: Reason[] = [];
+  if (guarded) {
+    out.push(why('house.crewOnly', RULEBOOKS[job.rulebook].sources.cleaning));
+    if (job.childUnder6 !== 'no') out.push(why(job.childUnder6 === 'yes' ? 'house.child' : 'house.childUnsaid', 'trade-house'));
+    if (job.pregnancy !== 'no') out.push(why(job.pregnancy === 'yes' ? 'house.pregnancy' : 'house.pregnancyUnsaid', 'trade-house'));
+  }
+  if (breathes && job.asthma !== 'no') out.push(why(job.asthma === 'yes' ? 'house.asthma' : 'house.asthmaUnsaid', 'trade-house'));
+  if (guarded && job.livedIn !== 'no') out.push(why('house.nights', 'trade-house'));
+  if (zone.setup.staying.trim()) out.push(why('house.staying', 'job-record', { who: typed(zone.setup.staying.trim()) }));
+  if (job.otherTrades.trim()) out.push(why('house.trades', 'trade-house', { who: typed(job.otherTrades.trim()) }));
+  return out;
+}

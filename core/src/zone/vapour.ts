@@ -1,0 +1,60 @@
+/** Solvent in the air of a zone: how much of each may be laid at once with the windows shut, and with two of them open. */
+import { layAtOnce, SOLVENTS, type SolventId } from '../air/vapour';
+import type { Needs, ZoneContext } from '../protect';
+import { answer, why, type Answer } from '../reasons';
+import { measure } from '../units/units';
+
+export interface VapourAnswer {
+  /** A method or a coat. */
+  readonly what: string;
+  readonly solvent: SolventId;
+  /** m2; null: the room was not measured. */
+  readonly shutM2: number | null;
+  readonly openM2: number | null;
+  /** The largest piece of it in the zone, m2. */
+  readonly pieceM2: number;
+}
+
+/** Air changes an hour of an ordinary room, shut, and with two windows open. Common practice, no published source. */
+const SHUT_ACH = 0.5;
+const OPEN_ACH = 4;
+
+/**
+ * @param sealed doors and windows are closed while the strokes are at work: nobody opens one then
+ * @returns by what is laid, the most of it first; none outdoors
+ */
+export function zoneVapour(needs: readonly Needs[], ctx: ZoneContext, sealed: boolean): Answer<VapourAnswer>[] {
+  if (ctx.place !== 'inside') return [];
+  const volumes = ctx.rooms.map(({ floor, heightM }) =>
+    floor === null || heightM === null ? null : floor.lengthM * floor.widthM * heightM,
+  );
+  // The smallest of several: what is laid is laid in one of them.
+  const volumeM3 = volumes.length === 0 || volumes.includes(null) ? null : Math.min(...(volumes as number[]));
+  const laid = new Map<string, Needs['lays'][number]>();
+  for (const l of needs.flatMap((n) => n.lays)) {
+    const known = laid.get(l.what);
+    if (!known || l.areaM2 > known.areaM2) laid.set(l.what, l);
+  }
+  return [...laid.values()]
+    .sort((a, b) => b.areaM2 - a.areaM2)
+    .map((l) => {
+      const { limitPpm, limitBy } = SOLVENTS[l.solvent];
+      const of = (ach: number) =>
+        volumeM3 === null
+          ? null
+          : layAtOnce({ solvent: l.solvent, litresPerM2: l.litresPerM2, hours: l.hours, volumeM3, freshM3h: ach * volumeM3 }).atOnceM2;
+      const closed = sealed && l.stroke;
+      const [shutM2, openM2] = [of(SHUT_ACH), of(closed ? SHUT_ACH : OPEN_ACH)];
+      const value = { what: l.what, solvent: l.solvent, shutM2, openM2, pieceM2: l.areaM2 };
+      if (shutM2 === null || openM2 === null) return answer(value, why('vapour.unmeasured', 'trade-coat-air', { what: l.what }, 'care'));
+      const area = (m2: number) => measure(Math.floor(m2 * 10) / 10, 'm2');
+      const facts = { what: l.what, piece: measure(l.areaM2, 'm2'), shut: area(shutM2), open: area(openM2), limit: limitPpm, by: limitBy };
+      return l.areaM2 <= shutM2
+        ? answer(value, why('vapour.fits', 'mem-vapour', facts))
+        : closed
+          ? answer(value, why('vapour.sealed', 'mem-vapour', facts, 'care'))
+          : l.areaM2 <= openM2
+            ? answer(value, why('vapour.openTwo', 'mem-vapour', facts, 'care'))
+            : answer(value, why('vapour.tooMuch', 'mem-vapour', facts, 'care'));
+    });
+}
