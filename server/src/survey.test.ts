@@ -1,4 +1,5 @@
-import { quillPoint } from '@roughsill/demo';
+import { pagesOf } from './pdf/pdf';
+import { quillPoint, shiftedTo } from '@roughsill/demo';
 import { BLANK_READING, BLANK_SAMPLE, writeJobFile, type JobFacts } from '@roughsill/core';
 import { guessMapping, previewImport, readTable } from '@roughsill/core/import';
 import { simulatedMoistureMeter, simulatedSwab, simulatedXrf } from './devices/simulated';
@@ -31,6 +32,11 @@ const send = (...changes: object[]) => server.call('POST', '/api/changes', { cha
 test('a whole survey goes in and comes out byte for byte', async () => {
   const file = await server.call('GET', '/api/jobs/quill-point/file');
   expect(JSON.stringify(file.body)).toBe(JSON.stringify(JSON.parse(writeJobFile(quillPoint()))));
+});
+
+test('the sample job moves whole: its first day stays as far before its first bag', () => {
+  const apart = ({ job, bags }: JobFacts) => Date.parse(bags[0]!.filledAt) - Date.parse(job.startOn!);
+  expect(apart(shiftedTo(quillPoint(), NOW))).toBe(apart(quillPoint()));
 });
 
 test('a phone that does not know the newer fields can still write', async () => {
@@ -224,17 +230,62 @@ test('marks are drawn over the picture where they were set, and numbers count by
   ]);
 });
 
+describe('waste and air', () => {
+  const bag = { stream: 'sheetAndChips', kg: 9.5, filledAt: NOW.toISOString(), filledBy: 'Ines Marlow', place: 'shed' };
+  test('a bag and its load come out as they went in; a number twice and a load that had left are refused beside their fields', async () => {
+    expect((await send(change('bag', 'bag-1', { ...bag, number: 'B-091' }))).status).toBe(200);
+    const load = { number: 'T-7', leftAt: '2026-05-05T08:00:00.000Z', carrier: 'own trailer', bags: 1 };
+    expect((await send(change('haul', 'haul-1', load), change('bag', 'bag-1', { haulId: 'haul-1' }, null, 'set'))).status).toBe(200);
+    const twice = await send(change('bag', 'bag-2', { ...bag, number: 'b-091' }));
+    expect([twice.status, twice.body.errors]).toMatchObject([422, [{ message: 'there is a bag b-091 already' }]]);
+    const late = await send(change('bag', 'bag-3', { ...bag, number: 'B-093', filledAt: '2026-05-06T08:00:00.000Z', haulId: 'haul-1' }));
+    expect(late.body.errors[0].message).toBe('bag B-093 was filled after load T-7 left');
+    const facts = (await server.call('GET', '/api/jobs/quill-point/file')).body;
+    expect(facts.bags.find((b: { id: string }) => b.id === 'bag-1')).toMatchObject({ haulId: 'haul-1', kg: 9.5 });
+    const csv = await (await fetch(`${server.address}/api/jobs/quill-point/bags.csv`)).text();
+    expect(csv).toMatch(/^B-091,sheetAndChips,9\.5,.*T-7/m);
+  });
+  test('an air sample on a surface that is not there is refused; one that is kept stands in the plan', async () => {
+    const sample = { number: 'A-091', methodId: 'wetScrapeLoose', startedAt: NOW.toISOString(), minutes: 240, flowLMin: 2, massUg: 480 };
+    const stray = await send(change('airSample', 'air-1', { ...sample, onSurfaceId: 'nowhere' }));
+    expect(stray.body.errors[0].message).toBe('what was worked on while A-091 ran is not on this job');
+    expect((await send(change('airSample', 'air-1', { ...sample, onSurfaceId: 'qp-sash-river' }))).status).toBe(200);
+    const plan = (await server.call('GET', '/api/jobs/quill-point/plan')).body;
+    expect(JSON.stringify(plan)).toContain('exposure.measured');
+    expect((await send(change('airSample', 'air-1', {}, null, 'remove'))).status).toBe(200);
+  });
+});
+
 describe('paper', () => {
-  test.each(['survey', 'custody', 'labels'])('%s.pdf is a whole PDF with the product’s own faces', async (name) => {
-    const res = await fetch(`${server.address}/api/jobs/quill-point/${name}.pdf`);
-    const bytes = Buffer.from(await res.arrayBuffer());
-    expect([res.status, res.headers.get('content-type')]).toEqual([200, 'application/pdf']);
-    expect(bytes.subarray(0, 5).toString('latin1')).toBe('%PDF-');
-    expect(bytes.toString('latin1')).toMatch(/Hyperlegible/i);
-    expect(bytes.subarray(-6).toString('latin1')).toContain('%%EOF');
+  test.each(['survey', 'custody', 'labels', 'bags', 'signs', 'programme', 'surfaces/qp-sash-river/client'])(
+    '%s.pdf is a whole PDF with the product’s own faces',
+    async (name) => {
+      const res = await fetch(`${server.address}/api/jobs/quill-point/${name}.pdf`);
+      const bytes = Buffer.from(await res.arrayBuffer());
+      expect([res.status, res.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+      expect(bytes.subarray(0, 5).toString('latin1')).toBe('%PDF-');
+      expect(bytes.toString('latin1')).toMatch(/Hyperlegible/i);
+      expect(bytes.subarray(-6).toString('latin1')).toContain('%%EOF');
+    },
+  );
+  test('for the client: one side, with many coats and a long sentence too', async () => {
+    for (const id of ['qp-sash-river', 'qp-siding', 'qp-cellar-lagging', 'qp-keeper-door']) {
+      const res = await fetch(`${server.address}/api/jobs/quill-point/surfaces/${id}/client.pdf`);
+      expect(res.status).toBe(200);
+      expect(pagesOf(Buffer.from(await res.arrayBuffer()))).toBe(1);
+    }
+  });
+  // What a reader sees of it: the words lie in the fonts' own numbers, so that the pages are counted and the core's text is tested there.
+  test('a sign is a page each, and the written programme grows with the zones that are worked', async () => {
+    const pages = async (name: string) =>
+      pagesOf(Buffer.from(await (await fetch(`${server.address}/api/jobs/quill-point/${name}.pdf`)).arrayBuffer()));
+    const plan = await server.call('GET', '/api/jobs/quill-point/plan');
+    expect(await pages('signs')).toBeGreaterThanOrEqual(plan.body.zones.filter((z: { steps: unknown[] }) => z.steps.length > 0).length);
+    expect(await pages('programme')).toBeGreaterThan(4);
   });
   test('of no job there is none', async () => {
     expect((await server.call('GET', '/api/jobs/nowhere/survey.pdf')).status).toBe(404);
+    expect((await server.call('GET', '/api/jobs/quill-point/surfaces/nowhere/client.pdf')).status).toBe(404);
   });
   test('the register as CSV', async () => {
     const { body, type } = await server.call('GET', '/api/jobs/quill-point/samples.csv');

@@ -3,8 +3,9 @@ import type { ProblemCode } from '../problem';
 import type { Problem } from '@roughsill/core';
 import type { Detail } from '@roughsill/core/report';
 
-export const PAPERS = ['survey', 'custody', 'labels'] as const;
-export type Paper = (typeof PAPERS)[number];
+export const PAPERS = ['survey', 'custody', 'labels', 'bags', 'signs', 'programme'] as const;
+/** With the one that is made for a single surface. */
+export type Paper = (typeof PAPERS)[number] | 'client';
 
 /** A job as it is sent out, `{epoch, cursor, facts}` in JSON: a thread that is handed it has nothing to ask the database, and answers for that very cursor. */
 export type JobBody = Uint8Array;
@@ -13,8 +14,15 @@ export type Task =
   | { readonly kind: 'plan'; readonly body: JobBody; readonly detail: Detail; readonly now: string }
   | { readonly kind: 'methods'; readonly body: JobBody; readonly surfaceId: string; readonly now: string }
   | { readonly kind: 'planFile'; readonly file: Uint8Array; readonly detail: Detail; readonly now: string }
-  | { readonly kind: 'paper'; readonly paper: Paper; readonly jobId: string; readonly now: string }
-  | { readonly kind: 'register'; readonly jobId: string; readonly now: string }
+  | {
+      readonly kind: 'paper';
+      readonly paper: Paper;
+      readonly jobId: string;
+      readonly surfaceId?: string;
+      readonly now: string;
+      readonly origin: string;
+    }
+  | { readonly kind: 'register'; readonly what: 'samples' | 'bags'; readonly jobId: string; readonly now: string }
   | { readonly kind: 'file'; readonly jobId: string }
   | { readonly kind: 'import'; readonly file: Uint8Array; readonly copy: boolean; readonly now: string }
   | { readonly kind: 'picture'; readonly bytes: Uint8Array };

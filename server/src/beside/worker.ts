@@ -7,13 +7,14 @@ import {
   createDeriver,
   parseJobFile,
   sampleRegister,
+  spellAs,
   withNewIds,
   writeJobFile,
   type FirmSettings,
   type JobFacts,
   type JobPlan,
 } from '@roughsill/core';
-import { registerCsv } from '@roughsill/core/import';
+import { bagsCsv, registerCsv } from '@roughsill/core/import';
 import { jobReport, methodsReport, type Detail } from '@roughsill/core/report';
 import { connect, WORKING } from '../db/client';
 import { Epoch } from '../db/epoch';
@@ -21,6 +22,8 @@ import { FirmStore } from '../db/firm-store';
 import { readJson } from '../door';
 import { MediaStore } from '../media/media-store';
 import { redrawn } from '../media/picture';
+import { clientPdf } from '../pdf/client';
+import { bagsPdf, programmePdf, signsPdf } from '../pdf/zone-papers';
 import { custodyPdf, labelsPdf, surveyPdf } from '../pdf/papers';
 import { asProblem, HttpProblem } from '../problem';
 import type { Answer, JobBody, Paper, Task, WorkerPlace } from './tasks';
@@ -47,14 +50,20 @@ async function planning(): Promise<FirmSettings> {
 
 type Told = (share: number) => void;
 
-async function factsOf(jobId: string): Promise<JobFacts> {
-  const facts = await store().load(jobId);
-  if (!facts) throw new HttpProblem('not-found', `There is no job ${jobId}.`);
+/** What is said of it is written as where its rules come from: this thread does one task at a time. */
+function spelled(facts: JobFacts): JobFacts {
+  spellAs(facts.job.rulebook);
   return facts;
 }
 
+async function factsOf(jobId: string): Promise<JobFacts> {
+  const facts = await store().load(jobId);
+  if (!facts) throw new HttpProblem('not-found', `There is no job ${jobId}.`);
+  return spelled(facts);
+}
+
 const factsIn = (body: JobBody): JobFacts =>
-  (JSON.parse(Buffer.from(body.buffer, body.byteOffset, body.byteLength).toString()) as { facts: JobFacts }).facts;
+  spelled((JSON.parse(Buffer.from(body.buffer, body.byteOffset, body.byteLength).toString()) as { facts: JobFacts }).facts);
 
 const yearOf = (now: string): number => new Date(now).getUTCFullYear();
 
@@ -77,10 +86,18 @@ const report = (facts: JobFacts, settings: FirmSettings, now: string, detail: De
 function fileFacts(file: Uint8Array, now: string, refusal: string): JobFacts {
   const parsed = parseJobFile(readJson(file), new Date(now).getUTCFullYear());
   if (!parsed.ok) throw new HttpProblem('does-not-fit', refusal, parsed.problems);
-  return parsed.value;
+  return spelled(parsed.value);
 }
 
-const MAKERS: Readonly<Record<Paper, typeof surveyPdf>> = { survey: surveyPdf, custody: custodyPdf, labels: labelsPdf };
+const MAKERS: Readonly<Record<Paper, typeof surveyPdf>> = {
+  survey: surveyPdf,
+  custody: custodyPdf,
+  labels: labelsPdf,
+  bags: bagsPdf,
+  signs: signsPdf,
+  programme: programmePdf,
+  client: clientPdf,
+};
 
 async function work(task: Task, told: Told): Promise<Answer> {
   switch (task.kind) {
@@ -103,7 +120,15 @@ async function work(task: Task, told: Told): Promise<Answer> {
       const plan = planned(facts, settings, task.now, told);
       told(0.7);
       const bytes = await MAKERS[task.paper](
-        { facts, plan, settings, now: new Date(task.now) },
+        {
+          facts,
+          plan,
+          settings,
+          now: new Date(task.now),
+          surfaceId: task.surfaceId,
+          origin: task.origin,
+          people: (await store().firm()).facts.people,
+        },
         new MediaStore(place.photosDir),
         place.firmId,
       );
@@ -111,7 +136,8 @@ async function work(task: Task, told: Told): Promise<Answer> {
     }
     case 'register': {
       const facts = await factsOf(task.jobId);
-      return { ok: true, bytes: Buffer.from(registerCsv(sampleRegister(facts, await planning(), task.now))) };
+      const csv = task.what === 'samples' ? registerCsv(sampleRegister(facts, await planning(), task.now)) : bagsCsv(facts);
+      return { ok: true, bytes: Buffer.from(csv) };
     }
     case 'file':
       return { ok: true, bytes: Buffer.from(writeJobFile(await factsOf(task.jobId))) };

@@ -11,6 +11,7 @@ import {
   PASTS,
   READING_KINDS,
   type Check,
+  type WasteTest,
   type Machine,
   type Nearby,
   type Person,
@@ -51,6 +52,12 @@ export const firms = pgTable('firms', {
   labourPerHour: doublePrecision('labour_per_hour').notNull(),
   sheetPerM2: doublePrecision('sheet_per_m2').notNull(),
   bagEach: doublePrecision('bag_each').notNull(),
+  disposalPerBag: doublePrecision('disposal_per_bag').notNull().default(7),
+  coatPerLitre: jsonb('coat_per_litre').notNull().default({ water: 15, solvent: 19, mineral: 9 }).$type<Record<string, number>>(),
+  wearPerDay: jsonb('wear_per_day')
+    .notNull()
+    .default({ disposable: 6, half: 5, powered: 14, full: 9, airline: 60, suit: 9 })
+    .$type<Record<string, number>>(),
   certified: boolean().notNull(),
   recognisedKit: boolean('recognised_kit').notNull(),
   allowHotAirOnLead: boolean('allow_hot_air_on_lead').notNull(),
@@ -174,6 +181,9 @@ export const jobs = pgTable(
     samplingSeed: text('sampling_seed').notNull().default(''),
     note: text().notNull().default(''),
     worker: text().notNull().default('firm'),
+    startOn: text('start_on'),
+    stateLayer: text('state_layer').notNull().default('none'),
+    wasteTests: jsonb('waste_tests').notNull().default([]).$type<WasteTest[]>(),
     siteId: text('site_id'),
     createdAt: instant('created_at').notNull(),
     removedAt: instant('removed_at'),
@@ -282,6 +292,7 @@ export const surfaces = pgTable(
     workOrder: text('work_order').array().notNull().default([]),
     past: text().notNull().default('asBefore'),
     pastWhy: text('past_why').notNull().default(''),
+    clientWhy: text('client_why').notNull().default(''),
     filmUm: doublePrecision('film_um'),
     opening: text().notNull().default('sealed'),
     zoneId: text('zone_id'),
@@ -538,6 +549,7 @@ export const photos = pgTable(
     ofCheckId: text('of_check_id'),
     ofSquareId: text('of_square_id'),
     ofZoneId: text('of_zone_id'),
+    ofBagId: text('of_bag_id'),
     caption: text().notNull(),
     marks: jsonb().notNull().$type<unknown[]>(),
     takenAt: instant('taken_at').notNull(),
@@ -548,6 +560,74 @@ export const photos = pgTable(
     foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
     index('photos_job').on(t.firmId, t.jobId),
     index('photos_hash').on(t.firmId, t.hash),
+  ],
+);
+
+export const airSamples = pgTable(
+  'air_samples',
+  {
+    ...inJob,
+    number: text().notNull(),
+    onSurfaceId: text('on_surface_id').notNull(),
+    methodId: text('method_id').notNull(),
+    person: text().notNull(),
+    startedAt: instant('started_at').notNull(),
+    minutes: doublePrecision().notNull(),
+    flowLMin: doublePrecision('flow_l_min').notNull(),
+    massUg: doublePrecision('mass_ug'),
+    below: boolean().notNull(),
+    lab: text().notNull(),
+    note: text().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    index('air_samples_job').on(t.firmId, t.jobId),
+    check('air_samples_run', sql`minutes > 0 and flow_l_min > 0 and (mass_ug is null or mass_ug >= 0)`),
+  ],
+);
+
+export const hauls = pgTable(
+  'hauls',
+  {
+    ...inJob,
+    number: text().notNull(),
+    leftAt: instant('left_at').notNull(),
+    carrier: text().notNull(),
+    to: text().notNull(),
+    bags: integer(),
+    kg: doublePrecision(),
+    note: text().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    index('hauls_job').on(t.firmId, t.jobId),
+  ],
+);
+
+export const bags = pgTable(
+  'bags',
+  {
+    ...inJob,
+    number: text().notNull(),
+    stream: text().notNull(),
+    kg: doublePrecision(),
+    filledAt: instant('filled_at').notNull(),
+    filledBy: text('filled_by').notNull(),
+    zoneId: text('zone_id'),
+    place: text().notNull(),
+    haulId: text('haul_id'),
+    note: text().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    index('bags_job').on(t.firmId, t.jobId),
+    check('bags_weight', sql`kg is null or kg > 0`),
   ],
 );
 

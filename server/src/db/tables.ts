@@ -16,6 +16,9 @@ export const TABLES = {
   check: t.checks,
   square: t.squares,
   board: t.boards,
+  airSample: t.airSamples,
+  haul: t.hauls,
+  bag: t.bags,
   photo: t.photos,
   instrumentCheck: t.instrumentChecks,
 } as const satisfies Record<Exclude<Entity, 'job'>, unknown>;

@@ -1,17 +1,18 @@
 /** The three papers of a survey: the survey itself, the chain-of-custody sheet, and labels for the sample bags. */
 import type { Content } from 'pdfmake/interfaces';
 import {
-  formatRange,
+  many,
+  moneyIn,
   RULEBOOKS,
   sampleRegister,
   say,
-  UNITS,
-  withCommas,
+  spell,
+  type FirmFacts,
   type FirmSettings,
   type JobFacts,
   type JobPlan,
 } from '@roughsill/core';
-import { jobReport, reporter, surveyReport, unpriced, type ReasonReport } from '@roughsill/core/report';
+import { jobReport, reporter, surveyReport, type ReasonReport } from '@roughsill/core/report';
 import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
 import type { MediaStore } from '../media/media-store';
 import { forPaper } from '../media/picture';
@@ -23,7 +24,7 @@ const because = (rs: readonly ReasonReport[]): Content => ({
   margin: [0, 0, 0, 4],
 });
 const list = (xs: readonly string[]): string => (xs.length === 0 ? 'none' : xs.join(', '));
-const escape = (t: string): string => t.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
+export const escape = (t: string): string => t.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
 /** The plan as SVG: faces outlined, places to cut as rings, cut ones as discs, each with its number. */
 export function planSvg(p: AreaPlan): string {
@@ -57,9 +58,14 @@ export interface PaperInput {
   readonly plan: JobPlan;
   readonly settings: FirmSettings;
   readonly now: Date;
+  /** Where the app was reached: codes on paper lead there. */
+  readonly origin: string;
+  readonly people: FirmFacts['people'];
+  /** Of a paper about one surface. */
+  readonly surfaceId?: string;
 }
 
-const about = ({ facts, settings, now }: PaperInput): string =>
+export const about = ({ facts, settings, now }: PaperInput): string =>
   [
     settings.firmName,
     facts.job.place,
@@ -77,8 +83,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
   const at = now.toISOString();
   const report = jobReport(facts, plan, settings, at);
   const v = surveyReport(facts, plan, settings, at, reporter(units));
-  const sign = UNITS[settings.pricesIn].label;
-  const money = (n: number) => `${sign}${withCommas(Math.round(n))}`;
+  const money = moneyIn(settings.pricesIn);
   const content: Content[] = [
     note(report.job.edition),
     head('Today'),
@@ -130,7 +135,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
     const a = v.asbestos[i]!;
     content.push(
       sub(`${a.material}, ${a.year ?? 'year unknown'}: ${say(a.state.value)}`),
-      para(`${a.size} on ${list(a.surfaces)}. ${a.samplesNeeded.value} samples.`),
+      para(`${a.size} on ${list(a.surfaces)}. ${many(a.samplesNeeded.value, 'sample')}.`),
       because([...a.state.because, ...a.samplesNeeded.because]),
     );
     const points = v.seed === null ? [] : samplePoints(area, v.seed);
@@ -146,7 +151,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
         ),
       );
   });
-  if (v.mold.length > 0) content.push(head('Mold and moisture'));
+  if (v.mold.length > 0) content.push(head(spell('Mold and moisture')));
   for (const m of v.mold) {
     content.push(sub(`${m.space}: ${say(m.size.value)}, ${m.extent}`), because([...m.size.because, ...m.cause.because]));
     content.push(para(`Equipment: ${say(m.equipment.value)}. Containment: ${say(m.containment.value)}.`));
@@ -193,11 +198,8 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
       );
   }
   const title = drawn.length > 0 ? [head('Photographs')] : [];
-  const end = note(
-    `Work estimated at ${formatRange(report.totals.money, money)}. ${say(`proof.${report.totals.proof}`)}${unpriced(report.totals.unpriced)}`,
-  );
   const paper = { title: `Hazard survey: ${facts.job.name}`, about: about(input), units };
-  return makePdf({ ...paper, content: [...content, ...title, ...drawn, end] });
+  return makePdf({ ...paper, content: [...content, ...title, ...drawn] });
 }
 
 /** What goes with the bags: one line a sample, and room for every hand that they pass through. */
@@ -207,7 +209,7 @@ export function custodyPdf(input: PaperInput): Promise<Buffer> {
   const out = lines.filter((l) => l.sample.takenAt !== null && l.state !== 'in');
   const hands = ['Released by (name, signature)', 'Date and time', 'Received by (name, signature)', 'Date and time'];
   const content: Content[] = [
-    para(out.length === 0 ? 'No sample is waiting to go, or out.' : `${out.length} samples.`),
+    para(out.length === 0 ? 'No sample is waiting to go, or out.' : `${many(out.length, 'sample')}.`),
     table(
       ['No.', 'Analyse for', 'Kind', 'Taken from', 'Taken', 'By'],
       [56, 60, 50, '*', 100, 70],

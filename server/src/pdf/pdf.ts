@@ -71,16 +71,41 @@ export interface Paper {
   /** Sheets of labels carry nothing but labels. */
   readonly bare?: boolean;
   readonly margins?: [number, number, number, number];
+  /** Of the running text, points. */
+  readonly fontSize?: number;
 }
 
-export async function makePdf({ title, about, content, units, bare, margins }: Paper): Promise<Buffer> {
+/** How many pages a PDF has. */
+export const pagesOf = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+
+/** The face of the running text has no sign for a millionth: it is drawn from the other one, not left out. */
+function withMicro<T>(node: T): T {
+  if (typeof node === 'string')
+    return (
+      node.includes('µ') ? { text: node.split(/(µ)/).map((t) => (t === 'µ' ? { text: t, font: 'Besley', bold: false } : t)) } : node
+    ) as T;
+  if (Array.isArray(node)) return node.map(withMicro) as T;
+  if (typeof node !== 'object' || node === null) return node;
+  return Object.fromEntries(
+    Object.entries(node).map(([k, v]) => [
+      k,
+      k === 'text' && typeof v === 'string' && v.includes('µ')
+        ? (withMicro(v) as unknown as { text: unknown }).text
+        : ['text', 'stack', 'columns', 'ul', 'ol', 'table', 'body', 'content'].includes(k)
+          ? withMicro(v)
+          : v,
+    ]),
+  ) as T;
+}
+
+export async function makePdf({ title, about, content, units, bare, margins, fontSize = 9.5 }: Paper): Promise<Buffer> {
   prepare();
   const doc: TDocumentDefinitions = {
     pageSize: units === 'ft' ? 'LETTER' : 'A4',
     pageMargins: margins ?? [48, 44, 48, 52],
     info: { title, creator: 'Rough Sill', producer: 'Rough Sill' },
-    defaultStyle: { font: 'Hyperlegible', fontSize: 9.5, color: INK, lineHeight: 1.15 },
-    content: bare ? content : [{ text: title, font: 'Besley', fontSize: 20 }, note(about), ...content],
+    defaultStyle: { font: 'Hyperlegible', fontSize, color: INK, lineHeight: 1.15 },
+    content: withMicro(bare ? content : [{ text: title, font: 'Besley', fontSize: 20 }, note(about), ...content]),
     footer: bare
       ? undefined
       : (page: number, pages: number) => ({

@@ -1,17 +1,21 @@
 import { z } from 'zod';
 import { Id } from '@roughsill/core';
 import type { Crew } from '../beside/crew';
-import { PAPERS, type Paper } from '../beside/tasks';
+import { PAPERS } from '../beside/tasks';
 import type { FirmStore } from '../db/firm-store';
 import { named } from './named';
 import { route, type Route } from './route';
 import { runOf, TaskQuery } from './tasks';
 
 const JobId = z.strictObject({ jobId: Id });
-const SUMMARY: Readonly<Record<Paper, string>> = {
+const SurfaceId = z.strictObject({ jobId: Id, surfaceId: Id });
+const SUMMARY: Readonly<Record<(typeof PAPERS)[number], string>> = {
   survey: 'The hazard survey',
   custody: 'The chain-of-custody sheet of samples that are taken and not answered',
   labels: 'Labels for sample bags',
+  bags: 'Labels for bags of waste, each with its stream, class and address',
+  signs: 'Signs for every zone, in English and in Spanish, at the size at which they hang',
+  programme: 'The written programme: every zone with its containment, air, masks, hygiene, waste and emergencies',
 };
 
 export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Route[] {
@@ -28,8 +32,9 @@ export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Ro
           produces: 'application/pdf',
           problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
         },
-        async ({ params, query, res }) => {
-          const done = await runOf(crew, res, query.task, { kind: 'paper', paper, jobId: params.jobId, now: clock().toISOString() });
+        async ({ params, query, req, res }) => {
+          const task = { kind: 'paper', paper, jobId: params.jobId, now: clock().toISOString(), origin: originOf(req) } as const;
+          const done = await runOf(crew, res, query.task, task);
           if (!done) return;
           res
             .setHeader('content-disposition', await named(store, params.jobId, `${paper}.pdf`, 'inline'))
@@ -41,21 +46,48 @@ export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Ro
     route(
       {
         method: 'get',
-        path: '/api/jobs/{jobId}/samples.csv',
-        summary: 'The sample register',
-        params: JobId,
+        path: '/api/jobs/{jobId}/surfaces/{surfaceId}/client.pdf',
+        summary: 'One surface on one side, for whoever pays: three ways, which is chosen and why',
+        params: SurfaceId,
+        query: TaskQuery,
         reply: z.unknown(),
-        produces: 'text/csv',
-        problems: ['bad-request', 'not-found', 'database-away'],
+        produces: 'application/pdf',
+        problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
       },
-      async ({ params, res }) => {
-        const done = await runOf(crew, res, undefined, { kind: 'register', jobId: params.jobId, now: clock().toISOString() });
-        if (done)
-          res
-            .setHeader('content-disposition', await named(store, params.jobId, 'samples.csv'))
-            .type('text/csv')
-            .send(done);
+      async ({ params, query, req, res }) => {
+        const task = { kind: 'paper', paper: 'client', ...params, now: clock().toISOString(), origin: originOf(req) } as const;
+        const done = await runOf(crew, res, query.task, task);
+        if (!done) return;
+        res
+          .setHeader('content-disposition', await named(store, params.jobId, 'client.pdf', 'inline'))
+          .type('application/pdf')
+          .send(done);
       },
+    ),
+    ...(['samples', 'bags'] as const).map((what) =>
+      route(
+        {
+          method: 'get',
+          path: `/api/jobs/{jobId}/${what}.csv`,
+          summary: what === 'samples' ? 'The sample register' : 'The register of bags of waste',
+          params: JobId,
+          reply: z.unknown(),
+          produces: 'text/csv',
+          problems: ['bad-request', 'not-found', 'database-away'],
+        },
+        async ({ params, res }) => {
+          const done = await runOf(crew, res, undefined, { kind: 'register', what, jobId: params.jobId, now: clock().toISOString() });
+          if (done)
+            res
+              .setHeader('content-disposition', await named(store, params.jobId, `${what}.csv`))
+              .type('text/csv')
+              .send(done);
+        },
+      ),
     ),
   ];
 }
+
+/** Where the reader of a code on paper finds the place: as the app was reached when the paper was made. */
+const originOf = (req: { readonly protocol: string; get(name: string): string | undefined }): string =>
+  `${req.protocol}://${req.get('host') ?? 'localhost'}`;

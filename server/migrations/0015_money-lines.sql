@@ -1,0 +1,3 @@
+ALTER TABLE "firms" ADD COLUMN "disposal_per_bag" double precision DEFAULT 7 NOT NULL;--> statement-breakpoint
+ALTER TABLE "firms" ADD COLUMN "coat_per_litre" jsonb DEFAULT '{"water":15,"solvent":19,"mineral":9}'::jsonb NOT NULL;--> statement-breakpoint
+ALTER TABLE "firms" ADD COLUMN "wear_per_day" jsonb DEFAULT '{"disposable":6,"half":5,"powered":14,"full":9,"airline":60,"suit":9}'::jsonb NOT NULL;

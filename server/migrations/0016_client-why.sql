@@ -1,0 +1,1 @@
+ALTER TABLE "surfaces" ADD COLUMN "client_why" text DEFAULT '' NOT NULL;
