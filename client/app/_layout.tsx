@@ -1,15 +1,16 @@
 import '../global.css';
 import { useEffect, useState } from 'react';
-import { ScrollView } from 'react-native';
 import { Provider } from 'react-redux';
 import { useFonts } from 'expo-font';
 import { router, Slot, usePathname, type ErrorBoundaryProps } from 'expo-router';
 import besley from '@fontsource/besley/files/besley-latin-700-normal.woff2';
 import read from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
 import readBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2';
-import { Button, Words } from '../src/kit';
+import { spellAs } from '@roughsill/core';
 import { boot, readEarly, useAppSelector } from '../src/store';
 import { useKeys } from '../src/stages/keys';
+import { Stumbled } from '../src/Stumbled';
+import { titled, useTrail } from '../src/trail';
 import { useOffline } from '../src/useOffline';
 import { PAGE_TITLES } from '../src/useTitle';
 
@@ -19,18 +20,8 @@ if (typeof location !== 'undefined' && location.pathname !== '/') void import('.
 // What this phone keeps is read meanwhile.
 const early = typeof indexedDB === 'undefined' ? undefined : readEarly();
 
-export function ErrorBoundary({ error, retry }: ErrorBoundaryProps) {
-  return (
-    <ScrollView className="flex-1 bg-limewash" contentContainerClassName="gap-4 p-6">
-      <Words look="title" level={1}>
-        This screen stumbled
-      </Words>
-      <Words>What you entered is kept. Try again, or go back to the jobs.</Words>
-      <Words look="note">{error.message}</Words>
-      <Button label="Try again" onPress={() => void retry()} />
-    </ScrollView>
-  );
-}
+/** What fails outside every screen. */
+export const ErrorBoundary = ({ error, retry }: ErrorBoundaryProps) => <Stumbled error={error} onRetry={() => void retry()} />;
 
 /** Pigments for daylight or a cellar, on the page's root element. */
 function Pigments() {
@@ -63,8 +54,13 @@ function useFrameGone(): void {
 function Everywhere() {
   const path = usePathname();
   const name = PAGE_TITLES[path];
+  const pounds = useAppSelector((s) => s.session.settings.pricesIn === 'GBP');
+  if (name !== undefined) spellAs(pounds ? 'uk' : 'us');
+  useTrail();
   useEffect(() => {
-    if (name !== undefined) document.title = `${name} · Rough Sill`;
+    if (name === undefined) return undefined;
+    document.title = `${name} · Rough Sill`;
+    return titled(name);
   }, [name]);
   useKeys((key) => {
     if (key !== '?' || path === '/keys') return false;

@@ -54,6 +54,18 @@ export function Panel({
   );
 }
 
+/** Blocks beside each other where there is room for two, else one under the other: by the room that they have, not by the window's. */
+export const Columns = ({ children, testID }: { readonly children: ReactNode; readonly testID?: string }) => (
+  <View testID={testID} className="flex-row flex-wrap items-start gap-x-8 gap-y-6">
+    {children}
+  </View>
+);
+export const Column = ({ children, testID }: { readonly children: ReactNode; readonly testID?: string }) => (
+  <View testID={testID} className="min-w-[min(21rem,100%)] flex-1 gap-6">
+    {children}
+  </View>
+);
+
 /** What is seldom changed: its answer in one line until it is opened. It stays as it was left: what was typed in it is seen again. */
 export function Folded({
   title,

@@ -20,7 +20,7 @@ interface ButtonProps {
 const LOOKS = {
   main: ['bg-soot border-soot', 'text-onsoot'],
   plain: ['bg-panel border-soot', 'text-soot'],
-  quiet: ['bg-transparent border-transparent', 'text-slate underline'],
+  quiet: ['bg-transparent border-transparent', 'text-slate underline decoration-line decoration-[3px] underline-offset-4'],
   onSoot: ['bg-onsoot border-onsoot', 'text-soot'],
   stop: ['bg-panel border-oxide', 'text-oxide'],
 } as const;

@@ -297,7 +297,7 @@ interface PickProps<T extends string> {
   readonly testID?: string;
 }
 
-/** Two to five answers side by side. */
+/** Two to five answers side by side; the given one under a bar, as the stage is where one stands. */
 export function Pick<T extends string>({ label, value, options, onChange, testID }: PickProps<T>) {
   const chosen = options.findIndex((o) => o.value === value);
   /** One stop for the Tab key; arrows go on to the next answer and give it, as in any group of its kind. */
@@ -313,7 +313,7 @@ export function Pick<T extends string>({ label, value, options, onChange, testID
   return (
     <View role="radiogroup" aria-label={label} testID={testID} className="gap-1">
       <Words look="label">{label}</Words>
-      <View className="flex-row flex-wrap gap-1">
+      <View className="flex-row flex-wrap gap-x-px gap-y-1 self-start">
         {options.map((o, i) => {
           const on = o.value === value;
           return (
@@ -324,9 +324,10 @@ export function Pick<T extends string>({ label, value, options, onChange, testID
               tabIndex={i === Math.max(0, chosen) ? 0 : -1}
               {...({ onKeyDown: arrows } as object)}
               onPress={() => onChange(o.value)}
-              className={`min-h-touch min-w-touch justify-center border-2 px-3 ${on ? 'border-soot bg-soot' : 'border-line bg-panel'}`}
+              className={`min-h-touch min-w-touch justify-center border-b-2 border-line px-3 ${on ? 'bg-shelf' : 'bg-panel'}`}
             >
-              <Text className={`font-strong text-body ${on ? 'text-onsoot' : 'text-soot'}`}>{o.label}</Text>
+              {on ? <View aria-hidden className="absolute inset-x-0 top-0 h-1 bg-soot" /> : null}
+              <Text className={`text-center text-body ${on ? 'font-strong text-soot' : 'font-read text-soot'}`}>{o.label}</Text>
             </Pressable>
           );
         })}

@@ -14,3 +14,9 @@ export function useWhen(): (instant: string) => string {
   const timeZone = useContext(Zone);
   return (instant) => new Date(instant).toLocaleString('en-US', { timeZone, dateStyle: 'medium', timeStyle: 'short' });
 }
+
+/** The day alone, where many stand in a table. */
+export function useDay(): (instant: string) => string {
+  const timeZone = useContext(Zone);
+  return (instant) => new Date(instant).toLocaleDateString('en-US', { timeZone, month: 'short', day: 'numeric' });
+}

@@ -19,7 +19,7 @@ export function ReasonLine({ reason }: { readonly reason: Reason }) {
   return (
     <View className={`gap-1 py-1 pl-3 ${edge}`}>
       <Words>{sentence(reason, units)}</Words>
-      {lifts && reason.effect === 'block' ? <Words look="note">{`What would lift it: ${lifts}`}</Words> : null}
+      {lifts && reason.effect !== 'note' ? <Words look="note">{`What would lift it: ${lifts}`}</Words> : null}
       <Words look="note">{`${source.title}, ${source.at}. ${SOURCE_KIND_WORDS[source.kind]}.`}</Words>
     </View>
   );
@@ -55,7 +55,7 @@ export function Why({ because, of, children }: WhyProps) {
         {...({ dataSet: { why: 'yes' } } as object)}
         className="min-h-touch min-w-touch flex-row items-center self-start pr-4"
       >
-        <Text className="font-strong text-note text-slate underline">
+        <Text className="font-strong text-note text-slate underline decoration-line decoration-[3px] underline-offset-4">
           {open ? 'why, close' : because.length > 1 ? `why, ${because.length} reasons` : 'why'}
         </Text>
       </Pressable>
@@ -92,7 +92,9 @@ export function AnswerRow({ label, value, note, because, of = label }: AnswerRow
             {label}
           </Words>
           {typeof value === 'string' ? <Words look="row">{value}</Words> : value}
-          <Text className="font-strong text-note text-slate underline">{open ? 'close' : 'why'}</Text>
+          <Text className="font-strong text-note text-slate underline decoration-line decoration-[3px] underline-offset-4">
+            {open ? 'close' : 'why'}
+          </Text>
         </View>
         {note ? <Words look="note">{note}</Words> : null}
       </Pressable>

@@ -57,7 +57,7 @@ export function Words({
       nativeID={nativeID}
       testID={testID}
       numberOfLines={lines}
-      className={`${LOOKS[look]} ${TONES[tone]} [font-variant-numeric:tabular-nums] ${className}`}
+      className={`${LOOKS[look]} ${TONES[tone]} ${look === 'title' || look === 'head' ? '' : '[font-variant-numeric:tabular-nums]'} ${className}`}
     >
       {children}
     </Text>

@@ -1,7 +1,7 @@
 export { Words } from './Words';
 export { Button } from './Button';
 export { StateChip, StateMark } from './StateMark';
-export { UnitsProvider, useUnits, useWhen, ZoneProvider } from './Units';
+export { UnitsProvider, useDay, useUnits, useWhen, ZoneProvider } from './Units';
 export { FieldFrame, LengthField, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';
-export { Empty, Figure, Folded, Later, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
+export { Column, Columns, Empty, Figure, Folded, Later, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
 export { useWide } from './layout';

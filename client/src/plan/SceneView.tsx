@@ -77,7 +77,7 @@ export function SceneView({ at, says, onOpen }: Props) {
       onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
     >
       {s ? (
-        <Svg width={s.width} height={s.height} aria-hidden>
+        <Svg width={s.width} height={s.height} viewBox={`0 0 ${s.width} ${s.height}`} aria-hidden>
           {s.behind.map((x, i) => (
             <ShapeView key={`b${i}`} s={x} />
           ))}

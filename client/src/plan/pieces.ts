@@ -11,7 +11,7 @@ const lettersOf = (d: SurfaceDigest): string =>
   [
     d.lead === 'found' ? 'Pb' : d.lead === 'notFound' ? '' : 'Pb?',
     d.asbestos === 'notFound' ? '' : d.asbestos === 'found' ? 'asbestos' : 'asbestos?',
-    d.mold === 'found' ? 'mold' : '',
+    d.mold === 'found' ? say('mold') : '',
   ]
     .filter(Boolean)
     .join(' ');

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { formatMeasure, measure, say, type JobDigest, type JobFacts, type ZoneDigest } from '@roughsill/core';
+import { formatMeasure, measure, say, type JobDigest, type JobFacts, type ZoneDigest, many } from '@roughsill/core';
 import { footprintOf, houseScene, type SideShown } from '@roughsill/core/unfold';
 import { Button, Panel, useUnits, Words } from '../kit';
 import { laidIn, RoomPicture } from '../plan/RoomPicture';
@@ -53,7 +53,7 @@ function Zone({ facts, digest, stage, zone }: Props & { readonly zone: ZoneDiges
   const spaces = facts.spaces.filter((s) => zone.spaceIds.includes(s.id));
   const named = zone.order.flatMap((id) => facts.surfaces.find((s) => s.id === id)?.name ?? []);
   return (
-    <Panel title={zone.name} aside={`${zone.passed} of ${zone.checks} checks`} testID={`zone-${zone.zoneId}`}>
+    <Panel title={zone.name} aside={`${zone.passed} of ${many(zone.checks, 'check')}`} testID={`zone-${zone.zoneId}`}>
       <Words look="note">
         {[CARE_WORDS[zone.care], zone.respirator ? say(zone.respirator) : '', zone.hazards.map((h) => say(`reach.${h}`)).join(', ')]
           .filter(Boolean)

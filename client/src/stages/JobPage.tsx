@@ -1,11 +1,12 @@
 /** A page of a job outside its stages: the way back, the title, the notices. */
 import type { ReactNode } from 'react';
 import { ActivityIndicator, ScrollView, View } from 'react-native';
-import { router, useLocalSearchParams, type Href } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import type { JobFacts } from '@roughsill/core';
 import { Button, Empty, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
 import { useJob } from '../store';
 import { Notices } from './Notices';
+import { useKeptScroll, useWayBack } from '../trail';
 import { useTitle } from '../useTitle';
 import type { StageId } from './stages';
 
@@ -23,6 +24,8 @@ export function JobPage({ title, hint, back = 'probe', full, children }: JobPage
   const { facts, status } = useJob(jobId);
   const wide = useWide();
   useTitle(title, facts?.job.name);
+  const way = useWayBack({ href: `/job/${jobId}/${back}${surface ? `/${surface}` : ''}`, label: facts?.job.name ?? '' }, jobId);
+  const kept = useKeptScroll();
   if (!facts) {
     return (
       <View className="flex-1 gap-4 bg-limewash p-6">
@@ -40,17 +43,12 @@ export function JobPage({ title, hint, back = 'probe', full, children }: JobPage
       <ZoneProvider value={facts.job.timeZone}>
         <View className="flex-1 bg-limewash">
           <ScrollView
+            {...kept}
             testID="page"
-            contentContainerClassName={`w-full gap-6 self-center p-4 pb-10 ${full ? '' : 'max-w-[46rem]'} ${wide ? 'px-6' : ''}`}
+            contentContainerClassName={`w-full gap-6 self-center p-4 pb-10 ${full ? 'max-w-[90rem]' : 'max-w-[46rem]'} ${wide ? 'px-6' : ''}`}
           >
             <View className="gap-1">
-              <Button
-                look="quiet"
-                label={`‹ ${facts.job.name}`}
-                says={`Back to ${facts.job.name}`}
-                onPress={() => router.navigate(`/job/${jobId}/${back}${surface ? `/${surface}` : ''}` as Href)}
-                flush
-              />
+              <Button look="quiet" label={`‹ ${way.label}`} says={`Back to ${way.label}`} onPress={way.go} flush />
               <Words look="title" level={1}>
                 {title}
               </Words>

@@ -16,6 +16,7 @@ import { JobOverview, OverviewPane, SurfaceScreen } from './on-demand';
 import { TodayPanel } from './probe/TodayPanel';
 import { SurfaceList } from './SurfaceList';
 import { ACT_WORDS, isStage, STAGE, stageOf, type StageId } from './stages';
+import { Standing } from '../Stumbled';
 import { useTitle } from '../useTitle';
 import { useJobKeys } from './keys';
 
@@ -41,7 +42,12 @@ function useJobView(): JobView {
 export function JobScreen() {
   const { jobId } = useGlobalSearchParams<{ jobId: string }>();
   const { facts, status } = useJob(jobId);
-  if (facts) return <JobLayout facts={facts} />;
+  if (facts)
+    return (
+      <Standing>
+        <JobLayout facts={facts} />
+      </Standing>
+    );
   return (
     <View className="flex-1 gap-4 bg-limewash p-6">
       {status === 'missing' ? (
@@ -187,7 +193,7 @@ function JobList() {
       head={head}
       scroll={scroll}
       onScroll={(e) => leftAt.set(place, e.nativeEvent.contentOffset.y)}
-      className={wide ? 'w-[25rem] flex-none border-r-2 border-line' : 'flex-1'}
+      className={wide ? 'w-[22rem] flex-none border-r-2 border-line min-[1440px]:w-[29rem]' : 'flex-1'}
     />
   );
 }

@@ -1,8 +1,9 @@
-/** What the job comes to, at its head: range, days, sheet and mask, what is not in it, and what moves it most. */
-import { View } from 'react-native';
+/** What the job comes to, at its head: range with its lines, days, sheet and mask, what is not in it, and what moves it most. */
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
 import { router } from 'expo-router';
-import { formatMeasure, formatRange, formatWork, headOf, measure, say, type JobDigest, type JobFacts } from '@roughsill/core';
-import { Button, useUnits, Words } from '../kit';
+import { formatMeasure, formatRange, formatWork, headOf, measure, say, type JobDigest, type JobFacts, many } from '@roughsill/core';
+import { Button, useUnits, useWide, Words } from '../kit';
 import { cap } from '../kit/text';
 import { useSettings } from '../store';
 import { useMoney } from './money';
@@ -21,21 +22,57 @@ export function JobSums({ facts, digest, stage }: JobSumsProps) {
   const units = useUnits();
   const head = headOf(facts, digest, settings);
   const money = useMoney();
+  const [open, setOpen] = useState(false);
+  const wide = useWide();
   if (head.surfaces === 0) return null;
+  const total = `${formatRange(head.money, money)} · ${formatRange(head.days, day)} days`;
   const widest = facts.surfaces.find((s) => s.id === head.widest?.surfaceId);
   return (
     <View testID="job-sums" role="region" aria-label="What the job comes to" className="gap-1 border-l-8 border-soot pl-3">
-      <Words look="row">{`${formatRange(head.money, money)} · ${formatRange(head.days, day)} days`}</Words>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${total}: what is in it`}
+        testID="money-lines"
+        onPress={() => setOpen(!open)}
+        className="min-h-touch flex-row items-center justify-between gap-2"
+      >
+        <Words look="row" className="min-w-0 flex-1">
+          {total}
+        </Words>
+        <Words look="note">{open ? 'close' : 'what is in it'}</Words>
+      </Pressable>
+      {open ? (
+        <View className="gap-1 pb-2">
+          {head.lines.map(({ line, money: range }) => (
+            <View key={line} className="max-w-[24rem] flex-row justify-between gap-3">
+              <Words>{cap(say(`money.${line}`))}</Words>
+              <Words look="strong">{formatRange(range, money)}</Words>
+            </View>
+          ))}
+        </View>
+      ) : null}
       <Words>
         {[
           formatRange(head.personHours, formatWork),
           head.sheetM2 > 0 ? `${formatMeasure(measure(head.sheetM2, 'm2'), units)} of sheet` : 'no sheet',
           head.mask
-            ? `${cap(say(head.mask.id))}${head.mask.zones < head.zones ? ` in ${head.mask.zones} of ${head.zones} zones` : ''}`
+            ? `${cap(say(head.mask.id))}${head.mask.zones < head.zones ? ` in ${head.mask.zones} of ${many(head.zones, 'zone')}` : ''}`
             : 'no mask',
-        ].join(' · ')}
+          head.unpriced > 0 ? `${head.unpriced} of ${many(head.surfaces, 'surface')} not priced, in no sum` : '',
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </Words>
-      {head.unpriced > 0 ? <Words look="note">{`${head.unpriced} of ${head.surfaces} surfaces not priced, in no sum`}</Words> : null}
+      {open || wide ? (
+        <Button
+          look="quiet"
+          flush
+          label="Buy certainty"
+          testID="open-certainty"
+          onPress={() => router.navigate(`/certainty/${facts.job.id}`)}
+        />
+      ) : null}
       {head.widest && widest ? (
         <Button
           look="quiet"

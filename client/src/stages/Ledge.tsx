@@ -1,4 +1,5 @@
 /** The stages: a bottom ledge under the thumb, or a side column on a wide screen; each with what is still open in it. */
+import { spell } from '@roughsill/core';
 import { Pressable, Text, View } from 'react-native';
 import { Link, router, type Href } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
@@ -34,7 +35,7 @@ function stageLinks({ facts, stage, digest, surfaceId }: StageNavProps): StageLi
   });
 }
 
-const COUNT = 'font-strong text-note text-oxide [font-variant-numeric:tabular-nums]';
+const COUNT = 'font-strong text-note text-ash [font-variant-numeric:tabular-nums]';
 
 export function Ledge(props: StageNavProps) {
   return (
@@ -60,8 +61,12 @@ export function StageColumn(props: StageNavProps) {
   const dispatch = useAppDispatch();
   const dim = useAppSelector((s) => s.session.dim);
   return (
-    <View role="navigation" aria-label="Stages" className="w-[13rem] gap-1 border-r-2 border-soot bg-shelf p-3">
-      <Words look="head" className="px-2 pb-3 pt-2">
+    <View
+      role="navigation"
+      aria-label="Stages"
+      className="w-[9.5rem] gap-1 border-r-2 border-soot bg-shelf p-2 min-[1440px]:w-[12rem] min-[1440px]:p-3"
+    >
+      <Words look="head" className="px-2 pb-3 pt-2 text-row min-[1440px]:text-head">
         Rough Sill
       </Words>
       {stageLinks(props).map((s, i) => (
@@ -69,7 +74,7 @@ export function StageColumn(props: StageNavProps) {
           <Pressable
             aria-label={s.says}
             aria-current={s.on ? 'page' : undefined}
-            className={`min-h-touch flex-row items-center gap-2 border-l-4 px-3 ${s.on ? 'border-soot bg-panel' : 'border-transparent'}`}
+            className={`min-h-touch flex-row items-center gap-2 border-l-4 px-2 ${s.on ? 'border-soot bg-panel' : 'border-transparent'}`}
           >
             <Text className="w-4 font-read text-note text-ash">{i + 1}</Text>
             <Text className={`flex-1 text-row text-soot ${s.on ? 'font-strong' : 'font-read'}`}>{s.label}</Text>
@@ -81,7 +86,7 @@ export function StageColumn(props: StageNavProps) {
       <Button label="Print the plan" onPress={() => router.navigate(`/print/${props.facts.job.id}`)} />
       <Button
         look="quiet"
-        label={dim ? 'Daylight colours' : 'Dim for a cellar'}
+        label={dim ? spell('Daylight colours') : 'Dim for a cellar'}
         onPress={() => dispatch(sessionSlice.actions.dimmed(!dim))}
       />
     </View>

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { ASKED, MAY, say, type AskedMethod, type JobDigest, type JobFacts, type May, type MayI } from '@roughsill/core';
+import { ASKED, MAY, say, type AskedMethod, type JobDigest, type JobFacts, type May, type MayI, many } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
 import { Button, useUnits, Words } from '../kit';
 import { cap } from '../kit/text';
@@ -80,7 +80,7 @@ export function MayIPanel({ facts, digest, surfaceId }: MayIPanelProps) {
           {shown.map((g) => (
             <View key={`${g.is}${g.says}`} className={`gap-0.5 border-l-8 bg-panel py-1 pl-3 ${EDGE[g.is]}`}>
               <Words look="row">
-                {surfaceId === undefined ? `${ANSWER[g.is]}: ${g.ids.length} of ${about.length} surfaces` : ANSWER[g.is]}
+                {surfaceId === undefined ? `${ANSWER[g.is]}: ${g.ids.length} of ${many(about.length, 'surface')}` : ANSWER[g.is]}
               </Words>
               {g.says ? <Words>{g.says}</Words> : null}
               {surfaceId === undefined ? <Names ids={g.ids} nameOf={nameOf} jobId={facts.job.id} /> : null}

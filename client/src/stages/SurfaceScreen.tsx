@@ -5,6 +5,8 @@ import { formatMeasure, measure, methodById, say, type JobFacts, type MethodId, 
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
 import { Section, sectionCoats, Strip } from '../section';
 import { drawn as pageDrawn, useSurfacePlan } from '../store';
+import { useKeptScroll } from '../trail';
+import { LogBag } from './LogBag';
 import { JobQuestion } from './JobQuestion';
 import { stageParts } from './stage-parts';
 import { ACT_WORDS, STAGE, stageOf, type StageId } from './stages';
@@ -32,6 +34,7 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   const plan = useSurfacePlan(facts, surface.id);
   const [looking, setLooking] = useState<MethodId | null>(null);
   useEffect(pageDrawn, []);
+  const kept = useKeptScroll();
   if (!plan) return null;
   const space = facts.spaces.find((s) => s.id === surface.spaceId);
   const { units } = facts.job;
@@ -43,17 +46,26 @@ export function SurfaceScreen({ facts, surface, stage, go }: SurfaceScreenProps)
   const act = plan.next.act;
   const elsewhere = stageOf(act) !== stage && act !== 'nothing';
   return (
-    <ScrollView testID="surface" contentContainerClassName={`gap-6 p-4 pb-10 ${wide ? 'w-full max-w-[46rem] self-center px-6' : ''}`}>
+    <ScrollView
+      {...kept}
+      testID="surface"
+      contentContainerClassName={`gap-6 p-4 pb-10 ${wide ? 'w-full max-w-[84rem] self-center px-6' : ''}`}
+    >
       <View className="gap-1">
-        {wide ? null : (
-          <Button
-            look="quiet"
-            label={`‹ ${facts.job.name}`}
-            says={`Back to the list of ${facts.job.name}`}
-            onPress={() => go(stage)}
-            flush
-          />
-        )}
+        <View className="flex-row flex-wrap items-center justify-between gap-x-3">
+          {wide ? (
+            <View />
+          ) : (
+            <Button
+              look="quiet"
+              label={`‹ ${facts.job.name}`}
+              says={`Back to the list of ${facts.job.name}`}
+              onPress={() => go(stage)}
+              flush
+            />
+          )}
+          <LogBag jobId={facts.job.id} />
+        </View>
         <View className="flex-row items-center gap-4">
           <View className="min-w-0 flex-1 gap-1">
             <Words look="note">{`${space?.name ?? ''} · ${facts.job.rulebook === 'us' ? 'US rules' : 'UK rules'}`}</Words>

@@ -2,7 +2,7 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { DEFAULT_SETTINGS, withNewIds, type JobFacts, type Square } from '@roughsill/core';
-import { compareMethods, sensitivity } from '@roughsill/core/compare';
+import { compareMethods } from '@roughsill/core/compare';
 import { examples } from '@roughsill/demo';
 import { UnitsProvider } from '../kit';
 import { commit, remove, useSurfacePlan } from '../store';
@@ -13,7 +13,6 @@ import { CompareScreen } from './choose/CompareScreen';
 import { RoundsScreen } from './choose/RoundsScreen';
 import type { StageProps } from './props';
 import { TrialStage } from './trial/TrialStage';
-import type { ToCompareWorker } from '../workers/compare-protocol';
 
 const mockParams: Record<string, string> = { jobId: 'quill-point' };
 jest.mock('expo-router', () => ({
@@ -22,22 +21,6 @@ jest.mock('expo-router', () => ({
   useLocalSearchParams: () => mockParams,
   usePathname: () => '/',
 }));
-// The worker's own answer, given in the page.
-let mockAsked: ((m: ToCompareWorker) => unknown) | undefined;
-jest.mock('../workers/spawn', () => ({
-  spawnDeriveWorker: jest.fn(),
-  spawnPhotoWorker: jest.fn(),
-  spawnMoldWorker: jest.fn(),
-  spawnCompareWorker: () => {
-    let tell: (e: { data: unknown }) => void = () => undefined;
-    return {
-      addEventListener: (_: string, f: typeof tell) => (tell = f),
-      postMessage: (m: ToCompareWorker) => void Promise.resolve().then(() => tell({ data: mockAsked!(m) })),
-      terminate: () => undefined,
-    };
-  },
-}));
-
 function open(): { store: Store; facts: () => JobFacts } {
   globalThis.fetch = jest.fn(async () => {
     throw new TypeError('no signal');
@@ -210,11 +193,6 @@ describe('choosing', () => {
 
 test('compare: what the worker reckoned is drawn, up to three stand side by side, and the never-stripping are told of', async () => {
   const { store, facts } = open();
-  mockAsked = (m) => ({
-    run: m.run,
-    compared: compareMethods(m.facts, m.surfaceId, m.settings, m.thisYear),
-    whatIf: m.focus ? sensitivity(m.facts, m.surfaceId, m.focus, m.settings, m.thisYear) : [],
-  });
   mockParams['surface'] = 'qp-sash-river';
   inside(store, <CompareScreen />);
   await act(async () => undefined);

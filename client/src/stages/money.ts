@@ -1,8 +1,5 @@
-/** Money in the sign of the firm's own rates: another rulebook changes no dollar into a pound. */
-import { UNITS, withCommas } from '@roughsill/core';
+import { moneyIn } from '@roughsill/core';
 import { useSettings } from '../store';
 
-export function useMoney(): (n: number) => string {
-  const sign = UNITS[useSettings().pricesIn].label;
-  return (n) => `${sign}${withCommas(Math.round(n))}`;
-}
+/** Money in the sign of the firm's own rates: another rulebook changes no dollar into a pound. */
+export const useMoney = (): ((n: number) => string) => moneyIn(useSettings().pricesIn);

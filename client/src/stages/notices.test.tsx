@@ -121,9 +121,15 @@ test('on paper: the whole job, or one surface, with its steps, checks, reasons a
     </Provider>
   );
   const { rerender } = render(paper());
-  const zones = () => screen.getAllByRole('heading', { level: 3 }).filter((h) => h.textContent.startsWith('Work zone'));
-  const surfaces = () => screen.getAllByRole('heading', { level: 3 }).filter((h) => !h.textContent.startsWith('Work zone'));
+  const zones = () => screen.getAllByRole('heading', { level: 2 }).filter((h) => h.textContent.startsWith('Work zone: '));
+  const surfaces = () => screen.getAllByRole('heading', { level: 3 });
   expect([zones().length, surfaces().length]).toEqual([7, 19]);
+  expect(screen.getByTestId('paper-summary').textContent).toMatch(/\$[\d,]+ to \$[\d,]+ · .* days/);
+  // Every reason once, and every number that is named has its note.
+  const notes = [...document.querySelectorAll('.paper-notes li')].map((li) => li.textContent);
+  expect(new Set(notes).size).toBe(notes.length);
+  const named = [...document.querySelectorAll('.paper sup')].flatMap((s) => s.textContent.split(', ').map(Number));
+  expect(new Set(named)).toEqual(new Set(notes.map((_, i) => i + 1)));
   mockParams.surface = 'qp-keeper-door';
   rerender(paper());
   expect(surfaces().map((h) => h.textContent)).toEqual([expect.stringMatching(/^1 × Four-panel door/)]);

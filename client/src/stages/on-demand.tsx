@@ -1,5 +1,6 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { ActivityIndicator } from 'react-native';
+import { Standing } from '../Stumbled';
 
 type Rest = (typeof import('./rest'))['rest'];
 
@@ -7,9 +8,11 @@ function onDemand<P extends object>(pick: (rest: Rest) => ComponentType<P>): Com
   const Screen = lazy(async () => ({ default: pick((await import('./rest')).rest) })) as unknown as ComponentType<P>;
   return function Waiting(props: P) {
     return (
-      <Suspense fallback={<ActivityIndicator aria-label="Opening" />}>
-        <Screen {...props} />
-      </Suspense>
+      <Standing>
+        <Suspense fallback={<ActivityIndicator aria-label="Opening" />}>
+          <Screen {...props} />
+        </Suspense>
+      </Standing>
     );
   };
 }
@@ -35,4 +38,9 @@ export const KeysScreen = onDemand((r) => r.KeysScreen);
 export const SourcesScreen = onDemand((r) => r.SourcesScreen);
 export const CatalogueScreen = onDemand((r) => r.CatalogueScreen);
 export const CompareScreen = onDemand((r) => r.CompareScreen);
+export const CertaintyScreen = onDemand((r) => r.CertaintyScreen);
+export const ClientScreen = onDemand((r) => r.ClientScreen);
+export const AirScreen = onDemand((r) => r.AirScreen);
+export const BreathingScreen = onDemand((r) => r.BreathingScreen);
+export const BagsScreen = onDemand((r) => r.BagsScreen);
 export const RoundsScreen = onDemand((r) => r.RoundsScreen);

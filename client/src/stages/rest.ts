@@ -21,10 +21,10 @@ export const rest = {
     return (require('./SurfaceScreen') as typeof import('./SurfaceScreen')).SurfaceScreen;
   },
   get JobFactsScreen() {
-    return (require('./start/JobForm') as typeof import('./start/JobForm')).JobFactsScreen;
+    return (require('./start/JobFactsScreen') as typeof import('./start/JobFactsScreen')).JobFactsScreen;
   },
   get NewJobScreen() {
-    return (require('./start/JobForm') as typeof import('./start/JobForm')).NewJobScreen;
+    return (require('./start/NewJobScreen') as typeof import('./start/NewJobScreen')).NewJobScreen;
   },
   get AsideScreen() {
     return (require('./start/AsideScreen') as typeof import('./start/AsideScreen')).AsideScreen;
@@ -67,6 +67,21 @@ export const rest = {
   },
   get CompareScreen() {
     return (require('./choose/CompareScreen') as typeof import('./choose/CompareScreen')).CompareScreen;
+  },
+  get CertaintyScreen() {
+    return (require('./choose/CertaintyScreen') as typeof import('./choose/CertaintyScreen')).CertaintyScreen;
+  },
+  get ClientScreen() {
+    return (require('./choose/ClientScreen') as typeof import('./choose/ClientScreen')).ClientScreen;
+  },
+  get AirScreen() {
+    return (require('./bench/AirScreen') as typeof import('./bench/AirScreen')).AirScreen;
+  },
+  get BreathingScreen() {
+    return (require('./protect/BreathingScreen') as typeof import('./protect/BreathingScreen')).BreathingScreen;
+  },
+  get BagsScreen() {
+    return (require('./protect/BagsScreen') as typeof import('./protect/BagsScreen')).BagsScreen;
   },
   get RoundsScreen() {
     return (require('./choose/RoundsScreen') as typeof import('./choose/RoundsScreen')).RoundsScreen;

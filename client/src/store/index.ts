@@ -2,7 +2,19 @@ export { boot, letGo, readEarly } from './boot';
 export { api, type InstrumentLine, type JobLine } from './api';
 export { add, changeSettings, commit, commitToFirm, keepAgain, remove, sendMended, set, undo, type Draft } from './changes';
 export { newId } from './ids';
-export { drawn, findSurface, useDigest, useFirm, useJob, useSettings, useSurfacePlan, useZonePlan, zonePlanOf } from './hooks';
+export {
+  drawn,
+  findSurface,
+  useDigest,
+  useFirm,
+  useJob,
+  useJobFacts,
+  useSettings,
+  useSettingsAsOpened,
+  useSurfacePlan,
+  useZonePlan,
+  zonePlanOf,
+} from './hooks';
 export { keepPicture, sendPictures, waitingPicture } from './pictures';
 export type { Aside } from './shelf';
 export { noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';

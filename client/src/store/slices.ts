@@ -251,6 +251,8 @@ export const noticeSlice = createSlice({
 export interface SessionState {
   readonly person: string;
   readonly settings: FirmSettings;
+  /** Counts what was set here, so that it is told from what the server sends. */
+  readonly settingsSet: number;
   /** Its people, machines and sites. */
   readonly firm: FirmFacts;
   readonly dim: boolean;
@@ -260,6 +262,7 @@ export interface SessionState {
 const sessionStart: SessionState = {
   person: 'This phone',
   settings: DEFAULT_SETTINGS,
+  settingsSet: 0,
   firm: { people: [], machines: [], sites: [] },
   dim: false,
   recent: [],
@@ -270,7 +273,11 @@ export const sessionSlice = createSlice({
   initialState: sessionStart,
   reducers: {
     known: (s, a: PayloadAction<{ person: string; settings: FirmSettings }>) => ({ ...s, ...a.payload }),
-    settingsChanged: (s, a: PayloadAction<Partial<FirmSettings>>) => ({ ...s, settings: { ...s.settings, ...a.payload } }),
+    settingsChanged: (s, a: PayloadAction<Partial<FirmSettings>>) => ({
+      ...s,
+      settings: { ...s.settings, ...a.payload },
+      settingsSet: s.settingsSet + 1,
+    }),
     firmChanged: (s, a: PayloadAction<FirmFacts>) => ({ ...s, firm: a.payload }),
     dimmed: (s, a: PayloadAction<boolean>) => ({ ...s, dim: a.payload }),
     used: (s, a: PayloadAction<string>) => ({ ...s, recent: [a.payload, ...s.recent.filter((r) => r !== a.payload)].slice(0, 12) }),

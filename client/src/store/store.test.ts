@@ -50,6 +50,28 @@ test('a tap is seen at once, goes out once, and can be taken back', async () => 
   await settle();
 });
 
+test('a rate that was set before the session answered, or while it does, outlasts its older answer', async () => {
+  server.taking = () => ({ status: 503, body: { title: 'away' } });
+  const p = page();
+  const firmName = () => p.store.getState().session.settings.firmName;
+  p.store.dispatch(p.changeSettings({ firmName: 'Set before' }));
+  await settle();
+  await p.store.dispatch(p.loadSession());
+  expect(firmName()).toBe('Set before');
+  server.taking = (changes) => took(changes);
+  server.reply = async (url) => {
+    if (url === '/api/session') {
+      // Sent and taken before the answer, which was read before that, has come in.
+      p.store.dispatch(p.changeSettings({ firmName: 'Set meanwhile' }));
+      await p.store.dispatch(p.flush());
+    }
+    return nothingNew(url);
+  };
+  await p.store.dispatch(p.loadSession());
+  await settle();
+  expect([firmName(), p.store.getState().outbox.waiting]).toEqual(['Set meanwhile', []]);
+});
+
 test('what does not fit is told beside its field, and nothing is written or sent', async () => {
   const p = page();
   expect(p.store.dispatch(p.commit(jobId, [p.set('surface', sash.id, { lengthM: -1 })], 'x'))).toEqual([

@@ -3,11 +3,13 @@ import {
   applyChange,
   applyFirmChange,
   CHANGE_VERSION,
+  FIRM_SETTINGS,
   readSettings,
   isJobChange,
   writeJobFile,
   type Change,
   type FirmFacts,
+  type FirmSettings,
   type JobFacts,
 } from '@roughsill/core';
 import { api, NOTHING, type Sent } from './api';
@@ -160,6 +162,7 @@ export const flush = (): Thunk<Promise<void>> => async (dispatch, getState) => {
 };
 
 export const loadSession = (): Thunk<Promise<void>> => async (dispatch, getState) => {
+  const { settingsSet } = getState().session;
   const r = await api.session();
   if (!r.ok) {
     if (r.error.kind === 'away' && getState().outbox.waiting.length > 0) dispatch(outboxSlice.actions.away(r.error.says));
@@ -169,11 +172,18 @@ export const loadSession = (): Thunk<Promise<void>> => async (dispatch, getState
   serverForm = r.value.form ?? 1;
   if (serverForm > CHANGE_VERSION) dispatch(outboxSlice.actions.newerSeen());
   // A server that is older than this page does not know every setting: what it leaves out has its default.
-  const settings = readSettings(r.value.settings);
-  if (settings.success) dispatch(sessionSlice.actions.known({ person: r.value.person, settings: settings.data }));
+  const settings = readSettings({ ...r.value.settings, ...settingsWaiting(getState().outbox.waiting) });
+  const { session } = getState();
+  // What was set while it answered is newer than its answer, also when it has been sent since.
+  const stands = session.settingsSet === settingsSet && settings.success ? settings.data : session.settings;
+  dispatch(sessionSlice.actions.known({ person: r.value.person, settings: stands }));
   await dispatch(loadFirm());
   if (r.value.epoch !== undefined && r.value.epoch !== getState().outbox.epoch) await dispatch(anotherLife(r.value.epoch));
 };
+
+/** What was set here and has not reached the server. */
+const settingsWaiting = (waiting: readonly Change[]): Partial<FirmSettings> =>
+  Object.assign({}, ...waiting.filter((c) => c.entity === FIRM_SETTINGS).map((c) => c.fields)) as Partial<FirmSettings>;
 
 /** The firm's people, machines and sites, with what still waits on top. */
 const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {

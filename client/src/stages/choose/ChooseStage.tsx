@@ -50,6 +50,11 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScre
           testID="to-compare"
           onPress={() => router.navigate(`/compare/${facts.job.id}?surface=${surface.id}` as Href)}
         />
+        <Button
+          label="For the client"
+          testID="to-client"
+          onPress={() => router.navigate(`/client/${facts.job.id}?surface=${surface.id}` as Href)}
+        />
         {plan.choice.sequence.strokes.some((x) => methodById(x.methodId).laying !== null) ? (
           <Button
             label="How much at once"

@@ -1,23 +1,22 @@
 /** Methods of one surface side by side, each with its whole plan: money, days, harm, what it would take to change one's mind. */
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ActivityIndicator, Pressable, View } from 'react-native';
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { formatHours, formatRange, formatWork, methodById, say, type JobFacts, type MethodId, type Surface } from '@roughsill/core';
 import { tell } from '@roughsill/core/words';
 import { ALWAYS, compareStrippers, type Alternative, type Compared, type WhatIf } from '@roughsill/core/compare';
-import { Button, Empty, Panel, VerdictEdge, Words } from '../../kit';
+import { Button, Column, Columns, Empty, Panel, useWide, VerdictEdge, Words } from '../../kit';
 import { Reasons } from '../../kit/Why';
 import { Section, sectionCoats } from '../../section';
 import { useSettings, useSurfacePlan } from '../../store';
-import type { FromCompareWorker, ToCompareWorker } from '../../workers/compare-protocol';
-import { spawnCompareWorker } from '../../workers/spawn';
 import { JobPage } from '../JobPage';
 import { useMoney } from '../money';
+import { useAsked } from '../useAsked';
 import { cap } from '../../kit/text';
 import { CostHarmChart } from './CostHarmChart';
 
 export const CompareScreen = () => (
-  <JobPage title="Compare" hint="Each method with its whole plan: set-up, sheet, waste, drying and coats are in it." back="choose">
+  <JobPage full title="Compare" hint="Each method with its whole plan: set-up, sheet, waste, drying and coats are in it." back="choose">
     {(facts) => <ForSurface facts={facts} />}
   </JobPage>
 );
@@ -32,75 +31,64 @@ function ForSurface({ facts }: { readonly facts: JobFacts }) {
 const days = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)));
 const HARM = ['none', 'slight', 'some', 'hard'] as const;
 
-/** Asks the worker again whenever the facts or the method in focus change; the last answer stands meanwhile. */
-function useCompared(facts: JobFacts, surfaceId: string, focus: MethodId | null) {
-  const settings = useSettings();
-  const worker = useRef<Worker | null>(null);
-  const run = useRef(0);
-  const [answer, setAnswer] = useState<FromCompareWorker | null>(null);
-  useEffect(() => {
-    const made = spawnCompareWorker();
-    made.addEventListener('message', ({ data }: MessageEvent<FromCompareWorker>) => {
-      if (data.run === run.current) setAnswer(data);
-    });
-    worker.current = made;
-    return () => made.terminate();
-  }, []);
-  useEffect(() => {
-    run.current += 1;
-    const ask: ToCompareWorker = { run: run.current, facts, surfaceId, settings, thisYear: new Date().getUTCFullYear(), focus };
-    worker.current?.postMessage(ask);
-  }, [facts, surfaceId, settings, focus]);
-  return answer;
-}
-
 function Compare({ facts, surface }: { readonly facts: JobFacts; readonly surface: Surface }) {
   const plan = useSurfacePlan(facts, surface.id);
   const main = plan && [...plan.choice.parts].sort((a, b) => b.areaM2 - a.areaM2)[0]?.selected.value;
   const [picked, setPicked] = useState<readonly MethodId[] | null>(null);
   const side = picked ?? (main ? [main] : []);
   const focus = side.at(-1) ?? null;
-  const answer = useCompared(facts, surface.id, focus);
+  const settings = useSettings();
+  const answer = useAsked(
+    useMemo(() => ({ kind: 'compare' as const, facts, surfaceId: surface.id, settings, focus }), [facts, surface.id, settings, focus]),
+  );
   const money = useMoney();
   if (!plan) return null;
   const toggle = (id: MethodId) => setPicked(side.includes(id) ? side.filter((x) => x !== id) : [...side, id].slice(-3));
   const focused = answer?.compared.open.find((o) => o.methodId === focus);
   return (
     <>
-      <View className="gap-2">
-        <Words look="head" level={2}>
-          {surface.name}
-        </Words>
-        <Section
-          coats={sectionCoats(plan)}
-          material={surface.material}
-          bite={
-            focused
-              ? { coats: focused.coatsReached, label: say(focused.methodId), toBare: methodById(focused.methodId).bite === 'bare' }
-              : undefined
-          }
-        />
-      </View>
+      <Words look="head" level={2}>
+        {surface.name}
+      </Words>
       {answer === null ? (
         <ActivityIndicator aria-label="Planning with every method" />
       ) : answer.compared.open.length === 0 ? (
         <Empty says="Every method is blocked here. Stop and ask." />
       ) : (
-        <>
-          <Panel title="Cost against harm" aside="filled: nothing costs less and harms less" testID="cost-harm">
-            <CostHarmChart alternatives={answer.compared.open} focus={focus} money={money} />
-          </Panel>
-          <Panel title="Side by side" aside="up to three" testID="side-by-side">
-            <SideBySide shown={side.flatMap((id) => answer.compared.open.filter((o) => o.methodId === id))} money={money} />
-          </Panel>
-          <Panel title="Pick what to compare" aside={`${answer.compared.open.length} may be used here`}>
-            {answer.compared.open.map((o) => (
-              <AlternativeRow key={o.methodId} option={o} on={side.includes(o.methodId)} money={money} onPress={() => toggle(o.methodId)} />
-            ))}
-          </Panel>
-          {focus ? <WhatIfs focus={focus} cases={answer.whatIf} money={money} /> : null}
-          <AlwaysCompared compared={answer.compared} money={money} />
-        </>
+        <Columns>
+          <Column>
+            <Section
+              coats={sectionCoats(plan)}
+              material={surface.material}
+              bite={
+                focused
+                  ? { coats: focused.coatsReached, label: say(focused.methodId), toBare: methodById(focused.methodId).bite === 'bare' }
+                  : undefined
+              }
+            />
+            <Panel title="Cost against harm" aside="filled: nothing costs less and harms less" testID="cost-harm">
+              <CostHarmChart alternatives={answer.compared.open} focus={focus} money={money} />
+            </Panel>
+            <Panel title="Pick what to compare" aside={`${answer.compared.open.length} may be used here`}>
+              {answer.compared.open.map((o) => (
+                <AlternativeRow
+                  key={o.methodId}
+                  option={o}
+                  on={side.includes(o.methodId)}
+                  money={money}
+                  onPress={() => toggle(o.methodId)}
+                />
+              ))}
+            </Panel>
+          </Column>
+          <Column>
+            <Panel title="Side by side" aside="up to three" testID="side-by-side">
+              <SideBySide shown={side.flatMap((id) => answer.compared.open.filter((o) => o.methodId === id))} money={money} />
+            </Panel>
+            {focus ? <WhatIfs focus={focus} cases={answer.whatIf} money={money} /> : null}
+            <AlwaysCompared compared={answer.compared} money={money} />
+          </Column>
+        </Columns>
       )}
       <Strippers areaM2={plan.area.totalM2} money={money} />
       <Button label="Back to the choice" onPress={() => router.navigate(`/job/${facts.job.id}/choose/${surface.id}` as Href)} />
@@ -109,7 +97,8 @@ function Compare({ facts, surface }: { readonly facts: JobFacts; readonly surfac
 }
 
 function SideBySide({ shown, money }: { readonly shown: readonly Alternative[]; readonly money: (n: number) => string }) {
-  if (shown.length === 0) return <Words>Pick up to three below.</Words>;
+  const wide = useWide();
+  if (shown.length === 0) return <Words>Pick up to three.</Words>;
   const lines: readonly (readonly [string, (a: Alternative) => string])[] = [
     ['Cost', (a) => formatRange(a.money, money)],
     ['Days', (a) => formatRange(a.days, days)],
@@ -127,28 +116,52 @@ function SideBySide({ shown, money }: { readonly shown: readonly Alternative[]; 
     ],
     ['Plan', (a) => (a.draft ? 'a draft until a square is done' : 'may go out')],
   ];
+  const rows = lines.length + 1;
+  // Rows stand in line across the methods; on a phone the methods stand under each other.
   return (
-    <View className="flex-row flex-wrap gap-2">
+    <div
+      style={{
+        display: 'grid',
+        gap: wide ? '0 8px' : '8px',
+        ...(wide
+          ? {
+              gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))`,
+              gridTemplateRows: `repeat(${rows}, auto)`,
+              gridAutoFlow: 'column',
+            }
+          : {}),
+      }}
+    >
       {shown.map((a) => (
-        <View key={a.methodId} className="min-w-[10rem] flex-1 flex-row bg-panel" testID={`side-${a.methodId}`}>
-          <VerdictEdge verdict={a.verdict} />
-          <View className="min-w-0 flex-1 gap-1 p-3">
-            <Words look="row">{cap(say(a.methodId))}</Words>
-            <Words look="note">{say(a.verdict)}</Words>
-            {lines.map(([label, value]) => (
-              <View key={label} className="flex-row gap-3">
-                <Words look="note" className="w-16 shrink-0">
-                  {label}
-                </Words>
-                <Words look={label === 'Cost' || label === 'Days' ? 'strong' : 'body'} className="min-w-0 flex-1">
-                  {value(a)}
-                </Words>
-              </View>
-            ))}
+        <div
+          key={a.methodId}
+          data-testid={`side-${a.methodId}`}
+          style={{
+            background: 'rgb(var(--panel))',
+            display: 'grid',
+            ...(wide ? { gridRow: `span ${rows}`, gridTemplateRows: 'subgrid' } : {}),
+          }}
+        >
+          <View className="flex-row">
+            <VerdictEdge verdict={a.verdict} />
+            <View className="min-w-0 flex-1 p-3 pb-1">
+              <Words look="row">{cap(say(a.methodId))}</Words>
+              <Words look="note">{say(a.verdict)}</Words>
+            </View>
           </View>
-        </View>
+          {lines.map(([label, value]) => (
+            <View key={label} className={`border-t border-line px-3 py-1.5 ${wide ? '' : 'flex-row gap-3'}`}>
+              <Words look="note" className={wide ? '' : 'w-16 shrink-0'}>
+                {label}
+              </Words>
+              <Words look={label === 'Cost' || label === 'Days' ? 'strong' : 'body'} className="min-w-0 flex-1">
+                {value(a)}
+              </Words>
+            </View>
+          ))}
+        </div>
       ))}
-    </View>
+    </div>
   );
 }
 

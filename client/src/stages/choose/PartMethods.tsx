@@ -20,9 +20,10 @@ import {
   type Part,
   type PartChoice,
   type Problem,
+  spell,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
-import { Button, NumberField, Panel, TextField, useUnits, VerdictEdge, Words } from '../../kit';
+import { Button, Column, Columns, NumberField, Panel, TextField, useUnits, useWide, VerdictEdge, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { Strip, type SectionCoat } from '../../section';
 import { cap } from '../../kit/text';
@@ -46,7 +47,7 @@ interface PartMethodsProps {
 }
 
 /** The best stand open; the others and what is blocked behind one tap. */
-const BEST = 3;
+const BEST = { phone: 3, desk: 6 };
 
 export function PartMethods({
   part,
@@ -64,6 +65,8 @@ export function PartMethods({
   onHow,
 }: PartMethodsProps) {
   const units = useUnits();
+  const wide = useWide();
+  const best = wide ? BEST.desk : BEST.phone;
   const [all, setAll] = useState(false);
   const [open, setOpen] = useState<MethodId | null>(null);
   const blocked = part.options.filter((o) => o.verdict === 'blocked' && !beside(o));
@@ -73,61 +76,75 @@ export function PartMethods({
   const allowed = part.options.filter((o) => o.verdict !== 'blocked').sort((a, b) => Number(inPlan(b)) - Number(inPlan(a)));
   const shown = all
     ? [...allowed, ...blocked]
-    : [...allowed.slice(0, BEST), ...blocked.filter((o) => o.methodId === how.methodId || o.methodId === part.selected.value)];
-  const more = Math.max(0, allowed.length - BEST);
+    : [...allowed.slice(0, best), ...blocked.filter((o) => o.methodId === how.methodId || o.methodId === part.selected.value)];
+  const more = Math.max(0, allowed.length - best);
+  // At a desk the reasons stand beside the list: of what is looked at, else of what the plan has.
+  const seen = shown.find((o) => o.methodId === open) ?? shown.find(inPlan) ?? shown[0];
+  const rowOf = (o: MethodOption) => ({
+    option: o,
+    part,
+    money,
+    coats,
+    material,
+    chosen: part.chosenByPerson && part.selected.value === o.methodId,
+    first: !part.chosenByPerson && part.selected.value === o.methodId,
+    beside: wide,
+    insisted,
+    several,
+    onToggle: () => {
+      setOpen(open === o.methodId ? null : o.methodId);
+      onLook(looking === o.methodId ? null : o.methodId);
+    },
+    onChoose: (why: string | null, everywhere: boolean) => onChoose(o.methodId, why, everywhere),
+    onUndo: () => onChoose(null, null, false),
+    planned: part.selected.value === o.methodId || how.methodId === o.methodId,
+    how,
+    onHow,
+  });
   return (
     <Panel title={cap(say(part.kind))} aside={formatMeasure(measure(part.areaM2, 'm2'), units)} testID={`part-${part.kind}`}>
       {part.selected.because.some((r) => r.effect === 'block' || r.rule === 'choice.insisted') ? (
         <Reasons because={part.selected.because} />
       ) : null}
-      <View className="gap-2">
-        {shown.map((o) => (
-          <MethodRow
-            key={o.methodId}
-            option={o}
-            part={part}
-            money={money}
-            coats={coats}
-            material={material}
-            open={open === o.methodId}
-            chosen={part.chosenByPerson && part.selected.value === o.methodId}
-            first={!part.chosenByPerson && part.selected.value === o.methodId}
-            insisted={insisted}
-            several={several}
-            onToggle={() => {
-              setOpen(open === o.methodId ? null : o.methodId);
-              onLook(looking === o.methodId ? null : o.methodId);
-            }}
-            onChoose={(why, everywhere) => onChoose(o.methodId, why, everywhere)}
-            onUndo={() => onChoose(null, null, false)}
-            planned={part.selected.value === o.methodId || how.methodId === o.methodId}
-            how={how}
-            onHow={onHow}
-          />
-        ))}
-        {allowed.length === 0 ? (
-          <Words look="row" tone="oxide">
-            Every method is blocked here. Stop and ask.
-          </Words>
+      <Columns>
+        <Column>
+          <View className="gap-2">
+            {shown.map((o) => (
+              <MethodRow key={o.methodId} {...rowOf(o)} open={open === o.methodId || (wide && seen === o)} />
+            ))}
+            {allowed.length === 0 ? (
+              <Words look="row" tone="oxide">
+                Every method is blocked here. Stop and ask.
+              </Words>
+            ) : null}
+          </View>
+          {blocked.length + more > 0 ? (
+            <Button
+              look="quiet"
+              label={
+                all
+                  ? 'Only the best'
+                  : `Show ${[more > 0 ? `${more} more` : '', blocked.length > 0 ? `the ${blocked.length} that are blocked, and why` : ''].filter(Boolean).join(', and ')}`
+              }
+              expanded={all}
+              onPress={() => setAll(!all)}
+              flush
+              testID={`blocked-${part.kind}`}
+            />
+          ) : null}
+          {all && others > 0 ? (
+            <Words look="note">{`${others} more are not for this material, or have nothing here to take off.`}</Words>
+          ) : null}
+        </Column>
+        {wide && seen ? (
+          <Column>
+            <View className="gap-2 border-l-4 border-line pl-4">
+              <Words look="row">{`${cap(say(seen.methodId))}: ${say(seen.verdict)}`}</Words>
+              <MethodDetail {...rowOf(seen)} />
+            </View>
+          </Column>
         ) : null}
-      </View>
-      {blocked.length + more > 0 ? (
-        <Button
-          look="quiet"
-          label={
-            all
-              ? 'Only the best'
-              : `Show ${[more > 0 ? `${more} more` : '', blocked.length > 0 ? `the ${blocked.length} that are blocked, and why` : ''].filter(Boolean).join(', and ')}`
-          }
-          expanded={all}
-          onPress={() => setAll(!all)}
-          flush
-          testID={`blocked-${part.kind}`}
-        />
-      ) : null}
-      {all && others > 0 ? (
-        <Words look="note">{`${others} more are not for this material, or have nothing here to take off.`}</Words>
-      ) : null}
+      </Columns>
       <Helpers part={part} added={added} money={money} onAlso={onAlso} />
     </Panel>
   );
@@ -147,7 +164,7 @@ function Helpers({ part, added, money, onAlso }: Pick<PartMethodsProps, 'part' |
       <Button
         look="quiet"
         flush
-        label={open ? 'Close' : 'Wash, mold, rust, putty'}
+        label={open ? 'Close' : spell('Wash, mold, rust, putty')}
         expanded={open}
         onPress={() => setOpen(!open)}
         testID={`helpers-${part.kind}`}
@@ -195,6 +212,8 @@ interface MethodRowProps {
   readonly open: boolean;
   readonly chosen: boolean;
   readonly first: boolean;
+  /** Its details stand beside the list, not under it. */
+  readonly beside: boolean;
   readonly insisted: string | null;
   readonly several: boolean;
   readonly onToggle: () => void;
@@ -209,31 +228,17 @@ interface MethodRowProps {
 const WEIGHT = { block: 0, care: 1, note: 2 } as const;
 const weightiestFirst = (rs: MethodOption['because']) => [...rs].sort((a, b) => WEIGHT[a.effect] - WEIGHT[b.effect]);
 
-function MethodRow({
-  option: o,
-  part,
-  money,
-  coats,
-  material,
-  open,
-  chosen,
-  first,
-  insisted,
-  several,
-  onToggle,
-  onChoose,
-  onUndo,
-  planned,
-  how,
-  onHow,
-}: MethodRowProps) {
+function MethodRow({ option: o, part, money, open, chosen, first, beside, onToggle, ...rest }: MethodRowProps) {
   const units = useUnits();
   const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
   const weighty = o.because.filter((r) => r.effect === (o.verdict === 'blocked' ? 'block' : 'care'));
   const headline = weighty[0] ?? o.because[0];
   const more = weighty.length - 1;
   return (
-    <View testID={`method-${o.methodId}`} className={`flex-row bg-panel ${chosen ? 'border-2 border-soot' : 'border-2 border-panel'}`}>
+    <View
+      testID={`method-${o.methodId}`}
+      className={`flex-row border-2 ${chosen ? 'border-soot' : beside && open ? 'border-line' : 'border-panel'} ${beside && open ? 'bg-shelf' : 'bg-panel'}`}
+    >
       <VerdictEdge verdict={o.verdict} />
       <View className="min-w-0 flex-1">
         <Pressable
@@ -258,39 +263,51 @@ function MethodRow({
             <Words
               look="note"
               className="min-w-0 flex-1"
-              lines={open ? undefined : 2}
+              lines={open && !beside ? undefined : 2}
             >{`${chosen ? 'chosen · ' : first ? 'ranks first · ' : ''}${say(o.verdict)}${headline && o.verdict !== 'go' ? `: ${sentence(headline, units)}` : ''}${more > 0 ? ` (+${more})` : ''}`}</Words>
             {o.verdict === 'blocked' ? null : <Words look="strong">{formatRange(effort.total, money)}</Words>}
           </View>
         </Pressable>
-        {open ? (
-          <View className="gap-3 px-3 pb-3">
-            <View className="flex-row items-center gap-3">
-              <Strip coats={coats} material={material} bite={o.coatsReached} scale={1.6} />
-              <Words look="note" className="min-w-0 flex-1">
-                {`Goes ${say(o.bite)}${o.coatsReached > 0 ? `: through ${o.coatsReached} of ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}` : ''}.`}
-              </Words>
-            </View>
-            {effort.dwellHours ? (
-              <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words>
-            ) : null}
-            {o.verdict === 'blocked' ? null : (
-              <Words look="note">
-                {o.perM2.proof === 'trial'
-                  ? 'Hours from trial squares on this surface.'
-                  : o.perM2.proof === 'carried'
-                    ? 'Hours from a trial carried over from another surface.'
-                    : o.perM2.ownRate
-                      ? 'Hours from your own rates; no trial behind them.'
-                      : 'A guess: usual rates, from memory, no trial behind them.'}
-              </Words>
-            )}
-            <Reasons because={weightiestFirst(o.because)} />
-            {planned ? <How method={methodById(o.methodId)} how={how} onHow={onHow} /> : null}
-            <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
+        {open && !beside ? (
+          <View className="px-3 pb-3">
+            <MethodDetail {...rest} option={o} part={part} chosen={chosen} />
           </View>
         ) : null}
       </View>
+    </View>
+  );
+}
+
+type DetailProps = Omit<MethodRowProps, 'money' | 'open' | 'first' | 'beside' | 'onToggle'>;
+
+/** How deep a method goes here, what speaks for and against it, and the choice. */
+function MethodDetail({ option: o, part, coats, material, chosen, insisted, several, onChoose, onUndo, planned, how, onHow }: DetailProps) {
+  const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
+  return (
+    <View className="gap-3" testID={`detail-${o.methodId}`}>
+      <View className="flex-row items-center gap-3">
+        <Strip coats={coats} material={material} bite={o.coatsReached} scale={1.6} />
+        <Words look="note" className="min-w-0 flex-1">
+          {`Goes ${say(o.bite)}${o.coatsReached > 0 ? `: through ${o.coatsReached} of ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}` : ''}.`}
+        </Words>
+      </View>
+      {effort.dwellHours ? (
+        <Words look="note">{`Works by itself for ${formatRange(effort.dwellHours, formatHours)} a round.`}</Words>
+      ) : null}
+      {o.verdict === 'blocked' ? null : (
+        <Words look="note">
+          {o.perM2.proof === 'trial'
+            ? 'Hours from trial squares on this surface.'
+            : o.perM2.proof === 'carried'
+              ? 'Hours from a trial carried over from another surface.'
+              : o.perM2.ownRate
+                ? 'Hours from your own rates; no trial behind them.'
+                : 'A guess: usual rates, from memory, no trial behind them.'}
+        </Words>
+      )}
+      <Reasons because={weightiestFirst(o.because)} />
+      {planned ? <How method={methodById(o.methodId)} how={how} onHow={onHow} /> : null}
+      <Act option={o} chosen={chosen} insisted={insisted} several={several} onChoose={onChoose} onUndo={onUndo} />
     </View>
   );
 }
@@ -337,7 +354,7 @@ function Act({
   several,
   onChoose,
   onUndo,
-}: Omit<MethodRowProps, 'part' | 'money' | 'coats' | 'material' | 'open' | 'first' | 'onToggle' | 'planned' | 'how' | 'onHow'>) {
+}: Omit<DetailProps, 'part' | 'coats' | 'material' | 'planned' | 'how' | 'onHow'>) {
   const [why, setWhy] = useState(insisted ?? '');
   const [problem, setProblem] = useState<string>();
   if (chosen) return <Button label="Take the choice back" onPress={onUndo} />;

@@ -13,6 +13,7 @@ import {
   type JobFacts,
   type MethodId,
   type Surface,
+  many,
 } from '@roughsill/core';
 import { dwellRhythm } from '@roughsill/core/compare';
 import { roundQuestion, rounds, type RoundQuestion, type Rounds } from '@roughsill/core/rounds';
@@ -110,7 +111,7 @@ function Answering({ start, equalPieces }: { readonly start: RoundQuestion; read
         <Lanes
           day={r.bestDay}
           shared={q.crew.shared}
-          says={`${r.bestDay.rounds} rounds of ${r.best.value}, ${r.perDay} pieces in the day`}
+          says={`${many(r.bestDay.rounds, 'round')} of ${r.best.value}, ${many(r.perDay, 'piece')} in the day`}
         />
       </Panel>
       <Panel title="Change it" testID="round-steppers">

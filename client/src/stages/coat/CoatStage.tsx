@@ -13,7 +13,7 @@ import {
   TOPCOATS,
   type TopcoatId,
 } from '@roughsill/core';
-import { Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
+import { Column, Columns, Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../props';
@@ -26,45 +26,49 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
   const { coating } = plan;
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
   return (
-    <>
-      <AnswerRow label="After removal it is" value={say(coating.left.value)} because={coating.left.because} />
-      <Select<TopcoatId | ''>
-        label="Topcoat"
-        value={surface.topcoat ?? ''}
-        testID="topcoat"
-        options={[
-          {
-            value: '',
-            label:
-              surface.topcoat === null && coating.topcoat.value !== null ? `usual here: ${say(coating.topcoat.value)}` : 'as usual here',
-          },
-          ...TOPCOATS.map((value) => ({ value, label: say(value) })),
-        ]}
-        onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
-      />
-      <Panel title="Coats, in order">
-        {coating.refused.length > 0 ? (
-          <AnswerRow
-            label="Does not fit"
-            value={coating.topcoat.value === null ? '' : say(coating.topcoat.value)}
-            because={coating.refused}
-          />
-        ) : coating.lines.length === 0 ? (
-          <Empty says="Nothing is coated: the surface is left as it is." />
-        ) : null}
-        {coating.lines.map((l) => (
-          <AnswerRow
-            key={l.product}
-            label={`${USE_WORDS[l.use]}: ${say(l.product)}`}
-            value={formatMeasure(measure(l.litres, 'L'), units)}
-            note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`}
-            because={l.because}
-          />
-        ))}
-        <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
-      </Panel>
-      <MayCoat />
-    </>
+    <Columns>
+      <Column>
+        <AnswerRow label="After removal it is" value={say(coating.left.value)} because={coating.left.because} />
+        <Select<TopcoatId | ''>
+          label="Topcoat"
+          value={surface.topcoat ?? ''}
+          testID="topcoat"
+          options={[
+            {
+              value: '',
+              label:
+                surface.topcoat === null && coating.topcoat.value !== null ? `usual here: ${say(coating.topcoat.value)}` : 'as usual here',
+            },
+            ...TOPCOATS.map((value) => ({ value, label: say(value) })),
+          ]}
+          onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
+        />
+        <Panel title="Coats, in order">
+          {coating.refused.length > 0 ? (
+            <AnswerRow
+              label="Does not fit"
+              value={coating.topcoat.value === null ? '' : say(coating.topcoat.value)}
+              because={coating.refused}
+            />
+          ) : coating.lines.length === 0 ? (
+            <Empty says="Nothing is coated: the surface is left as it is." />
+          ) : null}
+          {coating.lines.map((l) => (
+            <AnswerRow
+              key={l.product}
+              label={`${USE_WORDS[l.use]}: ${say(l.product)}`}
+              value={formatMeasure(measure(l.litres, 'L'), units)}
+              note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`}
+              because={l.because}
+            />
+          ))}
+          <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
+        </Panel>
+      </Column>
+      <Column>
+        <MayCoat />
+      </Column>
+    </Columns>
   );
 }
 
@@ -125,7 +129,7 @@ function MayCoat() {
       <Words look="row" testID="may-coat-answer">
         {said}
       </Words>
-      <Words look="note">Surface at least 3 °C (5 °F) above the dew point: ISO 8502-4, ASTM D3276.</Words>
+      <Words look="note">{`Surface at least ${formatMeasure(measure(DEW_MARGIN_C, 'deltaC'), units)} above the dew point: ISO 8502-4, ASTM D3276.`}</Words>
     </Panel>
   );
 }

@@ -8,7 +8,7 @@ import { add, commit, keepPicture, remove, sendPictures, set, useAppDispatch, wa
 import type { FromPhotoWorker } from '../../workers/photo-protocol';
 import { spawnPhotoWorker } from '../../workers/spawn';
 
-type Of = Partial<Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId' | 'ofSquareId' | 'ofZoneId'>>;
+type Of = Partial<Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId' | 'ofSquareId' | 'ofZoneId' | 'ofBagId'>>;
 /** Larger than any phone's camera writes: it is something else. */
 const MAX_FILE = 40 * 1024 * 1024;
 
@@ -40,7 +40,8 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
       p.ofSampleId === (of.ofSampleId ?? null) &&
       p.ofCheckId === (of.ofCheckId ?? null) &&
       p.ofSquareId === (of.ofSquareId ?? null) &&
-      p.ofZoneId === (of.ofZoneId ?? null),
+      p.ofZoneId === (of.ofZoneId ?? null) &&
+      p.ofBagId === (of.ofBagId ?? null),
   );
   const take = async (files: FileList | null) => {
     setProblem(undefined);
@@ -66,6 +67,7 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
         ofCheckId: null,
         ofSquareId: null,
         ofZoneId: null,
+        ofBagId: null,
         ...of,
         caption: '',
         marks: [],

@@ -13,6 +13,7 @@ import {
   type JobFacts,
   type Problem,
   type Surface,
+  many,
 } from '@roughsill/core';
 import { areaPlan, assessArea, samplePoints } from '@roughsill/core/survey';
 
@@ -96,7 +97,7 @@ export function AreaCard({ facts, area }: { readonly facts: JobFacts; readonly a
           <Button
             label={`Plan ${open} ${open === 1 ? 'sample' : 'samples'} at these places`}
             onPress={() =>
-              setProblems(dispatch(commit(facts.job.id, planArea(facts, area, settings.samplePrefix), `${open} samples planned`)))
+              setProblems(dispatch(commit(facts.job.id, planArea(facts, area, settings.samplePrefix), `${many(open, 'sample')} planned`)))
             }
           />
         )

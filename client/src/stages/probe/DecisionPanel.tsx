@@ -1,6 +1,6 @@
 /** Test, or treat as positive? For the combination that this surface belongs to. */
 import { useMemo } from 'react';
-import { createDeriver, say, type JobFacts, type Surface } from '@roughsill/core';
+import { createDeriver, say, type JobFacts, type Surface, many } from '@roughsill/core';
 import { assessGroup, leadGroups } from '@roughsill/core/survey';
 
 import { Figure, Panel, Words } from '../../kit';
@@ -35,7 +35,7 @@ export function DecisionPanel({ facts, surface }: { readonly facts: JobFacts; re
       <Figure
         label={`Testing, ${assessed.tests} ${assessed.tests === 1 ? 'test' : 'tests'}`}
         value={money(d.testMoney)}
-        note={d.delayDays > 0 ? `answer in about ${d.delayDays} days` : 'answer on the spot'}
+        note={d.delayDays > 0 ? `answer in about ${many(d.delayDays, 'day')}` : 'answer on the spot'}
       />
       <Figure
         label="More work if it is positive"

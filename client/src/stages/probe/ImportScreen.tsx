@@ -2,7 +2,17 @@
 import { createElement, useEffect, useId, useMemo, useState } from 'react';
 import { ActivityIndicator, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { DECIDERS, READING_UNITS, resultText, say, type JobFacts, type Reading, type ReadingUnit } from '@roughsill/core';
+import {
+  DECIDERS,
+  READING_UNITS,
+  resultText,
+  say,
+  standingReadings,
+  type JobFacts,
+  type Reading,
+  type ReadingUnit,
+  many,
+} from '@roughsill/core';
 import {
   guessMapping,
   NEEDED,
@@ -56,7 +66,6 @@ function Import({ facts }: { readonly facts: JobFacts }) {
   const [kind, setKind] = useState<ImportKind>('lab');
   const [mapping, setMapping] = useState<Mapping | null>(null);
   const [unit, setUnit] = useState<ReadingUnit | ''>('');
-  const [left, setLeft] = useState(false);
   const [renamed, setRenamed] = useState<Readonly<Record<number, string>>>({});
   const [decidedBy, setDecidedBy] = useState<Reading['decidedBy']>('unsaid');
   const [certificate, setCertificate] = useState('');
@@ -67,7 +76,6 @@ function Import({ facts }: { readonly facts: JobFacts }) {
 
   const open = (bytes: Uint8Array) => {
     const read = readTable(bytes);
-    setLeft(false);
     setRenamed({});
     if (!read.ok) {
       setTable(null);
@@ -177,7 +185,7 @@ function Import({ facts }: { readonly facts: JobFacts }) {
             ]}
             onChange={setKind}
           />
-          <Panel title="Columns" aside={`${table.rows.length} rows, ${table.encoding}`}>
+          <Panel title="Columns" aside={`${many(table.rows.length, 'row')}, ${table.encoding}`}>
             <View className="flex-row flex-wrap gap-3">
               {USED[kind].map((c) => (
                 <View key={c} className="min-w-[10rem] flex-1">
@@ -225,31 +233,26 @@ function Import({ facts }: { readonly facts: JobFacts }) {
           </Panel>
           <Problems problems={preview.problems} />
           {preview.problems.length === 0 ? (
-            <Rows kind={kind} preview={preview.rows} onRename={(line, to) => setRenamed({ ...renamed, [line]: to })} />
+            <Rows facts={facts} kind={kind} preview={preview.rows} onRename={(line, to) => setRenamed({ ...renamed, [line]: to })} />
           ) : null}
           {preview.wrong > 0 ? (
-            <View className="gap-2">
-              <Words
-                alert
-                look="strong"
-                tone="oxide"
-              >{`${preview.wrong} ${preview.wrong === 1 ? 'row needs' : 'rows need'} putting right. Nothing is brought in until they are, or are left out.`}</Words>
-              <Button
-                label={left ? 'They are left out' : `Leave out the ${preview.wrong} and bring in the rest`}
-                pressed={left}
-                onPress={() => setLeft(!left)}
-                testID="leave-out"
-              />
-            </View>
+            <Words
+              alert
+              look="strong"
+              tone="oxide"
+            >{`${preview.wrong} ${preview.wrong === 1 ? 'row needs' : 'rows need'} putting right. Nothing is brought in until they are, or are left out.`}</Words>
           ) : null}
           {preview.ready === 0 && preview.already > 0 ? <Empty says="Every row of this file is in already." /> : null}
-          <Button
-            look="main"
-            label={`Bring in ${preview.ready}`}
-            disabled={preview.ready === 0 || (preview.wrong > 0 && !left)}
-            onPress={write}
-            testID="bring-in"
-          />
+          {preview.wrong > 0 ? (
+            <Button
+              label={`Leave out ${preview.wrong}, bring in ${preview.ready === 1 ? 'the one that is right' : `the ${preview.ready} that are right`}`}
+              disabled={preview.ready === 0}
+              onPress={write}
+              testID="leave-out"
+            />
+          ) : (
+            <Button look="main" label={`Bring in ${preview.ready}`} disabled={preview.ready === 0} onPress={write} testID="bring-in" />
+          )}
         </>
       ) : null}
       <Button look="quiet" label="To the samples" onPress={() => router.navigate(`/samples/${jobId}`)} />
@@ -257,14 +260,30 @@ function Import({ facts }: { readonly facts: JobFacts }) {
   );
 }
 
+/** What a row may be meant for: samples that are out and not answered, or surfaces with their room. */
+function candidates(facts: JobFacts, kind: ImportKind): readonly { readonly value: string; readonly label: string }[] {
+  const room = new Map(facts.spaces.map((s) => [s.id, s.name]));
+  const there = facts.surfaces.filter((s) => s.removedAt === null);
+  if (kind === 'instrument')
+    return there.map((s) => ({ value: `${room.get(s.spaceId) ?? ''}/${s.name}`, label: `${room.get(s.spaceId) ?? ''}: ${s.name}` }));
+  return there.flatMap((s) => {
+    const answered = new Set(standingReadings(s).map((r) => r.sampleId));
+    return s.samples
+      .filter((x) => x.removedAt === null && x.takenAt !== null && !answered.has(x.id))
+      .map((x) => ({ value: x.number, label: [x.number, s.name, x.place].filter(Boolean).join(' · ') }));
+  });
+}
+
 interface RowsProps {
+  readonly facts: JobFacts;
   readonly kind: ImportKind;
   readonly preview: readonly ImportRow[];
   readonly onRename: (line: number, to: string) => void;
 }
 
-function Rows({ kind, preview, onRename }: RowsProps) {
+function Rows({ facts, kind, preview, onRename }: RowsProps) {
   const units = useUnits();
+  const choices = useMemo(() => candidates(facts, kind), [facts, kind]);
   // What is wrong comes first: it is what a person came to see.
   const sorted = [...preview].sort((a, b) => Number(b.problems.length > 0) - Number(a.problems.length > 0) || a.line - b.line);
   return (
@@ -284,11 +303,11 @@ function Rows({ kind, preview, onRename }: RowsProps) {
             <Words key={p.message} look="strong" tone="oxide">{`${cap(p.path)}: ${p.message}`}</Words>
           ))}
           {r.problems.length > 0 ? (
-            <TextField
-              label={kind === 'lab' ? `Sample number of line ${r.line}` : `Surface of line ${r.line}`}
-              hint="Put right here; the file stays as it is"
-              value={r.label}
-              onCommit={(to) => onRename(r.line, to)}
+            <Select
+              label={kind === 'lab' ? `Line ${r.line} is the answer to` : `Line ${r.line} was read on`}
+              value={choices.some((c) => c.value === r.label) ? r.label : ''}
+              options={[{ value: '', label: r.label ? `“${r.label}”, as in the file` : 'not said in the file' }, ...choices]}
+              onChange={(to) => to !== '' && onRename(r.line, to)}
               testID={`rename-${r.line}`}
             />
           ) : null}

@@ -11,6 +11,7 @@ import {
   roundForReading,
   RULEBOOKS,
   say,
+  spell,
   YES_NO,
   type JobFacts,
   type MoistureFacts,
@@ -21,6 +22,7 @@ import { readClimate, readTable } from '@roughsill/core/import';
 import {
   comesBack,
   fanVerdict,
+  liningOf,
   PINE,
   simulatedClimate,
   spotClimate,
@@ -38,7 +40,7 @@ import { JobPage } from '../JobPage';
 import { GrowthChart, RemedyLine } from './GrowthChart';
 
 export const MoldScreen = () => (
-  <JobPage title="What makes it mold" hint="Water from outside comes first; then the room’s own air; then the coldest face.">
+  <JobPage title={spell('What makes it mold')} hint="Water from outside comes first; then the room’s own air; then the coldest face.">
     {(facts) => <Mold facts={facts} />}
   </JobPage>
 );
@@ -284,8 +286,12 @@ function Now({ moisture, space, facts }: { readonly moisture: MoistureFacts; rea
 function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readonly space: Space; readonly moisture: MoistureFacts }) {
   const inputId = useId();
   const [own, setOwn] = useState<{ climate: Climate; name: string } | null>(null);
-  // Where growth was seen the ground has shown that it feeds it: the strictest is taken until a person says otherwise.
-  const [ground, setGround] = useState<'wood' | Sensitivity>('wood');
+  const grown = facts.surfaces.find((s) => s.spaceId === space.id && s.removedAt === null && s.conditions.includes('moldy'));
+  const lining = grown ? (liningOf(grown.material) ?? 'wood') : 'wood';
+  const [picked, setPicked] = useState<'wood' | Sensitivity | null>(null);
+  // Where growth is there, and on its lining would stay away, the ground has shown that it feeds it: the strictest is taken.
+  const [shown, setShown] = useState(false);
+  const ground = picked ?? (shown ? 'wood' : lining);
   const [state, setState] = useState<{ share: number; outlooks: readonly Outlook[] | null }>({ share: 0, outlooks: null });
   const [problem, setProblem] = useState<string>();
   const worker = useRef<Worker | null>(null);
@@ -305,6 +311,8 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
     const mine = run.current;
     made.addEventListener('message', ({ data }: MessageEvent<FromMoldWorker>) => {
       if (data.run !== mine) return;
+      const present = data.kind === 'done' ? data.outlooks.find((o) => o.remedy === 'now') : undefined;
+      if (present && grown && picked === null && ground !== 'wood' && comesBack(present).value === 'no') return setShown(true);
       setState((s) => (data.kind === 'done' ? { share: 1, outlooks: data.outlooks } : { ...s, share: data.share }));
     });
     made.postMessage({
@@ -315,7 +323,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
       material: { ...PINE, sensitivity: ground === 'wood' ? null : ground },
       rules: facts.job.rulebook,
     } satisfies ToMoldWorker);
-  }, [moisture, space, climate, ground, facts.job.rulebook]);
+  }, [moisture, space, climate, ground, picked, grown, facts.job.rulebook]);
 
   const now = state.outlooks?.find((o) => o.remedy === 'now');
   const verdict = now && comesBack(now);
@@ -329,7 +337,14 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
     });
   return (
     <Panel title="Will it come back?" aside={own ? own.name : 'simulated climate'} testID="outlook">
-      <Pick label="It grows on" value={ground} options={GROUNDS} onChange={setGround} />
+      <Pick label="It grows on" value={ground} options={GROUNDS} onChange={setPicked} testID="lining" />
+      {picked === null && grown ? (
+        <Words look="note">
+          {shown
+            ? `On ${say(grown.material)}, as ${grown.name} is, it would stay away, and growth is there: reckoned as on bare pine, the strictest.`
+            : `Taken from ${grown.name}: ${say(grown.material)}.`}
+        </Words>
+      ) : null}
       {state.share < 1 ? (
         <View
           role="progressbar"
@@ -377,8 +392,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
             ))}
           </View>
           <Words look="note">
-            Fan: the size that the rule asks for, running on 30 minutes. Heat: 2 °C more, never let down. Insulation: to 0.4 W/m²K. A model
-            on wood (Hukka and Viitanen 1999): weeks are a guide, not a promise.
+            {`Fan: the size that the rule asks for, running on 30 minutes. Heat: ${formatMeasure(measure(2, 'deltaC'), facts.job.units)} more, never let down. Insulation: to 0.4 W/m²K. A model on wood (Hukka and Viitanen 1999): weeks are a guide, not a promise.`}
           </Words>
         </>
       ) : null}

@@ -18,8 +18,9 @@ import {
   type Reading,
   type Surface,
   type UnitSystem,
+  spell,
 } from '@roughsill/core';
-import { Button, Panel, StateMark, useUnits, useWhen, Words } from '../../kit';
+import { Button, Column, Columns, Panel, StateMark, useUnits, useWhen, useWide, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../props';
@@ -48,6 +49,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   const settings = useSettings();
   const by = useAppSelector((s) => s.session.person);
   const [form, setForm] = useState<Form | null>(null);
+  const wide = useWide();
   const { lead } = plan;
   const silica = silicaOn(surface, RULEBOOKS[facts.job.rulebook]);
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
@@ -56,100 +58,111 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   const answerText = lastAnswer(surface, plan.lead.overall.value, facts.job.rulebook, facts.job.units);
   const chip = (depth: 'face' | 'all') =>
     dispatch(commit(jobId, [takeChip(facts, surface, depth, by, settings.samplePrefix)], 'chip taken'));
-  return (
+  const recorded = (
     <>
-      <Panel title="Best next test" testID="next-test">
-        {answerText ? (
-          <Words look="row" testID="last-answer" alert>
-            {answerText}
-          </Words>
-        ) : null}
-        <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
-        {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
-        {form ? null : (
-          <View className="flex-row flex-wrap gap-2">
-            <Button
-              look={lead.next.value === 'none' ? 'plain' : 'main'}
-              label="Record a swab"
-              testID="record-spot"
-              onPress={() => setForm({ kind: 'spot' })}
-            />
-            <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
-            <Button label="Cut a chip, face only" onPress={() => chip('face')} />
-            <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />
-            <Button label="Enter an inspection report" testID="record-report" onPress={() => setForm({ kind: 'report' })} />
-            <Button look="quiet" label="Record a lab sheet" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
-          </View>
-        )}
-      </Panel>
-      {form && !isMeasure(form) ? (
-        <ReadingForm
-          key={`${form.kind}-${form.answers?.id ?? ''}`}
-          jobId={jobId}
-          rules={facts.job.rulebook}
-          surface={surface}
-          kind={form.kind}
-          answers={form.answers}
-          onDone={() => setForm(null)}
-        />
-      ) : null}
-      {own.length > 0 ? (
-        <Panel title="Samples from it" aside={String(own.length)} testID="own-samples">
-          {own.map((l) => (
-            <SampleCard key={l.sample.id} facts={facts} line={l} />
-          ))}
-        </Panel>
-      ) : null}
-      <Panel title="Today" aside="by how deep the work goes" testID="touch">
-        <View className="gap-1">
-          {plan.touch.map((t) => (
-            <AnswerRow
-              key={t.depth}
-              label={cap(say(t.depth))}
-              value={say(t.answer.value)}
-              of={`${say(t.depth)}, ${say(t.answer.value)}`}
-              because={t.answer.because}
-            />
-          ))}
-        </View>
-      </Panel>
-      {silica.value ? <AnswerRow label="Silica in the material" value="never ground dry" of="silica" because={silica.because} /> : null}
-      <Panel title="Lead" aside={<StateMark state={lead.overall.value} />}>
-        <View className="gap-1">
-          {lead.coats.map((c, i) => (
-            <AnswerRow
-              key={c.coat.id}
-              of={`coat ${i + 1}, lead ${say(c.state)}`}
-              value={<StateMark state={c.state} />}
-              because={c.because}
-              label={
-                c.coat.id === UNCOUNTED
-                  ? 'Older coats, not counted'
-                  : `${i + 1}  ${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`
-              }
-            />
-          ))}
-        </View>
-      </Panel>
-      <PastPanel jobId={jobId} surface={surface} plan={plan} />
       <DecisionPanel facts={facts} surface={surface} />
-      <AreaPanel facts={facts} surface={surface} asbestos={plan.asbestos} />
-      <MoldPanel facts={facts} surface={surface} plan={plan} onForm={(kind) => setForm({ kind })} />
-      {form && isMeasure(form) ? (
-        <MeasureForm key={form.kind} jobId={jobId} surface={surface} kind={form.kind} onDone={() => setForm(null)} />
-      ) : null}
-      <InstrumentPanel jobId={jobId} surface={surface} />
       <Record facts={facts} surface={surface} onAnswer={(r) => setForm({ kind: 'lab', answers: r })} />
     </>
   );
+  return (
+    <Columns>
+      <Column>
+        <Panel title="Best next test" testID="next-test">
+          {answerText ? (
+            <Words look="row" testID="last-answer" alert>
+              {answerText}
+            </Words>
+          ) : null}
+          <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
+          {lead.dueAt ? <Words>{`The lab is due ${formatDistanceToNow(new Date(lead.dueAt), { addSuffix: true })}.`}</Words> : null}
+          {form ? null : (
+            <View className="flex-row flex-wrap gap-2">
+              <Button
+                look={lead.next.value === 'none' ? 'plain' : 'main'}
+                label="Record a swab"
+                testID="record-spot"
+                onPress={() => setForm({ kind: 'spot' })}
+              />
+              <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
+              <Button label="Cut a chip, face only" onPress={() => chip('face')} />
+              <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />
+              <Button label="Enter an inspection report" testID="record-report" onPress={() => setForm({ kind: 'report' })} />
+              <Button look="quiet" label="Record a lab sheet" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
+            </View>
+          )}
+        </Panel>
+        {form && !isMeasure(form) ? (
+          <ReadingForm
+            key={`${form.kind}-${form.answers?.id ?? ''}`}
+            jobId={jobId}
+            rules={facts.job.rulebook}
+            surface={surface}
+            kind={form.kind}
+            answers={form.answers}
+            onDone={() => setForm(null)}
+          />
+        ) : null}
+        {own.length > 0 ? (
+          <Panel title="Samples from it" aside={String(own.length)} testID="own-samples">
+            {own.map((l) => (
+              <SampleCard key={l.sample.id} facts={facts} line={l} />
+            ))}
+          </Panel>
+        ) : null}
+        <Panel title="Today" aside="by how deep the work goes" testID="touch">
+          <View className="gap-1">
+            {plan.touch.map((t) => (
+              <AnswerRow
+                key={t.depth}
+                label={cap(say(t.depth))}
+                value={say(t.answer.value)}
+                of={`${say(t.depth)}, ${say(t.answer.value)}`}
+                because={t.answer.because}
+              />
+            ))}
+          </View>
+        </Panel>
+        {silica.value ? <AnswerRow label="Silica in the material" value="never ground dry" of="silica" because={silica.because} /> : null}
+        {wide ? recorded : null}
+      </Column>
+      <Column>
+        <Panel title="Lead" aside={<StateMark state={lead.overall.value} />}>
+          <View className="gap-1">
+            {lead.coats.map((c, i) => (
+              <AnswerRow
+                key={c.coat.id}
+                of={`coat ${i + 1}, lead ${say(c.state)}`}
+                value={<StateMark state={c.state} />}
+                because={c.because}
+                label={
+                  c.coat.id === UNCOUNTED
+                    ? 'Older coats, not counted'
+                    : `${i + 1}  ${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`
+                }
+              />
+            ))}
+          </View>
+        </Panel>
+        <PastPanel jobId={jobId} surface={surface} plan={plan} />
+        <AreaPanel facts={facts} surface={surface} asbestos={plan.asbestos} />
+        <MoldPanel facts={facts} surface={surface} plan={plan} onForm={(kind) => setForm({ kind })} />
+        {form && isMeasure(form) ? (
+          <MeasureForm key={form.kind} jobId={jobId} surface={surface} kind={form.kind} onDone={() => setForm(null)} />
+        ) : null}
+        <InstrumentPanel jobId={jobId} surface={surface} />
+        {wide ? null : recorded}
+      </Column>
+    </Columns>
+  );
 }
 
-/** What the last measured answer said, beside the limit of the rulebook in its own unit. */
+/** What the last answer said: a swab, or a measured one beside the limit of the rulebook in its own unit. */
 function lastAnswer(surface: Surface, overall: HazardState, rulebook: 'us' | 'uk', units: UnitSystem): string {
   const last = standingReadings(surface)
-    .filter((r) => (r.kind === 'lab' || r.kind === 'xrf') && r.value !== null && r.unit !== null)
+    .filter((r) => r.kind === 'spot' || ((r.kind === 'lab' || r.kind === 'xrf') && r.value !== null && r.unit !== null))
     .reduce<Reading | null>((a, r) => (a === null || r.takenAt >= a.takenAt ? r : a), null);
   if (!last) return '';
+  if (last.kind === 'spot') return `Lead ${say(overall)}: swab ${say(String(last.spot))}.`;
   const limits = RULEBOOKS[rulebook].leadPaint;
   const limit = limits && { 'mass%': limits.byMass, ppm: limits.ppm, 'mg/cm2': limits.loading }[last.unit as LabUnit]?.is;
   const says = `${last.below ? 'less than ' : ''}${formatMeasure(measure(last.value!, last.unit!), units)}`;
@@ -162,10 +175,10 @@ function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onF
   const readings = standingReadings(surface).filter((r) => r.kind === 'moisture');
   const placed = readings.filter((r) => r.atX !== null && r.atY !== null);
   return (
-    <Panel title="Mold and moisture" aside={<StateMark state={plan.mold.value} none="none recorded" />} testID="mold">
+    <Panel title={spell('Mold and moisture')} aside={<StateMark state={plan.mold.value} none="none recorded" />} testID="mold">
       <AnswerRow
         label={surface.moldM2 ? `${formatMeasure(measure(surface.moldM2, 'm2'), units)} of growth` : 'Growth'}
-        of="mold"
+        of={spell('mold')}
         value={say(plan.mold.value)}
         because={plan.mold.because}
       />
@@ -180,6 +193,22 @@ function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onF
             value={say(`moisture.${verdict.value}`)}
             because={verdict.because}
           />
+        );
+      })}
+      {(['air', 'surfaceTemp'] as const).map((kind) => {
+        const last = standingReadings(surface)
+          .filter((r) => r.kind === kind)
+          .reduce<Reading | null>((a, r) => (a === null || r.takenAt >= a.takenAt ? r : a), null);
+        return last === null || last.value === null || last.unit === null ? null : (
+          <View key={kind} className="flex-row flex-wrap justify-between gap-x-3 bg-panel px-3 py-2">
+            <Words>{cap(say(kind))}</Words>
+            <Words look="strong">
+              {[formatMeasure(measure(last.value, last.unit), units), last.humidityPct === null ? '' : `${last.humidityPct} %`]
+                .filter(Boolean)
+                .join(', ')}
+            </Words>
+            <Words look="note">{when(last.takenAt)}</Words>
+          </View>
         );
       })}
       {placed.length > 0 ? (

@@ -18,6 +18,7 @@ import {
   type LabUnit,
   type Reading,
   type Surface,
+  spell,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, useWhen, Words } from '../../kit';
 import { add, commit, useAppDispatch, useSettings } from '../../store';
@@ -280,8 +281,8 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
               name="kitRecognised"
               render={({ field }) => (
                 <Toggle
-                  label="The kit is a recognised one"
-                  hint="Only a recognised kit, used as its sheet says, can clear a coat"
+                  label={spell('The kit is a recognised one')}
+                  hint={spell('Only a recognised kit, used as its sheet says, can clear a coat')}
                   value={field.value}
                   onChange={field.onChange}
                 />

@@ -2,10 +2,21 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { areasOf, createDeriver, formatMeasure, measure, RULEBOOKS, say, type FirmSettings, type JobFacts } from '@roughsill/core';
+import {
+  areasOf,
+  createDeriver,
+  formatMeasure,
+  measure,
+  RULEBOOKS,
+  say,
+  type FirmSettings,
+  type JobFacts,
+  spell,
+  many,
+} from '@roughsill/core';
 import { moldPicture, assessGroups, builtClass, drawDwellings, dwellingsToTest, siteDuties } from '@roughsill/core/survey';
 
-import { Button, Empty, Panel, StateMark, Words } from '../../kit';
+import { Button, Column, Columns, Empty, Panel, StateMark, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, useAppDispatch, useSettings } from '../../store';
 import { JobPage } from '../JobPage';
@@ -16,7 +27,7 @@ import { percent } from './DecisionPanel';
 import { planChips } from './samples';
 
 export const SurveyScreen = () => (
-  <JobPage title="Survey" hint="What to sample, how many, where; and whether testing pays.">
+  <JobPage full title="Survey" hint="What to sample, how many, where; and whether testing pays.">
     {(facts) => <Survey facts={facts} />}
   </JobPage>
 );
@@ -28,13 +39,20 @@ function Survey({ facts }: { readonly facts: JobFacts }) {
       <View className="flex-row flex-wrap gap-2">
         <PaperButton job={job.name} main label="Hazard survey, PDF" path={`/api/jobs/${job.id}/survey.pdf`} testID="survey-pdf" />
         <Button label="Samples" onPress={() => router.navigate(`/samples/${job.id}`)} />
+        <Button label="Buy certainty" onPress={() => router.navigate(`/certainty/${job.id}`)} />
         <Button label="Instruments" onPress={() => router.navigate(`/instruments/${job.id}`)} />
       </View>
-      <Duties facts={facts} />
-      <Dwellings facts={facts} />
-      <Lead facts={facts} />
-      <Asbestos facts={facts} />
-      <Mold facts={facts} />
+      <Columns>
+        <Column>
+          <Duties facts={facts} />
+          <Dwellings facts={facts} />
+          <Lead facts={facts} />
+          <Mold facts={facts} />
+        </Column>
+        <Column>
+          <Asbestos facts={facts} />
+        </Column>
+      </Columns>
     </>
   );
 }
@@ -152,14 +170,14 @@ function Mold({ facts }: { readonly facts: JobFacts }) {
     }))
     .filter(({ m }) => m.size.value !== 'none' || m.moisture.length > 0);
   return (
-    <Panel title="Mold, by room" aside={String(rooms.length)} testID="mold-rooms">
+    <Panel title={spell('Mold, by room')} aside={String(rooms.length)} testID="mold-rooms">
       {rooms.length === 0 ? <Empty says="No growth and no moisture reading recorded." /> : null}
       {rooms.map(({ space, m }) => (
         <View key={space.id} className="gap-1">
           <AnswerRow
             label={`${space.name}: ${formatMeasure(measure(m.extentM2, 'm2'), units)}`}
             value={say(m.size.value)}
-            of={`mold in ${space.name}`}
+            of={`${say('mold')} in ${space.name}`}
             because={[...m.size.because, ...m.condition.because]}
           />
           <AnswerRow
@@ -167,7 +185,7 @@ function Mold({ facts }: { readonly facts: JobFacts }) {
             value={say(m.cause.value)}
             of={`cause in ${space.name}`}
             because={m.cause.because}
-            note={m.questions.length > 0 ? `${m.questions.length} questions open` : undefined}
+            note={m.questions.length > 0 ? `${many(m.questions.length, 'question')} open` : undefined}
           />
           <Words look="note">{`${say(m.equipment.value)}. Containment: ${say(m.containment.value)}.`}</Words>
           <Button label={`Find the cause in ${space.name}`} onPress={() => router.navigate(`/mold/${facts.job.id}?space=${space.id}`)} />

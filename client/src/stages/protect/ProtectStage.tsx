@@ -6,23 +6,29 @@ import {
   formatMeasure,
   formatRange,
   formatWork,
+  many,
   measure,
   ownKit,
+  roundForReading,
   RULEBOOKS,
   say,
+  spell,
   withCartridges,
   type JobFacts,
   type Task,
+  type UnitSystem,
   type ZonePlan,
 } from '@roughsill/core';
+import { inTheHouse } from '@roughsill/core/zone-day';
 import { sentence } from '@roughsill/core/words';
-import { Button, Panel, useUnits, Words } from '../../kit';
-import { AnswerRow } from '../../kit/Why';
+import { Button, Column, Columns, Panel, useUnits, Words } from '../../kit';
+import { AnswerRow, ReasonLine } from '../../kit/Why';
 import { laidIn, RoomPicture } from '../../plan/RoomPicture';
 import { useDigest, useZonePlan } from '../../store';
 import { useMoney } from '../money';
 import type { StageProps } from '../props';
 import { NearbyPanel } from './NearbyPanel';
+import { PaperButton } from '../PaperButton';
 import { PlacePanel } from './PlacePanel';
 import { ZonePanel } from './ZonePanel';
 import { cap } from '../../kit/text';
@@ -47,55 +53,95 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
   const count = zone.surfaceIds.length;
   const space = facts.spaces.find((s) => s.id === surface.spaceId);
   return (
-    <>
-      <Panel title={zone.name} aside={`one zone, ${count} ${count === 1 ? 'surface' : 'surfaces'}`} testID="zone">
-        <View className="gap-1 bg-panel px-3 py-2">
-          <Words look="row">{CARE[p.care].title}</Words>
-          <Words>
-            {zone.hazards.length === 0
-              ? 'No hazard is disturbed.'
-              : `Reaches ${zone.hazards.map((h) => say(`reach.${h.kind}`)).join(', ')}.`}
-          </Words>
-          {first ? <Words look="strong">{`${settingUp ? 'First' : 'Next check'}: ${sentence(first, units)}.`}</Words> : null}
-          <Words>{`Wear: ${p.respirator.value ? say(p.respirator.value) : 'no respirator'}${withCartridges(p.cartridges)}.`}</Words>
-          <Words>{`Stop when: ${stopsOf(zone, facts, units)}.`}</Words>
-        </View>
-        {first ? (
+    <Columns>
+      <Column>
+        <Panel title={zone.name} aside={`one zone, ${count} ${count === 1 ? 'surface' : 'surfaces'}`} testID="zone">
+          <View className="gap-1 bg-panel px-3 py-2">
+            <Words look="row">{CARE[p.care].title}</Words>
+            <Words>
+              {zone.hazards.length === 0
+                ? 'No hazard is disturbed.'
+                : `Reaches ${zone.hazards.map((h) => say(`reach.${h.kind}`)).join(', ')}.`}
+            </Words>
+            {first ? <Words look="strong">{`${settingUp ? 'First' : 'Next check'}: ${sentence(first, units)}.`}</Words> : null}
+            <Words>{`Wear: ${p.respirator.value ? say(p.respirator.value) : 'no respirator'}${withCartridges(p.cartridges)}.`}</Words>
+            <Words>{`Stop when: ${stopsOf(zone, facts, units)}.`}</Words>
+          </View>
+          {first ? (
+            <Button
+              look="quiet"
+              flush
+              label="Steps and checks"
+              onPress={() => router.navigate(`/job/${facts.job.id}/work/${surface.id}`)}
+              className="self-start"
+            />
+          ) : null}
+          <Picture facts={facts} surface={surface} zone={zone} />
+        </Panel>
+        <TheArea facts={facts} zone={zone} />
+        <InTheHouse facts={facts} zone={zone} />
+        <Papers facts={facts} zone={zone} />
+      </Column>
+      <Column>
+        <Panel title="What to wear">
+          <AnswerRow
+            label={p.respirator.value ? say(p.respirator.value) : 'No respirator called for by lead'}
+            value={withCartridges(p.cartridges).replace(/^, /, '') || undefined}
+            note={p.respirator.value ? 'Fit tested, clean shaven at the seal, seal checked each time' : undefined}
+            because={p.respirator.because}
+          />
+          <AnswerRow
+            label="Exposure"
+            value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)}
+            because={p.exposure.because}
+          />
           <Button
             look="quiet"
             flush
-            label="Steps and checks"
-            onPress={() => router.navigate(`/job/${facts.job.id}/work/${surface.id}`)}
-            className="self-start"
+            label="The day’s breathing, and your own air samples"
+            onPress={() => router.navigate(`/breathing/${facts.job.id}`)}
+            testID="open-breathing"
           />
-        ) : null}
-        <Picture facts={facts} surface={surface} zone={zone} />
-      </Panel>
-      <Panel title="What to wear">
-        <AnswerRow
-          label={p.respirator.value ? say(p.respirator.value) : 'No respirator called for by lead'}
-          value={withCartridges(p.cartridges).replace(/^, /, '') || undefined}
-          note={p.respirator.value ? 'Fit tested, clean shaven at the seal, seal checked each time' : undefined}
-          because={p.respirator.because}
-        />
-        <AnswerRow
-          label="Exposure"
-          value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)}
-          because={p.exposure.because}
-        />
-        <Tasks tasks={p.tasks} />
-        <View className="gap-1">
-          {p.kit.map((k) => (
-            <AnswerRow key={k.value} label={cap(say(k.value))} because={k.because} />
+          <Tasks tasks={p.tasks} />
+          {p.coat ? (
+            <AnswerRow
+              label="While it is coated"
+              value={`${p.coat.respirator.value ? say(p.coat.respirator.value) : 'no respirator'}${withCartridges(p.coat.cartridges)}`}
+              note={p.coat.products.map((x) => say(x)).join(', ')}
+              because={[...p.coat.respirator.because, ...p.coat.kit.flatMap((k) => k.because)]}
+            />
+          ) : null}
+          {zone.vapour.map((v) => (
+            <AnswerRow key={v.value.what} label={`${cap(say(v.value.what))} at once`} value={atOnce(v.value, units)} because={v.because} />
           ))}
-          {p.kit.length === 0 ? <Words>Nothing is disturbed: no equipment beyond the usual.</Words> : null}
-        </View>
-      </Panel>
-      <TheArea facts={facts} zone={zone} />
-      <PlacePanel facts={facts} surface={surface} />
-      {space?.kind === 'elevation' && zone.kind === 'elevation' ? <NearbyPanel facts={facts} space={space} /> : null}
-      <ZonePanel facts={facts} surface={surface} zone={zone} />
-    </>
+          {zone.access ? (
+            <AnswerRow
+              label={`Worked from ${say(zone.access.value.by)}`}
+              value={formatMeasure(measure(zone.access.value.heightM, 'm'), units)}
+              note={`nobody below, ${formatMeasure(zone.access.value.keepOut, units)} out`}
+              because={zone.access.because}
+            />
+          ) : null}
+          {p.vibration.map((v) => (
+            <AnswerRow
+              key={v.value.methodId}
+              label={`${cap(say(v.value.methodId))}, in one pair of hands`}
+              value={`${Math.floor(v.value.actionMin)} min a day`}
+              because={v.because}
+            />
+          ))}
+          <View className="gap-1">
+            {p.kit.map((k) => (
+              <AnswerRow key={k.value} label={cap(say(k.value))} because={k.because} />
+            ))}
+            {p.kit.length === 0 ? <Words>Nothing is disturbed: no equipment beyond the usual.</Words> : null}
+          </View>
+        </Panel>
+        <PlacePanel facts={facts} surface={surface} />
+        {space?.kind === 'elevation' && zone.kind === 'elevation' ? <NearbyPanel facts={facts} space={space} /> : null}
+        <ZonePanel facts={facts} surface={surface} zone={zone} />
+      </Column>
+    </Columns>
   );
 }
 
@@ -112,6 +158,7 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
     p.verticalScreen.value ? 'an upright screen' : '',
     p.bags.value > 0 ? `${p.bags.value} waste ${p.bags.value === 1 ? 'bag' : 'bags'}` : '',
     p.sign.value.length > 0 ? 'a sign' : '',
+    zone.air ? many(zone.air.value.machines, 'air machine') : '',
   ].filter(Boolean);
   return (
     <>
@@ -129,6 +176,14 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
         {open ? (
           <>
             <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
+            {zone.air ? (
+              <AnswerRow
+                label="Suction"
+                value={zone.air.value.flowM3h === null ? 'measure the room' : formatMeasure(measure(zone.air.value.flowM3h, 'm3/h'), units)}
+                note={`${many(zone.air.value.machines, 'air machine')}, blowing outdoors`}
+                because={zone.air.because}
+              />
+            ) : null}
             {zone.hazards.map((h) => (
               <View key={h.kind} className="bg-panel px-3 py-2">
                 <Words look="body">{cap(say(`reach.${h.kind}`))}</Words>
@@ -148,7 +203,7 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
                 <AnswerRow
                   label="Waste bags"
                   value={String(p.bags.value)}
-                  note={p.needed.value ? '6 mil, gooseneck and tape; nothing leaves the area unbagged' : undefined}
+                  note={p.needed.value ? 'heavy-duty, gooseneck and tape; nothing leaves the area unbagged' : undefined}
                   because={p.bags.because}
                 />
               </>
@@ -181,6 +236,50 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
         </Panel>
       ) : null}
     </>
+  );
+}
+
+/** Who may be where while it is worked. */
+function InTheHouse({ facts, zone }: { readonly facts: JobFacts; readonly zone: ZonePlan }) {
+  const lines = inTheHouse(zone, facts);
+  return lines.length === 0 ? null : (
+    <Panel title="People in the house" testID="in-the-house">
+      {lines.map((r) => (
+        <ReasonLine key={r.rule} reason={r} />
+      ))}
+    </Panel>
+  );
+}
+
+/** As much as may be laid: a sealed room has no window to open. */
+function atOnce({ shutM2, openM2, pieceM2 }: ZonePlan['vapour'][number]['value'], units: UnitSystem): string {
+  if (shutM2 === null || openM2 === null) return 'measure the room';
+  if (pieceM2 <= shutM2) return 'all of a piece';
+  const area = (m2: number) => formatMeasure(measure(roundForReading(m2), 'm2'), units);
+  if (openM2 === shutM2) return area(shutM2);
+  return pieceM2 <= openM2 ? `${area(shutM2)}, or open two windows` : `${area(openM2)}, two windows open`;
+}
+
+/** What is hung, handed over and taken away. */
+function Papers({ facts, zone }: { readonly facts: JobFacts; readonly zone: ZonePlan }) {
+  const { id, name } = facts.job;
+  const bags = facts.bags.filter((b) => b.removedAt === null);
+  const here = bags.filter((b) => b.haulId === null).length;
+  return (
+    <Panel title={spell('Signs, programme and waste')} testID="zone-papers">
+      <View className="flex-row flex-wrap gap-2">
+        <PaperButton job={name} label="Signs, PDF" path={`/api/jobs/${id}/signs.pdf`} />
+        <PaperButton job={name} label={spell('Written programme, PDF')} path={`/api/jobs/${id}/programme.pdf`} />
+      </View>
+      <Button
+        look="quiet"
+        flush
+        label={bags.length === 0 ? 'Waste and bags: none logged yet' : `Waste and bags: ${many(bags.length, 'bag')}, ${here} here`}
+        onPress={() => router.navigate(`/bags/${id}`)}
+        testID="open-bags"
+      />
+      {zone.steps.length === 0 ? <Words look="note">Nothing is disturbed in this zone: it has no sign of its own.</Words> : null}
+    </Panel>
   );
 }
 

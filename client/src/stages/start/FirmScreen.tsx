@@ -17,13 +17,11 @@ import {
 } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Select, TextField, Words } from '../../kit';
 import { add, commitToFirm, remove, set, useAppDispatch, useFirm, type Draft } from '../../store';
+import { dayProblem } from '../DayField';
 import { Notices } from '../Notices';
 import { cap } from '../../kit/text';
 
 const here = <T extends { readonly removedAt: string | null }>(all: readonly T[]): T[] => all.filter((x) => x.removedAt === null);
-const DAY = /^\d{4}-\d\d-\d\d$/;
-const dayProblem = (v: string): string | undefined =>
-  v === '' || (DAY.test(v) && !Number.isNaN(Date.parse(v))) ? undefined : 'Write the day as 2026-05-04.';
 
 /** Writes, and says what is wrong beside the list. */
 function useWrite() {

@@ -2,7 +2,7 @@
 import { createElement, useEffect, useState } from 'react';
 import { ActivityIndicator, ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { readJobFile, type Problem } from '@roughsill/core';
+import { readJobFile, type Problem, many } from '@roughsill/core';
 import { Button, Empty, Panel, Row, Words } from '../../kit';
 import { Section } from '../../section';
 import { api, loadList, newId, useAppDispatch, useAppSelector } from '../../store';
@@ -63,7 +63,7 @@ export function StartScreen() {
                 note={[
                   j.place,
                   j.yearBuilt ? `built ${j.yearBuilt}` : 'year unknown',
-                  `${j.surfaces} surfaces`,
+                  many(j.surfaces, 'surface'),
                   j.rulebook === 'us' ? 'US rules' : 'UK rules',
                 ]
                   .filter(Boolean)
@@ -79,6 +79,7 @@ export function StartScreen() {
         <View className="flex-row flex-wrap gap-x-4">
           <Button look="quiet" label="Rates and settings" flush onPress={() => router.navigate('/settings')} />
           <Button look="quiet" label="People, machines, sites" flush onPress={() => router.navigate('/firm')} />
+          <Button look="quiet" label="Air and breathing" flush onPress={() => router.navigate('/air')} />
           <Button look="quiet" label="Sources" flush onPress={() => router.navigate('/sources')} />
           <Button look="quiet" label="Keys" flush onPress={() => router.navigate('/keys')} />
         </View>

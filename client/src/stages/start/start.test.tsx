@@ -6,7 +6,8 @@ import { writeJobFile } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { makeStore } from '../../store/store';
 import { jobsSlice, sessionSlice } from '../../store/slices';
-import { JobFactsScreen, NewJobScreen } from './JobForm';
+import { JobFactsScreen } from './JobFactsScreen';
+import { NewJobScreen } from './NewJobScreen';
 import { CatalogueScreen } from './CatalogueScreen';
 import { StartScreen } from './StartScreen';
 
@@ -122,7 +123,6 @@ test('a job takes over the address and year of its site, and is told when the li
   act(() => void s.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [{ ...site, address: '2 Pier Row' }] })));
   expect(screen.getByText('On the list the site is at: 2 Pier Row.')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Take that over' }));
-  fireEvent.click(screen.getByTestId('save-job'));
   await waitFor(() =>
     expect(s.getState().jobs.byId[job.job.id]!.facts.job).toMatchObject({ siteId: 'pier', place: '2 Pier Row', yearBuilt: 1898 }),
   );

@@ -24,6 +24,7 @@ import {
 import { Button, NumberField, Pick, Problems, Select, TextField, Ticks, Toggle, useUnits, useWhen, Words } from '../../kit';
 import { commit, remove, set, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
+import { cap } from '../../kit/text';
 import { minutesText } from './words';
 
 const TICK_MS = 10_000;
@@ -33,12 +34,14 @@ interface SquareCardProps {
   readonly surface: Surface;
   readonly square: Square;
   readonly number: number;
+  /** What to have on before it begins. */
+  readonly wear: string | null;
 }
 
 const EDGE = { open: 'border-line', clean: 'border-verdigris', notClean: 'border-ochre', harmed: 'border-oxide' } as const;
 const SAYS = { open: '', clean: 'clean', notClean: 'not clean', harmed: 'harmed' } as const;
 
-export function SquareCard({ facts, surface, square: q, number }: SquareCardProps) {
+export function SquareCard({ facts, surface, square: q, number, wear }: SquareCardProps) {
   const jobId = facts.job.id;
   const [pictures, setPictures] = useState(() => facts.photos.some((p) => p.removedAt === null && p.ofSquareId === q.id));
   const dispatch = useAppDispatch();
@@ -77,6 +80,11 @@ export function SquareCard({ facts, surface, square: q, number }: SquareCardProp
       ) : null}
       {told.length > 0 ? <Words look="note">{told.join(' · ')}</Words> : null}
       <Problems problems={problems} />
+      {q.lifted === null && q.startedAt === null ? (
+        <Words look="strong" tone={wear === null ? 'oxide' : undefined} testID={`wear-${number}`}>
+          {wear === null ? `${cap(say(q.methodId))} may not go on it as it stands: stop and ask first.` : `Before it begins: ${wear}.`}
+        </Words>
+      ) : null}
       {lifting ? (
         <LiftForm
           surface={surface}

@@ -1,5 +1,5 @@
 /** Trial squares on one surface: whether the film holds, what takes it off, how long it needs, and which square to try next. */
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import {
   beside,
@@ -23,8 +23,9 @@ import {
   type Square,
   type UnitSystem,
 } from '@roughsill/core';
+import { wearToTry } from '@roughsill/core/compare';
 import { carriedSquare, carryable, firstSquares, type Carried } from '@roughsill/core/trial';
-import { Button, Empty, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
+import { Button, Column, Columns, Empty, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { add, commit, loadOtherJobs, useAppDispatch, useAppSelector, useSettings } from '../../store';
 import type { StageProps } from '../props';
@@ -70,35 +71,8 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
         ),
       ),
     );
-  return (
+  const starting = (
     <>
-      {!plan.issue.value ? (
-        <View testID="draft">
-          <Panel title="The plan stays a draft">
-            <Reasons because={plan.issue.because} />
-          </Panel>
-        </View>
-      ) : null}
-      <Problems problems={problems} />
-      <FilmPanel jobId={jobId} surface={surface} hold={plan.hold} />
-      {squares.length > 0 ? <SquarePlan surface={surface} squares={squares} /> : null}
-      {plan.trials.map((t) => (
-        <GroupPanel
-          key={`${t.methodId}|${t.coating}|${t.product}|${t.chemistry}`}
-          group={t}
-          squares={squares.filter(
-            (q) =>
-              q.methodId === t.methodId &&
-              q.chemistry === t.chemistry &&
-              q.coating.trim().toLowerCase() === t.coating.toLowerCase() &&
-              q.product.trim().toLowerCase() === t.product.toLowerCase(),
-          )}
-          all={squares}
-          facts={facts}
-          surface={surface}
-          onLay={(p) => lay([p], { product: t.product, chemistry: t.chemistry }, 'square marked out')}
-        />
-      ))}
       {squares.length === 0 ? (
         <Empty says="Three small squares side by side, short, middle and long, save a facade. Pick what to try." />
       ) : null}
@@ -109,14 +83,53 @@ export function TrialStage({ facts, surface, plan }: StageProps) {
           lay(firstSquares(methodById(id), coating, faceC, settings.rates[id]), of, `${say(id)}: squares marked out`)
         }
       />
-      <CarryPanel
-        facts={facts}
-        surface={surface}
-        onCarry={(c) =>
-          setProblems(dispatch(commit(jobId, [add('square', carriedSquare(c, c.fromJob.id === jobId), surface.id)], 'trial carried over')))
-        }
-      />
     </>
+  );
+  return (
+    <Columns>
+      <Column>
+        {!plan.issue.value ? (
+          <View testID="draft">
+            <Panel title="The plan stays a draft">
+              <Reasons because={plan.issue.because} />
+            </Panel>
+          </View>
+        ) : null}
+        <Problems problems={problems} />
+        <FilmPanel jobId={jobId} surface={surface} hold={plan.hold} />
+        {squares.length > 0 ? <SquarePlan surface={surface} squares={squares} /> : null}
+        {squares.length === 0 ? starting : null}
+      </Column>
+      <Column>
+        {plan.trials.map((t) => (
+          <GroupPanel
+            key={`${t.methodId}|${t.coating}|${t.product}|${t.chemistry}`}
+            group={t}
+            squares={squares.filter(
+              (q) =>
+                q.methodId === t.methodId &&
+                q.chemistry === t.chemistry &&
+                q.coating.trim().toLowerCase() === t.coating.toLowerCase() &&
+                q.product.trim().toLowerCase() === t.product.toLowerCase(),
+            )}
+            all={squares}
+            facts={facts}
+            surface={surface}
+            onLay={(p) => lay([p], { product: t.product, chemistry: t.chemistry }, 'square marked out')}
+          />
+        ))}
+        {squares.length > 0 ? starting : null}
+        <CarryPanel
+          facts={facts}
+          surface={surface}
+          onCarry={(c) =>
+            setProblems(
+              dispatch(commit(jobId, [add('square', carriedSquare(c, c.fromJob.id === jobId), surface.id)], 'trial carried over')),
+            )
+          }
+        />
+      </Column>
+    </Columns>
   );
 }
 
@@ -197,6 +210,12 @@ interface GroupProps {
 
 function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) {
   const units = useUnits();
+  const settings = useSettings();
+  const waits = squares.some((q) => q.lifted === null && q.startedAt === null);
+  const wear = useMemo(
+    () => (waits ? wearToTry(facts, surface.id, group.methodId, settings, new Date().getUTCFullYear()) : null),
+    [waits, facts, surface.id, group.methodId, settings],
+  );
   const name = [cap(say(group.methodId)), group.product, group.coating && `on ${group.coating}`].filter(Boolean).join(', ');
   return (
     <Panel title={name} aside={`${group.squares} with an answer`} testID={`trial-${group.methodId}`}>
@@ -209,7 +228,7 @@ function GroupPanel({ group, squares, all, facts, surface, onLay }: GroupProps) 
       {measured(group, units) ? <Words look="note">{measured(group, units)}</Words> : null}
       <Bracket group={group} squares={squares} surface={surface} />
       {squares.map((q) => (
-        <SquareCard key={q.id} facts={facts} surface={surface} square={q} number={all.indexOf(q) + 1} />
+        <SquareCard key={q.id} facts={facts} surface={surface} square={q} number={all.indexOf(q) + 1} wear={wear} />
       ))}
       {group.next.map((p) => (
         <View key={p.dwellMin ?? 0} className="gap-1">

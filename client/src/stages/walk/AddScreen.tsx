@@ -19,6 +19,7 @@ import {
   type Problem,
   type Space,
   type SpaceDraft,
+  many,
 } from '@roughsill/core';
 import { type KitId, KITS } from '@roughsill/core/survey';
 import { Button, LengthField, NumberField, Panel, Pick, Problems, TextField, Ticks, UnitsProvider, Words } from '../../kit';
@@ -103,7 +104,7 @@ function Kits({ facts }: { readonly facts: JobFacts }) {
             className="min-h-[4.5rem] min-w-[9.5rem] flex-1 justify-center border-2 border-line bg-panel px-3 py-2 active:opacity-80"
           >
             <Words look="row">{k.id === 'elevation' ? 'Side of the house' : cap(say(k.id))}</Words>
-            <Words look="note">{`${k.pieces.length} surfaces, ${[k.lengthM, k.widthM, k.heightM]
+            <Words look="note">{`${many(k.pieces.length, 'surface')}, ${[k.lengthM, k.widthM, k.heightM]
               .filter((m) => m !== null)
               .map((m) => formatMeasure(measure(usualSize(m, units), 'm'), units))
               .join(' × ')}`}</Words>

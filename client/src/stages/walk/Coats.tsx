@@ -1,7 +1,18 @@
 /** Coats from the top down: one tap adds the next, one tap opens what is known of it. */
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { BINDERS, BLANK_LAYER, liveLayers, say, SOUNDNESS, type Binder, type Layer, type Problem, type Surface } from '@roughsill/core';
+import {
+  BINDERS,
+  BLANK_LAYER,
+  liveLayers,
+  say,
+  SOUNDNESS,
+  type Binder,
+  type Layer,
+  type Problem,
+  type Surface,
+  spell,
+} from '@roughsill/core';
 import { Button, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Toggle, Words } from '../../kit';
 import { cap } from '../../kit/text';
 import { add, commit, remove, set, useAppDispatch } from '../../store';
@@ -72,7 +83,7 @@ export function Coats({ jobId, surface }: CoatsProps) {
                     </View>
                     <View className="min-w-[7rem] flex-1">
                       <TextField
-                        label="Colour"
+                        label={spell('Colour')}
                         value={c.colour}
                         onCommit={(colour) => run([set('layer', c.id, { colour }, surface.id)], 'colour')}
                       />

@@ -15,9 +15,11 @@ import {
   type JobDigest,
   type JobFacts,
   type Surface,
+  many,
 } from '@roughsill/core';
 import { Problems, StateChip, Words } from '../../kit';
 import { commit, undo, useAppDispatch } from '../../store';
+import { CELL, FIELD, FOOT, HEAD, Plain, RIGHT, ROW_PX, STUCK, TD, TICK } from '../../kit/sheet-look';
 import { useMoney } from '../money';
 import { CELL_WORDS, cellText, COLUMNS, entryFor, headOf, newSurface, pasted, type ColumnId } from './cells';
 
@@ -26,8 +28,6 @@ export interface Line {
   readonly room: string;
 }
 
-/** A pointer hits a low row; a thumb wants its 48 px. */
-const ROW_PX = typeof matchMedia === 'function' && matchMedia('(pointer: coarse)').matches ? 48 : 36;
 const NEW = 'new';
 const WIDTH: Readonly<Record<ColumnId, string>> = {
   name: '10.5rem',
@@ -284,7 +284,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
                       aria-label={`Tick ${s.name}`}
                       checked={ticked[s.id] === true}
                       onChange={() => onTick({ ...ticked, [s.id]: !ticked[s.id] })}
-                      style={{ width: 24, height: 24, margin: '0 8px', accentColor: 'rgb(var(--soot))' }}
+                      style={TICK}
                     />
                   </td>
                   <td style={{ ...TD, maxWidth: '7.5rem', overflow: 'hidden', textOverflow: 'ellipsis' }}>
@@ -327,7 +327,12 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
                 <Plain strong>{`${lines.length} ${lines.length === 1 ? 'row' : 'rows'}`}</Plain>
               </td>
               <td style={FOOT} colSpan={BEFORE.length}>
-                <Plain strong>{`${lines.reduce((n, l) => n + l.surface.count, 0)} pieces`}</Plain>
+                <Plain strong>
+                  {many(
+                    lines.reduce((n, l) => n + l.surface.count, 0),
+                    'piece',
+                  )}
+                </Plain>
               </td>
               <td style={{ ...FOOT, textAlign: 'right' }}>
                 <Plain strong>{formatMeasure(measure(area, 'm2'), units)}</Plain>
@@ -385,56 +390,3 @@ function NewRow({ rooms, spaceId, onRoom, cell }: NewRowProps) {
     </tr>
   );
 }
-
-/** Text of a cell that is only read: on one line, however long. */
-const Plain = ({ strong, children }: { readonly strong?: boolean; readonly children: ReactNode }) => (
-  <span
-    style={{
-      fontFamily: strong ? 'HyperlegibleBold, sans-serif' : 'Hyperlegible, sans-serif',
-      fontSize: '0.875rem',
-      color: 'rgb(var(--soot))',
-      whiteSpace: 'nowrap',
-    }}
-  >
-    {children}
-  </span>
-);
-
-const CELL = {
-  height: ROW_PX - 2,
-  width: '100%',
-  boxSizing: 'border-box',
-  border: '2px solid transparent',
-  background: 'transparent',
-  fontFamily: 'Hyperlegible, sans-serif',
-  fontSize: '0.9375rem',
-  padding: '0 6px',
-  borderRadius: 0,
-  whiteSpace: 'nowrap',
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
-  cursor: 'text',
-  display: 'block',
-} as const;
-const FIELD = { background: 'rgb(var(--panel))', color: 'rgb(var(--soot))', outline: 'none' } as const;
-const TD = {
-  height: ROW_PX,
-  padding: '0 4px',
-  borderBottom: '1px solid rgb(var(--line))',
-  whiteSpace: 'nowrap',
-  maxWidth: '13rem',
-} as const;
-const RIGHT = { ...TD, textAlign: 'right' } as const;
-/** The name stays in sight when the table is moved sideways. */
-const STUCK = { position: 'sticky', left: 0, background: 'rgb(var(--limewash))', zIndex: 1 } as const;
-const HEAD = {
-  position: 'sticky',
-  top: 0,
-  zIndex: 2,
-  background: 'rgb(var(--shelf))',
-  padding: '6px',
-  textAlign: 'left',
-  whiteSpace: 'nowrap',
-  borderBottom: '2px solid rgb(var(--soot))',
-} as const;
-const FOOT = { ...HEAD, top: undefined, bottom: 0, borderBottom: undefined, borderTop: '2px solid rgb(var(--soot))' } as const;

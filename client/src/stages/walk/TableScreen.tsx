@@ -13,6 +13,7 @@ import {
   type JobFacts,
   type Problem,
   type Surface,
+  many,
 } from '@roughsill/core';
 import { Button, Empty, NumberField, Panel, Problems, Select, Words } from '../../kit';
 import { commit, drawn, set, useAppDispatch, useDigest, type Draft } from '../../store';
@@ -144,7 +145,7 @@ function SetMany({ facts, chosen, all, onTick }: SetManyProps) {
     }
   };
   const drafts = chosen.flatMap(draftsFor);
-  const go = () => setProblems(dispatch(commit(facts.job.id, drafts, `${cap(SETTABLE_WORDS[what])}: ${chosen.length} surfaces`)));
+  const go = () => setProblems(dispatch(commit(facts.job.id, drafts, `${cap(SETTABLE_WORDS[what])}: ${many(chosen.length, 'surface')}`)));
   return (
     <Panel title="Set many" aside={`${chosen.length} ticked`} testID="set-many">
       <View className="flex-row flex-wrap gap-2">

@@ -17,8 +17,24 @@ import {
   YES_NO,
   type Problem,
   type Surface,
+  spell,
 } from '@roughsill/core';
-import { Button, Folded, Later, LengthField, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle } from '../../kit';
+import {
+  Button,
+  Column,
+  Columns,
+  Folded,
+  Later,
+  LengthField,
+  NumberField,
+  Panel,
+  Pick,
+  Problems,
+  Select,
+  TextField,
+  Ticks,
+  Toggle,
+} from '../../kit';
 import { commit, remove, set, useAppDispatch } from '../../store';
 import { Photos } from '../photos/Photos';
 import type { StageScreenProps } from '../props';
@@ -70,120 +86,126 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
   const parts = PART_KINDS.filter((k) => (shares[k] ?? 0) > 0).map((k) => `${say(k)} ${shares[k]} %`);
   return (
     <>
-      <Coats jobId={jobId} surface={surface} />
-      <Panel title="Condition" testID="condition">
-        <Ticks
-          label="What is seen on it"
-          values={surface.conditions}
-          options={options(CONDITIONS)}
-          onChange={(conditions) => write({ conditions }, 'condition')}
-        />
-        {surface.conditions.includes('moldy') ? (
-          <NumberField
-            label="Visible mold on it"
-            unit={UNITS[m2].label}
-            optional
-            hint="All patches together, edge to edge; a room’s patches are summed. Not measured counts as the largest class."
-            value={surface.moldM2 === null ? null : roundForReading(convert(surface.moldM2, 'm2', m2))}
-            check={(v) => against('moldM2')(convert(v, m2, 'm2'))}
-            testID="mold-extent"
-            onCommit={(v) => write({ moldM2: v === null ? null : convert(v, m2, 'm2') }, 'mold measured')}
-          />
-        ) : null}
-        <Later>
-          <Degrees surface={surface} onSet={(fields) => write(fields, 'degree')} />
-        </Later>
-      </Panel>
-      <Later>
-        <Pick label="What do you want of it" value={surface.aim} options={options(AIMS)} onChange={(aim) => write({ aim }, 'aim')} />
-        <Photos facts={facts} of={{ ofSurfaceId: surface.id }} />
-        <Folded title="What it is, and its sizes" says={sizes} testID="what-it-is">
-          <TextField
-            label="Name"
-            value={surface.name}
-            problem={problem('name')}
-            onCommit={(name) => write({ name }, 'renamed')}
-            testID="name"
-          />
-          <View className="flex-row flex-wrap gap-3">
-            <View className="min-w-[9rem] flex-1">
+      <Columns>
+        <Column>
+          <Coats jobId={jobId} surface={surface} />
+          <Panel title="Condition" testID="condition">
+            <Ticks
+              label="What is seen on it"
+              values={surface.conditions}
+              options={options(CONDITIONS)}
+              onChange={(conditions) => write({ conditions }, 'condition')}
+            />
+            {surface.conditions.includes('moldy') ? (
               <NumberField
-                label="How many"
-                value={surface.count}
-                step={1}
-                decimals={0}
-                check={against('count')}
-                onCommit={(v) => v !== null && write({ count: v }, `${surface.name}: how many`)}
-                testID="count"
-              />
-            </View>
-            <View className="min-w-[9rem] flex-1">
-              <Pick
-                label="Faces"
-                value={surface.faces === 2 ? 'two' : 'one'}
-                options={[
-                  { value: 'one', label: 'one' },
-                  { value: 'two', label: 'both' },
-                ]}
-                onChange={(v) => write({ faces: v === 'two' ? 2 : 1 }, 'faces')}
-              />
-            </View>
-          </View>
-          <View className="flex-row flex-wrap gap-3">
-            {size('lengthM', cap(element.sides[0]))}
-            {size('widthM', cap(element.sides[1]))}
-          </View>
-          <TakeOffPanel surface={surface} area={plan.area} onSet={(measures) => write({ measures }, `${surface.name}: sizes`)} />
-          <Select
-            label="Material"
-            value={surface.material}
-            options={options(MATERIALS)}
-            onChange={(material) => write({ material }, 'material')}
-            testID="material"
-          />
-          <View className="flex-row flex-wrap gap-3">
-            <View className="min-w-[9rem] flex-1">
-              <NumberField
-                label="Year made, if not the building’s"
-                value={surface.yearMade}
+                label={spell('Visible mold on it')}
+                unit={UNITS[m2].label}
                 optional
-                decimals={0}
-                problem={problem('yearMade')}
-                check={against('yearMade')}
-                onCommit={(v) => write({ yearMade: v }, 'year made')}
+                hint="All patches together, edge to edge; a room’s patches are summed. Not measured counts as the largest class."
+                value={surface.moldM2 === null ? null : roundForReading(convert(surface.moldM2, 'm2', m2))}
+                check={(v) => against('moldM2')(convert(v, m2, 'm2'))}
+                testID="mold-extent"
+                onCommit={(v) => write({ moldM2: v === null ? null : convert(v, m2, 'm2') }, spell('mold measured'))}
               />
-            </View>
-            <View className="min-w-[9rem] flex-1">
-              <Pick label="Knots" value={surface.knots} options={options(YES_NO)} onChange={(knots) => write({ knots }, 'knots')} />
-            </View>
-          </View>
-          {TIMBER.includes(surface.material) ? (
-            <TextField
-              label="Which wood, if known"
-              value={surface.species}
-              hint="A moisture meter is set for it"
-              onCommit={(species) => write({ species }, 'wood')}
-            />
-          ) : null}
-          <Toggle
-            label="Thrown out anyway"
-            hint="Nothing on it needs saving; taking it out still disturbs what is on it"
-            value={surface.scrapped}
-            onChange={(scrapped) => write({ scrapped }, 'thrown out')}
-          />
-          {element.loose ? (
-            <Toggle
-              label="Goes to the bench"
-              value={surface.bench}
-              onChange={(bench) => write({ bench }, 'bench')}
-              hint="Taken down and worked away from the room"
-            />
-          ) : null}
-        </Folded>
-        <Folded title="Parts" says={parts.join(', ')} testID="parts-folded">
-          <PartsEditor key={JSON.stringify(shares)} jobId={jobId} surface={surface} areaM2={plan.area.totalM2} />
-        </Folded>
-      </Later>
+            ) : null}
+            <Later>
+              <Degrees surface={surface} onSet={(fields) => write(fields, 'degree')} />
+            </Later>
+          </Panel>
+        </Column>
+        <Column>
+          <Later>
+            <Pick label="What do you want of it" value={surface.aim} options={options(AIMS)} onChange={(aim) => write({ aim }, 'aim')} />
+            <Photos facts={facts} of={{ ofSurfaceId: surface.id }} />
+            <Folded title="What it is, and its sizes" says={sizes} testID="what-it-is">
+              <TextField
+                label="Name"
+                value={surface.name}
+                problem={problem('name')}
+                onCommit={(name) => write({ name }, 'renamed')}
+                testID="name"
+              />
+              <View className="flex-row flex-wrap gap-3">
+                <View className="min-w-[9rem] flex-1">
+                  <NumberField
+                    label="How many"
+                    value={surface.count}
+                    step={1}
+                    decimals={0}
+                    check={against('count')}
+                    onCommit={(v) => v !== null && write({ count: v }, `${surface.name}: how many`)}
+                    testID="count"
+                  />
+                </View>
+                <View className="min-w-[9rem] flex-1">
+                  <Pick
+                    label="Faces"
+                    value={surface.faces === 2 ? 'two' : 'one'}
+                    options={[
+                      { value: 'one', label: 'one' },
+                      { value: 'two', label: 'both' },
+                    ]}
+                    onChange={(v) => write({ faces: v === 'two' ? 2 : 1 }, 'faces')}
+                  />
+                </View>
+              </View>
+              <View className="flex-row flex-wrap gap-3">
+                {size('lengthM', cap(element.sides[0]))}
+                {size('widthM', cap(element.sides[1]))}
+              </View>
+              <TakeOffPanel surface={surface} area={plan.area} onSet={(measures) => write({ measures }, `${surface.name}: sizes`)} />
+              <Select
+                label="Material"
+                value={surface.material}
+                options={options(MATERIALS)}
+                onChange={(material) => write({ material }, 'material')}
+                testID="material"
+              />
+              <View className="flex-row flex-wrap gap-3">
+                <View className="min-w-[9rem] flex-1">
+                  <NumberField
+                    label="Year made, if not the building’s"
+                    value={surface.yearMade}
+                    optional
+                    decimals={0}
+                    problem={problem('yearMade')}
+                    check={against('yearMade')}
+                    onCommit={(v) => write({ yearMade: v }, 'year made')}
+                  />
+                </View>
+                <View className="min-w-[9rem] flex-1">
+                  <Pick label="Knots" value={surface.knots} options={options(YES_NO)} onChange={(knots) => write({ knots }, 'knots')} />
+                </View>
+              </View>
+              {TIMBER.includes(surface.material) ? (
+                <TextField
+                  label="Which wood, if known"
+                  value={surface.species}
+                  hint="A moisture meter is set for it"
+                  onCommit={(species) => write({ species }, 'wood')}
+                />
+              ) : null}
+              <Toggle
+                label="Thrown out anyway"
+                hint="Nothing on it needs saving; taking it out still disturbs what is on it"
+                value={surface.scrapped}
+                onChange={(scrapped) => write({ scrapped }, 'thrown out')}
+              />
+              {element.loose ? (
+                <Toggle
+                  label="Goes to the bench"
+                  value={surface.bench}
+                  onChange={(bench) => write({ bench }, 'bench')}
+                  hint="Taken down and worked away from the room"
+                />
+              ) : null}
+            </Folded>
+            <Folded title="Parts" says={parts.join(', ')} testID="parts-folded">
+              <PartsEditor key={JSON.stringify(shares)} jobId={jobId} surface={surface} areaM2={plan.area.totalM2} />
+            </Folded>
+          </Later>
+        </Column>
+      </Columns>
       <Problems problems={problems.filter((p) => problem(p.path) === undefined)} />
       <View className="flex-row flex-wrap gap-2">
         {at > 0 ? <Button label="Move up" onPress={() => swap(siblings[at - 1]!)} /> : null}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import {
   CHECK_UNITS,
+  checkUnit,
   checkOutcome,
   convert,
   dewPointC,
@@ -19,8 +20,6 @@ import {
   type Gate,
   type JobFacts,
   type Surface,
-  type Unit,
-  type UnitSystem,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
 import { Button, NumberField, useUnits, useWhen, Words } from '../../kit';
@@ -54,12 +53,6 @@ export const checkDraft = (
     surfaceId,
   );
 
-/** As a person on this job reads it. */
-const shownIn = (what: CheckNumber, system: UnitSystem): Unit => {
-  const own = CHECK_UNITS[what];
-  // Minutes and hours are what the check speaks of.
-  return what === 'waitedMin' || what === 'waitedH' ? own : (unitFor(UNITS[own].dimension, system) ?? own);
-};
 const labelOf = (what: CheckNumber): string => cap(say(what));
 
 type Numbers = Readonly<Partial<Record<CheckNumber, number>>>;
@@ -96,7 +89,7 @@ function NumberCheck({
   return (
     <View className="gap-2">
       {asks.map((a) => {
-        const unit = shownIn(a.what, units);
+        const unit = checkUnit(a.what, units);
         const value = numbers[a.what];
         return (
           <View key={a.what} className="max-w-[22rem] gap-1">

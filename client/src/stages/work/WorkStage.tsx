@@ -9,13 +9,14 @@ import {
   formatRange,
   formatWork,
   say,
+  toBuy,
   type EventGate,
   type JobFacts,
   type Step,
   type Surface,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
-import { Button, Panel, useUnits, useWhen, Words } from '../../kit';
+import { Button, Column, Columns, Panel, useUnits, useWhen, useWide, Words } from '../../kit';
 import { Why } from '../../kit/Why';
 import { commit, useAppDispatch } from '../../store';
 import { useMoney } from '../money';
@@ -26,25 +27,51 @@ import { cap } from '../../kit/text';
 export function WorkStage({ facts, surface, plan }: StageProps) {
   const { work, money } = plan;
   const cash = useMoney();
+  const wide = useWide();
   return (
-    <>
-      <Panel title="The plan" aside={`${work.steps.length} ${work.steps.length === 1 ? 'step' : 'steps'}`}>
-        <Words>
-          {plan.proof === 'unpriced'
-            ? say('proof.unpriced')
-            : `${formatRange(work.handsOnH, formatWork)} of work${work.sharedH.high > 0 ? ` (${formatRange(work.sharedH, formatWork)} of it its share of what the zone does once)` : ''} and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. ${say(`proof.${plan.proof}`)}`}
-        </Words>
-        <Button
-          label="Print this surface"
-          onPress={() => router.navigate(`/print/${facts.job.id}?surface=${surface.id}`)}
-          className="self-start"
-        />
-      </Panel>
-      <Happened facts={facts} surface={surface} plan={plan} />
-      {work.steps.map((s, i) => (
-        <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} facts={facts} surface={surface} />
-      ))}
-    </>
+    <Columns>
+      <Column>
+        <Panel title="The plan" aside={`${work.steps.length} ${work.steps.length === 1 ? 'step' : 'steps'}`}>
+          <Words>
+            {plan.proof === 'unpriced'
+              ? say('proof.unpriced')
+              : `${formatRange(work.handsOnH, formatWork)} of work${work.sharedH.high > 0 ? ` (${formatRange(work.sharedH, formatWork)} of it its share of what the zone does once)` : ''} and ${formatRange(work.waitH, formatHours)} of waiting; ${formatRange(money, cash)}. ${say(`proof.${plan.proof}`)}`}
+          </Words>
+          <Button
+            label="Print this surface"
+            onPress={() => router.navigate(`/print/${facts.job.id}?surface=${surface.id}`)}
+            className="self-start"
+          />
+        </Panel>
+        <Happened facts={facts} surface={surface} plan={plan} />
+        {wide ? <Shopping steps={work.steps} /> : null}
+      </Column>
+      <View className="min-w-[min(21rem,100%)] flex-[2] gap-6">
+        {work.steps.map((s, i) => (
+          <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} facts={facts} surface={surface} />
+        ))}
+        {wide ? null : <Shopping steps={work.steps} />}
+      </View>
+    </Columns>
+  );
+}
+
+/** What this surface and its zone ask for, summed: to take along. */
+function Shopping({ steps }: { readonly steps: readonly Step[] }) {
+  const units = useUnits();
+  const amounts = toBuy(steps);
+  if (amounts.length === 0) return null;
+  return (
+    <Panel title="To take along" aside="for this surface and its zone" testID="shopping">
+      <View className="gap-1 bg-panel px-3 py-2">
+        {amounts.map((a) => (
+          <View key={`${a.what}${a.amount.unit}`} className="flex-row justify-between gap-3">
+            <Words>{cap(say(a.what))}</Words>
+            <Words look="strong">{formatMeasure(a.amount, units)}</Words>
+          </View>
+        ))}
+      </View>
+    </Panel>
   );
 }
 

@@ -1,0 +1,1 @@
+export { AirScreen as default } from '../src/stages/on-demand';

@@ -1,0 +1,1 @@
+export { BagsScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,1 @@
+export { BreathingScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,1 @@
+export { CertaintyScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,1 @@
+export { ClientScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,80 @@
+/** What the worker answers; apart from it, so that a test may ask without one. */
+import { createDeriver, digestOf, limitSetOf, moneyIn, spellAs } from '@roughsill/core';
+import { airDuties } from '@roughsill/core/air';
+import { tasksOn, zoneDay } from '@roughsill/core/zone-day';
+import { certainties, changedBetween, compareMethods, sensitivity } from '@roughsill/core/compare';
+import { wasteOf } from '@roughsill/core/waste';
+import { clientPage } from '@roughsill/core/report';
+import type { Answers, Ask, AskKind, BreathingZone, Standing } from './ask-protocol';
+
+/** Zones in which lead is met; the others have no day to be held against its limit. */
+function breathingIn({ facts, settings }: Standing, thisYear: number): BreathingZone[] {
+  const { job } = facts;
+  const plan = createDeriver().derive(facts, settings, thisYear);
+  const set = limitSetOf(job.rulebook, job.stateLayer);
+  return plan.zones.flatMap((zone) => {
+    if (zone.protection.care !== 'lead') return [];
+    const day = zoneDay(zone, plan.surfaces, settings, set);
+    if (day === null) return [];
+    const measured = zone.protection.exposure.because.some((r) => r.rule === 'exposure.measured');
+    const days = facts.airSamples
+      .filter((a) => a.removedAt === null && a.massUg !== null && zone.surfaceIds.includes(a.onSurfaceId))
+      .map((a) => a.startedAt.slice(0, 10))
+      .sort();
+    const mask = zone.protection.respirator.value;
+    return [
+      {
+        zoneId: zone.zoneId,
+        name: zone.name,
+        day,
+        mask,
+        measured,
+        duties: day.lead
+          ? airDuties({
+              day: day.lead,
+              set,
+              presumed: !measured,
+              masked: mask !== null,
+              startOn: job.startOn,
+              lastSampleOn: days.at(-1) ?? null,
+            })
+          : [],
+        tasks: plan.surfaces
+          .filter((p) => zone.working.includes(p.surfaceId))
+          .flatMap((p) =>
+            tasksOn(p).map((methodId) => ({
+              surfaceId: p.surfaceId,
+              surface: facts.surfaces.find((s) => s.id === p.surfaceId)!.name,
+              methodId,
+            })),
+          ),
+      },
+    ];
+  });
+}
+
+export function answerTo(ask: Ask, thisYear: number): Answers[AskKind] {
+  spellAs((ask.kind === 'changed' ? ask.is : ask).facts.job.rulebook);
+  switch (ask.kind) {
+    case 'compare': {
+      const { facts, settings, surfaceId, focus } = ask;
+      return {
+        compared: compareMethods(facts, surfaceId, settings, thisYear),
+        whatIf: focus === null ? [] : sensitivity(facts, surfaceId, focus, settings, thisYear),
+      };
+    }
+    case 'certainty':
+      return certainties(ask.facts, ask.settings, thisYear);
+    case 'client':
+      return clientPage(ask.facts, ask.surfaceId, ask.settings, thisYear);
+    case 'waste':
+      return wasteOf(ask.facts, createDeriver().derive(ask.facts, ask.settings, thisYear), ask.settings);
+    case 'breathing':
+      return breathingIn(ask, thisYear);
+    case 'changed': {
+      const digest = ({ facts, settings }: Standing) => digestOf(facts, createDeriver().derive(facts, settings, thisYear));
+      const { facts, settings } = ask.is;
+      return changedBetween(digest(ask.was), digest(ask.is), facts, facts.job.units, moneyIn(settings.pricesIn));
+    }
+  }
+}

@@ -1,0 +1,53 @@
+/** What is too heavy for the page and asked for by one screen: derivations of whole jobs, or of one surface in many ways. */
+import type { AirDuty } from '@roughsill/core/air';
+import type { ZoneDay } from '@roughsill/core/zone-day';
+import type { FirmSettings, JobFacts, MethodId, RespiratorId } from '@roughsill/core';
+import type { ClientPage } from '@roughsill/core/report';
+import type { WasteLine } from '@roughsill/core/waste';
+import type { Certainty, Changed, Compared, WhatIf } from '@roughsill/core/compare';
+
+/** A job as it stands, with what plans are made with. */
+export interface Standing {
+  readonly facts: JobFacts;
+  readonly settings: FirmSettings;
+}
+export type Ask =
+  /** What-ifs are asked of the method in focus. Null: of none. */
+  | (Standing & { readonly kind: 'compare'; readonly surfaceId: string; readonly focus: MethodId | null })
+  | (Standing & { readonly kind: 'certainty' })
+  | (Standing & { readonly kind: 'client'; readonly surfaceId: string })
+  | (Standing & { readonly kind: 'waste' })
+  | (Standing & { readonly kind: 'breathing' })
+  | { readonly kind: 'changed'; readonly was: Standing; readonly is: Standing };
+/** A zone in which lead is met, as whoever works there breathes it. */
+export interface BreathingZone {
+  readonly zoneId: string;
+  readonly name: string;
+  readonly day: ZoneDay;
+  readonly mask: RespiratorId | null;
+  /** By own samples. */
+  readonly measured: boolean;
+  readonly duties: readonly AirDuty[];
+  readonly tasks: readonly { readonly surfaceId: string; readonly surface: string; readonly methodId: MethodId }[];
+}
+export type AskKind = Ask['kind'];
+
+export interface Answers {
+  readonly compare: { readonly compared: Compared; readonly whatIf: readonly WhatIf[] };
+  readonly certainty: readonly Certainty[];
+  readonly changed: Changed;
+  readonly client: ClientPage | null;
+  readonly waste: readonly WasteLine[];
+  readonly breathing: readonly BreathingZone[];
+}
+
+export interface ToAskWorker {
+  /** Counts the questions, so that the answer to an older one is passed over. */
+  readonly run: number;
+  readonly thisYear: number;
+  readonly ask: Ask;
+}
+export interface FromAskWorker {
+  readonly run: number;
+  readonly answer: Answers[AskKind];
+}
