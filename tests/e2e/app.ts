@@ -58,6 +58,14 @@ export class App {
     await this.id('import').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   }
 
+  /** Of a surface, by its name: a job that was brought in has ids of its own. */
+  async idOf(jobId: string, name: string): Promise<string> {
+    const { facts } = (await (await this.page.request.get(`${this.address}/api/jobs/${jobId}`)).json()) as {
+      facts: { surfaces: { id: string; name: string }[] };
+    };
+    return facts.surfaces.find((s) => s.name === name)!.id;
+  }
+
   /** Puts a job file straight into the database, under new ids. */
   async bring(text: string): Promise<string> {
     const res = await this.page.request.post(`${this.address}/api/jobs/import?copy=true`, { data: JSON.parse(text) as object });

@@ -20,6 +20,7 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     '/firm',
     '/settings',
     '/catalogue',
+    '/air',
     '/sources',
     '/keys',
     `/add/${jobId}`,
@@ -28,7 +29,8 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     `/print/${jobId}?surface=${sash}`,
     `/compare/${jobId}?surface=${sash}`,
     `/rounds/${jobId}?surface=${sash}`,
-    ...['table', 'samples', 'survey', 'instruments', 'import', 'mold'].map((page) => `/${page}/${jobId}`),
+    `/client/${jobId}?surface=${sash}`,
+    ...['certainty', 'bags', 'breathing', 'table', 'samples', 'survey', 'instruments', 'import', 'mold'].map((page) => `/${page}/${jobId}`),
   ];
   screens.push(
     ...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]),
@@ -48,8 +50,8 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
         ),
       ]
         .map((e) => ({ e, r: e.getBoundingClientRect() }))
-        // The table's rows are as low as a pointer hits; under a thumb they are as high as all else.
-        .filter(({ e }) => matchMedia('(pointer: coarse)').matches || e.closest('[data-testid=surface-table]') === null)
+        // A table's rows are as low as a pointer hits; under a thumb they are as high as all else.
+        .filter(({ e }) => matchMedia('(pointer: coarse)').matches || e.closest('table') === null)
         .filter(({ r }) => r.width > 0 && (r.height < 47.5 || r.width < 47.5))
         .map(({ e, r }) => `${e.getAttribute('aria-label') ?? e.textContent} ${Math.round(r.width)}x${Math.round(r.height)}`),
     );

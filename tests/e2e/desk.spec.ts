@@ -85,7 +85,6 @@ test('the firm’s own rate changes hours and says so; hot air on lead is a sett
   await app.open('/settings');
   await app.id('hot-air').click();
   await app.id('to-catalogue').click();
-  await app.button('infrared, then scrape: facts and rates').click();
   await app.type('rate-low-infrared', '1');
   await app.sent();
   await app.open(`/job/${jobId}/choose`);
@@ -94,7 +93,7 @@ test('the firm’s own rate changes hours and says so; hot air on lead is a sett
   const flat = app.id('part-flat');
   await app.id('blocked-flat').click();
   await flat.getByTestId('method-infrared').getByRole('button').first().click();
-  await expect(flat.getByTestId('method-infrared')).toContainText('Hours from your own rates; no trial behind them.');
+  await expect(flat.getByTestId('detail-infrared')).toContainText('Hours from your own rates; no trial behind them.');
   await expect(flat.getByTestId('method-heatGun')).toContainText('1,100 °F');
 });
 

@@ -24,10 +24,10 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   // Coats from the top down, and the count closed.
   for (const binder of ['acrylic', 'oil', 'oil']) await app.id(`add-coat-${binder}`).click();
   await app.id('coat-1').click();
-  await page.getByRole('group', { name: 'Coat 1 from the top' }).getByLabel('Colour').fill('white');
+  await page.getByRole('group', { name: 'Coat 1 from the top' }).getByLabel('Color').fill('white');
   await page.getByRole('group', { name: 'Coat 1 from the top' }).getByRole('radio', { name: 'failing' }).click();
   await app.id('coat-2').click();
-  await page.getByRole('group', { name: 'Coat 2 from the top' }).getByLabel('Colour').fill('green');
+  await page.getByRole('group', { name: 'Coat 2 from the top' }).getByLabel('Color').fill('green');
   await app.id('coats-counted').click();
   await page.getByRole('checkbox', { name: 'flaking' }).click();
   await expect(app.id('section')).toHaveAttribute(
@@ -57,12 +57,12 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   // A notch through all coats finds it in the third.
   await app.id('record-spot').click();
   await app.pick('depth', 'a notch through all coats');
-  await app.pick('swab', 'changed colour');
+  await app.pick('swab', 'changed color');
   await page.getByRole('checkbox', { name: /^3 oil paint/ }).click();
   await app.id('save-reading').click();
   await expect(app.id('section')).toHaveAttribute('aria-label', /oil paint, lead found; then softwood/);
   await page.getByRole('button', { name: /^why: coat 3/ }).click();
-  await expect(page.getByText(/A swab changed colour/)).toBeVisible();
+  await expect(page.getByText(/A swab changed color/)).toBeVisible();
 
   // Choose: blocked methods say why; the bite line moves; one method for every part it may go on.
   await app.stage('Choose');

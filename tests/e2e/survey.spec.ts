@@ -79,12 +79,11 @@ test('a chip goes to the lab and its answer comes back as a table; wrong rows st
   await bring('Sample;Result;Unit\nS-001;0,62;%\nS-999;1;%\nS-1;=2+2;%\n');
   await expect(app.id('preview')).toContainText('sample S-999 is not on this job');
   await expect(app.id('preview')).toContainText('begins like a spreadsheet formula');
-  await expect(app.id('bring-in')).toBeDisabled();
+  await expect(app.id('bring-in')).toHaveCount(0);
   await bring(Buffer.from([0x50, 0x4b, 0x03, 0x04, 0x00, 0x00]), 'book.xlsx');
   await expect(app.id('import-problem')).toContainText('is not a text table');
   await bring('Sample;Result;Unit\nS-001;0,62;%\nS-999;1;%\n');
   await app.id('leave-out').click();
-  await app.id('bring-in').click();
   await expect(app.id('import-told')).toContainText('1 result brought in');
   await app.sent();
   const reading = (await factsOf(app, jobId)).surfaces[0].readings.find((r: { kind: string }) => r.kind === 'lab');
@@ -160,7 +159,7 @@ test('asbestos samples are planned at drawn places; another seed moves them, the
   const places = async (seed: string) => {
     await app.open(`/facts/${jobId}`);
     await app.type('seed', seed);
-    await app.id('save-job').click();
+    await app.id('seed').press('Enter');
     await app.sent();
     const plan = (await (await page.request.get(`${app.address}/api/jobs/${jobId}/plan?detail=all`)).json()) as {
       survey: { asbestos: { places: { x: number; y: number }[] }[] };
