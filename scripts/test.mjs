@@ -86,7 +86,6 @@ async function playwright(database) {
 ensurePackages();
 if (runs('e2e') || runs('faults')) ensureChromium();
 const started = Date.now();
-// Building takes as long as the rest together: it starts first, and the parts that do not need it run beside it.
 const built = runs('e2e') || runs('faults') ? Promise.all([buildWeb(), buildServer()]) : Promise.resolve([]);
 built.catch(() => undefined);
 const database = runs('server') ? await startPostgres('test-postgres', { port: 55532, throwaway: true }) : null;
@@ -94,24 +93,31 @@ process.on('SIGINT', () => {
   ['test-postgres', 'e2e-postgres', 'fuzz-postgres', 'faults-postgres'].forEach((name) => stopPostgres(name));
   process.exit(130);
 });
-try {
+/** Two chains side by side: each keeps one core busy, and each makes what its own parts need. */
+async function readSources() {
   await part('check', async () => {
     await runBeside('types', 'npm', ['run', '-s', 'types']);
     await runBeside('lint', 'npm', ['run', '-s', 'lint']);
     await runBeside('format', 'npm', ['run', '-s', 'format:check']);
   });
   await part('core', () => jest('core'));
+  await part('hunt', () => attack('hunt', ['--surfaces', '3000', '--seed', '9']));
+}
+async function runBuilt() {
+  await built.catch(() => undefined);
   await part('server', async () => {
     const worker = path.join(path.dirname(await buildServer()), 'worker.mjs');
     await jest('server', { TEST_DATABASE_URL: database.url, TEST_OWNER_DATABASE_URL: database.ownerUrl, WORKER_FILE: worker });
   });
   await part('client', () => jest('client'));
-  await part('hunt', () => attack('hunt', ['--surfaces', '3000', '--seed', '9']));
   await part('fuzz', () => attack('fuzz', ['--requests', '2000']));
   await part('faults', async () => {
     await built;
     await attack('faults', ['--rounds', '10', '--short']);
   });
+}
+try {
+  await Promise.all([readSources(), runBuilt()]);
   await part('e2e', async () => {
     const e2e = await startPostgres('e2e-postgres', { port: 55632, throwaway: true });
     await playwright(e2e);

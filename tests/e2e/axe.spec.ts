@@ -39,9 +39,20 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
   );
   for (const at of screens) {
     await app.open(at);
+    // A job's name stands before its list and its surface do: the whole screen is looked at.
     await page.getByRole('heading', { level: 1 }).first().waitFor();
+    await expect(page.locator('[role=progressbar]:not([aria-valuenow])')).toHaveCount(0);
+    const hasSurface = /^\/job\/[^/]+\/[^/]+\/./.test(at);
+    if (hasSurface) await app.id('surface').getByRole('heading').first().waitFor();
     if (at.includes('/work/') || at.includes('/choose/')) await page.locator('[data-why]').first().click();
-    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+    const axe = new AxeBuilder({ page })
+      // What passed is not asked for, and no screen holds a frame of another origin: in the page itself it takes half the time.
+      .options({ resultTypes: ['violations'] })
+      .setLegacyMode(true)
+      // After the options, which would take their place.
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
+    // The list beside a surface on a wide screen was looked at with its stage.
+    const { violations } = await (hasSurface ? axe.exclude('[data-testid=list]') : axe).analyze();
     expect(violations.map((v) => `${at}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
     const small = await page.evaluate(() =>
       [

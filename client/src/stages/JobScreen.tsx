@@ -18,7 +18,7 @@ import { SurfaceList } from './SurfaceList';
 import { ACT_WORDS, isStage, STAGE, stageOf, type StageId } from './stages';
 import { Standing } from '../Stumbled';
 import { useTitle } from '../useTitle';
-import { useJobKeys } from './keys';
+import { tellShown, useJobKeys, type Shown } from './keys';
 
 interface JobView {
   readonly facts: JobFacts;
@@ -28,8 +28,7 @@ interface JobView {
   readonly surfaceId?: string;
   readonly go: (s: StageId, id?: string) => void;
   readonly find: React.RefObject<TextInput | null>;
-  /** Surfaces as the list shows them, for the keys that walk along it. */
-  readonly shown: React.RefObject<readonly string[]>;
+  readonly shown: React.RefObject<Shown>;
   readonly onShown: (ids: readonly string[]) => void;
 }
 const Job = createContext<JobView | null>(null);
@@ -67,7 +66,7 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
   const wide = useWide();
   const { digest, by } = useDigest(facts);
   const find = useRef<TextInput>(null);
-  const shown = useRef<readonly string[]>([]);
+  const shown = useRef<Shown>({ ids: null });
   const jobId = facts.job.id;
   const stage: StageId = isStage(params.stage) ? params.stage : 'walk';
   const { surfaceId } = params;
@@ -80,7 +79,7 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
       surfaceId,
       find,
       shown,
-      onShown: (ids) => (shown.current = ids),
+      onShown: (ids) => tellShown(shown, ids),
       go: (s, id) => router.navigate(id ? `/job/${jobId}/${s}/${id}` : `/job/${jobId}/${s}`),
     }),
     [facts, digest, by, stage, surfaceId, jobId],

@@ -129,8 +129,9 @@ export function SurfaceList({
   const items = useMemo(() => (digest ? itemsOf(facts, digest, stage, wanted) : []), [facts, digest, stage, wanted]);
   const { units } = facts.job;
   useEffect(() => {
-    onShown?.(items.flatMap((i) => (i.kind === 'row' ? [i.key] : [])));
-  }, [items, onShown]);
+    // Before the job is reckoned there is no list to walk along, which is not the same as an empty one.
+    if (digest) onShown?.(items.flatMap((i) => (i.kind === 'row' ? [i.key] : [])));
+  }, [digest, items, onShown]);
   useEffect(() => {
     // What the keys walk to is kept in view.
     const row = surfaceId === undefined ? null : document.querySelector(`[data-testid="row-${CSS.escape(surfaceId)}"]`);

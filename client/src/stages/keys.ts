@@ -38,7 +38,20 @@ interface JobKeys {
   readonly surfaceId?: string;
   readonly go: (s: StageId, id?: string) => void;
   readonly find: RefObject<TextInput | null>;
-  readonly shown: RefObject<readonly string[]>;
+  readonly shown: RefObject<Shown>;
+}
+
+/** Surfaces as the list shows them; null until it stands. A key that walks along it may be pressed before: then it waits for it. */
+export interface Shown {
+  readonly ids: readonly string[] | null;
+  readonly waiting?: (ids: readonly string[]) => void;
+}
+
+/** The list stands: what was waiting for it goes on. */
+export function tellShown(shown: RefObject<Shown>, ids: readonly string[]): void {
+  const { waiting } = shown.current;
+  shown.current = { ids };
+  waiting?.(ids);
 }
 
 /** In place: what stands at the top of the screen stays where it is. */
@@ -68,13 +81,17 @@ const isOnControl = (): boolean =>
 
 export function useJobKeys({ facts, stage, surfaceId, go, find, shown }: JobKeys): void {
   useKeys((key) => {
-    const order = shown.current;
-    const at = surfaceId === undefined ? -1 : order.indexOf(surfaceId);
+    const walk = (by: 1 | -1) => (ids: readonly string[]) => {
+      const at = surfaceId === undefined ? -1 : ids.indexOf(surfaceId);
+      if (ids.length > 0) go(stage, ids[Math.min(Math.max(at + by, 0), ids.length - 1)]);
+    };
     const number = STAGES[Number(key) - 1];
     if (number) go(number, surfaceId);
-    else if (key === 'j') go(stage, order[Math.min(at + 1, order.length - 1)]);
-    else if (key === 'k') go(stage, order[Math.max(at - 1, 0)]);
-    else if (key === 'Enter') return surfaceId !== undefined && !isOnControl() && goIn();
+    else if (key === 'j' || key === 'k') {
+      const step = walk(key === 'j' ? 1 : -1);
+      if (shown.current.ids === null) shown.current = { ids: null, waiting: step };
+      else step(shown.current.ids);
+    } else if (key === 'Enter') return surfaceId !== undefined && !isOnControl() && goIn();
     else if (key === 'Escape') {
       if (surfaceId === undefined) router.navigate('/');
       else if (document.activeElement?.closest('[data-testid=surface]')) (document.activeElement as HTMLElement).blur();
