@@ -196,6 +196,7 @@ export const aFacts = (surface: Surface, { job, space, others = [], zoneChecks =
   spaces: [aSpace(space)],
   surfaces: [surface, ...others],
   airSamples: [],
+  stints: [],
   hauls: [],
   bags: [],
   photos: [],

@@ -4,4 +4,5 @@ export { fittedOn, needsFit } from './protect/fit';
 export { emergencies } from './zone/emergencies';
 export { inTheHouse } from './zone/in-the-house';
 export { tasksOn } from './zone/methods-in';
+export { shiftsOf, type Shift, type ShiftPart } from './zone/shift';
 export { zoneSigns, type Sign } from './zone/signs';

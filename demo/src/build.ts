@@ -148,6 +148,7 @@ export const facts = (j: Job, spaces: Space[], surfaces: Surface[]): JobFacts =>
   spaces,
   surfaces,
   airSamples: [],
+  stints: [],
   hauls: [],
   bags: [],
   photos: [],

@@ -12,11 +12,12 @@ interface Props {
   readonly was: { readonly facts: JobFacts; readonly settings: FirmSettings };
   readonly facts: JobFacts;
   readonly settings: FirmSettings;
+  readonly aside?: string;
 }
 /** Longer lists are folded: the first lines say what kind of change it is. */
 const FIRST = 8;
 
-export function ChangedPanel({ title, was, facts, settings }: Props) {
+export function ChangedPanel({ title, was, facts, settings, aside = 'since this screen was opened' }: Props) {
   const { facts: wasFacts, settings: wasSettings } = was;
   const same = wasFacts === facts && wasSettings === settings;
   const changed = useAsked(
@@ -34,7 +35,7 @@ export function ChangedPanel({ title, was, facts, settings }: Props) {
         <Words look="head" level={2}>
           {title}
         </Words>
-        <Words look="note">since this screen was opened</Words>
+        <Words look="note">{aside}</Words>
       </View>
       {changed === null ? <Words look="note">Reckoning what that changes.</Words> : null}
       {nothing ? <Words>Nothing on this job hangs on it.</Words> : null}

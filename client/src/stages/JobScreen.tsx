@@ -28,7 +28,7 @@ interface JobView {
   readonly surfaceId?: string;
   readonly go: (s: StageId, id?: string) => void;
   readonly find: React.RefObject<TextInput | null>;
-  readonly shown: React.RefObject<Shown>;
+  readonly shownRef: React.RefObject<Shown>;
   readonly onShown: (ids: readonly string[]) => void;
 }
 const Job = createContext<JobView | null>(null);
@@ -66,7 +66,7 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
   const wide = useWide();
   const { digest, by } = useDigest(facts);
   const find = useRef<TextInput>(null);
-  const shown = useRef<Shown>({ ids: null });
+  const shownRef = useRef<Shown>({ ids: null });
   const jobId = facts.job.id;
   const stage: StageId = isStage(params.stage) ? params.stage : 'walk';
   const { surfaceId } = params;
@@ -78,8 +78,8 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
       stage,
       surfaceId,
       find,
-      shown,
-      onShown: (ids) => tellShown(shown, ids),
+      shownRef,
+      onShown: (ids) => tellShown(shownRef, ids),
       go: (s, id) => router.navigate(id ? `/job/${jobId}/${s}/${id}` : `/job/${jobId}/${s}`),
     }),
     [facts, digest, by, stage, surfaceId, jobId],

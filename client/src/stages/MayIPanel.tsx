@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { ASKED, MAY, say, type AskedMethod, type JobDigest, type JobFacts, type May, type MayI, many } from '@roughsill/core';
-import { sentence } from '@roughsill/core/words';
+import { remedy, sentence } from '@roughsill/core/words';
 import { Button, useUnits, Words } from '../kit';
 import { cap } from '../kit/text';
 
@@ -32,6 +32,8 @@ interface MayIPanelProps {
 interface Group {
   readonly is: May;
   readonly says: string;
+  /** What would lift a no: the way out. */
+  readonly wayOut: string | undefined;
   readonly ids: readonly string[];
 }
 
@@ -47,7 +49,12 @@ export function MayIPanel({ facts, digest, surfaceId }: MayIPanelProps) {
       const m = s.may[asked];
       const key = `${m.is}|${m.reason?.rule ?? ''}`;
       const was = groups.get(key);
-      groups.set(key, { is: m.is, says: was?.says ?? reasonOf(m), ids: [...(was?.ids ?? []), s.surfaceId] });
+      groups.set(key, {
+        is: m.is,
+        says: was?.says ?? reasonOf(m),
+        wayOut: m.is === 'forbidden' && m.reason !== null ? remedy(m.reason, units) : undefined,
+        ids: [...(was?.ids ?? []), s.surfaceId],
+      });
     }
   }
   const shown = [...groups.values()].sort((a, b) => MAY.indexOf(a.is) - MAY.indexOf(b.is) || b.ids.length - a.ids.length);
@@ -83,6 +90,7 @@ export function MayIPanel({ facts, digest, surfaceId }: MayIPanelProps) {
                 {surfaceId === undefined ? `${ANSWER[g.is]}: ${g.ids.length} of ${many(about.length, 'surface')}` : ANSWER[g.is]}
               </Words>
               {g.says ? <Words>{g.says}</Words> : null}
+              {g.wayOut ? <Words look="note">{`What would lift it: ${g.wayOut}`}</Words> : null}
               {surfaceId === undefined ? <Names ids={g.ids} nameOf={nameOf} jobId={facts.job.id} /> : null}
             </View>
           ))}

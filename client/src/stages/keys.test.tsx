@@ -8,7 +8,7 @@ jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 test('a key pressed before the list stands waits for it; the last one counts; an empty list is no way to walk', () => {
   const go = jest.fn();
   const shown: { current: Shown } = { current: { ids: null } };
-  renderHook(() => useJobKeys({ facts: examples()['quill-point']!, stage: 'walk', go, find: { current: null }, shown }));
+  renderHook(() => useJobKeys({ facts: examples()['quill-point']!, stage: 'walk', go, find: { current: null }, shownRef: shown }));
   fireEvent.keyDown(window, { key: 'j' });
   fireEvent.keyDown(window, { key: 'j' });
   expect(go).not.toHaveBeenCalled();

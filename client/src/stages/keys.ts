@@ -38,7 +38,7 @@ interface JobKeys {
   readonly surfaceId?: string;
   readonly go: (s: StageId, id?: string) => void;
   readonly find: RefObject<TextInput | null>;
-  readonly shown: RefObject<Shown>;
+  readonly shownRef: RefObject<Shown>;
 }
 
 /** Surfaces as the list shows them; null until it stands. A key that walks along it may be pressed before: then it waits for it. */
@@ -48,9 +48,9 @@ export interface Shown {
 }
 
 /** The list stands: what was waiting for it goes on. */
-export function tellShown(shown: RefObject<Shown>, ids: readonly string[]): void {
-  const { waiting } = shown.current;
-  shown.current = { ids };
+export function tellShown(shownRef: RefObject<Shown>, ids: readonly string[]): void {
+  const { waiting } = shownRef.current;
+  shownRef.current = { ids };
   waiting?.(ids);
 }
 
@@ -79,7 +79,7 @@ const isOnControl = (): boolean =>
   document.activeElement instanceof HTMLElement &&
   document.activeElement.closest('a, button, [role=button], [role=radio], [role=checkbox]') !== null;
 
-export function useJobKeys({ facts, stage, surfaceId, go, find, shown }: JobKeys): void {
+export function useJobKeys({ facts, stage, surfaceId, go, find, shownRef }: JobKeys): void {
   useKeys((key) => {
     const walk = (by: 1 | -1) => (ids: readonly string[]) => {
       const at = surfaceId === undefined ? -1 : ids.indexOf(surfaceId);
@@ -89,8 +89,8 @@ export function useJobKeys({ facts, stage, surfaceId, go, find, shown }: JobKeys
     if (number) go(number, surfaceId);
     else if (key === 'j' || key === 'k') {
       const step = walk(key === 'j' ? 1 : -1);
-      if (shown.current.ids === null) shown.current = { ids: null, waiting: step };
-      else step(shown.current.ids);
+      if (shownRef.current.ids === null) shownRef.current = { ids: null, waiting: step };
+      else step(shownRef.current.ids);
     } else if (key === 'Enter') return surfaceId !== undefined && !isOnControl() && goIn();
     else if (key === 'Escape') {
       if (surfaceId === undefined) router.navigate('/');

@@ -43,7 +43,7 @@ export function useJob(jobId: string): { readonly facts: JobFacts | undefined; r
   return { facts, status };
 }
 
-/** What plans are made with: the settings, and the machines that the firm owns. */
+/** What plans are made with: the settings, and the firm's machines and people. */
 export const useSettings = (): FirmSettings => useAppSelector(planning);
 
 /** A job that another page speaks of: fetched, where it is not here yet. */

@@ -1,16 +1,24 @@
 /** What the worker answers; apart from it, so that a test may ask without one. */
-import { createDeriver, digestOf, limitSetOf, moneyIn, spellAs } from '@roughsill/core';
+import { createDeriver, digestOf, type JobPlan, limitSetOf, moneyIn, spellAs } from '@roughsill/core';
 import { airDuties } from '@roughsill/core/air';
-import { tasksOn, zoneDay } from '@roughsill/core/zone-day';
+import { shiftsOf, tasksOn, zoneDay } from '@roughsill/core/zone-day';
 import { certainties, changedBetween, compareMethods, sensitivity } from '@roughsill/core/compare';
 import { wasteOf } from '@roughsill/core/waste';
 import { clientPage } from '@roughsill/core/report';
-import type { Answers, Ask, AskKind, BreathingZone, Standing } from './ask-protocol';
+import type { Answers, Ask, AskKind, Breathing, BreathingZone, Standing } from './ask-protocol';
+
+function breathingIn({ facts, settings }: Standing, thisYear: number): Breathing {
+  const plan = createDeriver().derive(facts, settings, thisYear);
+  return {
+    zones: leadZones({ facts, settings }, plan),
+    places: plan.zones.map(({ zoneId, name }) => ({ zoneId, name })),
+    shifts: shiftsOf(facts, plan, settings),
+  };
+}
 
 /** Zones in which lead is met; the others have no day to be held against its limit. */
-function breathingIn({ facts, settings }: Standing, thisYear: number): BreathingZone[] {
+function leadZones({ facts, settings }: Standing, plan: JobPlan): BreathingZone[] {
   const { job } = facts;
-  const plan = createDeriver().derive(facts, settings, thisYear);
   const set = limitSetOf(job.rulebook, job.stateLayer);
   return plan.zones.flatMap((zone) => {
     if (zone.protection.care !== 'lead') return [];

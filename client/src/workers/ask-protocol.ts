@@ -1,6 +1,6 @@
 /** What is too heavy for the page and asked for by one screen: derivations of whole jobs, or of one surface in many ways. */
 import type { AirDuty } from '@roughsill/core/air';
-import type { ZoneDay } from '@roughsill/core/zone-day';
+import type { Shift, ZoneDay } from '@roughsill/core/zone-day';
 import type { FirmSettings, JobFacts, MethodId, RespiratorId } from '@roughsill/core';
 import type { ClientPage } from '@roughsill/core/report';
 import type { WasteLine } from '@roughsill/core/waste';
@@ -30,6 +30,12 @@ export interface BreathingZone {
   readonly duties: readonly AirDuty[];
   readonly tasks: readonly { readonly surfaceId: string; readonly surface: string; readonly methodId: MethodId }[];
 }
+export interface Breathing {
+  readonly zones: readonly BreathingZone[];
+  /** Every zone of the job, in its order. */
+  readonly places: readonly { readonly zoneId: string; readonly name: string }[];
+  readonly shifts: readonly Shift[];
+}
 export type AskKind = Ask['kind'];
 
 export interface Answers {
@@ -38,7 +44,7 @@ export interface Answers {
   readonly changed: Changed;
   readonly client: ClientPage | null;
   readonly waste: readonly WasteLine[];
-  readonly breathing: readonly BreathingZone[];
+  readonly breathing: Breathing;
 }
 
 export interface ToAskWorker {

@@ -1,7 +1,7 @@
 /** What is told to whom by which day, before the first stroke and after the last. */
 import type { JobFacts } from '../facts';
 import { why, type Reason } from '../reasons';
-import { RULEBOOKS } from '../rulebook';
+import { bookOf } from '../rulebook';
 import { isPaid } from '../walk';
 import { addDays, isWorkingDay, workingDaysBefore } from './holidays';
 
@@ -30,7 +30,7 @@ export const DAYS = { pamphletMost: 60, pamphletPost: 7, asbestosWorking: 10, uk
 export function noticesOf({ facts, lead, asbestosOut, today }: NoticesAsked): Notice[] {
   const { job } = facts;
   const start = job.startOn;
-  const rules = RULEBOOKS[job.rulebook];
+  const rules = bookOf(job);
   const old = job.yearBuilt === null || job.yearBuilt < rules.leadPresumedBefore.is.value;
   const out: Notice[] = [];
   const add = (id: Notice['id'], from: string | null, by: string | null, because: Reason) =>

@@ -258,6 +258,8 @@ test('every method on every material, part, place and lead state has a verdict w
       { settings: { certified: false, allowHotAirOnLead: true, allowCausticOnTimber: false, machines: [aMachine({ kind: 'vacuum' })] } },
     ],
     [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
+    [failing(), { settings: { certifiedUntil: '2020-01-01' } }],
+    [failing(), { settings: { people: [{ id: 'ada', name: 'Ada', certificates: [], fitTests: [], training: [], removedAt: null }] } }],
     [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],
     [bare({ element: 'wall', material: 'gypsumPlaster' }), { job: { yearBuilt: 1955, listed: 'yes' } }],
     [bare({ element: 'wall', material: 'brick' }), { job: { rulebook: 'uk' } }],

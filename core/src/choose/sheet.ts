@@ -26,7 +26,7 @@ import {
   type LeadDepths,
   type LeadPicture,
 } from '../probe';
-import { ownsShroud, RULEBOOKS, type FirmSettings } from '../rulebook';
+import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
@@ -86,6 +86,7 @@ export interface SurfaceSheet {
   readonly assisted: boolean;
   /** Work for pay: the rule for renovators binds it. */
   readonly paid: boolean;
+  readonly entitled: Entitled;
   readonly clearTopcoat: boolean;
   readonly glazed: boolean;
   readonly power: YesNo;
@@ -96,6 +97,7 @@ export interface SurfaceSheet {
   readonly services: readonly Service[];
   readonly accessM: number;
   readonly rulebook: 'us' | 'uk';
+  readonly edition: string;
 }
 
 /** Above this the work is done from a ladder or a scaffold, m. */
@@ -169,7 +171,7 @@ export interface Sheet {
   readonly casein: boolean;
   readonly window: boolean;
   readonly minorWork: string;
-  readonly certified: boolean;
+  readonly entitled: Entitled;
   readonly hotAirAllowed: boolean;
   readonly causticAllowed: boolean;
   readonly ownsHepa: boolean;
@@ -213,6 +215,7 @@ export interface Sheet {
   readonly others: YesNo;
   readonly high: boolean;
   readonly rulebook: 'us' | 'uk';
+  readonly edition: string;
 }
 
 /** How many coats, from the top, a bite goes through. */
@@ -284,6 +287,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     dwelling: ctx.site.dwelling,
     assisted: ctx.site.assisted,
     paid: ctx.site.paid,
+    entitled: ctx.site.entitled,
     clearTopcoat: endsClear(s),
     glazed: isGlazed(s),
     power: ctx.site.power,
@@ -294,6 +298,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     services: ctx.space.services,
     accessM: ctx.space.accessM,
     rulebook: ctx.rulebook.id,
+    edition: ctx.rulebook.editionId,
   };
 }
 
@@ -325,7 +330,7 @@ const jumps = (grits: readonly number[]): boolean => grits.some((g, i) => i > 0 
 
 export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, toolC }: PartSheet, settings: FirmSettings): Sheet {
   const last = grits.at(-1);
-  const hottest = method.infrared ? RULEBOOKS[s.rulebook].infraredBelow.is : RULEBOOKS[s.rulebook].hotAirBelow.is;
+  const hottest = method.infrared ? bookOf(s).infraredBelow.is : bookOf(s).hotAirBelow.is;
   const refused = failsOn(s, method);
   return {
     nothingToTake: !method.takes.some((t) => s.holds.includes(t)) && method.id !== 'leave',
@@ -393,7 +398,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     casein: s.casein,
     window: s.isSash,
     minorWork: s.minorWork === null ? 'noClass' : s.minorWork ? 'within' : 'over',
-    certified: settings.certified,
+    entitled: s.entitled,
     hotAirAllowed: settings.allowHotAirOnLead,
     causticAllowed: settings.allowCausticOnTimber,
     ownsHepa: ownsShroud(settings),
@@ -412,5 +417,6 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     others: s.others,
     high: s.accessM > HIGH_M,
     rulebook: s.rulebook,
+    edition: s.edition,
   };
 }

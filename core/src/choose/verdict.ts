@@ -1,7 +1,7 @@
 /** Asks every rule of every method and part; all that block are listed, none hides another. */
 import type { MethodId } from '../facts';
 import { why, type Reason, type Weighed } from '../reasons';
-import { RULEBOOKS } from '../rulebook';
+import { bookOf } from '../rulebook';
 import { METHODS, type Method } from '../catalogue';
 import { LIMIT_ASKED, RULES, type Condition, type Rule } from './rules';
 import type { Sheet } from './sheet';
@@ -40,7 +40,7 @@ function reasonOf(rule: Rule, sheet: Sheet): Reason {
     limit: limitOf(c),
     verdict: sheet[c.asked] === 'unknown' ? 'unknown' : 'yes',
   }));
-  if (rule.limit) weighed.push({ asked: LIMIT_ASKED, found: rule.limit(RULEBOOKS[sheet.rulebook]), verdict: 'yes' });
+  if (rule.limit) weighed.push({ asked: LIMIT_ASKED, found: rule.limit(bookOf(sheet)), verdict: 'yes' });
   for (const asked of NAMED) {
     if (!weighed.some((w) => w.asked === asked)) weighed.push({ asked, found: sheet[asked], verdict: 'yes' });
   }
@@ -54,7 +54,7 @@ const MOST_PER_RULE = 2000;
 function sharedReason(rule: Rule, sheet: Sheet): Reason {
   let of = told.get(rule);
   if (!of || of.size >= MOST_PER_RULE) told.set(rule, (of = new Map()));
-  let key: string = sheet.rulebook;
+  let key: string = sheet.edition;
   for (const c of rule.if) key += `|${sheet[c.asked]}`;
   for (const asked of NAMED) key += `|${sheet[asked]}`;
   let made = of.get(key);

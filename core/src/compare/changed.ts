@@ -3,6 +3,7 @@ import type { JobFacts } from '../facts';
 import type { Range } from '../choose';
 import type { JobDigest, SurfaceDigest } from '../job/digest';
 import { say } from '../reasons';
+import type { Asked } from '../work';
 import { formatMeasure, formatRange, formatWork, measure, type UnitSystem } from '../units/units';
 
 export interface Changed {
@@ -48,6 +49,12 @@ function onSurface(was: SurfaceDigest, is: SurfaceDigest): string[] {
   return [...pairs.flatMap(([what, a, b]) => (a === b ? [] : [`${what}${b} (was ${a})`])), ...methods];
 }
 
+/** The number against which a check holds what was measured. */
+function askedOf({ below, atMost, atLeast }: Asked, units: UnitSystem): string {
+  if (below) return `below ${formatMeasure(below, units)}`;
+  return atMost ? `at most ${formatMeasure(atMost, units)}` : atLeast ? `at least ${formatMeasure(atLeast, units)}` : 'a reading';
+}
+
 const classOf = (minor: boolean | null | undefined): string =>
   minor === null || minor === undefined ? 'no class of minor work' : minor ? 'minor work' : 'more than minor work';
 
@@ -77,6 +84,15 @@ export function changedBetween(was: JobDigest, is: JobDigest, facts: JobFacts, u
     const name = facts.spaces.find((x) => x.id === s.spaceId)?.name;
     const [a, b] = [classOf(before.get(s.spaceId)?.minorWork.value), classOf(s.minorWork.value)];
     if (name !== undefined && a !== b) tell(`${b} (was ${a})`, name);
+  }
+  const zonesBefore = new Map(was.zones.map((z) => [z.zoneId, z]));
+  for (const z of is.zones) {
+    const a = zonesBefore.get(z.zoneId);
+    for (const asked of z.asks) {
+      const then = a?.asks.find((x) => x.what === asked.what);
+      const [now, before] = [askedOf(asked, units), then ? askedOf(then, units) : null];
+      if (before !== null && before !== now) tell(`${say(asked.what)}: ${now} (was ${before})`, z.name);
+    }
   }
   const old = new Map(was.surfaces.map((d) => [d.surfaceId, d]));
   let priceOnly = 0;

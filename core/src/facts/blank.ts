@@ -51,6 +51,7 @@ export const BLANK_JOB: JobDraft = {
   note: '',
   siteId: null,
   worker: 'firm',
+  edition: null,
   startOn: null,
   stateLayer: 'none',
   wasteTests: [],

@@ -139,7 +139,7 @@ describe('the job file', () => {
   };
   test.each([
     ['cut short', whole.slice(0, 200), /^\(file\): is not whole JSON/],
-    ['of a newer version', edit((o) => (o['version'] = 9)), /^version: is 9; this Rough Sill reads up to 8/],
+    ['of a newer version', edit((o) => (o['version'] = 10)), /^version: is 10; this Rough Sill reads up to 9/],
     ['of another kind', '{"format":"x"}', /^format: is not "roughsill.job"/],
     ['not an object', '[]', /not a Rough Sill job file/],
     ['with a negative width', edit((o) => (o['surfaces'][0].widthM = -1)), /^surfaces\[0\]\.widthM: width must be more than 0/],
@@ -160,6 +160,7 @@ describe('the job file', () => {
       edit((o) => (o['spaces'][0].joinedToId = 'nowhere')),
       /^spaces\[0\]\.joinedToId: the room or side it is joined to/,
     ],
+    ['on rules that are not known', edit((o) => (o['job'].edition = 'us-2040')), /^job\.edition: stands on rules “us-2040”/],
     ['worked in no zone', edit((o) => (o['surfaces'][0].zoneId = 'nowhere')), /^surfaces\[0\]\.zoneId: the zone it is worked in/],
     [
       'with a check of no zone',

@@ -19,6 +19,7 @@ export {
   type EntitySpec,
   type FirmFacts,
   type Haul,
+  type Stint,
   type InstrumentCheck,
   type Job,
   type Layer,

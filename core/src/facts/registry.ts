@@ -11,6 +11,7 @@ import {
   BoardFields,
   CheckFields,
   HaulFields,
+  StintFields,
   Id,
   Instant,
   InstrumentCheckFields,
@@ -63,7 +64,7 @@ export interface EntitySpec {
   /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
   readonly appendOnly: boolean;
   /** The version of the job file since which the list exists; older ones do without. */
-  readonly since: 1 | 2 | 3 | 5 | 7 | 8;
+  readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9;
   /** Its list on the job came later than that on the surface. */
   readonly sinceOnJob?: 5;
   /** The field that says when it was observed. */
@@ -293,6 +294,28 @@ export const REGISTRY = {
     ],
     order: by((x) => x['startedAt'] as string),
   }),
+  stint: spec({
+    scope: 'job',
+    fields: StintFields,
+    parents: ['job'],
+    list: 'stints',
+    most: 5000,
+    appendOnly: false,
+    since: 9,
+    refs: [
+      {
+        field: 'zoneId',
+        to: ['space', 'zone', 'job'],
+        where: 'job',
+        says: (x) => `the zone in which ${x['person']} works is not on this job`,
+      },
+    ],
+    order: (a, b) =>
+      LABELS.compare(a['on'] as string, b['on'] as string) ||
+      LABELS.compare(a['person'] as string, b['person'] as string) ||
+      (a['fromMin'] as number) - (b['fromMin'] as number) ||
+      byId(a, b),
+  }),
   haul: spec({
     scope: 'job',
     fields: HaulFields,
@@ -407,6 +430,7 @@ export type Board = RecordOf<'board'>;
 export type Photo = RecordOf<'photo'>;
 export type AirSample = RecordOf<'airSample'>;
 export type Haul = RecordOf<'haul'>;
+export type Stint = RecordOf<'stint'>;
 export type Bag = RecordOf<'bag'>;
 export type InstrumentCheck = RecordOf<'instrumentCheck'>;
 export type Person = RecordOf<'person'>;

@@ -155,6 +155,8 @@ export const JobFields = z.strictObject({
   /** Who does the work that disturbs: the rule for renovators binds who is paid. */
   worker: z.enum(WORKERS).default('firm'),
   /** The first day on which anything is disturbed; null: not set. Notices and own air data hang on it. */
+  /** The edition of the rulebook on which the job stands; null: what held when jobs began to be pinned. */
+  edition: text(40).nullable().default(null),
   startOn: Day.nullable().default(null),
   stateLayer: z.enum(STATE_LAYERS).default('none'),
   /** What a lab or a strip said of what leaves the job: one line a stream. */
@@ -581,6 +583,22 @@ export const AirSampleFields = z.strictObject({
   below: z.boolean().default(false),
   lab: text(120).default(''),
   note: text(500).default(''),
+});
+
+const DAY_MIN = 24 * 60;
+/** Somebody's time in a zone on one day. */
+export const StintFields = z.strictObject({
+  person: name('the shift'),
+  /** As a zone goes by everywhere: its own id, its room's or side's, or the job's for the bench. */
+  zoneId: Id,
+  on: Day,
+  /** Minutes after midnight, by the job's own clock. */
+  fromMin: z
+    .number({ error: 'the time is a number' })
+    .int('a whole minute')
+    .min(0, 'a time of the day')
+    .max(DAY_MIN - 1, 'a time of the day'),
+  hours: between(0.25, 16, 'the hours in a zone'),
 });
 
 /** Waste that left together: one ticket, one carrier, one place. */

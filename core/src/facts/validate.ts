@@ -10,9 +10,11 @@ import {
   type Row,
   type Sample,
   type Square,
+  type Stint,
   type Surface,
 } from './registry';
 import { LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
+import { EDITIONS } from '../rulebook/rulebook';
 import { sameNumber } from './numbers';
 import type { Problem } from './problems';
 
@@ -241,6 +243,35 @@ function twiceProblems(rows: readonly Row[], row: Row, path: string, what: strin
   return twin ? [{ path: `${path}.number`, message: `there is a ${what} ${String(row['number']).trim()} already` }] : [];
 }
 
+const clock = (min: number): string => `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
+const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+/** Nobody works in two zones at once, and a day ends at midnight. */
+function stintProblems(all: readonly Stint[], s: Stint, path: string): Problem[] {
+  if (s.removedAt !== null) return [];
+  const until = (x: Stint): number => x.fromMin + x.hours * 60;
+  const out: Problem[] = [];
+  if (until(s) > 24 * 60)
+    out.push({
+      path: `${path}.hours`,
+      message: `${s.hours} h from ${clock(s.fromMin)} go past midnight: enter what is left on the next day`,
+    });
+  const twin = all.find(
+    (x) =>
+      x.id !== s.id &&
+      x.removedAt === null &&
+      x.on === s.on &&
+      sameName(x.person, s.person) &&
+      x.fromMin < until(s) - 1e-9 &&
+      s.fromMin < until(x) - 1e-9,
+  );
+  if (twin)
+    out.push({
+      path: `${path}.person`,
+      message: `${s.person.trim()} is in a zone from ${clock(twin.fromMin)} to ${clock(Math.round(until(twin)))} on ${s.on} already: nobody works in two at once`,
+    });
+  return out;
+}
+
 /** What the fields of a record of the job do not say together, or with the others of its kind. */
 function ofJobProblems(entity: Entity, row: Row, facts: JobFacts, path: string, thisYear: number): Problem[] {
   switch (entity) {
@@ -257,6 +288,8 @@ function ofJobProblems(entity: Entity, row: Row, facts: JobFacts, path: string, 
           ? [{ path: `${path}.massUg`, message: 'below what: the least that the lab can see, ug' }]
           : []),
       ];
+    case 'stint':
+      return stintProblems(facts.stints, row as unknown as Stint, path);
     case 'haul':
       return twiceProblems(facts.hauls as unknown as Row[], row, path, 'load');
     case 'bag': {
@@ -276,7 +309,12 @@ function ofJobProblems(entity: Entity, row: Row, facts: JobFacts, path: string, 
 export function jobProblems(facts: JobFacts, thisYear: number, touched?: Touched): Problem[] {
   const out: Problem[] = [];
   const wanted = (id: string) => touched === undefined || touched.ids.has(id);
-  if (wanted(facts.job.id)) out.push(...yearProblems(facts.job.yearBuilt, 'job.yearBuilt', thisYear));
+  if (wanted(facts.job.id)) {
+    const { yearBuilt, edition } = facts.job;
+    out.push(...yearProblems(yearBuilt, 'job.yearBuilt', thisYear));
+    if (edition !== null && !Object.values(EDITIONS).some((all) => all.some((b) => b.editionId === edition)))
+      out.push({ path: 'job.edition', message: `stands on rules “${edition}”, which this Rough Sill does not know: update it` });
+  }
   for (const entity of childrenOf('job')) {
     if (entity === 'surface') continue;
     const list = specOf(entity).list!;

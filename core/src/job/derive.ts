@@ -28,14 +28,24 @@ import {
 } from '../probe';
 import { isMoldy } from '../probe/mold';
 import { answer, why, type Answer } from '../reasons';
-import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
+import { bookOf, type FirmSettings, type Rulebook } from '../rulebook';
 import type { SiteView, SpaceView } from '../surface/context';
 import { ACT_RANK, NEXT_ACTS, planOwn, withZone, type NextAct, type SurfaceOwn, type SurfacePlan } from '../surface/plan';
 import { ownAirOf, type OwnAir } from '../air/own';
 import { NO_TRIALS } from '../trial';
 import { convert, measure } from '../units/units';
 import { takeOff, type TakeOff } from '../walk';
-import { planZone, zonesOf, type Floor, type ZoneGiven, type ZoneMade, type ZoneMap, type ZonePlan, type ZoneView } from '../zone';
+import {
+  planZone,
+  wholesOf,
+  zonesOf,
+  type Floor,
+  type ZoneGiven,
+  type ZoneMade,
+  type ZoneMap,
+  type ZonePlan,
+  type ZoneView,
+} from '../zone';
 import { NOTHING, plus } from '../work';
 import { testsMoney, type MoneyLines } from './money';
 import { footprintOf, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
@@ -77,6 +87,8 @@ interface Local {
   readonly suspects: readonly Suspect[];
   /** Area that counts towards minor work: what no person has decided to leave. */
   readonly disturbedM2: number;
+  /** The last day on which a check of its work was passed; null: nobody began. */
+  readonly workedOn: string | null;
 }
 
 /** What a surface gives to the sums of its job, side by side: an edit adds up every surface, and a plan is scattered over the memory. */
@@ -139,8 +151,18 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
       if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
       return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
     }, 0);
-  return { area, found, moldy: isMoldy(s), suspects: suspectsOf(s, year, area.totalM2, rulebook), disturbedM2 };
+  const workedOn = s.checks.reduce<string | null>((last, c) => {
+    const day = c.takenAt.slice(0, 10);
+    return c.outcome === 'pass' && (last === null || day > last) ? day : last;
+  }, null);
+  return { area, found, moldy: isMoldy(s), suspects: suspectsOf(s, year, area.totalM2, rulebook), disturbedM2, workedOn };
 }
+
+/** All work in one room within so many days is one job. 40 CFR 745.83 */
+const ONE_JOB_DAYS = 30;
+/** Work that was begun and then taken off the list still counts, until the first day of work that was set lies that long after it. */
+const stillCounts = (workedOn: string, startOn: string | null): boolean =>
+  startOn === null || Date.parse(startOn) - Date.parse(workedOn) <= ONE_JOB_DAYS * 86_400_000;
 
 /** Options hold prices, so they are kept by the settings that they were reckoned with; they are the same for every job. */
 const optionMemos = new WeakMap<FirmSettings, OptionMemo>();
@@ -206,9 +228,9 @@ const zonedOf = ({ id, spaceId, zoneId, bench, removedAt }: Surface): Zoned => (
 /** What a room or side is to the surfaces in it: by its place among those that are there. */
 const roomNodes = () => ({
   growth: keptList<number | null>(),
-  plan: node((space: Space, disturbedM2: number, rulebook: Rulebook, assisted: boolean): SpacePlan => {
-    const minorWork = minorWorkOf(space, disturbedM2, rulebook, assisted);
-    return { spaceId: space.id, disturbedM2, minorWork };
+  plan: node((space: Space, onList: number, offList: number, rulebook: Rulebook, assisted: boolean): SpacePlan => {
+    const minorWork = minorWorkOf(space, { onList, offList }, rulebook, assisted);
+    return { spaceId: space.id, disturbedM2: onList + offList, minorWork };
   }),
   made: node(spaceView),
   view: kept<SpaceView>(),
@@ -279,11 +301,12 @@ export function createDeriver(): Deriver {
   const pastOf = eachKept(([past]: [Past], i) => nodes[i]!.past(past));
   const disturbsLead = eachKept(
     (
-      [s, year, { disturbedM2 }, past]: [Surface, number | null, Local, Past],
+      [s, year, { disturbedM2, workedOn }, past]: [Surface, number | null, Local, Past],
       i,
       rulebook: Rulebook,
       instruments: InstrumentBook,
-    ): boolean => s.removedAt === null && disturbedM2 > 0 && nodes[i]!.leadIsPresent(s, year, rulebook, instruments, past),
+    ): boolean =>
+      (s.removedAt === null || workedOn !== null) && disturbedM2 > 0 && nodes[i]!.leadIsPresent(s, year, rulebook, instruments, past),
   );
   const piecesOf = eachKept(([s, suspects]: [Surface, readonly Suspect[]], i) =>
     suspects.length === 0 ? null : nodes[i]!.piece(pieceOf(s, suspects)),
@@ -296,6 +319,13 @@ export function createDeriver(): Deriver {
   const zoneMap = node(zonesOf);
   const roomOf = node(roomsOf);
   const standings = node(standingsOf);
+  /** For each room or side, the place with which it counts as one, all by their place in the list. 40 CFR 745.83: all work on one outside together. */
+  const onePlace = node((there: readonly Space[]) => {
+    const at = new Map(there.map((s, i) => [s.id, i]));
+    const wholes = wholesOf(there);
+    const outside = there.findIndex((s) => s.kind === 'elevation');
+    return { at, of: there.map((s) => (s.kind === 'elevation' ? outside : at.get(wholes.get(s.id)!.id)!)) };
+  });
   const footprint = kept<Floor>();
   const ownAir = kept<readonly OwnAir[]>();
   const checksByZone = node((checks: readonly Check[]) => {
@@ -305,9 +335,9 @@ export function createDeriver(): Deriver {
   });
 
   /** What every surface needs of the others, in the order of the facts. */
-  function around(facts: JobFacts, thisYear: number) {
+  function around(facts: JobFacts, settings: FirmSettings, thisYear: number) {
     const { job, surfaces } = facts;
-    const site = siteOf(siteView(job, thisYear));
+    const site = siteOf(siteView(job, settings, thisYear));
     const { rulebook } = site;
     const instruments = bookOf(facts.instrumentChecks);
     const bySpace = spacesById(facts.spaces);
@@ -334,7 +364,7 @@ export function createDeriver(): Deriver {
       zoned,
       there,
       room,
-      ...inRooms(surfaces, there, room, locals, leaded, site),
+      ...inRooms(surfaces, there, room, locals, leaded, site, job.startOn),
     };
   }
 
@@ -346,19 +376,26 @@ export function createDeriver(): Deriver {
     locals: readonly Local[],
     leaded: readonly boolean[],
     { rulebook, assisted }: SiteView,
+    startOn: string | null,
   ) {
     while (rooms.length < there.length) rooms.push(roomNodes());
     rooms.length = there.length;
-    const sums = there.map(() => 0);
     const growth: (number | null)[][] = [];
-    room.forEach((at, i) => {
-      if (at < 0) return;
-      if (leaded[i]!) sums[at]! += locals[i]!.disturbedM2;
-      if (locals[i]!.moldy) (growth[at] ??= []).push(surfaces[i]!.moldM2);
+    const place = onePlace(there);
+    const on = there.map(() => 0);
+    const off = there.map(() => 0);
+    surfaces.forEach(({ spaceId, moldM2, removedAt }, i) => {
+      const { disturbedM2, moldy, workedOn } = locals[i]!;
+      const at = room[i]!;
+      if (at >= 0 && moldy) (growth[at] ??= []).push(moldM2);
+      if (!leaded[i]!) return;
+      if (at >= 0) on[place.of[at]!]! += disturbedM2;
+      else if (removedAt !== null && stillCounts(workedOn!, startOn)) {
+        const was = place.at.get(spaceId);
+        if (was !== undefined) off[place.of[was]!]! += disturbedM2;
+      }
     });
-    // All work on one outside counts together; each room counts by itself. 40 CFR 745.83
-    const outsideM2 = there.reduce((sum, s, at) => (s.kind === 'elevation' ? sum + sums[at]! : sum), 0);
-    const plans = there.map((s, at) => rooms[at]!.plan(s, s.kind === 'elevation' ? outsideM2 : sums[at]!, rulebook, assisted));
+    const plans = there.map((s, at) => rooms[at]!.plan(s, on[place.of[at]!]!, off[place.of[at]!]!, rulebook, assisted));
     const views = there.map((s, at) => {
       const own = rooms[at]!;
       return own.view(own.made(s, own.growth(growth[at] ?? NOTHING_GROWS), plans[at]!.minorWork.value, rulebook));
@@ -374,7 +411,7 @@ export function createDeriver(): Deriver {
     only?: (map: ZoneMap) => string | undefined,
     told?: (share: number) => void,
   ) {
-    const given = around(facts, thisYear);
+    const given = around(facts, settings, thisYear);
     const { site, instruments, years, locals, past, asbestos, room, views } = given;
     const map = zoneMap(facts.job, facts.spaces, facts.zones, given.zoned);
     const all = standings(map, given.zoned, given.there, room);
@@ -429,7 +466,7 @@ export function createDeriver(): Deriver {
 
 /** The homogeneous areas alone, without deriving any surface. */
 export function areasOf(facts: JobFacts): AsbestosArea[] {
-  const rulebook = RULEBOOKS[facts.job.rulebook];
+  const rulebook = bookOf(facts.job);
   const bySpace = new Map(facts.spaces.map((s) => [s.id, s]));
   const list = facts.surfaces.map((of) => ({
     of,
@@ -442,12 +479,23 @@ export function areasOf(facts: JobFacts): AsbestosArea[] {
   return asbestosAreas(suspected, rulebook);
 }
 
-function minorWorkOf(space: Space, disturbedM2: number, rulebook: Rulebook, assisted: boolean): Answer<boolean | null> {
+/** Suspect coating that the work of one place disturbs, m2: what is on the list, and what was begun and taken off it. */
+interface Disturbed {
+  readonly onList: number;
+  readonly offList: number;
+}
+
+function minorWorkOf(space: Space, { onList, offList }: Disturbed, rulebook: Rulebook, assisted: boolean): Answer<boolean | null> {
   const kept = assisted ? (rulebook.minorWorkAssisted ?? rulebook.minorWork) : rulebook.minorWork;
   if (kept === null) return answer(null, why('minor.noClass', 'clw2002'));
   const { is: limit, source } = space.kind === 'room' ? kept.insideRoom : kept.outside;
+  const disturbedM2 = onList + offList;
   const within = disturbedM2 <= convert(limit.value, limit.unit, 'm2') + 1e-9;
-  return answer(within, why(within ? 'minor.within' : 'minor.over', source, { disturbed: [measure(disturbedM2, 'm2'), limit] }));
+  return answer(
+    within,
+    why(within ? 'minor.within' : 'minor.over', source, { disturbed: [measure(disturbedM2, 'm2'), limit] }),
+    ...(offList > 0 ? [why('minor.offList', source, { off: measure(offList, 'm2') })] : []),
+  );
 }
 
 /** Of all surfaces, the one whose next act comes earliest in the order of work. */
@@ -504,7 +552,7 @@ function summarise(
     disposal: flat(zones.reduce((sum, z) => sum + z.bought.disposal, 0)),
     tests: flat(tests),
   };
-  const rulebook = RULEBOOKS[facts.job.rulebook];
+  const rulebook = bookOf(facts.job);
   return {
     jobId: facts.job.id,
     rulebook: rulebook.id,

@@ -4,7 +4,7 @@ import { ASKED, beside, mayI, type AskedMethod, type MayI, type Verdict } from '
 import type { JobPlan } from './derive';
 import type { HazardKind } from '../protect';
 import type { NextAct, SurfacePlan } from '../surface/plan';
-import type { Step } from '../work';
+import type { Asked, Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { jobSteps } from './steps';
 import { UNCOUNTED, type HazardState, type NextTest, type TodaySurface } from '../probe';
@@ -74,6 +74,8 @@ export interface ZoneDigest extends Pick<
   /** Checks of its own and of its surfaces, passed and in all. */
   readonly passed: number;
   readonly checks: number;
+  /** What its own checks hold a number against. */
+  readonly asks: readonly Asked[];
 }
 
 export interface JobDigest extends Pick<JobPlan, 'jobId' | 'totals' | 'states' | 'next' | 'spaces'> {
@@ -161,6 +163,7 @@ function digestZone(z: ZonePlan, byId: ReadonlyMap<string, SurfacePlan>): ZoneDi
     screen: protection.verticalScreen.value,
     passed: gates.filter((g) => g.state === 'passed').length,
     checks: gates.length,
+    asks: z.steps.flatMap((st) => st.gates.flatMap((g) => g.asks)),
   };
 }
 

@@ -2,7 +2,7 @@
 import type { JobFacts } from '../facts';
 import type { Range } from '../choose';
 import type { FirmSettings } from '../rulebook';
-import { RULEBOOKS } from '../rulebook';
+import { bookOf } from '../rulebook';
 import type { JobDigest, SurfaceDigest } from './digest';
 import { MONEY_LINES, type MoneyLine } from './money';
 
@@ -32,7 +32,7 @@ const width = (r: Range): number => r.high - r.low;
 export function headOf(facts: JobFacts, digest: JobDigest, settings: FirmSettings): JobHead {
   const { totals, zones, surfaces } = digest;
   const day = settings.crew * settings.hoursPerDay;
-  const masks = RULEBOOKS[facts.job.rulebook].respirators.map((r) => r.id);
+  const masks = bookOf(facts.job).respirators.map((r) => r.id);
   const best = zones.reduce((at, z) => Math.max(at, z.respirator === null ? -1 : masks.indexOf(z.respirator)), -1);
   const id = masks[best];
   const widest = surfaces.reduce<SurfaceDigest | null>((a, s) => (a === null || width(s.money) > width(a.money) ? s : a), null);

@@ -57,6 +57,7 @@ test('papers come first, with each duty and its source; the handing over last, a
       photos: [],
       instrumentChecks: [],
       airSamples: [],
+      stints: [],
       hauls: [],
       bags: [],
     }),

@@ -3,7 +3,7 @@ import type { Job, Space, Surface, WallId } from '../facts';
 import { limitSetOf } from '../air/breathing';
 import type { OwnAir } from '../air/own';
 import { moldKitFor, type MoldKit } from '../probe/mold';
-import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
+import { entitledOn, bookOf, type FirmSettings, type Rulebook } from '../rulebook';
 import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../surface/context';
 import { isPaid } from '../walk';
 import type { Floor, ZoneGiven, ZoneView } from '../zone';
@@ -20,8 +20,8 @@ function occupants(job: Job): SiteView['childOrPregnancy'] {
 /** A building of this age, or of none that is known, may be protected without anybody on site knowing. */
 export const mayBeListed = (job: Pick<Job, 'yearBuilt'>): boolean => job.yearBuilt === null || job.yearBuilt < HISTORIC_BEFORE;
 
-export const siteView = (job: Job, thisYear: number): SiteView => ({
-  rulebook: RULEBOOKS[job.rulebook],
+export const siteView = (job: Job, settings: FirmSettings, thisYear: number): SiteView => ({
+  rulebook: bookOf(job),
   airLimits: limitSetOf(job.rulebook, job.stateLayer),
   dwelling: job.dwelling,
   paid: isPaid(job),
@@ -33,6 +33,7 @@ export const siteView = (job: Job, thisYear: number): SiteView => ({
   // Who lives in the house matters where somebody does; what nobody said counts as there.
   asthma: job.asthma === 'unknown' && !job.dwelling ? 'no' : job.asthma,
   others: job.otherTrades.trim() !== '' ? 'yes' : job.livedIn === 'unknown' && !job.dwelling ? 'no' : job.livedIn,
+  entitled: entitledOn(settings, job.startOn, thisYear),
   thisYear,
 });
 

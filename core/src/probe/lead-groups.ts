@@ -1,7 +1,7 @@
 /** Testing combinations: pieces of one kind, material and coating history in one room or on one side are tested as one. HUD Guidelines ch. 7. */
 import type { JobFacts, Surface } from '../facts';
 import { answer, why, type Answer } from '../reasons';
-import { RULEBOOKS } from '../rulebook';
+import { bookOf } from '../rulebook';
 import { liveLayers } from '../walk';
 
 export interface LeadGroup {
@@ -25,7 +25,7 @@ const history = (s: Surface): string =>
 
 /** @returns groups in the order of the list; what is thrown out untouched still counts, since taking it out disturbs it */
 export function leadGroups(facts: JobFacts): LeadGroup[] {
-  const { id: rules, sources } = RULEBOOKS[facts.job.rulebook];
+  const { id: rules, sources } = bookOf(facts.job);
   const source = sources.sampling;
   const groups = new Map<string, { spaceId: string; surfaces: Surface[] }>();
   for (const s of facts.surfaces) {

@@ -1,7 +1,7 @@
 /** The sample register: where every sample stands, when its answer is due, what it cost. */
 import { numberAfter, sameNumber } from '../facts/numbers';
 import type { JobFacts, Reading, Sample, Surface } from '../facts';
-import { RULEBOOKS, type FirmSettings, type Rulebook } from '../rulebook';
+import { bookOf, type FirmSettings, type Rulebook } from '../rulebook';
 import { judgeBulk } from './asbestos';
 import { judgeReading } from './reading';
 import { standingReadings } from './standing';
@@ -65,7 +65,7 @@ function answerOf(r: Reading, sample: Sample, s: Surface, rulebook: Rulebook): R
 /** @param now instant at which "due" is judged */
 export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: string): Register {
   const spaces = new Map(facts.spaces.map((s) => [s.id, s]));
-  const rulebook = RULEBOOKS[facts.job.rulebook];
+  const rulebook = bookOf(facts.job);
   const lines: Omit<RegisterLine, 'numberTwice' | 'doubt'>[] = [];
   for (const s of facts.surfaces) {
     if (s.samples.length === 0) continue;

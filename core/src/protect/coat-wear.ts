@@ -5,6 +5,7 @@ import { measure } from '../units/units';
 import { thinnerOf } from '../coat';
 import { gloveFor } from './gloves';
 import type { Needs } from './needs';
+import { ownedMask } from './masks';
 import type { Cartridge, Kit } from './protect';
 import type { ZoneContext } from './zone-context';
 
@@ -17,7 +18,8 @@ export interface CoatWear {
 }
 
 /** @returns null: nothing with solvent is laid in it */
-export function coatWear(needs: readonly Needs[], { rulebook, place }: ZoneContext): CoatWear | null {
+export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | null {
+  const { rulebook, place } = ctx;
   const products = [...new Set(needs.flatMap((n) => n.solventCoats))];
   if (products.length === 0) return null;
   const chemicals = [...new Set(products.map(thinnerOf))];
@@ -28,7 +30,7 @@ export function coatWear(needs: readonly Needs[], { rulebook, place }: ZoneConte
     products,
     respirator: outside
       ? answer(null, why('coat.openAir', 'trade-coat-air', { products }))
-      : answer(mask, why('coat.vapour', 'trade-coat-air', { products })),
+      : ownedMask(answer(mask, why('coat.vapour', 'trade-coat-air', { products })), true, ctx),
     cartridges: outside ? [] : ['organicVapour'],
     kit: [
       answer(

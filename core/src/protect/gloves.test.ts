@@ -1,5 +1,5 @@
 /** Gloves enumerated over what hands meet; coats and their vapour in a zone. */
-import { CHEMISTRIES } from '../facts';
+import { CHEMISTRIES, type Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { sentence } from '../words';
 import { DEFAULT_SETTINGS } from '../rulebook';
@@ -101,5 +101,25 @@ describe('coats and what evaporates', () => {
     const unknown = of(zoneOf({}, { heightM: null }));
     expect([unknown.value.shutM2, unknown.because[0]!.rule]).toEqual([null, 'vapour.unmeasured']);
     expect(zoneOf({}, { kind: 'elevation' }).vapour).toEqual([]);
+  });
+  // ACGIH, appendix on mixtures: C1/T1 + C2/T2 > 1 is over, though neither is.
+  test('two that each fit are not laid at the same time where together they are over; the coats of one piece wait anyway', () => {
+    const room = { lengthM: 8, widthM: 4, heightM: 2.4 };
+    const piece = (id: string, over: Partial<Surface>) =>
+      aSurface({ id, element: 'wall', lengthM: 3, yearMade: 2016, parts: [aPart('flat', 'overcoat', { id: `${id}-part` })], ...over });
+    const told = (widthM: number) => {
+      const facts = aFacts(piece('one', { material: 'softwood', topcoat: 'alkydGloss', widthM }), {
+        job: { yearBuilt: 2016 },
+        space: room,
+        others: [piece('two', { material: 'mildSteel', topcoat: 'metalEnamel', widthM: 0.3 })],
+      });
+      const vapour = createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR).zones[0]!.vapour;
+      const share = vapour.reduce((sum, v) => sum + v.value.pieceM2 / v.value.openM2!, 0);
+      return { share, rules: vapour.map((v) => v.because.some((r) => r.rule === 'vapour.together')) };
+    };
+    const [small, large] = [told(0.2), told(2)];
+    expect([small.share < 1, small.rules.includes(true)]).toEqual([true, false]);
+    expect([large.share > 1, large.rules]).toEqual([true, [true, true]]);
+    expect(zoneOf({ lengthM: 3 }, room).vapour.flatMap((v) => v.because.map((r) => r.rule))).not.toContain('vapour.together');
   });
 });

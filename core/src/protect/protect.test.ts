@@ -5,7 +5,7 @@ import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
 import { taskWears } from './protect';
 import { convert } from '../units/units';
 import { sentence } from '../words';
-import { aFacts, aLayer, THIS_YEAR } from '../testing';
+import { aCheck, aFacts, aLayer, aSpace, THIS_YEAR } from '../testing';
 
 const FT2 = convert(1, 'ft2', 'm2');
 const ft = (n: number) => n * 0.3048;
@@ -45,6 +45,31 @@ describe('minor work', () => {
     expect(disturbed({ ...clear, reachedLayerIds: ['coat-0'], toSubstrate: false })).toBeGreaterThan(0);
     expect(disturbed(clear, aReading({ kind: 'lab', reachedLayerIds: COATS, toSubstrate: true }))).toBeGreaterThan(0);
     expect(disturbed(clear, aReading({ kind: 'xrf', value: 3, unit: 'mg/cm2', toSubstrate: true }))).toBeGreaterThan(0);
+  });
+  // 40 CFR 745.83: all work in one room within 30 days is one job.
+  test('rooms that are one add up, and so does what was begun and taken off the list, until 30 days lie between', () => {
+    const begun = { ...aCheck('bare.flat.wetScrapeLoose'), takenAt: '2026-05-04T13:20:00.000Z' };
+    const off = { ...onePart('wetScrapeLoose', { lengthM: ft(3), widthM: ft(1) }), id: 'surface-2', removedAt: '2026-05-05T08:00:00.000Z' };
+    const four = onePart('wetScrapeLoose', { lengthM: ft(4), widthM: ft(1) });
+    const feet = (other: Surface, startOn: string | null, spaces = [aSpace()]) =>
+      createDeriver()
+        .derive({ ...aFacts(four, { job: { startOn }, others: [other] }), spaces }, DEFAULT_SETTINGS, THIS_YEAR)
+        .spaces.map((s) => [Math.round(s.disturbedM2 / FT2), s.minorWork.value, s.minorWork.because.length]);
+    expect(feet(off, null)).toEqual([[4, true, 1]]);
+    const worked = { ...off, checks: [begun] };
+    expect([null, '2026-05-01', '2026-06-03', '2026-06-04'].map((day) => feet(worked, day)[0])).toEqual([
+      [7, false, 2],
+      [7, false, 2],
+      [7, false, 2],
+      [4, true, 1],
+    ]);
+    const rooms = (joinedToId: string | null) => [aSpace(), aSpace({ id: 'room-2', name: 'Hall', position: 1, joinedToId })];
+    const there = { ...worked, removedAt: null, spaceId: 'room-2' };
+    expect(feet(there, null, rooms(null)).map(([ft2]) => ft2)).toEqual([4, 3]);
+    expect(feet(there, null, rooms('room-1'))).toEqual([
+      [7, false, 1],
+      [7, false, 1],
+    ]);
   });
   test('all surfaces of a room add up, and a piece taken out counts whole', () => {
     const four = onePart('wetScrapeLoose', { lengthM: ft(4), widthM: ft(1) });

@@ -3,6 +3,7 @@ import { LEAD_LIMITS, leadLimit, LIMIT_SOURCES } from '../air/breathing';
 import { exposureTo, type Exposure } from './breathed';
 import { coatWear, type CoatWear } from './coat-wear';
 import { gloveFor } from './gloves';
+import { ownedMask } from './masks';
 import { vibrationOf, type Vibration } from './vibration';
 import type { MethodId } from '../facts';
 import type { MoldKit } from '../probe/mold';
@@ -138,6 +139,10 @@ function alsoBreathed(methods: readonly Method[], ctx: ZoneContext): { readonly 
 }
 
 function respiratorFor(exposure: Exposure, vapour: boolean, ctx: ZoneContext, methods: readonly Method[]): Answer<RespiratorId | null> {
+  return ownedMask(askedOf(exposure, vapour, ctx, methods), vapour, ctx);
+}
+
+function askedOf(exposure: Exposure, vapour: boolean, ctx: ZoneContext, methods: readonly Method[]): Answer<RespiratorId | null> {
   const forLead = forLeadAndVapour(exposure, vapour, ctx);
   const also = alsoBreathed(methods, ctx);
   if (also.length === 0 || (forLead.value === null && forLead.because.some((r) => r.effect === 'block'))) return forLead;

@@ -8,7 +8,7 @@ import { UNCOUNTED } from '../probe';
 import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
 import { formatMeasure, formatRange, many, measure, moneyIn, type UnitSystem } from '../units/units';
-import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { bookOf, type FirmSettings } from '../rulebook';
 import { NOTICE } from './reporter';
 
 export interface ClientMethod {
@@ -138,7 +138,7 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
     job: facts.job.name,
     place: facts.job.place,
     surface: s.name,
-    about: `${s.count} × ${say(s.element)}, ${say(s.material)}, ${formatMeasure(measure(plan.area.totalM2, 'm2'), units)} in all. ${RULEBOOKS[facts.job.rulebook].name} rules.`,
+    about: `${s.count} × ${say(s.element)}, ${say(s.material)}, ${formatMeasure(measure(plan.area.totalM2, 'm2'), units)} in all. ${bookOf(facts.job).name} rules.`,
     found: hazards.length > 0 ? hazards : ['No lead, asbestos or mold was found.'],
     coats: coats.map(({ coat, state }) => ({
       says: coat.id === UNCOUNTED ? 'coats not counted yet' : [say(coat.binder), coat.colour].filter(Boolean).join(', '),

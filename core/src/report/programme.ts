@@ -5,7 +5,7 @@ import type { FirmFacts, JobFacts } from '../facts';
 import type { JobPlan } from '../job/derive';
 import { taskWears, withCartridges } from '../protect';
 import { say } from '../reasons';
-import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { bookOf, type FirmSettings } from '../rulebook';
 import { formatMeasure, formatRange, formatWeight, formatWork, many, measure } from '../units/units';
 import { STREAMS, wasteOf } from '../waste';
 import { sentence, SOURCES } from '../words';
@@ -51,7 +51,7 @@ function containment(zone: ZonePlan, facts: JobFacts): string[] {
     ...(zone.air ? zone.air.because.map((r) => sentence(r, units)) : []),
     ...(zone.setup.airMachine ? [`Air machine: ${zone.setup.airMachine}.`] : []),
     ...(zone.kind === 'elevation' && p.needed.value
-      ? [`Work stops at a wind of ${formatMeasure(RULEBOOKS[facts.job.rulebook].windStop.is, units)}, and is cleaned up before rain.`]
+      ? [`Work stops at a wind of ${formatMeasure(bookOf(facts.job).windStop.is, units)}, and is cleaned up before rain.`]
       : []),
   ];
 }
@@ -60,7 +60,7 @@ function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings:
   const { protection: p } = zone;
   const { job } = facts;
   const { units } = job;
-  const rulebook = RULEBOOKS[job.rulebook];
+  const rulebook = bookOf(job);
   const set = limitSetOf(job.rulebook, job.stateLayer);
   const nameOf = (id: string) => facts.surfaces.find((s) => s.id === id)?.name ?? '';
   const day = zoneDay(zone, plan.surfaces, settings, set);
@@ -169,7 +169,7 @@ function people(firm: Pick<FirmFacts, 'people'>, on: string): string[] {
 export function programme(facts: JobFacts, plan: JobPlan, settings: FirmSettings, firm: Pick<FirmFacts, 'people'>, now: string): Programme {
   const { job } = facts;
   const { units } = job;
-  const rulebook = RULEBOOKS[job.rulebook];
+  const rulebook = bookOf(job);
   const today = now.slice(0, 10);
   const zones = plan.zones.filter((z) => z.steps.length > 0);
   const lead = zones.some((z) => z.protection.care === 'lead');

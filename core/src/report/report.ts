@@ -9,7 +9,7 @@ import { live } from '../job/views';
 import type { SurfacePlan } from '../surface/plan';
 import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
-import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { bookOf, RULEBOOKS, type FirmSettings } from '../rulebook';
 import { formatRange, formatWeight, measure, type UnitSystem } from '../units/units';
 import { silicaOn, UNCOUNTED } from '../probe';
 import { taskWears } from '../protect';
@@ -243,7 +243,7 @@ export function jobReport(
       name: job.name,
       place: job.place,
       yearBuilt: job.yearBuilt,
-      rules: RULEBOOKS[job.rulebook].name,
+      rules: bookOf(job).name,
       edition: plan.edition,
       currency: settings.pricesIn,
       note: job.note,

@@ -9,7 +9,7 @@ import { samplePoints } from '../probe/asbestos';
 import { moldPicture } from '../probe/mold';
 import { builtClass, drawDwellings, dwellingsToTest } from '../probe/multifamily';
 import { say } from '../reasons';
-import { RULEBOOKS, type FirmSettings } from '../rulebook';
+import { bookOf, type FirmSettings } from '../rulebook';
 import { resultText } from '../probe';
 import { formatMeasure, measure } from '../units/units';
 import { siteDuties } from '../walk/duties';
@@ -24,7 +24,7 @@ export function placeText(s: Surface, x: number, y: number, units: 'ft' | 'm'): 
 export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSettings, now: string, { stated, reasons }: Reporter) {
   const { job } = facts;
   const thisYear = new Date(now).getUTCFullYear();
-  const rules = RULEBOOKS[job.rulebook];
+  const rules = bookOf(job);
   const byId = new Map(facts.surfaces.map((s) => [s.id, s]));
   const spaceName = new Map(facts.spaces.map((s) => [s.id, s.name]));
   const nameOf = (id: string) => byId.get(id)?.name ?? id;

@@ -1,12 +1,18 @@
 export {
   EXPOSURE_CLASSES,
+  bookOf,
+  editionChanges,
+  EDITIONS,
+  RESPIRATOR_IDS,
   RULEBOOKS,
+  type EditionChange,
   type ExposureClassId,
   type Limit,
   type Respirator,
   type RespiratorId,
   type Rulebook,
 } from './rulebook';
+export { ENTITLED, entitledOn, type Entitled } from './entitled';
 export {
   AS_CATALOGUED,
   CURRENCIES,

@@ -11,8 +11,19 @@ export interface Limit {
 }
 const limit = (value: number, unit: Measure['unit'], source: SourceId): Limit => ({ is: measure(value, unit), source });
 
-export type RespiratorId =
-  'halfMask' | 'fullFace' | 'poweredHood' | 'airline' | 'airlineFlow' | 'airlineDemand' | 'ffp3' | 'halfP3' | 'fullP3' | 'th3';
+export const RESPIRATOR_IDS = [
+  'halfMask',
+  'fullFace',
+  'poweredHood',
+  'airline',
+  'airlineFlow',
+  'airlineDemand',
+  'ffp3',
+  'halfP3',
+  'fullP3',
+  'th3',
+] as const;
+export type RespiratorId = (typeof RESPIRATOR_IDS)[number];
 
 export interface Respirator {
   readonly id: RespiratorId;
@@ -29,6 +40,11 @@ export type ExposureClassId = 'none' | 'class1' | 'class2' | 'class3';
 export interface Rulebook {
   readonly id: 'us' | 'uk';
   readonly name: string;
+  /** As a job is pinned to it: what it says never changes once a job may stand on it. */
+  readonly editionId: string;
+  /** Since when it binds, `2026-01-12`. */
+  readonly since: string;
+  /** As papers put it. */
   readonly edition: string;
   /** Housing first built in or after this year is not presumed to hold lead paint. */
   readonly leadPresumedBefore: Limit;
@@ -81,6 +97,8 @@ export interface Rulebook {
       SourceId
     >
   >;
+  /** Lead dust on a wiped area, at or above which it fails where an examination clears it; null: the rulebook has no such examination. */
+  readonly dustAction: Readonly<Record<'floor' | 'sill' | 'trough', Limit>> | null;
   readonly signLines: readonly string[];
   readonly signSource: SourceId;
 }
@@ -88,7 +106,9 @@ export interface Rulebook {
 const US: Rulebook = {
   id: 'us',
   name: 'US federal',
-  edition: 'US federal rules as recalled on 2026-11-01; state and local rules may be stricter',
+  editionId: 'us-2026',
+  since: '2026-01-12',
+  edition: 'US federal rules in force from 2026-01-12, as recalled on 2026-11-01; state and local rules may be stricter',
   leadPresumedBefore: limit(1978, 'year', 'cfr40-745.80'),
   leadOnSteelBefore: limit(2000, 'year', 'cfr16-1303'),
   leadStockUntil: limit(1980, 'year', 'mem-stock'),
@@ -132,6 +152,11 @@ const US: Rulebook = {
     xrf: 'hud-g',
     silica: 'cfr29-1926.1153',
   },
+  dustAction: {
+    floor: limit(5, 'ug/ft2', 'cfr24-35.1340'),
+    sill: limit(40, 'ug/ft2', 'cfr24-35.1340'),
+    trough: limit(100, 'ug/ft2', 'cfr24-35.1340'),
+  },
   signLines: [
     'DANGER',
     'LEAD WORK AREA',
@@ -145,6 +170,8 @@ const US: Rulebook = {
 const UK: Rulebook = {
   id: 'uk',
   name: 'United Kingdom',
+  editionId: 'uk-2012',
+  since: '2012-04-06',
   edition: 'UK rules as recalled on 2026-11-01; verify with HSE and the local authority',
   leadPresumedBefore: limit(1992, 'year', 'si1992-31'),
   leadOnSteelBefore: limit(2000, 'year', 'mem-stock'),
@@ -190,11 +217,69 @@ const UK: Rulebook = {
     xrf: 'trade-sample',
     silica: 'uk-silica',
   },
+  dustAction: null,
   signLines: ['LEAD PAINT WORK', 'KEEP OUT', 'NO EATING, DRINKING OR SMOKING', 'RPE AND OVERALLS BEYOND THIS POINT'],
   signSource: 'clw2002',
 };
 
+/** What each rulebook says now. */
 export const RULEBOOKS: Readonly<Record<Rulebook['id'], Rulebook>> = { us: US, uk: UK };
+
+/** The federal rules before the dust levels of 2026. 40 CFR 745.227(e)(8) as amended in 2021; the dates are recalled from memory. */
+const US_2021: Rulebook = {
+  ...US,
+  editionId: 'us-2021',
+  since: '2021-03-08',
+  edition: 'US federal rules in force from 2021-03-08 to 2026-01-11, as recalled on 2026-11-01; state and local rules may be stricter',
+  dustAction: {
+    floor: limit(10, 'ug/ft2', 'cfr24-35.1340'),
+    sill: limit(100, 'ug/ft2', 'cfr24-35.1340'),
+    trough: limit(400, 'ug/ft2', 'cfr24-35.1340'),
+  },
+};
+
+/** From the oldest to the newest. */
+export const EDITIONS: Readonly<Record<Rulebook['id'], readonly Rulebook[]>> = { us: [US_2021, US], uk: [UK] };
+
+/** What a job without an edition stands on: what held when jobs began to be pinned. */
+const UNPINNED: Readonly<Record<Rulebook['id'], string>> = { us: 'us-2026', uk: 'uk-2012' };
+
+interface Pinned {
+  readonly rulebook: Rulebook['id'];
+  readonly edition: string | null;
+}
+
+/** The edition that a job is pinned to: a newer one is taken over by a person, and never by itself. One that is of another rulebook pins nothing. */
+export function bookOf({ rulebook, edition }: Pinned): Rulebook {
+  const all = EDITIONS[rulebook];
+  return all.find((b) => b.editionId === edition) ?? all.find((b) => b.editionId === UNPINNED[rulebook])!;
+}
+
+/** A limit that is another one in a newer edition. */
+export interface EditionChange {
+  readonly what: string;
+  readonly was: Limit;
+  readonly is: Limit;
+}
+
+const isLimit = (x: unknown): x is Limit => typeof x === 'object' && x !== null && 'is' in x && 'source' in x;
+/** Every limit of a rulebook, by its way down to it. */
+function limitsIn(x: object, at: string): [string, Limit][] {
+  return Object.entries(x).flatMap(([key, value]): [string, Limit][] => {
+    const path = at === '' ? key : `${at}.${key}`;
+    if (isLimit(value)) return [[path, value]];
+    return typeof value === 'object' && value !== null && !Array.isArray(value) ? limitsIn(value as object, path) : [];
+  });
+}
+
+/** What a newer edition puts in place of what a job stands on. */
+export function editionChanges(was: Rulebook, is: Rulebook): EditionChange[] {
+  const before = new Map(limitsIn(was, ''));
+  return limitsIn(is, '').flatMap(([what, now]) => {
+    const then = before.get(what);
+    return then !== undefined && (then.is.value !== now.is.value || then.is.unit !== now.is.unit) ? [{ what, was: then, is: now }] : [];
+  });
+}
 
 /**
  * Upper end of each presumed exposure class, ug/m3. 29 CFR 1926.62(d)(2).

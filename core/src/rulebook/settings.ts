@@ -1,7 +1,8 @@
 /** What a firm decides for itself: rates, prices, schools, certificates. Every default can be changed; a change is marked as the firm's. */
 import { z } from 'zod';
-import type { Machine } from '../facts';
+import type { Machine, Person } from '../facts';
 import { CHEMISTRIES, METHOD_IDS } from '../facts/vocabulary';
+import { RESPIRATOR_IDS } from './rulebook';
 
 const money = z.number().min(0, 'a price cannot be negative').max(100000, 'check the price');
 const days = z.number().min(0, 'days cannot be negative').max(60, 'over 60 days: check');
@@ -59,6 +60,10 @@ export const FirmSettings = z.strictObject({
     .default({ disposable: 6, half: 5, powered: 14, full: 9, airline: 60, suit: 9 }),
   /** Holds the certificate that paid lead work beyond minor repair needs (US). */
   certified: z.boolean(),
+  /** The last day of that certificate, `2026-05-04`; null: nobody said. */
+  certifiedUntil: z.iso.date('a day is written as 2026-05-04').nullable().default(null),
+  /** The masks that the firm owns; null: nobody said, and it is taken to have what its work needs. */
+  masks: z.array(z.enum(RESPIRATOR_IDS)).max(RESPIRATOR_IDS.length).nullable().default(null),
   /** The firm's spot kit is a recognised one, to be relied on when it shows no lead (US). */
   recognisedKit: z.boolean(),
   /** School: hot air on lead paint below the legal limit. Off: fume is invisible. */
@@ -95,8 +100,8 @@ export const FirmSettings = z.strictObject({
   /** Prefix of the firm's own sample numbers. */
   samplePrefix: z.string().trim().min(1, 'a prefix has at least one letter').max(10, 'at most 10 letters').default('S'),
 });
-/** With the machines that it owns, where they are at hand: they are records of their own. */
-export type FirmSettings = z.infer<typeof FirmSettings> & { readonly machines?: readonly Machine[] };
+/** With its machines and its people, where they are at hand: they are records of their own. */
+export type FirmSettings = z.infer<typeof FirmSettings> & { readonly machines?: readonly Machine[]; readonly people?: readonly Person[] };
 
 /** Settings that an older form had, and that stand elsewhere now: passed over wherever they are read. */
 const RETIRED: readonly string[] = ['ownsHepaSander'];
@@ -122,6 +127,8 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   coatPerLitre: { water: 15, solvent: 19, mineral: 9 },
   wearPerDay: { disposable: 6, half: 5, powered: 14, full: 9, airline: 60, suit: 9 },
   certified: true,
+  certifiedUntil: null,
+  masks: null,
   recognisedKit: true,
   allowHotAirOnLead: false,
   allowCausticOnTimber: true,

@@ -9,7 +9,7 @@ import type { Past } from '../probe/place';
 import type { InstrumentBook } from '../probe/xrf';
 import type { MoldKit } from '../probe/mold';
 import type { Answer } from '../reasons';
-import type { FirmSettings, Rulebook } from '../rulebook';
+import type { Entitled, FirmSettings, Rulebook } from '../rulebook';
 import type { TrialBook } from '../trial/book';
 
 /** Fabric older than this counts as historic, listed or not. Common practice, no published source. */
@@ -33,6 +33,8 @@ export interface SiteView {
   readonly asthma: YesNo;
   /** Other people work in the house, or live in it meanwhile. */
   readonly others: YesNo;
+  /** Whether what entitles the firm to lead work holds on the first day of work. */
+  readonly entitled: Entitled;
   /** The calendar year: what is in the future, and what is younger than its coats. */
   readonly thisYear: number;
 }

@@ -1,14 +1,14 @@
 /** What the site asks for before anybody starts, whatever the method: from who lives there, who pays, and what the building is. */
 import type { JobFacts } from '../facts';
 import { typed, why, type Reason } from '../reasons';
-import { RULEBOOKS } from '../rulebook';
+import { bookOf } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { isPaid } from './paid';
 
 /** @returns duties in the order in which they fall due; each with its source */
 export function siteDuties(facts: JobFacts): Reason[] {
   const { job } = facts;
-  const rules = RULEBOOKS[job.rulebook];
+  const rules = bookOf(job);
   const old = job.yearBuilt === null || job.yearBuilt < rules.leadPresumedBefore.is.value;
   const out: Reason[] = [];
   if (job.listed === 'yes') out.push(why('duty.consent', 'trade-aim', {}));

@@ -12,9 +12,6 @@ import { drawnIn, machineGates } from './machines';
 import { nearbyGates } from './nearby';
 import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
 
-/** Dust-lead action levels from 12 January 2026, ug/ft2: at or above fails. 40 CFR 745.65, 745.227(e)(8); the dates are recalled from memory. */
-const DUST_ACTION = { floor: 5, sill: 40, trough: 100 } as const;
-
 /** Person-hours of a zone's own work. Common practice, no published source. */
 const ALLOW = {
   layOut: { low: 0.25, high: 0.75 },
@@ -252,12 +249,9 @@ function verifyStep({ ctx: { rulebook, place }, needs, protection }: ZoneWork): 
 
 /** 24 CFR 35.1340: in assisted housing, beyond the smallest work, an examination clears it and not the firm's own cloths. */
 function clearance({ ctx: { rulebook }, assisted, minorWork }: ZoneWork, windows: boolean): StepSpec[] {
-  if (!assisted || rulebook.minorWorkAssisted === null || minorWork !== false) return [];
-  const [floor, sill, trough] = [DUST_ACTION.floor, DUST_ACTION.sill, DUST_ACTION.trough].map((n) => measure(n, 'ug/ft2')) as [
-    Measure,
-    Measure,
-    Measure,
-  ];
+  const { dustAction } = rulebook;
+  if (!assisted || dustAction === null || rulebook.minorWorkAssisted === null || minorWork !== false) return [];
+  const [floor, sill, trough] = [dustAction.floor.is, dustAction.sill.is, dustAction.trough.is];
   return [
     stepOf({
       id: 'clearance',

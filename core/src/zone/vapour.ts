@@ -1,4 +1,5 @@
 /** Solvent in the air of a zone: how much of each may be laid at once with the windows shut, and with two of them open. */
+import { mixture } from '../air/breathing';
 import { layAtOnce, SOLVENTS, type SolventId } from '../air/vapour';
 import type { Needs, ZoneContext } from '../protect';
 import { answer, why, type Answer } from '../reasons';
@@ -31,13 +32,16 @@ export function zoneVapour(needs: readonly Needs[], ctx: ZoneContext, sealed: bo
   // The smallest of several: what is laid is laid in one of them.
   const volumeM3 = volumes.length === 0 || volumes.includes(null) ? null : Math.min(...(volumes as number[]));
   const laid = new Map<string, Needs['lays'][number]>();
-  for (const l of needs.flatMap((n) => n.lays)) {
-    const known = laid.get(l.what);
-    if (!known || l.areaM2 > known.areaM2) laid.set(l.what, l);
-  }
-  return [...laid.values()]
+  const where = new Map<string, Set<string>>();
+  for (const n of needs)
+    for (const l of n.lays) {
+      const known = laid.get(l.what);
+      if (!known || l.areaM2 > known.areaM2) laid.set(l.what, l);
+      where.set(l.what, (where.get(l.what) ?? new Set()).add(n.surfaceId));
+    }
+  const each = [...laid.values()]
     .sort((a, b) => b.areaM2 - a.areaM2)
-    .map((l) => {
+    .map((l): Answer<VapourAnswer> => {
       const { limitPpm, limitBy } = SOLVENTS[l.solvent];
       const of = (ach: number) =>
         volumeM3 === null
@@ -57,4 +61,27 @@ export function zoneVapour(needs: readonly Needs[], ctx: ZoneContext, sealed: bo
             ? answer(value, why('vapour.openTwo', 'mem-vapour', facts, 'care'))
             : answer(value, why('vapour.tooMuch', 'mem-vapour', facts, 'care'));
     });
+  return each.map((a) => together(a, each, where));
+}
+
+/** Solvents act alike on the head: each within its own limit, several at once may still be over it together. ACGIH, appendix on mixtures. */
+function together(
+  a: Answer<VapourAnswer>,
+  all: readonly Answer<VapourAnswer>[],
+  where: ReadonlyMap<string, ReadonlySet<string>>,
+): Answer<VapourAnswer> {
+  const fits = ({ openM2, pieceM2 }: VapourAnswer): boolean => openM2 !== null && openM2 > 0 && pieceM2 <= openM2;
+  // The coats of one piece wait for each other.
+  const apart = (b: VapourAnswer): boolean => new Set([...where.get(a.value.what)!, ...where.get(b.what)!]).size > 1;
+  if (!fits(a.value)) return a;
+  const share = (v: VapourAnswer) => {
+    const { limitPpm } = SOLVENTS[v.solvent];
+    // What may be laid at once brings the air to the limit: a piece is so much of it.
+    return { ppm: (v.pieceM2 / v.openM2!) * limitPpm, limitPpm };
+  };
+  const over = all
+    .filter((b) => b !== a && fits(b.value) && apart(b.value) && mixture([share(a.value), share(b.value)]) > 1 + 1e-9)
+    .map((b) => b.value.what);
+  if (over.length === 0) return a;
+  return { value: a.value, because: [...a.because, why('vapour.together', 'mem-vapour', { what: a.value.what, others: over }, 'care')] };
 }

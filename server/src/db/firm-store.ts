@@ -123,9 +123,10 @@ export class FirmStore {
     });
   }
 
-  /** What a plan is made with: the settings, and what the firm owns. */
+  /** What a plan is made with: the settings, what the firm owns, and who works for it. */
   async planning(): Promise<FirmSettings> {
-    return { ...(await this.settings()), machines: (await this.firm()).facts.machines };
+    const { machines, people } = (await this.firm()).facts;
+    return { ...(await this.settings()), machines, people };
   }
 
   /** The firm's own records, and their place in the log. */

@@ -15,6 +15,7 @@ import {
   type Machine,
   type Nearby,
   type Person,
+  type RespiratorId,
 } from '@roughsill/core';
 import {
   bigint,
@@ -59,6 +60,8 @@ export const firms = pgTable('firms', {
     .default({ disposable: 6, half: 5, powered: 14, full: 9, airline: 60, suit: 9 })
     .$type<Record<string, number>>(),
   certified: boolean().notNull(),
+  certifiedUntil: text('certified_until'),
+  masks: jsonb().$type<RespiratorId[]>(),
   recognisedKit: boolean('recognised_kit').notNull(),
   allowHotAirOnLead: boolean('allow_hot_air_on_lead').notNull(),
   allowCausticOnTimber: boolean('allow_caustic_on_timber').notNull(),
@@ -181,6 +184,7 @@ export const jobs = pgTable(
     samplingSeed: text('sampling_seed').notNull().default(''),
     note: text().notNull().default(''),
     worker: text().notNull().default('firm'),
+    edition: text(),
     startOn: text('start_on'),
     stateLayer: text('state_layer').notNull().default('none'),
     wasteTests: jsonb('waste_tests').notNull().default([]).$type<WasteTest[]>(),
@@ -585,6 +589,25 @@ export const airSamples = pgTable(
     foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
     index('air_samples_job').on(t.firmId, t.jobId),
     check('air_samples_run', sql`minutes > 0 and flow_l_min > 0 and (mass_ug is null or mass_ug >= 0)`),
+  ],
+);
+
+export const stints = pgTable(
+  'stints',
+  {
+    ...inJob,
+    person: text().notNull(),
+    zoneId: text('zone_id').notNull(),
+    on: text().notNull(),
+    fromMin: integer('from_min').notNull(),
+    hours: doublePrecision().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.jobId], foreignColumns: [jobs.firmId, jobs.id] }),
+    index('stints_job').on(t.firmId, t.jobId),
+    check('stints_day', sql`from_min >= 0 and from_min < 1440 and hours > 0`),
   ],
 );
 

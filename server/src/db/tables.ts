@@ -17,6 +17,7 @@ export const TABLES = {
   square: t.squares,
   board: t.boards,
   airSample: t.airSamples,
+  stint: t.stints,
   haul: t.hauls,
   bag: t.bags,
   photo: t.photos,

@@ -3,7 +3,7 @@ import type { Content } from 'pdfmake/interfaces';
 import {
   many,
   moneyIn,
-  RULEBOOKS,
+  bookOf,
   sampleRegister,
   say,
   spell,
@@ -70,7 +70,7 @@ export const about = ({ facts, settings, now }: PaperInput): string =>
     settings.firmName,
     facts.job.place,
     facts.job.yearBuilt ? `built ${facts.job.yearBuilt}` : 'year built unknown',
-    `${RULEBOOKS[facts.job.rulebook].name} rules`,
+    `${bookOf(facts.job).name} rules`,
     now.toISOString().slice(0, 10),
     facts.job.sample ? 'sample job, invented' : '',
   ]

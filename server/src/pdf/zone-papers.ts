@@ -1,6 +1,6 @@
 /** Papers of the zones: labels for bags, signs at the size at which they hang, and the written programme. */
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { formatMeasure, limitSetOf, measure, RULEBOOKS, say, spell } from '@roughsill/core';
+import { formatMeasure, limitSetOf, measure, bookOf, say, spell } from '@roughsill/core';
 import { zoneSigns, type Sign } from '@roughsill/core/zone-day';
 import { programme, type ProgrammeSection } from '@roughsill/core/report';
 import { ASBESTOS_LABEL, classFor, wasteOf } from '@roughsill/core/waste';
@@ -104,7 +104,7 @@ function signPage(sign: Sign, zone: string, address: string, firm: string, last:
 
 /** A page a sign: read from three metres. */
 export function signsPdf({ facts, plan, settings, origin }: PaperInput): Promise<Buffer> {
-  const rulebook = RULEBOOKS[facts.job.rulebook];
+  const rulebook = bookOf(facts.job);
   const pages = plan.zones.flatMap((z) =>
     z.steps.length === 0
       ? []

@@ -6,7 +6,7 @@ import {
   areasOf,
   formatMeasure,
   measure,
-  RULEBOOKS,
+  bookOf,
   say,
   type AsbestosArea,
   type AsbestosPicture,
@@ -103,7 +103,7 @@ export function AreaCard({ facts, area }: { readonly facts: JobFacts; readonly a
         )
       ) : null}
       <Problems problems={problems} />
-      <Words look="note">{`Taken wet, through every layer, by a person whom ${RULEBOOKS[facts.job.rulebook].name} rules allow to.`}</Words>
+      <Words look="note">{`Taken wet, through every layer, by a person whom ${bookOf(facts.job).name} rules allow to.`}</Words>
     </View>
   );
 }

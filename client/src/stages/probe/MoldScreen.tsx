@@ -9,7 +9,7 @@ import {
   measure,
   MoistureFacts as MoistureSchema,
   roundForReading,
-  RULEBOOKS,
+  bookOf,
   say,
   spell,
   YES_NO,
@@ -98,7 +98,7 @@ function Room({ facts, space }: { readonly facts: JobFacts; readonly space: Spac
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const m = space.moisture;
   const surfaces = facts.surfaces.filter((s) => s.spaceId === space.id && s.removedAt === null);
-  const picture = moldPicture(space, surfaces, RULEBOOKS[facts.job.rulebook]);
+  const picture = moldPicture(space, surfaces, bookOf(facts.job));
   const write = (fields: Partial<MoistureFacts>, what: string) =>
     setProblems(
       dispatch(commit(facts.job.id, [set('space', space.id, { moisture: { ...(m ?? USUAL), ...fields } })], `${space.name}: ${what}`)),

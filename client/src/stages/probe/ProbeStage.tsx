@@ -7,6 +7,7 @@ import {
   formatMeasure,
   judgeMoisture,
   measure,
+  bookOf,
   RULEBOOKS,
   sampleRegister,
   say,
@@ -51,7 +52,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   const [form, setForm] = useState<Form | null>(null);
   const wide = useWide();
   const { lead } = plan;
-  const silica = silicaOn(surface, RULEBOOKS[facts.job.rulebook]);
+  const silica = silicaOn(surface, bookOf(facts.job));
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
   const own = register.lines.filter((l) => l.surfaceId === surface.id);
   const jobId = facts.job.id;

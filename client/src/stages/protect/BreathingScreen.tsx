@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { formatMeasure, formatWork, many, measure, RULEBOOKS, say, type JobFacts } from '@roughsill/core';
+import { formatMeasure, formatWork, many, measure, bookOf, say, type JobFacts } from '@roughsill/core';
 import { fittedOn, needsFit } from '@roughsill/core/zone-day';
 import { Button, Column, Columns, Empty, Panel, useUnits, Words } from '../../kit';
 import { ReasonLine } from '../../kit/Why';
@@ -13,6 +13,7 @@ import { dayOf } from '../DayField';
 import { JobPage } from '../JobPage';
 import { useAsked } from '../useAsked';
 import { AirSamples } from './AirSamples';
+import { Shifts } from './Shifts';
 
 export const BreathingScreen = () => (
   <JobPage
@@ -27,12 +28,14 @@ export const BreathingScreen = () => (
 
 function Breathing({ facts }: { readonly facts: JobFacts }) {
   const settings = useSettings();
-  const zones = useAsked(useMemo(() => ({ kind: 'breathing' as const, facts, settings }), [facts, settings]));
+  const breathing = useAsked(useMemo(() => ({ kind: 'breathing' as const, facts, settings }), [facts, settings]));
+  const zones = breathing?.zones ?? null;
   return (
     <Columns>
       <Column>
         {zones === null ? <Words look="note">Reckoning the day.</Words> : null}
         {zones?.length === 0 ? <Empty says="Nothing is disturbed on this job: nobody breathes anything of it." /> : null}
+        {breathing ? <Shifts facts={facts} breathing={breathing} /> : null}
         {zones?.map((z) => (
           <ZoneBand key={z.zoneId} zone={z} />
         ))}
@@ -101,7 +104,7 @@ function ZoneBand({ zone }: { readonly zone: BreathingZone }) {
 /** A tight mask that was never tested on a face is worn on it by nobody. */
 function FitTests({ facts, zones }: { readonly facts: JobFacts; readonly zones: readonly BreathingZone[] }) {
   const { people } = useFirm();
-  const list = RULEBOOKS[facts.job.rulebook].respirators;
+  const list = bookOf(facts.job).respirators;
   const masks = [...new Set(zones.flatMap((z) => z.mask ?? []))].filter((id) => list.some((r) => r.id === id && needsFit(r)));
   if (masks.length === 0) return null;
   const { fitted, not } = fittedOn(people, facts.job.startOn ?? dayOf(new Date().toISOString(), facts.job.timeZone));

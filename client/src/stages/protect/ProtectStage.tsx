@@ -10,7 +10,7 @@ import {
   measure,
   ownKit,
   roundForReading,
-  RULEBOOKS,
+  bookOf,
   say,
   spell,
   withCartridges,
@@ -307,7 +307,7 @@ function Tasks({ tasks }: { readonly tasks: readonly Task[] }) {
 
 /** What ends the work at once, in a few words. */
 function stopsOf(zone: ZonePlan, facts: JobFacts, units: 'ft' | 'm'): string {
-  const { windStop } = RULEBOOKS[facts.job.rulebook];
+  const { windStop } = bookOf(facts.job);
   return [
     ...(zone.protection.care === 'lead' ? ['an older coat shows that was not to be reached'] : []),
     ...(zone.protection.care === 'guard' || zone.protection.care === 'leaveAlone'

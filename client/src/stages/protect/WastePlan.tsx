@@ -1,7 +1,7 @@
 /** What the plan makes of waste, stream by stream with its class, and what binds whoever makes it, by the month. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatMeasure, formatRange, formatWeight, measure, RULEBOOKS, say, WASTE_STREAMS, type JobFacts } from '@roughsill/core';
+import { formatMeasure, formatRange, formatWeight, measure, bookOf, say, WASTE_STREAMS, type JobFacts } from '@roughsill/core';
 import { classFor, daysItMayStand, monthsOf, STREAMS, type WasteLine } from '@roughsill/core/waste';
 import { Button, Panel, useUnits, Words } from '../../kit';
 import { cap } from '../../kit/text';
@@ -81,7 +81,7 @@ export function Months({ facts, lines }: { readonly facts: JobFacts; readonly li
   const hazardous = new Set(
     WASTE_STREAMS.filter((stream) => ['hazardous', 'test'].includes(classFor(stream, lines ?? [], facts).value.class)),
   );
-  const months = RULEBOOKS[facts.job.rulebook].id === 'us' && lines !== null ? monthsOf(facts, hazardous) : [];
+  const months = bookOf(facts.job).id === 'us' && lines !== null ? monthsOf(facts, hazardous) : [];
   if (months.length === 0) return null;
   return (
     <Panel title="Hazardous waste made here, by the month" aside="40 CFR 260.10" testID="months">

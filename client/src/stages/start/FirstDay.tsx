@@ -1,7 +1,7 @@
 /** The first day of work, and what has to be told to whom by then. */
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { RULEBOOKS, type JobFacts, type JobDigest } from '@roughsill/core';
+import { bookOf, type JobFacts, type JobDigest } from '@roughsill/core';
 import { earliestStart, isWorkingDay, noticesOf } from '@roughsill/core/calendar';
 import { Button, Panel, Pick, UnitsProvider, Words } from '../../kit';
 import { ReasonLine } from '../../kit/Why';
@@ -36,7 +36,7 @@ function Day({ facts, digest }: { readonly facts: JobFacts; readonly digest: Job
   const odd = job.startOn !== null && !isWorkingDay(job.startOn, job.rulebook);
   const next = late.length > 0 ? earliestStart(asked) : null;
   return (
-    <Panel title="First day and notices" aside={RULEBOOKS[job.rulebook].name} testID="first-day">
+    <Panel title="First day and notices" aside={bookOf(job).name} testID="first-day">
       <DayField
         label="First day on which anything is disturbed"
         hint="as 2026-05-04; your own air results and every notice hang on it"

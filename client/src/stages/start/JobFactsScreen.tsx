@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { fileName, say, writeJobFile, YES_NO, type Job, type JobFacts, spell } from '@roughsill/core';
+import { fileName, RULEBOOKS, say, writeJobFile, YES_NO, type Job, type JobFacts, spell } from '@roughsill/core';
 import { Button, Column, Columns, NumberField, Panel, Pick, Select, TextField, Toggle, Words } from '../../kit';
 import { add, commit, commitToFirm, newId, remove, set, useAppDispatch, useFirm, useJob, useSettings } from '../../store';
 import { useKeptScroll, useWayBack } from '../../trail';
@@ -10,6 +10,7 @@ import { useTitle } from '../../useTitle';
 import { ChangedPanel } from '../ChangedPanel';
 import { Notices } from '../Notices';
 import { Photos } from '../photos/Photos';
+import { Edition } from './Edition';
 import { FirstDay } from './FirstDay';
 import { jobProblem } from './job-fields';
 
@@ -34,6 +35,7 @@ const RULING = [
   'tenure',
   'stateLayer',
   'startOn',
+  'edition',
 ] as const;
 const ruling = (j: Job): string => JSON.stringify(RULING.map((k) => j[k]));
 
@@ -62,12 +64,13 @@ function Facts({ facts }: { readonly facts: JobFacts }) {
     label: string,
     options: readonly { readonly value: Job[K] & string; readonly label: string }[],
     testID: string = field,
+    more?: (v: Job[K] & string) => Partial<Job>,
   ) => (
     <Pick
       label={label}
       value={job[field] as Job[K] & string}
       options={options}
-      onChange={(v) => put({ [field]: v } as Partial<Job>)}
+      onChange={(v) => put({ [field]: v, ...more?.(v) } as Partial<Job>)}
       testID={testID}
     />
   );
@@ -102,7 +105,10 @@ function Facts({ facts }: { readonly facts: JobFacts }) {
                 { value: 'uk', label: 'United Kingdom' },
               ],
               'rules',
+              // Other rules are begun with as they stand today.
+              (rules) => ({ edition: RULEBOOKS[rules].editionId }),
             )}
+            <Edition facts={facts} settings={settings} />
             {answer('units', 'Measured in', [
               { value: 'ft', label: 'feet' },
               { value: 'm', label: spell('metres') },

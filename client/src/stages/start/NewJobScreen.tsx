@@ -5,7 +5,7 @@ import { router } from 'expo-router';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { BLANK_JOB, type Problem } from '@roughsill/core';
+import { BLANK_JOB, RULEBOOKS, type Problem } from '@roughsill/core';
 import { Button, NumberField, Pick, Problems, TextField, Words } from '../../kit';
 import { add, commit, newId, useAppDispatch } from '../../store';
 import { Notices } from '../Notices';
@@ -25,7 +25,7 @@ export function NewJobScreen() {
   } = useForm<z.input<typeof JobForm>, unknown, Form>({ resolver: zodResolver(JobForm), defaultValues: BLANK });
   const save = handleSubmit((f) => {
     const id = newId();
-    const found = dispatch(commit(id, [add('job', f, undefined, id)], null));
+    const found = dispatch(commit(id, [add('job', { ...f, edition: RULEBOOKS[f.rulebook].editionId }, undefined, id)], null));
     setProblems(found);
     if (found.length === 0) router.replace(`/add/${id}`);
   });

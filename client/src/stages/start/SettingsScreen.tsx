@@ -7,6 +7,7 @@ import {
   formatMeasure,
   measure,
   CURRENCIES,
+  RESPIRATOR_IDS,
   roundForReading,
   say,
   spell,
@@ -14,10 +15,11 @@ import {
   type FirmSettings,
   type UnitSystem,
 } from '@roughsill/core';
-import { Button, Column, Columns, NumberField, Panel, Pick, TextField, Toggle, Words } from '../../kit';
+import { Button, Column, Columns, NumberField, Panel, Pick, TextField, Ticks, Toggle, Words } from '../../kit';
 import { changeSettings, useAppDispatch, useSettings, useSettingsAsOpened } from '../../store';
 import { useKeptScroll } from '../../trail';
 import { ChangedPanel } from '../ChangedPanel';
+import { DayField } from '../DayField';
 import { Notices } from '../Notices';
 import { useJobAtHand } from '../useJobAtHand';
 import { against, areaUnit, perArea, perM2 } from './own-numbers';
@@ -140,12 +142,37 @@ export function SettingsScreen() {
                 onChange={(certified) => put({ certified })}
                 testID="certified"
               />
+              {s.certified ? (
+                <DayField
+                  label="Last day of that certificate"
+                  hint="as 2026-05-04; held against the first day of each job"
+                  value={s.certifiedUntil ?? ''}
+                  optional
+                  onCommit={(day) => put({ certifiedUntil: day === '' ? null : day })}
+                  testID="certified-until"
+                />
+              ) : null}
               <Toggle
                 label={spell('Recognised swab kit')}
                 hint={spell('Only a recognised kit can clear a coat')}
                 value={s.recognisedKit}
                 onChange={(recognisedKit) => put({ recognisedKit })}
               />
+              <Toggle
+                label="Say which masks the firm owns"
+                hint="Otherwise it is taken to have what its work needs"
+                value={s.masks !== null}
+                onChange={(said) => put({ masks: said ? [] : null })}
+                testID="say-masks"
+              />
+              {s.masks === null ? null : (
+                <Ticks
+                  label="Masks that the firm owns"
+                  values={s.masks}
+                  options={RESPIRATOR_IDS.map((value) => ({ value, label: say(value) }))}
+                  onChange={(masks) => put({ masks })}
+                />
+              )}
               <Button label="People, machines, sites" onPress={() => router.navigate('/firm')} className="self-start" />
             </Panel>
           </Column>

@@ -105,7 +105,15 @@ export const CHOOSE = {
   'lead.traceDustUk': { says: 'Lead may be in it below what the lab could see: dusty work still asks for your own assessment of the air.' },
   'lead.notCertified': { says: 'Paid work that disturbs more than minor amounts of lead paint, in housing or where small children are cared for, needs a certified firm. Lead is {leadInReach}.', lifts: 'Certification, a certified partner, or a clear test.' },
   'lead.ownHome': { says: 'The owner does it in their own home, unpaid: no certificate is asked for. Lead is {leadAnywhere}, and it harms all the same: wet, sheeted, children out, cleaned up. Let the certified firm do what is more than a little.' },
-  'lead.windowNeverMinor': { says: 'Taking out a window is never minor work: it needs a certified firm.', lifts: 'Certification, or a certified partner.' },
+  'lead.certificateRanOut': {
+    says: 'The firm’s certificate for lead work has run out by the first day of work ({entitled}): paid work beyond minor amounts waits for the new one.',
+    lifts: 'Enter the new last day under Settings; an earlier first day; or a certified partner. Test meanwhile: what is shown free of lead is not held up.',
+  },
+  'lead.noRenovator': {
+    says: 'Paid work beyond minor amounts of lead paint is led by a certified renovator, and none of the firm’s people is one on the first day ({entitled}).',
+    lifts: 'Enter the renovator’s certificate with its last day under People; book the course; or a certified partner. Test meanwhile: what is shown free of lead is not held up.',
+  },
+  'lead.windowNeverMinor': { says: 'Taking out a window is never minor work: it needs a certified firm and its renovator.', lifts: 'Certification, or a certified partner.' },
   'lead.wholePieceCounts': { says: 'A piece taken out counts with its whole painted area, and window replacement is never minor work.' },
   'lead.failingChild': { says: 'The paint is failing, lead counts as {leadAnywhere}, and a small child or a pregnancy is not ruled out: it is never simply left.', lifts: 'Treat it; or record that the client declined, told in writing, outside your scope.' },
   'lead.failingChildUk': { says: 'The paint is failing, lead counts as {leadAnywhere}, and a small child or a pregnancy is not ruled out: it is never simply left.', lifts: 'Treat it; or record that the client declined, told in writing, outside your scope.' },
@@ -197,5 +205,6 @@ export const CHOOSE = {
   // Minor work
   'minor.noClass': { says: 'UK rules know no minor amount: lead work is planned as lead work.' },
   'minor.within': { says: 'Up to {disturbed} of suspect coating may be disturbed here, within the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
+  'minor.offList': { says: '{off} of it was begun here and taken off the list: within 30 days it is the same job.' },
   'minor.over': { says: 'Up to {disturbed} of suspect coating may be disturbed here, over the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
 } as const satisfies Record<string, Words>;

@@ -43,6 +43,8 @@ export const PLAN = {
   'ppe.blast': { says: 'Grit and old coating are in the air whatever is in them: filter for soft grit, supplied air under a hood for hard.' },
   'ppe.dust': { says: 'Dust is dust, whatever is in it: a filter mask at the least.' },
   'ppe.vapourOnly': { says: '{respirator}, with the cartridge that holds this vapour: lead asks for none.' },
+  'ppe.ownsOther': { says: '{respirator}, which the firm owns: it holds at least as much as the {asked} that would do.' },
+  'ppe.ownsNone': { says: 'The firm owns no mask that holds this: {respirator} is got, and fit tested where it seals on the face, before the first stroke.', lifts: 'Buy or hire it, and enter it under Settings; or a method that throws up less.' },
   'ppe.vapourToo': { says: 'Vapour and dust need different filters: fit both.' },
   'kit.leadClothes': { says: 'Clothes and boots that stay in the work area: lead goes home on cuffs.' },
   'kit.guardClothes': { says: 'Clothes and boots that stay in the work area, for the moment when something is broken through: fibres go home on cuffs.' },
@@ -66,6 +68,7 @@ export const PLAN = {
     says: '{what}: too much at once with the windows shut. Lay {shut}, or open two windows, of a sealed room once it was given back: then {open}. Held at {limit} ppm ({by}); the largest piece is {piece}.',
     lifts: 'Open two windows, or lay less at once.',
   },
+  'vapour.together': { says: 'Not at the same time as {others}: their vapour acts alike, and together they are over the limit although {what} by itself is not. One after the other, the room aired between.' },
   'vapour.tooMuch': {
     says: '{what}: too much at once, also with two windows open. Lay {open} at once with both open, {shut} with them shut; the largest piece is {piece}. Held at {limit} ppm ({by}).',
     lifts: 'Lay less at once, or bring a fan that blows outdoors.',

@@ -439,6 +439,10 @@ export const WORDS: Readonly<Record<string, string>> = {
   laminate: 'laminate',
   'day.setUp': 'setting up',
   'day.cleanUp': 'cleaning up',
+  'limit.dustAction.floor': 'lead dust on a floor, from which a wipe fails',
+  'limit.dustAction.sill': 'lead dust on a sill, from which a wipe fails',
+  'limit.dustAction.trough': 'lead dust in a trough, from which a wipe fails',
+  'day.otherWork': 'nothing disturbed',
   'reach.lead': 'lead',
   'reach.asbestos': 'what may hold asbestos',
   'reach.mold': 'mold',
@@ -665,6 +669,10 @@ export const WORDS: Readonly<Record<string, string>> = {
   cleanUp: 'Clean up',
   verify: 'Verify',
   ask: 'Stop and ask',
+  // what entitles to lead work
+  ranOut: 'it has run out',
+  noRenovator: 'none is entered',
+  renovatorRanOut: 'the certificate has run out',
   // yes, no
   yes: 'yes',
   no: 'no',

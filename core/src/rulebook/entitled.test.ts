@@ -1,0 +1,76 @@
+/** What entitles to paid lead work on the day, and the edition of the rules that a job is pinned to. */
+import type { Person } from '../facts';
+import { createDeriver } from '../job/derive';
+import { aFacts, aLayer, aPart, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
+import { bookOf, DEFAULT_SETTINGS, editionChanges, EDITIONS, entitledOn, RULEBOOKS, type FirmSettings } from './index';
+
+const renovator = (until: string | null, over: Partial<Person> = {}): Person => ({
+  id: 'ada',
+  name: 'Ada',
+  certificates: [{ kind: 'renovator', number: 'R-1', until }],
+  fitTests: [],
+  training: [],
+  removedAt: null,
+  ...over,
+});
+
+// 40 CFR 745.89, 745.90.
+test.each([
+  ['nothing said', {}, 'yes'],
+  ['the last day itself', { certifiedUntil: '2026-05-04' }, 'yes'],
+  ['a day too late', { certifiedUntil: '2026-05-03' }, 'ranOut'],
+  ['no certificate', { certified: false, certifiedUntil: '2027-01-01' }, 'none'],
+  ['a renovator to the day', { people: [renovator('2026-05-04')] }, 'yes'],
+  ['a renovator too late', { people: [renovator('2026-05-03')] }, 'renovatorRanOut'],
+  ['people, and no renovator', { people: [renovator(null, { certificates: [] })] }, 'noRenovator'],
+  [
+    'one who left',
+    { people: [renovator(null, { removedAt: '2026-01-01T00:00:00.000Z' }), renovator(null, { id: 'bo', certificates: [] })] },
+    'noRenovator',
+  ],
+] as const)('%s', (_what, over, want) => {
+  expect(entitledOn({ ...DEFAULT_SETTINGS, ...(over as Partial<FirmSettings>) }, '2026-05-04', THIS_YEAR)).toBe(want);
+});
+
+const lead = aSurface({
+  parts: [aPart('flat', 'wetScrapeLoose')],
+  readings: [aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true })],
+  layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+  lengthM: 12,
+  widthM: 1,
+});
+const blocksOn = (over: Partial<FirmSettings>, startOn: string | null) =>
+  createDeriver()
+    .derive(aFacts(lead, { job: { startOn } }), { ...DEFAULT_SETTINGS, ...over }, THIS_YEAR)
+    .surfaces[0]!.choice.parts[0]!.options.find((o) => o.methodId === 'wetScrapeLoose')!
+    .because.filter((r) => r.effect === 'block')
+    .map((r) => r.rule);
+test('what has run out by the first day holds the work up, and moving the first day frees it', () => {
+  const until = { certifiedUntil: '2026-05-04' };
+  expect(blocksOn(until, '2026-05-05')).toEqual(['lead.certificateRanOut']);
+  expect(blocksOn(until, '2026-05-04')).toEqual([]);
+  expect(blocksOn({ people: [renovator('2026-05-04')] }, '2026-05-05')).toEqual(['lead.noRenovator']);
+});
+
+// 40 CFR 745.227(e)(8) as amended in 2021 and in 2024: from memory.
+test('a job stays on its edition until somebody takes the newer over, which names each limit that moves', () => {
+  const old = { rulebook: 'us', edition: 'us-2021' } as const;
+  expect(bookOf(old).dustAction!.floor.is.value).toBe(10);
+  expect(editionChanges(bookOf(old), RULEBOOKS.us).map((c) => [c.what, c.was.is.value, c.is.is.value])).toEqual([
+    ['dustAction.floor', 10, 5],
+    ['dustAction.sill', 100, 40],
+    ['dustAction.trough', 400, 100],
+  ]);
+  expect(editionChanges(RULEBOOKS.uk, RULEBOOKS.uk)).toEqual([]);
+  // Of another rulebook, or of none: what held when jobs began to be pinned.
+  for (const edition of [null, 'uk-2012']) expect(bookOf({ rulebook: 'us', edition }).editionId).toBe('us-2026');
+  for (const all of Object.values(EDITIONS)) expect([...all].sort((a, b) => a.since.localeCompare(b.since))).toEqual(all);
+});
+test('an examination holds dust against the edition on which the job stands', () => {
+  const floorOf = (edition: string | null) =>
+    createDeriver()
+      .derive(aFacts(lead, { job: { edition, publicFunding: 'yes' } }), DEFAULT_SETTINGS, THIS_YEAR)
+      .zones[0]!.steps.flatMap((st) => st.gates.flatMap((g) => g.asks))
+      .find((a) => a.what === 'dustFloor')!.below!.value;
+  expect([floorOf('us-2021'), floorOf(null)]).toEqual([10, 5]);
+});
