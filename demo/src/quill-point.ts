@@ -594,6 +594,7 @@ export function quillPoint(): JobFacts {
       listed: 'yes',
       power: 'yes',
       water: 'yes',
+      edition: 'us-2026',
       startOn: '2026-04-13',
       samplingSeed: 'quill point 2026',
       sample: true,
@@ -703,6 +704,22 @@ export function quillPoint(): JobFacts {
       place: haulId === null ? 'Boat shed, locked' : '',
       haulId: haulId as string | null,
       note: '',
+      removedAt: null,
+    })),
+    // The first day on site: one goes from room to bench, the other stays out on the river side.
+    stints: (
+      [
+        ['Ines Marlow', 'qp-keepers-room', 480, 4],
+        ['Ines Marlow', 'quill-point', 750, 3],
+        ['Odo Quarry', 'qp-river-side', 480, 7.5],
+      ] as const
+    ).map(([person, zoneId, fromMin, hours], i) => ({
+      id: `qp-stint-${i + 1}`,
+      person,
+      zoneId,
+      on: '2026-04-15',
+      fromMin,
+      hours,
       removedAt: null,
     })),
     // Worn on the first morning; the lab has not answered.

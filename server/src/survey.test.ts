@@ -245,6 +245,25 @@ describe('waste and air', () => {
     const csv = await (await fetch(`${server.address}/api/jobs/quill-point/bags.csv`)).text();
     expect(csv).toMatch(/^B-091,sheetAndChips,9\.5,.*T-7/m);
   });
+  test('nobody is put down in two zones at once; what was kept comes back, and a certificate that ran out holds the plan up', async () => {
+    const stint = { person: 'Ines Marlow', zoneId: 'qp-ticket-hall', on: '2026-04-13', fromMin: 480, hours: 4 };
+    expect((await send(change('stint', 'stint-1', stint))).status).toBe(200);
+    const twice = await send(change('stint', 'stint-2', { ...stint, person: 'ines marlow ', fromMin: 600 }));
+    expect([twice.status, twice.body.errors[0].message]).toEqual([
+      422,
+      'ines marlow is in a zone from 08:00 to 12:00 on 2026-04-13 already: nobody works in two at once',
+    ]);
+    const facts = (await server.call('GET', '/api/jobs/quill-point/file')).body;
+    expect(facts.stints.find((x: { id: string }) => x.id === 'stint-1')).toMatchObject(stint);
+    expect((await send(change('stint', 'stint-1', {}, null, 'remove'))).status).toBe(200);
+    const plan = async () => JSON.stringify((await server.call('GET', '/api/jobs/quill-point/plan')).body);
+    expect(await plan()).not.toContain('lead.certificateRanOut');
+    const put = (fields: object) => send({ ...change('firm', 'firm', fields, null, 'set'), jobId: null });
+    expect((await put({ certifiedUntil: '2026-04-12', masks: ['fullFace'] })).status).toBe(200);
+    const held = await plan();
+    expect([held.includes('lead.certificateRanOut'), held.includes('ppe.ownsOther')]).toEqual([true, true]);
+    expect((await put({ certifiedUntil: null, masks: null })).status).toBe(200);
+  });
   test('an air sample on a surface that is not there is refused; one that is kept stands in the plan', async () => {
     const sample = { number: 'A-091', methodId: 'wetScrapeLoose', startedAt: NOW.toISOString(), minutes: 240, flowLMin: 2, massUg: 480 };
     const stray = await send(change('airSample', 'air-1', { ...sample, onSurfaceId: 'nowhere' }));

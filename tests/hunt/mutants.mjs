@@ -1,6 +1,10 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
   ['a sealed room opens its windows', 'zone/vapour.ts', 'const closed = sealed && l.stroke;', 'const closed = false;'],
+  ['a long day keeps the mask of its zones', 'zone/shift.ts', 'if (covers(worn ?? { apf: 1 })) return asked;', 'return asked;'],
+  ['a weaker mask that is owned will do', 'protect/masks.ts', 'r.apf >= asked.apf && ', ''],
+  ['a certificate that ran out holds', 'rulebook/entitled.ts', "if (!holds(certifiedUntil)) return 'ranOut';", ''],
+  ['a renovator who ran out leads', 'rulebook/entitled.ts', 'renovators.some((c) => holds(c.until))', 'renovators.length > 0'],
   ['coats have no vapour', 'protect/coat-wear.ts', 'if (products.length === 0) return null;', 'return null;'],
   ['a long shift keeps the limit of eight hours', 'air/breathing.ts', 'longShift !== null && shiftH > 8', 'false'],
   [
@@ -144,7 +148,7 @@ export const MUTANTS = [
     "toolC >= convert(hottest.value, hottest.unit, 'C') - 1e-9",
     "toolC > convert(hottest.value, hottest.unit, 'C') + 1",
   ],
-  ['infrared takes the limit of hot air', 'choose/sheet.ts', 'method.infrared ? RULEBOOKS[s.rulebook].infraredBelow.is : ', ''],
+  ['infrared takes the limit of hot air', 'choose/sheet.ts', 'method.infrared ? bookOf(s).infraredBelow.is : ', ''],
   [
     'methylene chloride may be insisted on',
     'choose/rules.ts',

@@ -259,7 +259,23 @@ test('every method on every material, part, place and lead state has a verdict w
     ],
     [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
     [failing(), { settings: { certifiedUntil: '2020-01-01' } }],
-    [failing(), { settings: { people: [{ id: 'ada', name: 'Ada', certificates: [], fitTests: [], training: [], removedAt: null }] } }],
+    [
+      failing(),
+      {
+        settings: {
+          people: [
+            {
+              id: 'ada',
+              name: 'Ada',
+              certificates: [{ kind: 'firstAid', number: '', until: null }],
+              fitTests: [],
+              training: [],
+              removedAt: null,
+            },
+          ],
+        },
+      },
+    ],
     [aSurface({ element: 'sill' }), { job: { childUnder6: 'yes' } }],
     [bare({ element: 'wall', material: 'gypsumPlaster' }), { job: { yearBuilt: 1955, listed: 'yes' } }],
     [bare({ element: 'wall', material: 'brick' }), { job: { rulebook: 'uk' } }],

@@ -30,7 +30,10 @@ export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | 
     products,
     respirator: outside
       ? answer(null, why('coat.openAir', 'trade-coat-air', { products }))
-      : ownedMask(answer(mask, why('coat.vapour', 'trade-coat-air', { products })), true, ctx),
+      : ownedMask(answer(mask, why('coat.vapour', 'trade-coat-air', { products })), true, {
+          masks: rulebook.respirators,
+          owned: ctx.settings.masks,
+        }),
     cartridges: outside ? [] : ['organicVapour'],
     kit: [
       answer(

@@ -139,7 +139,7 @@ function alsoBreathed(methods: readonly Method[], ctx: ZoneContext): { readonly 
 }
 
 function respiratorFor(exposure: Exposure, vapour: boolean, ctx: ZoneContext, methods: readonly Method[]): Answer<RespiratorId | null> {
-  return ownedMask(askedOf(exposure, vapour, ctx, methods), vapour, ctx);
+  return ownedMask(askedOf(exposure, vapour, ctx, methods), vapour, { masks: ctx.rulebook.respirators, owned: ctx.settings.masks });
 }
 
 function askedOf(exposure: Exposure, vapour: boolean, ctx: ZoneContext, methods: readonly Method[]): Answer<RespiratorId | null> {

@@ -22,11 +22,16 @@ test.each([
   ['no certificate', { certified: false, certifiedUntil: '2027-01-01' }, 'none'],
   ['a renovator to the day', { people: [renovator('2026-05-04')] }, 'yes'],
   ['a renovator too late', { people: [renovator('2026-05-03')] }, 'renovatorRanOut'],
-  ['people, and no renovator', { people: [renovator(null, { certificates: [] })] }, 'noRenovator'],
+  ['people of whom nothing is kept', { people: [renovator(null, { certificates: [] })] }, 'yes'],
+  [
+    'certificates, and no renovator’s',
+    { people: [renovator(null, { certificates: [{ kind: 'firstAid', number: '', until: null }] })] },
+    'noRenovator',
+  ],
   [
     'one who left',
-    { people: [renovator(null, { removedAt: '2026-01-01T00:00:00.000Z' }), renovator(null, { id: 'bo', certificates: [] })] },
-    'noRenovator',
+    { people: [renovator(null, { removedAt: '2026-01-01T00:00:00.000Z' }), renovator('2025-01-01', { id: 'bo' })] },
+    'renovatorRanOut',
   ],
 ] as const)('%s', (_what, over, want) => {
   expect(entitledOn({ ...DEFAULT_SETTINGS, ...(over as Partial<FirmSettings>) }, '2026-05-04', THIS_YEAR)).toBe(want);

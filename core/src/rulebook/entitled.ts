@@ -6,7 +6,7 @@ export type Entitled = (typeof ENTITLED)[number];
 
 /**
  * On the first day of work; where nobody set that, on the first day of this year: what ran out before it entitles to nothing. A firm that
- * entered nobody yet is taken to have its renovator: nobody said that it has not.
+ * keeps no certificates of its people here yet is taken to have its renovator: nobody said that it has not.
  * @param startOn `2026-05-04`
  */
 export function entitledOn(
@@ -18,8 +18,8 @@ export function entitledOn(
   const holds = (until: string | null): boolean => until === null || until >= day;
   if (!certified) return 'none';
   if (!holds(certifiedUntil)) return 'ranOut';
-  const live = people.filter((p) => p.removedAt === null);
-  const certificates = live.flatMap((p) => p.certificates.filter((c) => c.kind === 'renovator'));
-  if (live.length === 0 || certificates.some((c) => holds(c.until))) return 'yes';
-  return certificates.length > 0 ? 'renovatorRanOut' : 'noRenovator';
+  const kept = people.flatMap((p) => (p.removedAt === null ? p.certificates : []));
+  const renovators = kept.filter((c) => c.kind === 'renovator');
+  if (kept.length === 0 || renovators.some((c) => holds(c.until))) return 'yes';
+  return renovators.length > 0 ? 'renovatorRanOut' : 'noRenovator';
 }

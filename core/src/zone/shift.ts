@@ -1,10 +1,12 @@
 /** A person's shift over all the zones in which they work that day: what is breathed where, the whole against the limit, and how long in a mask. */
-import { dayOfLead, limitSetOf, type DayOfLead } from '../air/breathing';
+import { dayOfLead, leadLimit, limitSetOf, type DayOfLead } from '../air/breathing';
 import type { JobFacts, Stint } from '../facts';
 import type { JobPlan } from '../job/derive';
 import type { HazardKind } from '../protect';
-import { bookOf, type FirmSettings, type RespiratorId } from '../rulebook';
+import { ownedMask } from '../protect/masks';
+import { bookOf, type FirmSettings, type Respirator, type RespiratorId } from '../rulebook';
 import { zoneDay, type DayPart } from './day';
+import type { ZonePlan } from './plan';
 
 export interface ShiftPart {
   readonly zoneId: string;
@@ -26,8 +28,10 @@ export interface Shift {
   readonly hours: number;
   /** Null: something in it has no upper end. */
   readonly lead: DayOfLead | null;
-  /** The strictest of the zones': who goes from one to the other wears no less. */
+  /** The strictest of the zones', and of a day past eight hours what its lower limit asks for: who goes from one to the other wears no less. */
   readonly mask: RespiratorId | null;
+  /** The length of the day asks for more than any of its zones. */
+  readonly raised: boolean;
   /** h in which a mask is worn: all but setting up. */
   readonly maskH: number;
   /** What else is in the air where they work. */
@@ -46,6 +50,30 @@ function partsOf(s: Stint, plan: JobPlan, settings: FirmSettings, facts: JobFact
   return day.parts.map((p) => ({ ...at, what: p.what, hours: (p.hours / total) * s.hours, ugM3: p.ugM3 }));
 }
 
+function strictestMask(zones: readonly ZonePlan[], masks: readonly Respirator[]): RespiratorId | null {
+  const rank = (id: RespiratorId | null): number => masks.findIndex((m) => m.id === id);
+  return zones.reduce<RespiratorId | null>(
+    (worst, { protection: { respirator: r } }) => (rank(r.value) > rank(worst) ? r.value : worst),
+    null,
+  );
+}
+
+/** @param worst of all tasks, ug/m3; Infinity: no upper end. @param limit for a day of this length */
+function maskForDay(
+  asked: RespiratorId | null,
+  worst: number,
+  limit: number,
+  vapour: boolean,
+  masks: readonly Respirator[],
+  settings: FirmSettings,
+): RespiratorId | null {
+  const covers = ({ apf }: Pick<Respirator, 'apf'>): boolean => (worst === Infinity ? apf >= 1000 : apf * limit >= worst - 1e-9);
+  const worn = masks.find((r) => r.id === asked);
+  if (covers(worn ?? { apf: 1 })) return asked;
+  const least = masks.find((r) => covers(r) && (!vapour || r.vapour));
+  return least === undefined ? asked : ownedMask({ value: least.id, because: [] }, vapour, { masks, owned: settings.masks }).value;
+}
+
 const nameOf = (s: Stint): string => s.person.trim().toLowerCase();
 
 /** @returns a shift for each person and day, in the order of the days, then of the names */
@@ -62,10 +90,16 @@ export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings)
     const stints = by.get(key)!.sort((a, b) => a.fromMin - b.fromMin);
     const parts = stints.flatMap((s) => partsOf(s, plan, settings, facts));
     const zones = plan.zones.filter((z) => stints.some((s) => s.zoneId === z.zoneId));
-    const rank = (id: RespiratorId | null): number => masks.findIndex((m) => m.id === id);
-    const mask = zones.reduce<RespiratorId | null>(
-      (worst, { protection: { respirator: r } }) => (rank(r.value) > rank(worst) ? r.value : worst),
-      null,
+    const hours = stints.reduce((sum, s) => sum + s.hours, 0);
+    const asked = strictestMask(zones, masks);
+    const worst = Math.max(0, ...parts.map((p) => p.ugM3 ?? Infinity));
+    const mask = maskForDay(
+      asked,
+      worst,
+      leadLimit(set, hours),
+      zones.some((z) => z.protection.cartridges.length > 0),
+      masks,
+      settings,
     );
     const masked = new Set(zones.filter((z) => z.protection.respirator.value !== null).map((z) => z.zoneId));
     return {
@@ -73,7 +107,7 @@ export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings)
       on: stints[0]!.on,
       stints,
       parts,
-      hours: stints.reduce((sum, s) => sum + s.hours, 0),
+      hours,
       lead: parts.some((p) => p.ugM3 === null)
         ? null
         : dayOfLead(
@@ -81,6 +115,7 @@ export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings)
             set,
           ),
       mask,
+      raised: mask !== asked,
       maskH: parts.reduce((sum, p) => sum + (masked.has(p.zoneId) && p.what !== 'setUp' && p.what !== 'otherWork' ? p.hours : 0), 0),
       agents: BREATHED.filter((k) => zones.some((z) => z.hazards.some((h) => h.kind === k))),
     };

@@ -2,7 +2,7 @@
 import type { Machine, MethodId, Nearby, Service, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
-import { measure, type Measure } from '../units/units';
+import { measure } from '../units/units';
 import { typed, why, type Answer, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
 import type { Needs, Protection, ZoneContext } from '../protect';

@@ -27,6 +27,7 @@ import {
   NEARBY,
 } from '../../../core/src/facts';
 import { surfaceProblems } from '../../../core/src/facts/validate';
+import { RESPIRATOR_IDS } from '../../../core/src/rulebook';
 import { AS_CATALOGUED, FirmSettings } from '../../../core/src/rulebook/settings';
 import { at, c, few, hours, maybe, REACHES, reached, year, type Fields, type Reach } from './draw';
 import {
@@ -266,18 +267,27 @@ export const proof = (hour: number, holds: boolean): Fields => ({
 const rates = fc
   .tuple(maybe(fc.constantFrom(...BOUGHT)), fc.constantFrom(...CHEMISTRIES))
   .map(([method, chemistry]) => (method === null ? {} : { [method]: { ...AS_CATALOGUED, chemistry } }));
+const BLANK_PERSON = { id: 'person-1', name: 'Person 1', fitTests: [], training: [], removedAt: null };
 const OWNED = { id: 'machine-1', name: 'Machine 1', flowM3h: null, filter: 'hepa', lastOn: 'nothing', removedAt: null } as const;
 const settings = fc
   .tuple(
     arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>,
     rates,
     maybe(fc.constantFrom('vacuum', 'shroudedSander'), 3),
+    // On the days on which work begins, before and after them.
+    fc.record({
+      certifiedUntil: maybe(fc.constantFrom('2025-11-29', '2026-03-02'), 3),
+      masks: maybe(fc.subarray([...RESPIRATOR_IDS]), 2),
+      renovator: maybe(fc.constantFrom('2025-11-30', '2026-03-01', '2027-01-01'), 3),
+    }),
   )
-  .map(([drawn, own, owned]) => {
+  .map(([drawn, own, owned, { renovator, ...held }]): FirmSettings | undefined => {
     // Prices and rates do not decide what is safe; names must be names.
-    const parsed = FirmSettings.safeParse({ ...drawn, firmName: 'Firm', rates: own, samplePrefix: 'S' });
+    const parsed = FirmSettings.safeParse({ ...drawn, ...held, firmName: 'Firm', rates: own, samplePrefix: 'S' });
     if (!parsed.success) return undefined;
-    return owned === null ? parsed.data : { ...parsed.data, machines: [{ ...OWNED, kind: owned }] };
+    const people =
+      renovator === null ? [] : [{ ...BLANK_PERSON, certificates: [{ kind: 'renovator' as const, number: '', until: renovator }] }];
+    return { ...parsed.data, people, ...(owned === null ? {} : { machines: [{ ...OWNED, kind: owned }] }) };
   });
 
 interface SurfaceRecipe {
@@ -354,6 +364,8 @@ export interface Recipe {
   readonly spaces: readonly Fields[];
   readonly surfaces: readonly SurfaceRecipe[];
   readonly instrumentChecks: readonly Fields[];
+  /** Where each of two people is before noon and after it: a place in the list, or the bench; null: at home. */
+  readonly halves: readonly (number | null)[];
   /** By place among the surfaces, until they have their ids. */
   readonly airSamples: readonly Fields[];
   readonly settings: FirmSettings;
@@ -373,6 +385,7 @@ export const recipe: fc.Arbitrary<Recipe> = fc.record({
     { weight: 2, arbitrary: c([proof(4, true)]) },
     { weight: 2, arbitrary: c([proof(4, true), proof(8, true)]) },
   ),
+  halves: fc.array(maybe(fc.constantFrom(0, 1, 2), 2), { minLength: 4, maxLength: 4 }),
   airSamples: fc.oneof(
     { weight: 2, arbitrary: c([] as Fields[]) },
     { weight: 1, arbitrary: list(airSample, 4, 1) },
@@ -620,6 +633,22 @@ export function factsOf(r: Recipe): JobFacts {
     surfaces: r.surfaces.map((s, i) => surfaceOf(s, i, spaces)),
     zones,
     checks: [],
+    stints: r.halves.flatMap((to, i) =>
+      to === null
+        ? []
+        : [
+            {
+              id: `stint-${i}`,
+              person: `Person ${i % 2}`,
+              zoneId: to < r.spaces.length ? `space-${to}` : 'job-1',
+              on: '2026-05-04',
+              // Half the days are long ones.
+              fromMin: i < 2 ? 360 : 720,
+              hours: i % 2 === 0 ? 4 : 6,
+              removedAt: null,
+            },
+          ],
+    ),
     airSamples: r.airSamples.map((a, i) => ({
       ...a,
       id: `air-${i}`,

@@ -70,7 +70,7 @@ function PersonDay({ shift, facts }: { readonly shift: Shift; readonly facts: Jo
       ) : (
         <Words>A task of that day has no upper end that is known: supplied air, until air was sampled.</Words>
       )}
-      <Words look="strong">{`Mask: ${worn}.`}</Words>
+      <Words look="strong">{`Mask: ${worn}.${shift.raised ? ` More than any of the zones asks for: a day of ${formatWork(shift.hours)} has a lower limit.` : ''}`}</Words>
       {shift.agents.length > 0 ? (
         <Words look="note">{`Also in the air there: ${shift.agents.map((k) => say(`reach.${k}`)).join(', ')}.`}</Words>
       ) : null}

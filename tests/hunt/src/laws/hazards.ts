@@ -3,6 +3,7 @@ import type { MethodOption, PartChoice } from '../../../../core/src/choose';
 import type { MethodId, Surface } from '../../../../core/src/facts';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import { coatsOf, DOES, meets, opens, react, type Does } from '../oracle/methods';
+import { THIS_YEAR } from '../scenario';
 import type { Run } from '../run';
 import type { Law } from './law';
 
@@ -40,6 +41,15 @@ const never = (id: string, says: string, wrong: (j: Judged, run: Run) => string 
     }),
 });
 
+/** 40 CFR 745.89, 745.90: the firm's certificate and a certified renovator, on the first day, or when nobody set that on the first of the year. */
+function entitled({ facts, settings }: Run): boolean {
+  const day = facts.job.startOn ?? `${THIS_YEAR}-01-01`;
+  const lasts = (until: string | null) => until === null || Date.parse(until) >= Date.parse(day);
+  const all = (settings.people ?? []).filter((p) => p.removedAt === null).flatMap((p) => p.certificates);
+  return (
+    settings.certified && lasts(settings.certifiedUntil) && (all.length === 0 || all.some((c) => c.kind === 'renovator' && lasts(c.until)))
+  );
+}
 const cuts = (d: Does): boolean => d.to !== 'nothing';
 const isMoldy = (s: Surface): boolean => s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
 const child = (run: Run): boolean => run.facts.job.childUnder6 !== 'no' || run.facts.job.pregnancy !== 'no';
@@ -187,16 +197,20 @@ export const HAZARDS_LAWS: readonly Law[] = [
           .map((t) => `${s.name}: ${t.methodId} ${t.state.value} with ${t.product || t.chemistry}`),
       ),
   },
-  never('H6', 'an uncertified firm does no paid work on more than a little lead paint where people live', ({ s, plan, does }, run) => {
-    const { job } = run.facts;
-    const own = job.worker === 'owner' && job.tenure === 'ownerOccupied' && job.publicFunding !== 'yes';
-    if (!cuts(does) || run.settings.certified || !job.dwelling || job.rulebook !== 'us' || own) return false;
-    const room = run.facts.spaces.find((x) => x.id === s.spaceId)?.kind === 'room';
-    // 40 CFR 745.83: 6 ft2 in a room, 20 ft2 outside; whole faces of which nobody has decided anything.
-    const plain = s.parts.every((p) => p.removedAt !== null || p.methodId === null);
-    const large = plan.area.totalM2 > (room ? 6 : 20) * 0.09290304 + 1e-6;
-    return plain && large && plan.lead.coats.some((c) => present(c.state)) ? 'lead paint, and no certificate' : false;
-  }),
+  never(
+    'H6',
+    'a firm without certificate or renovator on the first day does no paid work on more than a little lead paint where people live',
+    ({ s, plan, does }, run) => {
+      const { job } = run.facts;
+      const own = job.worker === 'owner' && job.tenure === 'ownerOccupied' && job.publicFunding !== 'yes';
+      if (!cuts(does) || entitled(run) || !job.dwelling || job.rulebook !== 'us' || own) return false;
+      const room = run.facts.spaces.find((x) => x.id === s.spaceId)?.kind === 'room';
+      // 40 CFR 745.83: 6 ft2 in a room, 20 ft2 outside; whole faces of which nobody has decided anything.
+      const plain = s.parts.every((p) => p.removedAt !== null || p.methodId === null);
+      const large = plan.area.totalM2 > (room ? 6 : 20) * 0.09290304 + 1e-6;
+      return plain && large && plan.lead.coats.some((c) => present(c.state)) ? 'lead paint, and no certificate' : false;
+    },
+  ),
   {
     id: 'H2c',
     says: 'what is sealed over possible asbestos is entered, labelled and told; what stays above it is not called lead work',

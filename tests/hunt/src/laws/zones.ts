@@ -3,6 +3,7 @@ import { NEARBY, type Check, type JobFacts, type Surface } from '../../../../cor
 import { createDeriver, type JobPlan } from '../../../../core/src/job/derive';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { ZonePlan } from '../../../../core/src/zone';
+import { shiftsOf } from '../../../../core/src/zone/shift';
 import { limitFor, measured, presumed } from '../oracle/air';
 import { FACTOR } from '../oracle/masks';
 import { DOES, type Does } from '../oracle/methods';
@@ -247,6 +248,28 @@ const coversTooLittle = (run: Run): string[] =>
         ? [`${z.name}: no mask at ${t.methodId} on results that are not two, a week apart`]
         : [];
     });
+  });
+
+/** Whoever is in several zones wears what the strictest asks for, enough for a day of that length, and the day is the sum of its parts. */
+const wrongShifts = (run: Run): string[] =>
+  shiftsOf(run.facts, run.job, run.settings).flatMap((s) => {
+    const factor = (id: string | null) => (id === null ? 0 : FACTOR[id]!);
+    const zones = run.job.zones.filter((z) => s.stints.some((x) => x.zoneId === z.zoneId));
+    const least = zones.find((z) => factor(z.protection.respirator.value) > factor(s.mask));
+    const hours = s.stints.reduce((sum, x) => sum + x.hours, 0);
+    const limit = limitFor(run.facts, hours);
+    const worst = Math.max(0, ...s.parts.map((p) => p.ugM3 ?? Infinity));
+    const lead = s.parts.reduce((sum, p) => sum + p.hours * (p.ugM3 ?? 0), 0);
+    return [
+      ...(least ? [`${s.person}: ${s.mask ?? 'no mask'}, and ${least.name} asks for ${least.protection.respirator.value}`] : []),
+      ...(Math.max(1, factor(s.mask)) * limit < Math.min(worst, 1000 * limit) - 1e-6
+        ? [`${s.person}: ${s.mask ?? 'no mask'} on a day of ${hours} h, and ${worst} is breathed`]
+        : []),
+      ...(Math.abs(s.parts.reduce((sum, p) => sum + p.hours, 0) - hours) > 1e-6 ? [`${s.person}: hours lost on the way`] : []),
+      ...(s.lead && Math.abs(s.lead.average - lead / Math.max(8, hours)) > 1e-6
+        ? [`${s.person}: the day is not the sum of its parts`]
+        : []),
+    ];
   });
 
 /** From above down: what is overhead before what it drips on, what is walked on last. */
@@ -506,6 +529,7 @@ export const ZONE_LAWS: readonly Law[] = [
   },
   { id: 'W2c', says: 'a sealed room has no window to open', check: opensTheSeal },
   { id: 'H1b', says: 'the coating strokes have their mask, gloves and vapour too', check: coatsUnmasked },
+  { id: 'H1d', says: 'who goes from zone to zone wears the strictest mask, and breathes the sum of their day', check: wrongShifts },
   { id: 'O8c', says: 'a zone is worked from above down, each of its pieces once', check: outOfTurn },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
 ];
