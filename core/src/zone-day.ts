@@ -3,6 +3,7 @@ export { zoneDay, type DayPart, type ZoneDay } from './zone/day';
 export { fittedOn, needsFit } from './protect/fit';
 export { emergencies } from './zone/emergencies';
 export { inTheHouse } from './zone/in-the-house';
+export { licensedNeeds } from './zone/licensed';
 export { tasksOn } from './zone/methods-in';
 export { shiftsOf, type Shift, type ShiftPart } from './zone/shift';
 export { zoneSigns, type Sign } from './zone/signs';

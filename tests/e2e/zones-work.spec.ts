@@ -135,3 +135,42 @@ test('a room with lead and mold is planned whole; a first day that no notice fit
   const { text: posted } = await extractText(await getDocumentProxy(new Uint8Array(signs)), { mergePages: true });
   expect(posted).toContain('ÁREA DE TRABAJO CON PLOMO');
 });
+
+test('a refusal names its way out; nobody is in two zones at once; newer rules wait for somebody to take them over', async ({
+  app,
+  page,
+}) => {
+  const jobId = await app.bring(example('quill-point'));
+  await app.open(`/job/${jobId}/walk`);
+  await app.id('may-drySand').click();
+  await expect(app.id('may-answer')).toContainText('No');
+  await expect(app.id('may-answer')).toContainText('What would lift it: ');
+  await app.open(`/job/${jobId}/protect/${await app.idOf(jobId, 'Textured ceiling')}`);
+  await expect(app.id('licensed')).toContainText('working days ahead');
+
+  await app.open(`/breathing/${jobId}`);
+  const ines = app.id('shift-Ines Marlow');
+  await expect(ines).toContainText('No fit test of Ines Marlow');
+  const day = (await ines.textContent())!.match(/\d{4}-\d\d-\d\d/)![0];
+  await app.id('add-stint').click();
+  await app.id('stint-person').selectOption('Ines Marlow');
+  await app.id('stint-zone').selectOption({ label: 'Ticket hall' });
+  await app.type('stint-day', day);
+  await app.type('stint-from', '11 am');
+  await app.type('stint-hours', '1');
+  await app.id('stint-keep').click();
+  await expect(app.id('stint-form')).toContainText(`from 08:00 to 12:00 on ${day} already: nobody works in two at once`);
+  // After the bench instead, for so long that the day's own limit falls.
+  await app.type('stint-from', '15:30');
+  await app.type('stint-hours', '3');
+  await app.id('stint-keep').click();
+  await expect(ines).toContainText('limit 40 µg/m³');
+  await expect(ines).toContainText('a day of 10 h has a lower limit');
+
+  await app.open(`/facts/${jobId}`);
+  await app.id('older-edition').click();
+  await expect(app.id('edition')).toContainText('Lead dust on a floor, from which a wipe fails: 5 µg/ft² (was 10 µg/ft²)');
+  await app.id('take-edition').click();
+  await expect(app.id('older-edition')).toBeVisible();
+  await app.sent();
+});

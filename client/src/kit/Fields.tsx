@@ -357,12 +357,12 @@ export function Ticks<T extends string>({ label, values, options, onChange }: Ti
               role="checkbox"
               aria-checked={on}
               onPress={() => onChange(on ? values.filter((v) => v !== o.value) : [...values, o.value])}
-              className={`min-h-touch flex-row items-center gap-2 border-2 px-3 ${on ? 'border-soot bg-shelf' : 'border-line bg-panel'}`}
+              className={`min-h-touch max-w-full flex-row items-center gap-2 border-2 px-3 py-1 ${on ? 'border-soot bg-shelf' : 'border-line bg-panel'}`}
             >
               <Text aria-hidden className="font-strong text-body text-soot">
                 {on ? '✓' : '·'}
               </Text>
-              <Text className="font-read text-body text-soot">{o.label}</Text>
+              <Text className="shrink font-read text-body text-soot">{o.label}</Text>
             </Pressable>
           );
         })}

@@ -6,10 +6,10 @@ import type { JobPlan } from '../job/derive';
 import { taskWears, withCartridges } from '../protect';
 import { say } from '../reasons';
 import { bookOf, type FirmSettings } from '../rulebook';
-import { formatMeasure, formatRange, formatWeight, formatWork, many, measure } from '../units/units';
+import { formatMeasure, formatRange, formatWeight, formatWork, many, measure, roundForReading } from '../units/units';
 import { STREAMS, wasteOf } from '../waste';
 import { sentence, SOURCES } from '../words';
-import { emergencies, inTheHouse, zoneDay, zoneSigns } from '../zone-day';
+import { emergencies, inTheHouse, licensedNeeds, shiftsOf, zoneDay, zoneSigns } from '../zone-day';
 import type { ZonePlan } from '../zone';
 
 export interface ProgrammeSection {
@@ -57,6 +57,12 @@ function containment(zone: ZonePlan, facts: JobFacts): string[] {
 }
 
 function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings: FirmSettings): ProgrammeZone {
+  const licensed = licensedNeeds(
+    zone,
+    plan.zones,
+    plan.surfaces.map((p) => ({ surfaceId: p.surfaceId, asbestos: p.asbestos.overall.value, areaM2: p.area.totalM2 })),
+    facts,
+  );
   const { protection: p } = zone;
   const { job } = facts;
   const { units } = job;
@@ -142,6 +148,7 @@ function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings:
         ],
       },
       { title: 'People in the house', lines: inTheHouse(zone, facts).map((r) => sentence(r, units)) },
+      { title: 'What a licensed firm will need', lines: licensed.map((r) => sentence(r, units)) },
       { title: 'Checks, in this order', lines: gates },
       {
         title: 'When it goes wrong',
@@ -188,6 +195,18 @@ export function programme(facts: JobFacts, plan: JobPlan, settings: FirmSettings
         ],
       },
       { title: 'People, with what entitles them', lines: people(firm, job.startOn ?? today) },
+      {
+        title: 'Who is where',
+        lines: shiftsOf(facts, plan, settings).map((s) => {
+          const places = s.stints.map(
+            (x) => `${plan.zones.find((z) => z.zoneId === x.zoneId)?.name ?? 'elsewhere'} ${formatWork(x.hours)}`,
+          );
+          const air = s.lead
+            ? `${formatMeasure(measure(roundForReading(s.lead.average), 'ug/m3'), units)} of lead against ${formatMeasure(measure(s.lead.limit, 'ug/m3'), units)}`
+            : 'no upper end of lead known';
+          return `${s.on}, ${s.person}: ${places.join(', ')}; ${air}; ${s.mask ? `${say(s.mask)}, worn for ${formatWork(s.maskH)}` : 'no mask asked for'}.`;
+        }),
+      },
       {
         title: 'Told to whom, by when',
         lines: notices.map((n) => `${sentence(n.because, units)}${n.by ? ` By ${n.by}${n.late ? ': that day has gone by' : ''}.` : ''}`),

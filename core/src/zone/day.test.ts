@@ -2,8 +2,9 @@
 import { airDuties, dayOfLead } from '../air';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
-import { aFacts, aLayer, aPart, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
-import { fittedOn, needsFit, zoneDay, zoneSigns } from '../zone-day';
+import { aFacts, aLayer, aPart, aReading, aSpace, aSurface, COATS, THIS_YEAR } from '../testing';
+import { sentence } from '../words';
+import { fittedOn, licensedNeeds, needsFit, zoneDay, zoneSigns } from '../zone-day';
 
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const scraped = (over = {}) =>
@@ -87,6 +88,34 @@ describe('what an exposure sets going', () => {
     expect(again(40, '2026-05-04')).toBe('2026-11-04');
     expect(again(60, '2026-11-30')).toBe('2027-02-28');
   });
+});
+
+// 40 CFR 61.145(b): 10 working days; CAR 2012, ASB5: 14 days.
+test('where asbestos may have to come off, what a licensed firm needs is said, and what can go on meanwhile', () => {
+  const told = (over: object, job: object = {}) => {
+    const ceiling = aSurface({
+      id: 'ceiling',
+      element: 'ceiling',
+      layers: [aLayer(0, { binder: 'textured' })],
+      lengthM: 4,
+      widthM: 3,
+      ...over,
+    });
+    const facts = aFacts(ceiling, { job, others: [{ ...scraped(), spaceId: 'room-2' }] });
+    const plan = createDeriver().derive(
+      { ...facts, spaces: [...facts.spaces, aSpace({ id: 'room-2', name: 'Hall', position: 1 })] },
+      DEFAULT_SETTINGS,
+      THIS_YEAR,
+    );
+    const surfaces = plan.surfaces.map((p) => ({ surfaceId: p.surfaceId, asbestos: p.asbestos.overall.value, areaM2: p.area.totalM2 }));
+    return licensedNeeds(plan.zones[0]!, plan.zones, surfaces, facts).map((r) => sentence(r, 'm'));
+  };
+  const us = told({});
+  expect(us).toHaveLength(5);
+  expect(us[0]).toMatch(/^Should it come off: 12 m² in all/);
+  expect([us[1], us[4]]).toEqual([expect.stringContaining('10 working days'), expect.stringContaining('away from it: “Hall”')]);
+  expect(told({}, { rulebook: 'uk' })[1]).toContain('14 days');
+  expect(told({ yearMade: 2015 })).toEqual([]);
 });
 
 // 29 CFR 1910.134(f)(2): each year.

@@ -19,7 +19,7 @@ import {
   type UnitSystem,
   type ZonePlan,
 } from '@roughsill/core';
-import { inTheHouse } from '@roughsill/core/zone-day';
+import { inTheHouse, licensedNeeds } from '@roughsill/core/zone-day';
 import { sentence } from '@roughsill/core/words';
 import { Button, Column, Columns, Panel, useUnits, Words } from '../../kit';
 import { AnswerRow, ReasonLine } from '../../kit/Why';
@@ -80,6 +80,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
         </Panel>
         <TheArea facts={facts} zone={zone} />
         <InTheHouse facts={facts} zone={zone} />
+        <Licensed facts={facts} zone={zone} />
         <Papers facts={facts} zone={zone} />
       </Column>
       <Column>
@@ -244,6 +245,19 @@ function InTheHouse({ facts, zone }: { readonly facts: JobFacts; readonly zone: 
   const lines = inTheHouse(zone, facts);
   return lines.length === 0 ? null : (
     <Panel title="People in the house" testID="in-the-house">
+      {lines.map((r) => (
+        <ReasonLine key={r.rule} reason={r} />
+      ))}
+    </Panel>
+  );
+}
+
+/** What a licensed firm will need, where something may hold asbestos. */
+function Licensed({ facts, zone }: { readonly facts: JobFacts; readonly zone: ZonePlan }) {
+  const { digest } = useDigest(facts);
+  const lines = digest ? licensedNeeds(zone, digest.zones, digest.surfaces, facts) : [];
+  return lines.length === 0 ? null : (
+    <Panel title="What a licensed firm will need" testID="licensed">
       {lines.map((r) => (
         <ReasonLine key={r.rule} reason={r} />
       ))}

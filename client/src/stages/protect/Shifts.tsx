@@ -1,8 +1,8 @@
 /** Who works in which zone when: a band a person across the shift, with the limit as a line, and the mask for the whole of it. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatMeasure, formatWork, measure, say, type JobFacts } from '@roughsill/core';
-import type { Shift } from '@roughsill/core/zone-day';
+import { bookOf, formatMeasure, formatWork, measure, say, type JobFacts } from '@roughsill/core';
+import { fittedOn, needsFit, type Shift } from '@roughsill/core/zone-day';
 import { Button, NumberField, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { add, commit, remove, useAppDispatch, useFirm } from '../../store';
 import type { Breathing } from '../../workers/ask-protocol';
@@ -11,10 +11,13 @@ import { DayField, dayOf } from '../DayField';
 
 const tenth = (n: number): number => Math.round(n * 10) / 10;
 export const clock = (min: number): string => `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
-/** `8:30`, `0830`, `8`: minutes after midnight; null: none of these. */
+/** `8:30`, `0830`, `8`, `1.30 pm`: minutes after midnight; null: none of these. */
 export function minutesOf(text: string): number | null {
-  const m = /^\s*(\d{1,2})(?:[:.h]?(\d{2}))?\s*$/.exec(text);
-  const [h, min] = m ? [Number(m[1]), Number(m[2] ?? 0)] : [99, 0];
+  const m = /^\s*(\d{1,2})(?:[:.h]?(\d{2}))?\s*([ap])?\.?m?\.?\s*$/i.exec(text);
+  if (!m) return null;
+  const [said, min, half] = [Number(m[1]), Number(m[2] ?? 0), m[3]?.toLowerCase()];
+  if (half !== undefined && (said < 1 || said > 12)) return null;
+  const h = half === undefined ? said : (said % 12) + (half === 'p' ? 12 : 0);
   return h < 24 && min < 60 ? h * 60 + min : null;
 }
 const partName = (what: string): string => (['setUp', 'cleanUp', 'otherWork'].includes(what) ? say(`day.${what}`) : say(what));
@@ -44,6 +47,9 @@ function PersonDay({ shift, facts }: { readonly shift: Shift; readonly facts: Jo
   const dispatch = useAppDispatch();
   const units = useUnits();
   const { lead } = shift;
+  const tight = bookOf(facts.job).respirators.some((r) => r.id === shift.mask && needsFit(r));
+  const { fitted } = fittedOn(useFirm().people, shift.on);
+  const isFitted = fitted.some((f) => f.name.trim().toLowerCase() === shift.person.toLowerCase());
   const air = (ug: number) => formatMeasure(measure(tenth(ug), 'ug/m3'), units);
   const worn = shift.mask ? `${say(shift.mask)}, worn for ${formatWork(shift.maskH)}` : 'no mask asked for';
   const zoneOf = (id: string): string => shift.parts.find((p) => p.zoneId === id)!.zone;
@@ -71,6 +77,12 @@ function PersonDay({ shift, facts }: { readonly shift: Shift; readonly facts: Jo
         <Words>A task of that day has no upper end that is known: supplied air, until air was sampled.</Words>
       )}
       <Words look="strong">{`Mask: ${worn}.${shift.raised ? ` More than any of the zones asks for: a day of ${formatWork(shift.hours)} has a lower limit.` : ''}`}</Words>
+      {tight && !isFitted ? (
+        <Words
+          look="strong"
+          tone="oxide"
+        >{`No fit test of ${shift.person} within the year before: it seals on no face that was not tested.`}</Words>
+      ) : null}
       {shift.agents.length > 0 ? (
         <Words look="note">{`Also in the air there: ${shift.agents.map((k) => say(`reach.${k}`)).join(', ')}.`}</Words>
       ) : null}
@@ -97,9 +109,17 @@ interface StintFormProps {
 }
 function StintForm({ facts, places, onDone }: StintFormProps) {
   const dispatch = useAppDispatch();
-  const people = useFirm().people.filter((p) => p.removedAt === null);
+  const firm = useFirm().people.filter((p) => p.removedAt === null);
+  const known = [
+    ...new Set(
+      [...firm, ...facts.stints.map((s) => ({ name: s.person, removedAt: s.removedAt }))].flatMap((p) =>
+        p.removedAt === null ? p.name : [],
+      ),
+    ),
+  ];
   const today = dayOf(new Date().toISOString(), facts.job.timeZone);
-  const [person, setPerson] = useState(people[0]?.name ?? '');
+  const [person, setPerson] = useState(known[0] ?? '');
+  const [other, setOther] = useState(known.length === 0);
   const [zoneId, setZoneId] = useState(places[0]!.zoneId);
   const [on, setOn] = useState(facts.job.startOn ?? today);
   const [from, setFrom] = useState('08:00');
@@ -119,17 +139,19 @@ function StintForm({ facts, places, onDone }: StintFormProps) {
   };
   return (
     <View className="gap-3" testID="stint-form">
-      {people.length > 0 ? (
+      {known.length > 0 ? (
         <Select
           label="Who"
-          value={person}
-          options={people.map((p) => ({ value: p.name, label: p.name }))}
-          onChange={setPerson}
+          value={other ? '' : person}
+          options={[...known.map((name) => ({ value: name, label: name })), { value: '', label: 'somebody else' }]}
+          onChange={(name) => {
+            setOther(name === '');
+            setPerson(name);
+          }}
           testID="stint-person"
         />
-      ) : (
-        <TextField label="Who" value={person} onCommit={setPerson} testID="stint-person" />
-      )}
+      ) : null}
+      {other ? <TextField label="Name" value={person} onCommit={setPerson} testID="stint-name" /> : null}
       <Select
         label="Where"
         value={zoneId}

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { bookOf, editionChanges, EDITIONS, formatMeasure, say, type FirmSettings, type JobFacts } from '@roughsill/core';
 import { Button, useUnits, Words } from '../../kit';
+import { cap } from '../../kit/text';
 import { commit, set, useAppDispatch } from '../../store';
 import { ChangedPanel } from '../ChangedPanel';
 
@@ -17,7 +18,7 @@ export function Edition({ facts, settings }: { readonly facts: JobFacts; readonl
   const then = useMemo(() => (newer ? { ...facts, job: { ...facts.job, edition: newer.editionId } } : facts), [facts, newer]);
   const was = useMemo(() => ({ facts, settings }), [facts, settings]);
   const take = (id: string, since: string) =>
-    dispatch(commit(job.id, [set('job', job.id, { edition: id })], `rules in force from ${since}`));
+    dispatch(commit(job.id, [set('job', job.id, { edition: id })], `Rules in force from ${since}`));
   return (
     <View className="gap-2" testID="edition">
       <Words look="note">{`${stands.edition}.`}</Words>
@@ -27,7 +28,7 @@ export function Edition({ facts, settings }: { readonly facts: JobFacts; readonl
           {editionChanges(stands, newer).map((c) => (
             <Words
               key={c.what}
-            >{`${say(`limit.${c.what}`)}: ${formatMeasure(c.is.is, units)} (was ${formatMeasure(c.was.is, units)})`}</Words>
+            >{`${cap(say(`limit.${c.what}`))}: ${formatMeasure(c.is.is, units)} (was ${formatMeasure(c.was.is, units)})`}</Words>
           ))}
           <ChangedPanel
             title="What it would change on this job"
