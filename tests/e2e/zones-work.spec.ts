@@ -136,10 +136,7 @@ test('a room with lead and mold is planned whole; a first day that no notice fit
   expect(posted).toContain('ÁREA DE TRABAJO CON PLOMO');
 });
 
-test('a refusal names its way out; nobody is in two zones at once; newer rules wait for somebody to take them over', async ({
-  app,
-  page,
-}) => {
+test('a refusal names its way out; nobody is in two zones at once; newer rules wait for somebody to take them over', async ({ app }) => {
   const jobId = await app.bring(example('quill-point'));
   await app.open(`/job/${jobId}/walk`);
   await app.id('may-drySand').click();
