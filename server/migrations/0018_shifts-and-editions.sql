@@ -15,5 +15,7 @@ CREATE TABLE "stints" (
 ALTER TABLE "firms" ADD COLUMN "certified_until" text;--> statement-breakpoint
 ALTER TABLE "firms" ADD COLUMN "masks" jsonb;--> statement-breakpoint
 ALTER TABLE "jobs" ADD COLUMN "edition" text;--> statement-breakpoint
+ALTER TABLE "surfaces" ADD COLUMN "declined_on" text;--> statement-breakpoint
+ALTER TABLE "surfaces" ADD COLUMN "declined_note" text DEFAULT '' NOT NULL;--> statement-breakpoint
 ALTER TABLE "stints" ADD CONSTRAINT "stints_firm_id_job_id_jobs_firm_id_id_fk" FOREIGN KEY ("firm_id","job_id") REFERENCES "public"."jobs"("firm_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "stints_job" ON "stints" USING btree ("firm_id","job_id");

@@ -136,7 +136,10 @@ test('a room with lead and mold is planned whole; a first day that no notice fit
   expect(posted).toContain('ÁREA DE TRABAJO CON PLOMO');
 });
 
-test('a refusal names its way out; nobody is in two zones at once; newer rules wait for somebody to take them over', async ({ app }) => {
+test('a refusal names its way out; nobody is in two zones at once; newer rules wait for somebody to take them over', async ({
+  app,
+  page,
+}) => {
   const jobId = await app.bring(example('quill-point'));
   await app.open(`/job/${jobId}/walk`);
   await app.id('may-drySand').click();
@@ -144,6 +147,17 @@ test('a refusal names its way out; nobody is in two zones at once; newer rules w
   await expect(app.id('may-answer')).toContainText('What would lift it: ');
   await app.open(`/job/${jobId}/protect/${await app.idOf(jobId, 'Textured ceiling')}`);
   await expect(app.id('licensed')).toContainText('working days ahead');
+
+  // What the client declines is left, and says so on paper.
+  await app.open(`/job/${jobId}/choose/${await app.idOf(jobId, 'Sashes, river side')}`);
+  await app.id('decline').click();
+  await app.type('declined-note', 'Next year, with the roof.');
+  await app.id('declined-keep').click();
+  await expect(app.id('declined-back')).toBeVisible();
+  await expect(app.id('surface')).toContainText('The client declined work on it');
+  await app.sent();
+  const markdown = await (await page.request.get(`${app.address}/api/jobs/${jobId}/report.md`)).text();
+  expect(markdown).toContain('told in writing, outside the scope. “Next year, with the roof.”');
 
   await app.open(`/breathing/${jobId}`);
   const ines = app.id('shift-Ines Marlow');

@@ -189,7 +189,19 @@ export const MUTANTS = [
     "['wet', 'decay'].includes(judgeMoisture(r, s.material).value));\n}\n\n/** Water",
     'false);\n}\n\n/** Water',
   ],
-  ['a refused helper vanishes', 'choose/choose.ts', 'const refused = refusedHelpers(part, helpers)', 'const refused: Reason[] = []'],
+  [
+    'a refused helper vanishes',
+    'choose/choose.ts',
+    'const refused = refusedHelpers(part, helpers)',
+    'const refused: Reason[] = []',
+  ],
+  [
+    'the client’s no is overlooked',
+    'choose/choose.ts',
+    'const selected = declined ? LEFT : select(part, main)',
+    'const selected = select(part, main)',
+  ],
+  ['any method on what was declined', 'choose/rules.ts', "rule('scope.declined', 'block'", "rule('scope.declined', 'note'"],
   ['a taped sheet on metal', 'work/steps.ts', 'if (metal) return gate(id', 'if (false) return gate(id'],
   [
     'tape on suspect texture',

@@ -192,6 +192,9 @@ function nearestBlocks(options: readonly MethodOption[]): readonly Reason[] {
   return nearest === null ? [] : blocks(nearest);
 }
 
+/** What the client declined is left, whatever was chosen on it before. */
+const LEFT: Answer<MethodId | null> = answer<MethodId | null>('leave', why('depth.declined', 'job-record'));
+
 function select(part: Part, options: readonly MethodOption[]): Answer<MethodId | null> {
   const chosen = options.find((o) => o.methodId === part.methodId);
   if (chosen && chosen.verdict !== 'blocked') return everydayAnswer('choice.byPerson', chosen.methodId);
@@ -241,7 +244,8 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
   const sheet = surfaceSheet(s, ctx, lead, required.value);
   const parts = liveParts(s).map((part): PartChoice => {
     const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, memo));
-    const selected = select(part, main);
+    const declined = s.declinedOn !== null;
+    const selected = declined ? LEFT : select(part, main);
     const refused = refusedHelpers(part, helpers);
     return {
       partId: part.id,
@@ -249,7 +253,7 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
       areaM2: area.partM2[part.id] ?? 0,
       options: main,
       helpers,
-      also: alsoOn(part, helpers, sheet, ctx, selected.value),
+      also: declined ? [] : alsoOn(part, helpers, sheet, ctx, selected.value),
       selected: refused.length === 0 ? selected : { ...selected, because: [...selected.because, ...refused] },
       chosenByPerson: part.methodId !== null && selected.value === part.methodId,
     };

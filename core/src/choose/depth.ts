@@ -18,6 +18,8 @@ export const RUST_SPOTS = 1;
 export const RUST_FACE = 4;
 
 export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture, hold: Hold): Answer<Bite> {
+  // Nobody works on what the client declined: it is left, and stands outside the scope.
+  if (s.declinedOn !== null) return answer('none', why('depth.declined', 'job-record'));
   const element = ELEMENTS[s.element];
   const rubs = element.friction || s.conditions.includes('rubbing');
   const filmsClear = lead.coats.length > 0 && lead.coats.every((c) => CLEAR_FILMS.includes(c.coat.binder));

@@ -150,10 +150,13 @@ export const RULES: readonly Rule[] = [
   ]),
   rule('lead.ownHome', 'care', 'law', 'cfr40-745.82', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('paid', false), is('dwelling', true), is('rulebook', 'us')]),
   rule('lead.wholePieceCounts', 'care', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
-  rule('lead.failingChild', 'block', 'hazard', 'cfr24-35.1330', (m) => m.id === 'leave', [is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'us')]),
-  rule('lead.failingChildUk', 'block', 'hazard', 'trade-aim', (m) => m.id === 'leave', [is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'uk')]),
+  rule('lead.failingChild', 'block', 'hazard', 'cfr24-35.1330', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'us')]),
+  rule('lead.failingChildUk', 'block', 'hazard', 'trade-aim', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'uk')]),
+  // What is not worked is told in writing, and what is declined is not worked.
+  rule('scope.declined', 'block', 'law', 'job-record', (m) => m.id !== 'leave', [is('declined', true)]),
+  rule('scope.leftByClient', 'care', 'hazard', 'job-record', (m) => m.id === 'leave', [is('declined', true), is('leadAnywhere', ...PRESENT)]),
   // A rule about films: what cleans is not held up by it.
-  rule('lead.rubsChild', 'block', 'hazard', 'trade-aim', (m) => (m.bite === 'none' || m.bite === 'skin') && !isHelper(m), [is('rubs', true), is('childOrPregnancy', 'yes', 'unknown')]),
+  rule('lead.rubsChild', 'block', 'hazard', 'trade-aim', (m) => (m.bite === 'none' || m.bite === 'skin') && !isHelper(m), [is('declined', false), is('rubs', true), is('childOrPregnancy', 'yes', 'unknown')]),
   rule('lead.rubs', 'care', 'hazard', 'trade-aim', (m) => (m.bite === 'none' || m.bite === 'skin') && !isHelper(m), [is('rubs', true), is('childOrPregnancy', 'no')]),
   rule('lead.staysBelow', 'note', 'trade', 'trade-aim', (m) => m.bite !== 'bare', [is('leadAnywhere', ...PRESENT)]),
 

@@ -62,6 +62,7 @@ export interface SurfaceSheet {
   /** What trial squares here, or carried here, say of each method. */
   readonly trials: TrialBook;
   readonly failing: boolean;
+  readonly declined: boolean;
   readonly anySound: boolean;
   readonly oilSoaked: boolean;
   readonly damp: boolean;
@@ -148,6 +149,7 @@ export interface Sheet {
   readonly deepEnough: boolean;
   readonly takesSound: boolean;
   readonly failing: boolean;
+  readonly declined: boolean;
   readonly oilSoaked: boolean;
   readonly damp: boolean;
   readonly wet: boolean;
@@ -269,6 +271,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     silica: holdsSilica(s),
     faceC: lastFaceC(s),
     trials: ctx.trials,
+    declined: s.declinedOn !== null,
     failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery') || failsByDegree(s).length > 0,
     anySound: soundness.includes('sound'),
     oilSoaked: has('oilSoaked'),
@@ -377,6 +380,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     deepEnough: biteDepth(method.bite) >= biteDepth(s.required),
     takesSound: method.bite === 'bare' && !method.removesPiece && s.required !== 'bare' && s.anySound,
     failing: s.failing,
+    declined: s.declined,
     oilSoaked: s.oilSoaked,
     damp: s.damp,
     wet: s.wet,

@@ -307,6 +307,9 @@ export const SurfaceFields = z.strictObject({
   pastWhy: text(300).default(''),
   /** Why this method, in the firm's own words, for whoever pays. */
   clientWhy: text(300).default(''),
+  /** The day on which the client declined work on it, and what was said; null: nobody did. */
+  declinedOn: Day.nullable().default(null),
+  declinedNote: text(300).default(''),
   /** All coats together, as a gauge read them, um. Null: not measured. */
   filmUm: z
     .number({ error: 'the film is a number' })

@@ -9,6 +9,7 @@ import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
 import { formatMeasure, formatRange, many, measure, moneyIn, type UnitSystem } from '../units/units';
 import { bookOf, type FirmSettings } from '../rulebook';
+import { declinedSays } from './declined';
 import { NOTICE } from './reporter';
 
 export interface ClientMethod {
@@ -43,6 +44,8 @@ export interface ClientPage {
   readonly insteadOf: readonly string[];
   /** In the firm's own words; empty: none were typed. */
   readonly own: string;
+  /** That they declined it, and when; empty: they did not. */
+  readonly declined: string;
   readonly price: string;
   /** How the rooms are kept safe meanwhile. */
   readonly care: readonly string[];
@@ -164,6 +167,7 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
           ],
     insteadOf: chosen ? rest.map((o) => against(o, { ...chosen, money: plan.money }, money, units)) : [],
     own: s.clientWhy.trim(),
+    declined: s.declinedOn === null ? '' : declinedSays(s.declinedOn, s.declinedNote),
     price:
       plan.proof === 'unpriced'
         ? say('proof.unpriced')

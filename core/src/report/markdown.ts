@@ -4,6 +4,7 @@ import { say, spell } from '../reasons';
 import { tell } from '../words';
 import { formatHours, formatRange, formatWork, many, moneyIn, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport, ZoneReport } from './report';
+import { declinedSays } from './declined';
 import { escaped } from './escaped';
 import type { ReasonReport } from './reporter';
 import type { SurveyReport } from './survey';
@@ -148,6 +149,7 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
 function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string {
   const out: string[] = [`### ${s.name}`, '', `${s.count} × ${s.element}, ${s.material}, ${s.area.text} in all.`];
   if (s.problems.length > 0) out.push('', '**Put right first:**', ...s.problems.map((p) => `- ${p.message}`));
+  if (s.declined) out.push('', `**${declinedSays(s.declined.on, s.declined.note)}**`);
   out.push('', `**Lead: ${say(s.lead.overall.value)}**`, because(s.lead.overall.because));
   out.push('', '| coat, from the top | lead |', '| --- | --- |', ...s.lead.coats.map((c) => `| ${c.coat} | ${say(c.state)} |`));
   if (s.lead.nextTest.value !== 'none') out.push('', `**Next test: ${say(s.lead.nextTest.value)}**`, because(s.lead.nextTest.because));

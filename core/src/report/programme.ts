@@ -11,6 +11,7 @@ import { STREAMS, wasteOf } from '../waste';
 import { sentence, SOURCES } from '../words';
 import { emergencies, inTheHouse, licensedNeeds, shiftsOf, zoneDay, zoneSigns } from '../zone-day';
 import type { ZonePlan } from '../zone';
+import { declinedSays } from './declined';
 
 export interface ProgrammeSection {
   readonly title: string;
@@ -195,6 +196,12 @@ export function programme(facts: JobFacts, plan: JobPlan, settings: FirmSettings
         ],
       },
       { title: 'People, with what entitles them', lines: people(firm, job.startOn ?? today) },
+      {
+        title: 'Outside the scope',
+        lines: facts.surfaces.flatMap((s) =>
+          s.removedAt === null && s.declinedOn !== null ? [`${s.name}: ${declinedSays(s.declinedOn, s.declinedNote)}`] : [],
+        ),
+      },
       {
         title: 'Who is where',
         lines: shiftsOf(facts, plan, settings).map((s) => {

@@ -154,6 +154,8 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
     areaEach: area(p.area.eachM2),
     area: area(p.area.totalM2),
     problems: p.problems,
+    /** What the client declined, told in writing: outside the scope. */
+    declined: s.declinedOn === null ? null : { on: s.declinedOn, note: s.declinedNote.trim() },
     lead: {
       overall: stated(p.lead.overall),
       coats: p.lead.coats.map((c) => ({

@@ -50,6 +50,8 @@ export function surfaceDraft(
     past: 'asBefore',
     pastWhy: '',
     clientWhy: '',
+    declinedOn: null,
+    declinedNote: '',
     filmUm: null,
     zoneId: null,
     wall: null,

@@ -4,7 +4,7 @@ import type { Range } from '../choose';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
 import type { Answer, Reason } from '../reasons';
-import type { FirmSettings, Respirator } from '../rulebook';
+import type { FirmSettings } from '../rulebook';
 import { hoursOf, NOTHING, plus, type Step, type StepSpec } from '../work';
 import { isFinish, placed, standingOf, standsAt, type Standing } from './standing';
 import { zoneAir, type ZoneAir } from './air';
@@ -95,8 +95,7 @@ function boughtFor({ sheetBoughtM2, bags, respirator, kit }: Protection, insideH
   const { settings, rulebook } = given;
   const mask = rulebook.respirators.find((r) => r.id === respirator.value);
   // The cheapest that does what is asked: nobody pays more for a light mask than for a heavier one that hangs beside it. Law H3.
-  const at = (r: Respirator) => settings.masks === null || r.id === respirator.value || settings.masks.includes(r.id);
-  const masks = mask === undefined ? [] : rulebook.respirators.filter((r) => r.apf >= mask.apf && (r.vapour || !mask.vapour) && at(r));
+  const masks = mask === undefined ? [] : rulebook.respirators.filter((r) => r.apf >= mask.apf && (r.vapour || !mask.vapour));
   const maskDay = masks.length === 0 ? 0 : Math.min(...masks.map((r) => settings.wearPerDay[r.build]));
   const perDay = maskDay + (kit.some((k) => k.value === 'coverall') ? settings.wearPerDay.suit : 0);
   // Whoever comes in for an hour uses up a day's filters and a suit.

@@ -297,6 +297,8 @@ export const surfaces = pgTable(
     past: text().notNull().default('asBefore'),
     pastWhy: text('past_why').notNull().default(''),
     clientWhy: text('client_why').notNull().default(''),
+    declinedOn: text('declined_on'),
+    declinedNote: text('declined_note').notNull().default(''),
     filmUm: doublePrecision('film_um'),
     opening: text().notNull().default('sealed'),
     zoneId: text('zone_id'),

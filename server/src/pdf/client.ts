@@ -55,6 +55,7 @@ export async function clientPdf(input: PaperInput): Promise<Buffer> {
       ]),
     ),
     sub(page.methods.some((m) => m.chosen) ? `${page.decided ? 'Chosen' : 'Proposed'} because` : 'No way may be used yet'),
+    ...(page.declined ? [{ text: page.declined, bold: true, margin: [0, 0, 0, 3] } satisfies Content] : []),
     ...(page.own ? [{ text: page.own, bold: true, margin: [0, 0, 0, 3] } satisfies Content] : []),
     list(page.chosenBecause),
     ...(page.insteadOf.length > 0 ? [sub('Instead of'), list(page.insteadOf)] : []),

@@ -115,6 +115,7 @@ const surface = fieldsOf('surface', {
   filmUm: maybe(fc.constantFrom(60, 125, 126, 1600)),
   moldM2: maybe(fc.constantFrom(0, 0.2, 0.9, 0.93, 5, 9.2, 9.3, 40)),
   species: c(''),
+  declinedOn: fc.oneof({ weight: 14, arbitrary: c(null) }, { weight: 1, arbitrary: c('2026-03-01') }),
   zoneId: fc.oneof({ weight: 4, arbitrary: c(null) }, { weight: 1, arbitrary: fc.nat(1) }),
   alongM: maybe(fc.constantFrom(0, 1.2, 4, 8)),
   workOrder: c([]),

@@ -11,6 +11,7 @@ import { useMoney } from '../money';
 import type { StageScreenProps } from '../props';
 import { AllParts } from './AllParts';
 import { BoardsPanel } from './BoardsPanel';
+import { Declined } from './Declined';
 import { PartMethods } from './PartMethods';
 import { SequencePanel } from './SequencePanel';
 
@@ -99,6 +100,7 @@ export function ChooseStage({ facts, surface, plan, looking, onLook }: StageScre
       {surface.count > 1 || surface.boards.some((b) => b.removedAt === null) || IN_PIECES.includes(surface.element) ? (
         <BoardsPanel jobId={facts.job.id} surface={surface} />
       ) : null}
+      <Declined facts={facts} surface={surface} />
     </>
   );
 }

@@ -99,6 +99,7 @@ function Page({ facts, surface }: { readonly facts: JobFacts; readonly surface: 
             onCommit={(clientWhy) => dispatch(commit(facts.job.id, [set('surface', surface.id, { clientWhy })], 'for the client'))}
             testID="client-why"
           />
+          {page.declined ? <Words look="strong">{page.declined}</Words> : null}
           <Lines says={page.chosenBecause} />
         </Panel>
         {page.insteadOf.length > 0 ? (

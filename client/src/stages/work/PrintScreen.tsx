@@ -22,7 +22,16 @@ import {
   type JobDigest,
   many,
 } from '@roughsill/core';
-import { blanks, jobReport, NOTICE, type JobReport, type ReasonReport, type SurfaceReport, type ZoneReport } from '@roughsill/core/report';
+import {
+  blanks,
+  declinedSays,
+  jobReport,
+  NOTICE,
+  type JobReport,
+  type ReasonReport,
+  type SurfaceReport,
+  type ZoneReport,
+} from '@roughsill/core/report';
 import { Button, UnitsProvider } from '../../kit';
 import { cap } from '../../kit/text';
 import { useJob, useSettings } from '../../store';
@@ -421,6 +430,7 @@ function SurfacePaper({ s, money, coats, bite, material, whole }: SurfacePaperPr
           <Section coats={coats} material={material} />
         </div>
       ) : null}
+      {s.declined ? <p className="paper-stop">{declinedSays(s.declined.on, s.declined.note)}</p> : null}
       {s.mayBeIssued.value ? null : <p className="paper-stop">Draft: not to be issued.</p>}
       {s.trials.map((t) => (
         <p key={`${t.method}${t.coating}`}>

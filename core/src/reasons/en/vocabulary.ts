@@ -27,6 +27,8 @@ export const WORDS: Readonly<Record<string, string>> = {
   'field.topcoat': 'topcoat',
   'field.coatsCounted': 'all coats counted:',
   'field.clientWhy': 'for the client',
+  'field.declinedOn': 'declined by the client',
+  'field.declinedNote': 'what the client said',
   'field.rulebook': 'rules',
   'field.units': 'measured in',
   'field.place': 'is at',

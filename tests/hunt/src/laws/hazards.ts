@@ -234,8 +234,11 @@ export const HAZARDS_LAWS: readonly Law[] = [
         ];
       }),
   },
+  never('H5c', 'nobody works on what the client declined', ({ s, o }) =>
+    s.declinedOn !== null && o.methodId !== 'leave' ? 'the client’s no' : false,
+  ),
   never('H5b', 'failing lead where a small child may live is never simply left', ({ s, plan, o }, run) =>
-    o.methodId === 'leave' && failing(s) && plan.lead.coats.some((c) => present(c.state)) && child(run)
+    o.methodId === 'leave' && s.declinedOn === null && failing(s) && plan.lead.coats.some((c) => present(c.state)) && child(run)
       ? 'failing lead and a child'
       : false,
   ),
