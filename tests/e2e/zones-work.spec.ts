@@ -156,8 +156,9 @@ test('a refusal names its way out; nobody is in two zones at once; newer rules w
   await expect(app.id('declined-back')).toBeVisible();
   await expect(app.id('surface')).toContainText('The client declined work on it');
   await app.sent();
-  const markdown = await (await page.request.get(`${app.address}/api/jobs/${jobId}/report.md`)).text();
-  expect(markdown).toContain('told in writing, outside the scope. “Next year, with the roof.”');
+  const paper = Buffer.from(await (await page.request.get(`${app.address}/api/jobs/${jobId}/programme.pdf`)).body());
+  const { text } = await extractText(await getDocumentProxy(new Uint8Array(paper)), { mergePages: true });
+  expect(text.replace(/\s+/g, ' ')).toContain('told in writing, outside the scope. “Next year, with the roof.”');
 
   await app.open(`/breathing/${jobId}`);
   const ines = app.id('shift-Ines Marlow');

@@ -34,10 +34,10 @@ export function licensedNeeds(zone: AZone, all: readonly AZone[], surfaces: read
     why(uk ? 'licensed.noticeUk' : 'licensed.notice', uk ? 'uk-asbestos' : 'cfr40-61.145', {
       days: uk ? DAYS.ukLicensed : DAYS.asbestosWorking,
     }),
-    why('licensed.room', 'trade-sample'),
+    why('licensed.room', 'trade-contain'),
     why(uk ? 'licensed.clearanceUk' : 'licensed.clearance', uk ? 'uk-asbestos' : 'cfr29-1926.1101'),
     free.length > 0
-      ? why('licensed.meanwhile', 'trade-sample', { others: typed(free.join(', ')) })
-      : why('licensed.nothingElse', 'trade-sample'),
+      ? why('licensed.meanwhile', 'trade-contain', { others: typed(free.join(', ')) })
+      : why('licensed.nothingElse', 'trade-contain'),
   ];
 }
