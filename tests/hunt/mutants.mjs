@@ -189,12 +189,7 @@ export const MUTANTS = [
     "['wet', 'decay'].includes(judgeMoisture(r, s.material).value));\n}\n\n/** Water",
     'false);\n}\n\n/** Water',
   ],
-  [
-    'a refused helper vanishes',
-    'choose/choose.ts',
-    'const refused = refusedHelpers(part, helpers)',
-    'const refused: Reason[] = []',
-  ],
+  ['a refused helper vanishes', 'choose/choose.ts', 'const refused = refusedHelpers(part, helpers)', 'const refused: Reason[] = []'],
   [
     'the client’s no is overlooked',
     'choose/choose.ts',
