@@ -192,7 +192,7 @@ function JobList() {
       head={head}
       scroll={scroll}
       onScroll={(e) => leftAt.set(place, e.nativeEvent.contentOffset.y)}
-      className={wide ? 'w-[24rem] flex-none border-r-2 border-line min-[1440px]:w-[29rem]' : 'flex-1'}
+      className={wide ? 'w-[22rem] flex-none border-r-2 border-line min-[1440px]:w-[29rem]' : 'flex-1'}
     />
   );
 }

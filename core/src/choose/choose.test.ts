@@ -259,6 +259,7 @@ test('every method on every material, part, place and lead state has a verdict w
     ],
     [aSurface({ element: 'doubleHungSash', lengthM: 0.4, widthM: 0.4 }), { settings: { certified: false } }],
     [failing(), { settings: { certifiedUntil: '2020-01-01' } }],
+    [failing({ declinedOn: '2026-05-04' }), {}],
     [
       failing(),
       {

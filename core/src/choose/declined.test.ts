@@ -34,6 +34,7 @@ test('nothing is planned, bought or asked for on what was declined, whatever was
   expect(plan.choice.required.value).toBe('none');
   expect(plan.choice.parts.map((p) => p.selected.value)).toEqual(['leave']);
   expect(plan.coating.lines).toEqual([]);
+  expect(plan.next.act).toBe('nothing');
   expect([plan.money.high, plan.work.handsOnH.high, plan.protection.needed.value]).toEqual([0, 0, false]);
   for (const m of ['overcoat', 'wetScrapeLoose', 'replacePart'] as const)
     expect(rulesOf(option(failing(declined), m, child).because)).toContain('scope.declined');

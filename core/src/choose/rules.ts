@@ -153,7 +153,7 @@ export const RULES: readonly Rule[] = [
   rule('lead.failingChild', 'block', 'hazard', 'cfr24-35.1330', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'us')]),
   rule('lead.failingChildUk', 'block', 'hazard', 'trade-aim', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'uk')]),
   // What is not worked is told in writing, and what is declined is not worked.
-  rule('scope.declined', 'block', 'law', 'job-record', (m) => m.id !== 'leave', [is('declined', true)]),
+  rule('scope.declined', 'block', 'hazard', 'job-record', (m) => m.id !== 'leave', [is('declined', true)]),
   rule('scope.leftByClient', 'care', 'hazard', 'job-record', (m) => m.id === 'leave', [is('declined', true), is('leadAnywhere', ...PRESENT)]),
   // A rule about films: what cleans is not held up by it.
   rule('lead.rubsChild', 'block', 'hazard', 'trade-aim', (m) => (m.bite === 'none' || m.bite === 'skin') && !isHelper(m), [is('declined', false), is('rubs', true), is('childOrPregnancy', 'yes', 'unknown')]),

@@ -143,6 +143,10 @@ export interface Deriver {
 function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
   const area = takeOff(s);
   const found = leadEverFound(s, rulebook);
+  const workedOn = s.checks.reduce<string | null>((last, c) => {
+    const day = c.takenAt.slice(0, 10);
+    return c.outcome === 'pass' && (last === null || day > last) ? day : last;
+  }, null);
   const disturbedM2 = s.parts
     .filter((p) => p.removedAt === null)
     .reduce((sum, p) => {
@@ -151,11 +155,16 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
       if (p.methodId !== null && methodById(p.methodId).removesPiece) return area.totalM2;
       return leaves ? sum : Math.min(sum + (area.partM2[p.id] ?? 0), area.totalM2);
     }, 0);
-  const workedOn = s.checks.reduce<string | null>((last, c) => {
-    const day = c.takenAt.slice(0, 10);
-    return c.outcome === 'pass' && (last === null || day > last) ? day : last;
-  }, null);
-  return { area, found, moldy: isMoldy(s), suspects: suspectsOf(s, year, area.totalM2, rulebook), disturbedM2, workedOn };
+  // What was declined before anybody began is disturbed by nobody.
+  const untouched = s.declinedOn !== null && workedOn === null;
+  return {
+    area,
+    found,
+    moldy: isMoldy(s),
+    suspects: suspectsOf(s, year, area.totalM2, rulebook),
+    disturbedM2: untouched ? 0 : disturbedM2,
+    workedOn,
+  };
 }
 
 /** All work in one room within so many days is one job. 40 CFR 745.83 */

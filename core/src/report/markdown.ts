@@ -293,6 +293,7 @@ export function jobMarkdown(raw: JobReport): string {
   if (report.survey) out.push('', surveyMarkdown(report.survey, money));
   if (report.steps.length > 0) out.push('', '## Once for the whole job', '', ...stepLines(report.steps));
   out.push('', '## Work zones', ...report.zones.flatMap((z) => zoneMarkdown(z, money)));
+  if (report.shifts.length > 0) out.push('', '## Who is where', '', ...report.shifts.map((x) => `- ${x.says}`));
   if (report.waste.length > 0) {
     out.push('', '## Waste', '');
     for (const w of report.waste)

@@ -5,13 +5,14 @@ import type { FirmFacts, JobFacts } from '../facts';
 import type { JobPlan } from '../job/derive';
 import { taskWears, withCartridges } from '../protect';
 import { say } from '../reasons';
-import { bookOf, type FirmSettings } from '../rulebook';
-import { formatMeasure, formatRange, formatWeight, formatWork, many, measure, roundForReading } from '../units/units';
+import { bookOf, certificatesOut, certificateSays, type FirmSettings } from '../rulebook';
+import { formatMeasure, formatRange, formatWeight, formatWork, many, measure } from '../units/units';
 import { STREAMS, wasteOf } from '../waste';
 import { sentence, SOURCES } from '../words';
-import { emergencies, inTheHouse, licensedNeeds, shiftsOf, zoneDay, zoneSigns } from '../zone-day';
+import { emergencies, inTheHouse, licensedNeeds, zoneDay, zoneSigns } from '../zone-day';
 import type { ZonePlan } from '../zone';
 import { declinedSays } from './declined';
+import { shiftReports } from './shifts';
 
 export interface ProgrammeSection {
   readonly title: string;
@@ -195,7 +196,13 @@ export function programme(facts: JobFacts, plan: JobPlan, settings: FirmSettings
           ...(job.stateLayer === 'california' ? ['California’s limits for lead in air stand over the federal ones.'] : []),
         ],
       },
-      { title: 'People, with what entitles them', lines: people(firm, job.startOn ?? today) },
+      {
+        title: 'People, with what entitles them',
+        lines: [
+          ...certificatesOut({ ...settings, people: firm.people }, job, today).map((c) => certificateSays(c, job.startOn, today)),
+          ...people(firm, job.startOn ?? today),
+        ],
+      },
       {
         title: 'Outside the scope',
         lines: facts.surfaces.flatMap((s) =>
@@ -204,15 +211,7 @@ export function programme(facts: JobFacts, plan: JobPlan, settings: FirmSettings
       },
       {
         title: 'Who is where',
-        lines: shiftsOf(facts, plan, settings).map((s) => {
-          const places = s.stints.map(
-            (x) => `${plan.zones.find((z) => z.zoneId === x.zoneId)?.name ?? 'elsewhere'} ${formatWork(x.hours)}`,
-          );
-          const air = s.lead
-            ? `${formatMeasure(measure(roundForReading(s.lead.average), 'ug/m3'), units)} of lead against ${formatMeasure(measure(s.lead.limit, 'ug/m3'), units)}`
-            : 'no upper end of lead known';
-          return `${s.on}, ${s.person}: ${places.join(', ')}; ${air}; ${s.mask ? `${say(s.mask)}, worn for ${formatWork(s.maskH)}` : 'no mask asked for'}.`;
-        }),
+        lines: shiftReports(facts, plan, settings).map((x) => x.says),
       },
       {
         title: 'Told to whom, by when',

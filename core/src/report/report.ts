@@ -18,6 +18,7 @@ import type { ZonePlan } from '../zone';
 import { STREAMS, wasteOf } from '../waste';
 import { comparisonReport, trialReport } from './choosing';
 import { NOTICE, reporter, type Reporter } from './reporter';
+import { shiftReports } from './shifts';
 import { surveyReport } from './survey';
 
 /** What each part says of its methods: what was picked and how many stand beside it, or every verdict. */
@@ -254,6 +255,8 @@ export function jobReport(
     /** Papers, what to buy, handing over. */
     steps: stepReports(jobSteps(facts, plan), r),
     zones: plan.zones.map((z) => zoneReport(z, byId, r)),
+    /** Who is where on which day, with what they breathe and wear. */
+    shifts: shiftReports(facts, plan, settings),
     /** What leaves the job, by what made it. */
     waste: wasteOf(facts, plan, settings).map((w) => ({
       stream: w.stream,

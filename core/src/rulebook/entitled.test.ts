@@ -2,7 +2,17 @@
 import type { Person } from '../facts';
 import { createDeriver } from '../job/derive';
 import { aFacts, aLayer, aPart, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
-import { bookOf, DEFAULT_SETTINGS, editionChanges, EDITIONS, entitledOn, RULEBOOKS, type FirmSettings } from './index';
+import {
+  bookOf,
+  certificatesOut,
+  certificateSays,
+  DEFAULT_SETTINGS,
+  editionChanges,
+  EDITIONS,
+  entitledOn,
+  RULEBOOKS,
+  type FirmSettings,
+} from './index';
 
 const renovator = (until: string | null, over: Partial<Person> = {}): Person => ({
   id: 'ada',
@@ -35,6 +45,22 @@ test.each([
   ],
 ] as const)('%s', (_what, over, want) => {
   expect(entitledOn({ ...DEFAULT_SETTINGS, ...(over as Partial<FirmSettings>) }, '2026-05-04', THIS_YEAR)).toBe(want);
+});
+
+// The last day itself still counts; what ran out is told against today where that is later than the first day.
+test('certificates that do not last are told, each with its last day', () => {
+  const held = { ...DEFAULT_SETTINGS, certifiedUntil: '2026-05-04', people: [renovator('2026-06-30')] };
+  const told = (startOn: string | null, today: string, rulebook: 'us' | 'uk' = 'us') =>
+    certificatesOut(held, { rulebook, startOn }, today).map((c) => certificateSays(c, startOn, today));
+  expect(told('2026-05-04', '2026-04-01')).toEqual([]);
+  expect(told('2026-05-05', '2026-04-01')).toEqual([
+    'The firm’s certificate for lead work: runs out on 2026-05-04, before the first day, 2026-05-05.',
+  ]);
+  expect(told('2026-05-01', '2026-07-01')).toEqual([
+    'The firm’s certificate for lead work: ran out on 2026-05-04.',
+    'Ada, renovator for lead-safe work: ran out on 2026-06-30.',
+  ]);
+  expect(told(null, '2026-07-01', 'uk')).toEqual(['Ada, renovator for lead-safe work: ran out on 2026-06-30.']);
 });
 
 const lead = aSurface({

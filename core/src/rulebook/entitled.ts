@@ -1,4 +1,5 @@
 /** What entitles the firm to paid lead work beyond minor amounts: its certificate, and a certified renovator. 40 CFR 745.89, 745.90. */
+import { say } from '../reasons/en/vocabulary';
 import type { FirmSettings } from './settings';
 
 export const ENTITLED = ['yes', 'none', 'ranOut', 'noRenovator', 'renovatorRanOut'] as const;
@@ -22,4 +23,43 @@ export function entitledOn(
   const renovators = kept.filter((c) => c.kind === 'renovator');
   if (kept.length === 0 || renovators.some((c) => holds(c.until))) return 'yes';
   return renovators.length > 0 ? 'renovatorRanOut' : 'noRenovator';
+}
+
+/** A certificate that does not last as long as it is needed. */
+export interface CertificateOut {
+  /** Of whom; null: the firm's own. */
+  readonly person: string | null;
+  readonly kind: 'renovator' | 'asbestosTrained';
+  /** Its last day. */
+  readonly until: string;
+}
+
+/** Held against the first day of work, or against today where that is later or nobody set one. */
+const neededOn = (startOn: string | null, today: string): string => (startOn === null || startOn < today ? today : startOn);
+
+/** @param today `2026-05-04` @returns those that have run out by then; under UK rules the firm has none of its own */
+export function certificatesOut(
+  { certified, certifiedUntil, people = [] }: Pick<FirmSettings, 'certified' | 'certifiedUntil' | 'people'>,
+  { rulebook, startOn }: { readonly rulebook: 'us' | 'uk'; readonly startOn: string | null },
+  today: string,
+): CertificateOut[] {
+  const day = neededOn(startOn, today);
+  const own: CertificateOut[] =
+    rulebook === 'us' && certified && certifiedUntil !== null && certifiedUntil < day
+      ? [{ person: null, kind: 'renovator', until: certifiedUntil }]
+      : [];
+  const held = people.flatMap((p) =>
+    p.removedAt !== null
+      ? []
+      : p.certificates.flatMap(({ kind, until }): CertificateOut[] =>
+          (kind === 'renovator' || kind === 'asbestosTrained') && until !== null && until < day ? [{ person: p.name, kind, until }] : [],
+        ),
+  );
+  return [...own, ...held];
+}
+
+/** As every screen and paper puts it. */
+export function certificateSays({ person, kind, until }: CertificateOut, startOn: string | null, today: string): string {
+  const whose = person === null ? 'The firm’s certificate for lead work' : `${person}, ${say(`certificate.${kind}`)}`;
+  return until < today ? `${whose}: ran out on ${until}.` : `${whose}: runs out on ${until}, before the first day, ${startOn}.`;
 }

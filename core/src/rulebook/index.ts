@@ -12,7 +12,7 @@ export {
   type RespiratorId,
   type Rulebook,
 } from './rulebook';
-export { ENTITLED, entitledOn, type Entitled } from './entitled';
+export { certificatesOut, certificateSays, ENTITLED, entitledOn, type CertificateOut, type Entitled } from './entitled';
 export {
   AS_CATALOGUED,
   CURRENCIES,

@@ -262,6 +262,7 @@ function firstOnSurface(
 ): SurfacePlan['next'] | null {
   const test = p.lead.next;
   if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
+  if (s.declinedOn !== null) return { act: 'nothing', because: p.choice.required.because };
   if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
   if (p.asbestos.coat.value !== 'waiting' && test.value === 'asbestosFirst' && unsampled(p.asbestos))
     return { act: 'sampleAsbestos', because: test.because };

@@ -1,12 +1,12 @@
 /** The first day of work, and what has to be told to whom by then. */
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { bookOf, type JobFacts, type JobDigest } from '@roughsill/core';
+import { bookOf, certificatesOut, certificateSays, type JobFacts, type JobDigest } from '@roughsill/core';
 import { earliestStart, isWorkingDay, noticesOf } from '@roughsill/core/calendar';
 import { Button, Panel, Pick, UnitsProvider, Words } from '../../kit';
 import { ReasonLine } from '../../kit/Why';
 import { DayField, dayOf } from '../DayField';
-import { commit, set, useAppDispatch, useDigest } from '../../store';
+import { commit, set, useAppDispatch, useDigest, useSettings } from '../../store';
 
 export function FirstDay({ facts }: { readonly facts: JobFacts }) {
   const { digest } = useDigest(facts);
@@ -33,6 +33,8 @@ function Day({ facts, digest }: { readonly facts: JobFacts; readonly digest: Job
   const notices = useMemo(() => noticesOf(asked), [asked]);
   const late = notices.filter((n) => n.late);
   const put = (fields: object) => dispatch(commit(job.id, [set('job', job.id, fields)], 'first day'));
+  const settings = useSettings();
+  const out = certificatesOut(settings, job, today);
   const odd = job.startOn !== null && !isWorkingDay(job.startOn, job.rulebook);
   const next = late.length > 0 ? earliestStart(asked) : null;
   return (
@@ -45,6 +47,11 @@ function Day({ facts, digest }: { readonly facts: JobFacts; readonly digest: Job
         onCommit={(day) => put({ startOn: day === '' ? null : day })}
         testID="start-on"
       />
+      {out.map((c) => (
+        <Words key={`${c.person ?? ''} ${c.kind}`} look="strong" tone="oxide">
+          {certificateSays(c, job.startOn, today)}
+        </Words>
+      ))}
       {odd ? <Words look="note">That is a weekend or a public holiday.</Words> : null}
       {next ? (
         <View role="alert" className="gap-1 border-l-8 border-oxide bg-panel px-3 py-2">
