@@ -101,7 +101,6 @@ async function readSources() {
     await runBeside('format', 'npm', ['run', '-s', 'format:check']);
   });
   await part('core', () => jest('core'));
-  await part('hunt', () => attack('hunt', ['--surfaces', '3000', '--seed', '9']));
 }
 async function runBuilt() {
   await built.catch(() => undefined);
@@ -115,6 +114,7 @@ async function runBuilt() {
     await built;
     await attack('faults', ['--rounds', '10', '--short']);
   });
+  await part('hunt', () => attack('hunt', ['--surfaces', '3000', '--seed', '9']));
 }
 try {
   await Promise.all([readSources(), runBuilt()]);
