@@ -64,6 +64,25 @@ test('a name is one person however it is written; a place where nothing is distu
   expect(all[1]!.mask).toBeNull();
 });
 
+// Law H1: the coating strokes too.
+test('who only coats with solvent in a room wears what Protect says of it', () => {
+  const coated = aSurface({
+    element: 'wall',
+    material: 'softwood',
+    yearMade: 2016,
+    topcoat: 'alkydGloss',
+    parts: [aPart('flat', 'overcoat')],
+  });
+  const facts = { ...aFacts(coated, { job: { yearBuilt: 2016 } }), stints: [aStint()] };
+  const plan = createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
+  const [shift] = shiftsOf(facts, plan, DEFAULT_SETTINGS);
+  expect([shift!.mask, shift!.agents.includes('vapour'), shift!.maskH > 0]).toEqual([
+    plan.zones[0]!.protection.coat!.respirator.value,
+    true,
+    true,
+  ]);
+});
+
 test.each([
   ['at the same time', { zoneId: 'room-2', fromMin: 600 }, ['nobody works in two at once']],
   ['one after the other', { zoneId: 'room-2', fromMin: 720 }, []],

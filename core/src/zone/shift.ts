@@ -50,12 +50,15 @@ function partsOf(s: Stint, plan: JobPlan, settings: FirmSettings, facts: JobFact
   return day.parts.map((p) => ({ ...at, what: p.what, hours: (p.hours / total) * s.hours, ugM3: p.ugM3 }));
 }
 
+/** At the strokes, and while it is coated. Law H1: the coating strokes too. */
+const wornIn = ({ protection: { respirator, coat } }: ZonePlan): (RespiratorId | null)[] => [
+  respirator.value,
+  coat?.respirator.value ?? null,
+];
+
 function strictestMask(zones: readonly ZonePlan[], masks: readonly Respirator[]): RespiratorId | null {
   const rank = (id: RespiratorId | null): number => masks.findIndex((m) => m.id === id);
-  return zones.reduce<RespiratorId | null>(
-    (worst, { protection: { respirator: r } }) => (rank(r.value) > rank(worst) ? r.value : worst),
-    null,
-  );
+  return zones.flatMap(wornIn).reduce<RespiratorId | null>((worst, id) => (rank(id) > rank(worst) ? id : worst), null);
 }
 
 /** @param worst of all tasks, ug/m3; Infinity: no upper end. @param limit for a day of this length */
@@ -97,11 +100,11 @@ export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings)
       asked,
       worst,
       leadLimit(set, hours),
-      zones.some((z) => z.protection.cartridges.length > 0),
+      zones.some((z) => z.protection.cartridges.length > 0 || (z.protection.coat?.cartridges.length ?? 0) > 0),
       masks,
       settings,
     );
-    const masked = new Set(zones.filter((z) => z.protection.respirator.value !== null).map((z) => z.zoneId));
+    const masked = new Set(zones.filter((z) => wornIn(z).some((id) => id !== null)).map((z) => z.zoneId));
     return {
       person: stints[0]!.person.trim(),
       on: stints[0]!.on,
@@ -116,7 +119,7 @@ export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings)
           ),
       mask,
       raised: mask !== asked,
-      maskH: parts.reduce((sum, p) => sum + (masked.has(p.zoneId) && p.what !== 'setUp' && p.what !== 'otherWork' ? p.hours : 0), 0),
+      maskH: parts.reduce((sum, p) => sum + (masked.has(p.zoneId) && p.what !== 'setUp' ? p.hours : 0), 0),
       agents: BREATHED.filter((k) => zones.some((z) => z.hazards.some((h) => h.kind === k))),
     };
   });
