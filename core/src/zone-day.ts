@@ -1,6 +1,7 @@
 /** What of a zone the first screen does without: a person's day in it, and its signs. */
 export { zoneDay, type DayPart, type ZoneDay } from './zone/day';
 export { fittedOn, needsFit } from './protect/fit';
+export { withCartridges } from './protect';
 export { emergencies } from './zone/emergencies';
 export { inTheHouse } from './zone/in-the-house';
 export { licensedNeeds } from './zone/licensed';

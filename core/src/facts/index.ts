@@ -71,5 +71,6 @@ export {
 export { JOB_FILE_FORMAT, JOB_FILE_VERSION, JobFile, canonical, parseJobFile, readJobFile, withNewIds, writeJobFile } from './job-file';
 export { fromZod, ok, pathText, wrong, type Outcome, type Problem } from './problems';
 export { jobProblems, readingProblems, surfaceProblems } from './validate';
+export { clock, minutesOf } from './clock';
 export { fileName } from './file-name';
 export { numberAfter, sameNumber } from './numbers';

@@ -15,6 +15,7 @@ import {
 } from './registry';
 import { LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
 import { EDITIONS } from '../rulebook/rulebook';
+import { clock } from './clock';
 import { sameNumber } from './numbers';
 import type { Problem } from './problems';
 
@@ -243,7 +244,6 @@ function twiceProblems(rows: readonly Row[], row: Row, path: string, what: strin
   return twin ? [{ path: `${path}.number`, message: `there is a ${what} ${String(row['number']).trim()} already` }] : [];
 }
 
-const clock = (min: number): string => `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
 const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 /** Nobody works in two zones at once, and a day ends at midnight. */
 function stintProblems(all: readonly Stint[], s: Stint, path: string): Problem[] {

@@ -46,6 +46,7 @@ import {
   type ZonePlan,
   type ZoneView,
 } from '../zone';
+import { longestDays } from '../zone/longest-day';
 import { NOTHING, plus } from '../work';
 import { testsMoney, type MoneyLines } from './money';
 import { footprintOf, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
@@ -337,6 +338,7 @@ export function createDeriver(): Deriver {
   });
   const footprint = kept<Floor>();
   const ownAir = kept<readonly OwnAir[]>();
+  const longestByZone = node(longestDays);
   const checksByZone = node((checks: readonly Check[]) => {
     const of = new Map<string, Check[]>();
     for (const c of checks) if (c.zoneId !== null) of.set(c.zoneId, [...(of.get(c.zoneId) ?? []), c]);
@@ -428,6 +430,7 @@ export function createDeriver(): Deriver {
     const ground = footprintOf(facts.spaces);
     const house = ground === null ? null : footprint(ground);
     const checks = checksByZone(facts.checks);
+    const longest = longestByZone(facts.stints);
     const air = ownAir(ownAirOf(facts.airSamples, facts.surfaces, facts.job.startOn, thisYear, site.airLimits));
     if (only === undefined) zones.only(map.zones);
     const surfaces: (Made | undefined)[] = facts.surfaces.map(() => undefined);
@@ -448,7 +451,9 @@ export function createDeriver(): Deriver {
       const inside = own.rooms(z.rooms.map((r) => views[r]!));
       const zone = own.plan(
         seen,
-        own.given(own.made(seen.kind, seen.sides, z.roomIds, inside, house, site, settings, seen.setup.shiftH, air)),
+        own.given(
+          own.made(seen.kind, seen.sides, z.roomIds, inside, house, site, settings, longest.get(view.id) ?? 0, seen.setup.shiftH, air),
+        ),
         own.members(members),
         own.checks(checks.get(view.id) ?? NO_CHECKS),
       );

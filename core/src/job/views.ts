@@ -75,7 +75,11 @@ export function footprintOf(spaces: readonly Space[]): Floor | null {
 /** From the lightest to the heaviest. */
 const MOLD_KITS: readonly MoldKit[] = ['n95', 'ffp3', 'n95Suit', 'ffp3Suit', 'fullFace', 'fullP3'];
 
-/** What a zone knows of its rooms or sides. @param views of those that it takes in, by `roomIds`; of the bench, those from which its pieces come */
+/**
+ * What a zone knows of its rooms or sides.
+ * @param views of those that it takes in, by `roomIds`; of the bench, those from which its pieces come
+ * @param longestDayH of the people who are put down in it; 0: nobody is
+ */
 export function zoneGiven(
   kind: ZoneView['kind'],
   sides: ZoneView['sides'],
@@ -84,6 +88,7 @@ export function zoneGiven(
   footprint: Floor | null,
   site: SiteView,
   settings: FirmSettings,
+  longestDayH: number,
   shiftH: number | null,
   ownAir: readonly OwnAir[],
 ): ZoneGiven {
@@ -105,7 +110,7 @@ export function zoneGiven(
     sides,
     boundaryM: boundaries.length === 0 || boundaries.includes(null) ? null : Math.min(...(boundaries as number[])),
     airLimits: site.airLimits,
-    shiftH: shiftH ?? settings.hoursPerDay,
+    shiftH: Math.max(shiftH ?? settings.hoursPerDay, longestDayH),
     ownAir,
     accessM: Math.max(0, ...views.map((v) => v.accessM)),
     moldKit: kits[0] ?? null,

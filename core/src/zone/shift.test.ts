@@ -45,9 +45,15 @@ test('two rooms in one day add up, and a day of ten hours is held against 400 / 
   expect(one[0]!.lead!.twa8).toBeCloseTo((4 * perHour(0) + 3 * perHour(1)) / 8, 9);
   expect([one[0]!.hours, one[0]!.lead!.limit, one[0]!.mask]).toEqual([7, 50, 'halfMask']);
   expect(one[0]!.maskH).toBeLessThan(7);
-  const { shifts: long } = shifts([aStint({ hours: 6 }), aStint({ id: 'stint-2', zoneId: 'room-2', fromMin: 14 * 60 })]);
+  const { plan: longPlan, shifts: long } = shifts([aStint({ hours: 6 }), aStint({ id: 'stint-2', zoneId: 'room-2', fromMin: 14 * 60 })]);
   // 500 ug/m3 presumed: a half mask holds 10 x 50, on a day of ten hours only 10 x 40.
-  expect([long[0]!.hours, long[0]!.lead!.limit, long[0]!.mask, long[0]!.raised]).toEqual([10, 40, 'poweredHood', true]);
+  expect([long[0]!.hours, long[0]!.lead!.limit, long[0]!.mask]).toEqual([10, 40, 'poweredHood']);
+  // Protect says the same of both rooms, and why; nobody is in a third one that long.
+  for (const { protection } of longPlan.zones)
+    expect([protection.respirator.value, protection.respirator.because.map((r) => r.rule).includes('ppe.longShift')]).toEqual([
+      'poweredHood',
+      true,
+    ]);
 });
 
 test('a name is one person however it is written; a place where nothing is disturbed gives nothing', () => {
@@ -76,8 +82,9 @@ test('who only coats with solvent in a room wears what Protect says of it', () =
   const facts = { ...aFacts(coated, { job: { yearBuilt: 2016 } }), stints: [aStint()] };
   const plan = createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
   const [shift] = shiftsOf(facts, plan, DEFAULT_SETTINGS);
-  expect([shift!.mask, shift!.agents.includes('vapour'), shift!.maskH > 0]).toEqual([
+  expect([shift!.mask, shift!.cartridges, shift!.agents.includes('vapour'), shift!.maskH > 0]).toEqual([
     plan.zones[0]!.protection.coat!.respirator.value,
+    ['organicVapour'],
     true,
     true,
   ]);

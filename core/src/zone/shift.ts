@@ -1,11 +1,11 @@
 /** A person's shift over all the zones in which they work that day: what is breathed where, the whole against the limit, and how long in a mask. */
-import { dayOfLead, leadLimit, limitSetOf, type DayOfLead } from '../air/breathing';
+import { dayOfLead, limitSetOf, type DayOfLead } from '../air/breathing';
 import type { JobFacts, Stint } from '../facts';
 import type { JobPlan } from '../job/derive';
-import type { HazardKind } from '../protect';
-import { ownedMask } from '../protect/masks';
+import { CARTRIDGES, type Cartridge, type HazardKind } from '../protect';
 import { bookOf, type FirmSettings, type Respirator, type RespiratorId } from '../rulebook';
 import { zoneDay, type DayPart } from './day';
+import { dayKey } from './longest-day';
 import type { ZonePlan } from './plan';
 
 export interface ShiftPart {
@@ -28,10 +28,9 @@ export interface Shift {
   readonly hours: number;
   /** Null: something in it has no upper end. */
   readonly lead: DayOfLead | null;
-  /** The strictest of the zones', and of a day past eight hours what its lower limit asks for: who goes from one to the other wears no less. */
+  /** The strictest of the zones', each of which is held against the limit of this day: who goes from one to the other wears no less. */
   readonly mask: RespiratorId | null;
-  /** The length of the day asks for more than any of its zones. */
-  readonly raised: boolean;
+  readonly cartridges: readonly Cartridge[];
   /** h in which a mask is worn: all but setting up. */
   readonly maskH: number;
   /** What else is in the air where they work. */
@@ -61,24 +60,6 @@ function strictestMask(zones: readonly ZonePlan[], masks: readonly Respirator[])
   return zones.flatMap(wornIn).reduce<RespiratorId | null>((worst, id) => (rank(id) > rank(worst) ? id : worst), null);
 }
 
-/** @param worst of all tasks, ug/m3; Infinity: no upper end. @param limit for a day of this length */
-function maskForDay(
-  asked: RespiratorId | null,
-  worst: number,
-  limit: number,
-  vapour: boolean,
-  masks: readonly Respirator[],
-  settings: FirmSettings,
-): RespiratorId | null {
-  const covers = ({ apf }: Pick<Respirator, 'apf'>): boolean => (worst === Infinity ? apf >= 1000 : apf * limit >= worst - 1e-9);
-  const worn = masks.find((r) => r.id === asked);
-  if (covers(worn ?? { apf: 1 })) return asked;
-  const least = masks.find((r) => covers(r) && (!vapour || r.vapour));
-  return least === undefined ? asked : ownedMask({ value: least.id, because: [] }, vapour, { masks, owned: settings.masks }).value;
-}
-
-const nameOf = (s: Stint): string => s.person.trim().toLowerCase();
-
 /** @returns a shift for each person and day, in the order of the days, then of the names */
 export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings): Shift[] {
   const set = limitSetOf(facts.job.rulebook, facts.job.stateLayer);
@@ -86,24 +67,13 @@ export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings)
   const by = new Map<string, Stint[]>();
   for (const s of facts.stints) {
     if (s.removedAt !== null) continue;
-    const key = `${s.on} ${nameOf(s)}`;
-    by.set(key, [...(by.get(key) ?? []), s]);
+    by.set(dayKey(s), [...(by.get(dayKey(s)) ?? []), s]);
   }
   return [...by.keys()].sort().map((key): Shift => {
     const stints = by.get(key)!.sort((a, b) => a.fromMin - b.fromMin);
     const parts = stints.flatMap((s) => partsOf(s, plan, settings, facts));
     const zones = plan.zones.filter((z) => stints.some((s) => s.zoneId === z.zoneId));
     const hours = stints.reduce((sum, s) => sum + s.hours, 0);
-    const asked = strictestMask(zones, masks);
-    const worst = Math.max(0, ...parts.map((p) => p.ugM3 ?? Infinity));
-    const mask = maskForDay(
-      asked,
-      worst,
-      leadLimit(set, hours),
-      zones.some((z) => z.protection.cartridges.length > 0 || (z.protection.coat?.cartridges.length ?? 0) > 0),
-      masks,
-      settings,
-    );
     const masked = new Set(zones.filter((z) => wornIn(z).some((id) => id !== null)).map((z) => z.zoneId));
     return {
       person: stints[0]!.person.trim(),
@@ -117,8 +87,10 @@ export function shiftsOf(facts: JobFacts, plan: JobPlan, settings: FirmSettings)
             parts.map((p) => ({ ugM3: p.ugM3!, hours: p.hours })),
             set,
           ),
-      mask,
-      raised: mask !== asked,
+      mask: strictestMask(zones, masks),
+      cartridges: CARTRIDGES.filter((c) =>
+        zones.some(({ protection: p }) => p.cartridges.includes(c) || p.coat?.cartridges.includes(c) === true),
+      ),
       maskH: parts.reduce((sum, p) => sum + (masked.has(p.zoneId) && p.what !== 'setUp' ? p.hours : 0), 0),
       agents: BREATHED.filter((k) => zones.some((z) => z.hazards.some((h) => h.kind === k))),
     };

@@ -1,8 +1,8 @@
 /** Who works in which zone when: a band a person across the shift, with the limit as a line, and the mask for the whole of it. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { bookOf, formatMeasure, formatWork, measure, say, type JobFacts } from '@roughsill/core';
-import { fittedOn, needsFit, type Shift } from '@roughsill/core/zone-day';
+import { bookOf, clock, formatMeasure, formatWork, measure, minutesOf, say, type JobFacts } from '@roughsill/core';
+import { fittedOn, needsFit, withCartridges, type Shift } from '@roughsill/core/zone-day';
 import { Button, NumberField, Panel, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { add, commit, remove, useAppDispatch, useFirm } from '../../store';
 import type { Breathing } from '../../workers/ask-protocol';
@@ -10,16 +10,6 @@ import { DayBand } from '../bench/DayBand';
 import { DayField, dayOf } from '../DayField';
 
 const tenth = (n: number): number => Math.round(n * 10) / 10;
-export const clock = (min: number): string => `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
-/** `8:30`, `0830`, `8`, `1.30 pm`: minutes after midnight; null: none of these. */
-export function minutesOf(text: string): number | null {
-  const m = /^\s*(\d{1,2})(?:[:.h]?(\d{2}))?\s*([ap])?\.?m?\.?\s*$/i.exec(text);
-  if (!m) return null;
-  const [said, min, half] = [Number(m[1]), Number(m[2] ?? 0), m[3]?.toLowerCase()];
-  if (half !== undefined && (said < 1 || said > 12)) return null;
-  const h = half === undefined ? said : (said % 12) + (half === 'p' ? 12 : 0);
-  return h < 24 && min < 60 ? h * 60 + min : null;
-}
 const partName = (what: string): string => (['setUp', 'cleanUp', 'otherWork'].includes(what) ? say(`day.${what}`) : say(what));
 
 export function Shifts({ facts, breathing }: { readonly facts: JobFacts; readonly breathing: Breathing }) {
@@ -51,7 +41,9 @@ function PersonDay({ shift, facts }: { readonly shift: Shift; readonly facts: Jo
   const { fitted } = fittedOn(useFirm().people, shift.on);
   const isFitted = fitted.some((f) => f.name.trim().toLowerCase() === shift.person.toLowerCase());
   const air = (ug: number) => formatMeasure(measure(tenth(ug), 'ug/m3'), units);
-  const worn = shift.mask ? `${say(shift.mask)}, worn for ${formatWork(shift.maskH)}` : 'no mask asked for';
+  const worn = shift.mask
+    ? `${say(shift.mask)}${withCartridges(shift.cartridges)}, worn for ${formatWork(shift.maskH)}`
+    : 'no mask asked for';
   const zoneOf = (id: string): string => shift.parts.find((p) => p.zoneId === id)!.zone;
   return (
     <View className="gap-1 border-t-2 border-line pt-2" testID={`shift-${shift.person}`}>
@@ -76,7 +68,7 @@ function PersonDay({ shift, facts }: { readonly shift: Shift; readonly facts: Jo
       ) : (
         <Words>A task of that day has no upper end that is known: supplied air, until air was sampled.</Words>
       )}
-      <Words look="strong">{`Mask: ${worn}.${shift.raised ? ` More than any of the zones asks for: a day of ${formatWork(shift.hours)} has a lower limit.` : ''}`}</Words>
+      <Words look="strong">{`Mask: ${worn}.`}</Words>
       {tight && !isFitted ? (
         <Words
           look="strong"
