@@ -1,7 +1,7 @@
 /** What a painter does, in the words of the screen. */
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
 
 export const example = (name: string): string =>
   readFileSync(path.resolve(import.meta.dirname, `../../examples/${name}.roughsill.json`), 'utf8');
@@ -74,7 +74,27 @@ export class App {
   }
 }
 
+/** The one browser of a worker, by what it was opened with. */
+let home: { readonly as: string; readonly context: BrowserContext } | null = null;
+
 export const test = base.extend<{ app: App }>({
+  /** Between tests it keeps the code of the app, as a phone does, and nothing else: neither a store nor a session. */
+  context: async ({ browser, viewport, hasTouch, timezoneId, locale, serviceWorkers }, provide) => {
+    const options = { viewport, hasTouch, timezoneId, locale, serviceWorkers };
+    const as = JSON.stringify(options);
+    if (home?.as !== as) {
+      await home?.context.close();
+      home = { as, context: await browser.newContext(options) };
+    }
+    const { context } = home;
+    const page = await context.newPage();
+    const devtools = await context.newCDPSession(page);
+    await devtools.send('Storage.clearDataForOrigin', { origin: process.env['E2E_ADDRESS']!, storageTypes: 'all' });
+    await context.clearPermissions();
+    await page.close();
+    await provide(context);
+    await Promise.all(context.pages().map((p) => p.close()));
+  },
   app: async ({ page }, provide) => {
     const errors: string[] = [];
     page.on('pageerror', (e) => errors.push(e.message));

@@ -25,7 +25,8 @@ export default defineConfig({
     serviceWorkers: 'block',
     timezoneId: 'America/New_York',
     locale: 'en-US',
-    trace: 'retain-on-failure',
+    // A trace of every test costs a tenth of the whole: `--trace on` makes one.
+    screenshot: 'only-on-failure',
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true }, testIgnore: /desk|zz/ },
