@@ -1,7 +1,16 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
   ['a sealed room opens its windows', 'zone/vapour.ts', 'const closed = sealed && l.stroke;', 'const closed = false;'],
-  ['a long day keeps the mask of its zones', 'zone/shift.ts', 'if (covers(worn ?? { apf: 1 })) return asked;', 'return asked;'],
+  [
+    'a long day of one person is forgotten',
+    'job/views.ts',
+    'Math.max(shiftH ?? settings.hoursPerDay, longestDayH)',
+    'shiftH ?? settings.hoursPerDay',
+  ],
+  ['growth is cleaned with the door open', 'protect/needs.ts', 'closed && reaches.mold && kit !== null', 'false && kit !== null'],
+  ['stone dust goes through the house', 'protect/needs.ts', 'closed && reaches.silica', 'false'],
+  ['nobody clears what burns', 'zone/measures.ts', "if (reached.has('hotWork'))", 'if (false)'],
+  ['who coats is not on the band', 'zone/shift.ts', '  coat?.respirator.value ?? null,\n', ''],
   ['a weaker mask that is owned will do', 'protect/masks.ts', 'r.apf >= asked.apf && ', ''],
   ['a certificate that ran out holds', 'rulebook/entitled.ts', "if (!holds(certifiedUntil)) return 'ranOut';", ''],
   ['a renovator who ran out leads', 'rulebook/entitled.ts', 'renovators.some((c) => holds(c.until))', 'renovators.length > 0'],
@@ -211,7 +220,7 @@ export const MUTANTS = [
     "picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)",
     'false',
   ],
-  ['guarded is called lead', 'protect/needs.ts', "lead ? 'lead' : guarded ? 'guard'", "guarded ? 'lead' : lead ? 'guard'"],
+  ['guarded is called lead', 'protect/needs.ts', "lead\n      ? 'lead'\n      : guarded\n", "guarded\n      ? 'lead'\n      : lead\n"],
   // Choice, coats, words
   [
     'replacing picks itself',
@@ -292,7 +301,7 @@ export const MUTANTS = [
     'base.materials.high + base.coats + sharedMoney.high',
     'base.materials.high + sharedMoney.high',
   ],
-  ['growth is cleaned without suction', 'zone/air.ts', '!UNDER_SUCTION.includes(moldKit.value)', "moldKit.value !== 'fullFace'"],
-  ['masks cost nothing', 'zone/plan.ts', 'const perDay = maskDay +', 'const perDay = 0 *'],
+  ['growth is cleaned without suction', 'zone/air.ts', "sheetFor(moldKit.value) === 'none'", "moldKit.value !== 'fullFace'"],
+  ['masks cost nothing', 'zone/plan.ts', 'const perDay = maskDay(respirator.value) +', 'const perDay = 0 *'],
   ['the floor before the ceiling', 'zone/order.ts', 'a.m.turn - b.m.turn || a.i - b.i', 'a.i - b.i'],
 ];

@@ -45,6 +45,8 @@ function House({ facts, digest, stage }: Props) {
 const CARE_WORDS: Readonly<Record<ZoneDigest['care'], string>> = {
   lead: 'lead work',
   guard: 'asbestos not ruled out: guarded',
+  growth: 'growth kept in',
+  silica: 'stone dust kept in',
   leaveAlone: 'left alone',
   ordinary: 'neither lead nor asbestos disturbed',
 };

@@ -21,6 +21,10 @@ export const machinesFor = (neededM3h: number, ratedM3h: number, loadedShare = L
 export const leakM3h = (areaM2: number, pressurePa: number, cd = CRACK_CD): number =>
   cd * areaM2 * Math.sqrt((2 * pressurePa) / AIR_DENSITY) * 3600;
 
+/** Gaps and inlet together, m2, over which a flow still holds a difference of pressure: the same equation. */
+export const gapsAt = (flowM3h: number, pressurePa: number, cd = CRACK_CD): number =>
+  flowM3h / 3600 / (cd * Math.sqrt((2 * pressurePa) / AIR_DENSITY));
+
 /** The difference of pressure that a flow holds over its leaks, Pa: the same equation, the other way. */
 export const pressureOver = (flowM3h: number, areaM2: number, cd = CRACK_CD): number =>
   ((flowM3h / 3600 / (cd * areaM2)) ** 2 * AIR_DENSITY) / 2;

@@ -12,6 +12,18 @@ export type MoldCondition = 1 | 2 | 3;
 
 export type MoldKit = 'n95' | 'n95Suit' | 'fullFace' | 'ffp3' | 'ffp3Suit' | 'fullP3';
 
+/** What keeps growth of that class in: nothing, one sheet round it, or two with an airlock. EPA 402-K-01-001 table 2. */
+export type GrowthSheet = 'none' | 'limited' | 'full';
+const SHEET_BY_KIT: Readonly<Record<MoldKit, GrowthSheet>> = {
+  n95: 'none',
+  ffp3: 'none',
+  n95Suit: 'limited',
+  ffp3Suit: 'limited',
+  fullFace: 'full',
+  fullP3: 'full',
+};
+export const sheetFor = (kit: MoldKit): GrowthSheet => SHEET_BY_KIT[kit];
+
 export interface MoldPicture {
   readonly spaceId: string;
   readonly extentM2: number;
@@ -19,7 +31,7 @@ export interface MoldPicture {
   readonly unmeasured: number;
   readonly size: Answer<MoldSize>;
   readonly condition: Answer<MoldCondition>;
-  readonly containment: Answer<'none' | 'limited' | 'full'>;
+  readonly containment: Answer<GrowthSheet>;
   readonly equipment: Answer<MoldKit>;
   readonly moisture: readonly { readonly surfaceId: string; readonly readingId: string; readonly verdict: Answer<MoistureVerdict> }[];
   /** What is known of the cause: a leak comes before all arithmetic. */

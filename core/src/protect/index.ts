@@ -1,3 +1,14 @@
 export { HAZARD_KINDS, needsOf, type HazardKind, type Needs } from './needs';
-export { ownKit, protect, taskWears, withCartridges, type Cartridge, type Kit, type Protection, type Task } from './protect';
+export {
+  ownKit,
+  protect,
+  taskWears,
+  withCartridges,
+  byLaw,
+  CARTRIDGES,
+  type Cartridge,
+  type Kit,
+  type Protection,
+  type Task,
+} from './protect';
 export type { ZoneContext } from './zone-context';

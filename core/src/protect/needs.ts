@@ -5,7 +5,7 @@ import { methodById, type Method } from '../catalogue';
 import { baseOf, solidsOf, thinnerOf, type CoatLine } from '../coat';
 import { HIGH_M, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
-import { isMoldy } from '../probe/mold';
+import { isMoldy, sheetFor } from '../probe/mold';
 import type { SurfaceContext } from '../surface/context';
 import { ELEMENTS } from '../walk';
 import type { Protection } from './protect';
@@ -181,6 +181,8 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     noise: any((m) => m.noisy),
     height: methods.length > 0 && ctx.space.accessM > HIGH_M,
   };
+  const kit = ctx.space.moldKit;
+  const closed = ctx.place !== 'outside';
   return {
     surfaceId: s.id,
     spaceId: s.spaceId,
@@ -192,7 +194,17 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     disturbedM2: choice.parts.reduce((sum, p) => sum + (disturbs(p) ? p.areaM2 : 0), 0),
     lead,
     putty,
-    care: lead ? 'lead' : guarded ? 'guard' : isPresent(ctx.asbestos.coat.value) ? 'leaveAlone' : 'ordinary',
+    care: lead
+      ? 'lead'
+      : guarded
+        ? 'guard'
+        : closed && reaches.mold && kit !== null && sheetFor(kit.value) !== 'none'
+          ? 'growth'
+          : closed && reaches.silica
+            ? 'silica'
+            : isPresent(ctx.asbestos.coat.value)
+              ? 'leaveAlone'
+              : 'ordinary',
     leadState: overall.value,
     asbestos: ctx.asbestos.overall.value,
     runM: runOf(s),

@@ -184,7 +184,7 @@ test('where growth is cleaned in a new house nobody says that no hazard is distu
   const moldy = onePart('wetScrapeLoose', { readings: [], yearMade: 2016, conditions: ['moldy'], moldM2: 4 });
   const plan = planOf(moldy, { job: { yearBuilt: 2016 } });
   const said = plan.work.steps.filter((st) => st.kind === 'protect').flatMap((st) => st.because.map((r) => sentence(r, 'm')));
-  expect(plan.protection.care).toBe('ordinary');
+  expect(plan.protection.care).toBe('growth');
   expect(said.length).toBeGreaterThan(1);
   expect(said.join(' ')).not.toMatch(/no hazard|no seal/i);
 });

@@ -3,10 +3,12 @@ import { LEAD_LIMITS, leadLimit, LIMIT_SOURCES } from '../air/breathing';
 import { exposureTo, type Exposure } from './breathed';
 import { coatWear, type CoatWear } from './coat-wear';
 import { gloveFor } from './gloves';
+import { suitFacts } from './heat';
 import { ownedMask } from './masks';
+import { loudest, minutesAt, UNDER_ONE } from './noise';
 import { vibrationOf, type Vibration } from './vibration';
 import type { MethodId } from '../facts';
-import type { MoldKit } from '../probe/mold';
+import { sheetFor, type MoldKit } from '../probe/mold';
 import { methodById, type Method } from '../catalogue';
 import { isPresent, strictest, type HazardState } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
@@ -28,6 +30,7 @@ export type Kit =
   | 'eyewash'
   | 'bleachCartridge'
   | 'hearing'
+  | 'hearingTwice'
   | 'hepaVacuum'
   | 'leadVacuum'
   | 'asbestosVacuum'
@@ -37,7 +40,8 @@ export type Kit =
   | 'bootCovers';
 
 /** Organic vapour holds solvent; acid gas holds chlorine and acid mist. Neither holds the other. */
-export type Cartridge = 'organicVapour' | 'acidGas';
+export const CARTRIDGES = ['organicVapour', 'acidGas'] as const;
+export type Cartridge = (typeof CARTRIDGES)[number];
 
 /** As every screen and paper puts it behind the mask. */
 export const withCartridges = (cs: readonly Cartridge[]): string =>
@@ -67,10 +71,11 @@ export const taskWears = (task: Task, all: readonly Task[]): string =>
 export interface Protection {
   readonly needed: Answer<boolean>;
   /**
-   * lead: its sign, its clean-up and its check. guard: set up for what a slip would break into. leaveAlone: what may hold asbestos is not
-   * touched at all. ordinary: nothing that is known or suspected is disturbed.
+   * lead: its sign, its clean-up and its check. guard: set up for what a slip would break into. growth, silica: a closed room, and a clean-up
+   * without a broom. leaveAlone: what may hold asbestos is not touched at all. ordinary: nothing of that is disturbed. What else is reached has
+   * its own measures beside it (zone/measures.ts).
    */
-  readonly care: 'lead' | 'guard' | 'leaveAlone' | 'ordinary';
+  readonly care: 'lead' | 'guard' | 'growth' | 'silica' | 'leaveAlone' | 'ordinary';
   /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
   readonly sheetLaidM2: Answer<number>;
   readonly sheetBoughtM2: number;
@@ -191,6 +196,9 @@ function forLeadAndVapour({ upperUgM3: upper, own, settled }: Exposure, vapour: 
   );
 }
 
+/** 0.4 gpm for 15 minutes; 10 seconds' walk. ANSI Z358.1 */
+const EYEWASH = { litres: measure(6, 'gal'), within: measure(55, 'ft') };
+
 /** Of several strippers the glove that holds all of them. Law P3. */
 function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
   const found = methods.filter((m) => m.vapour && m.id !== 'moldBleach').map((m) => settings.rates[m.id]?.chemistry ?? 'unsaid');
@@ -201,21 +209,29 @@ function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
 
 function kitFor(
   methods: readonly Method[],
-  { guarded, lead, asbestos }: { readonly guarded: boolean; readonly lead: boolean; readonly asbestos: HazardState },
+  {
+    guarded,
+    lead,
+    fibres,
+    asbestos,
+  }: { readonly guarded: boolean; readonly lead: boolean; readonly fibres: boolean; readonly asbestos: HazardState },
   { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
   const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));
   const any = (f: (m: Method) => boolean) => methods.some(f);
   if (methods.length === 0) return out;
-  if (guarded) {
+  const heat = why('kit.suitHeat', 'niosh-85-115', suitFacts());
+  if (lead || fibres) {
     const clothes = lead ? why('kit.leadClothes', sources.clothing) : why('kit.guardClothes', sources.asbestosWork);
-    add('coverall', clothes);
+    out.push(answer('coverall', clothes, heat));
     add('bootCovers', clothes);
     add('washStation', why('kit.washHands', sources.clothing));
-    if (id === 'us') add('hepaVacuum', why('kit.hepa', sources.cleaning));
+  }
+  if (guarded) {
+    if (id === 'us') add('hepaVacuum', why('kit.hepa', lead || fibres ? sources.cleaning : 'trade-contain'));
     else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
-    else add('leadVacuum', why('kit.classMH', 'uk-vacuum'));
+    else add('leadVacuum', why(lead ? 'kit.classMH' : 'kit.classM', 'uk-vacuum'));
   }
   const bleach = any((m) => m.id === 'moldBleach');
   const solvent = any((m) => m.vapour && m.id !== 'moldBleach');
@@ -223,7 +239,7 @@ function kitFor(
   if (any((m) => m.caustic)) {
     add('causticGloves', why('kit.causticGloves', 'mem-gloves'));
     add('faceShield', why('kit.causticFace', 'trade-strip'));
-    add('eyewash', why('kit.eyewash', 'ansi-z358'));
+    add('eyewash', why('kit.eyewash', 'ansi-z358', EYEWASH));
   } else if (bleach) add('causticGloves', why('kit.bleachGloves', 'mem-gloves'));
   // One does not stand for the other: what holds caustic lets most solvents through.
   if (solvent) add('solventGloves', glovesFor(methods, settings));
@@ -235,12 +251,22 @@ function kitFor(
   }
   if (any((m) => m.acid) && !any((m) => m.caustic)) {
     add('faceShield', why('kit.acidFace', 'trade-rust'));
-    add('eyewash', why('kit.acidEyewash', 'ansi-z358'));
+    add('eyewash', why('kit.acidEyewash', 'ansi-z358', EYEWASH));
   }
   if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
-  const suited = moldKit !== null && moldKit.value !== 'n95' && moldKit.value !== 'ffp3';
-  if (suited && !guarded && any((m) => m.takes.includes('mold'))) add('coverall', why('kit.moldSuit', sources.mold));
-  if (any((m) => m.noisy)) add('hearing', why('kit.noise', 'trade-sand'));
+  const suited = moldKit !== null && sheetFor(moldKit.value) !== 'none';
+  if (suited && !lead && !fibres && any((m) => m.takes.includes('mold')))
+    out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
+  const loud = loudest(methods);
+  if (loud) {
+    const [level, bare] = [measure(loud.db, 'dBA'), measure(Math.floor(minutesAt(loud.db)), 'min')];
+    const by = id === 'uk' ? 'uk-noise' : 'niosh-98-126';
+    if (minutesAt(loud.db - UNDER_ONE) >= 480) add('hearing', why('kit.noise', by, { method: loud.methodId, level, bare }));
+    else {
+      const one = measure(Math.floor(minutesAt(loud.db - UNDER_ONE)), 'min');
+      add('hearingTwice', why('kit.noiseTwice', by, { method: loud.methodId, level, bare, one }));
+    }
+  }
   return out;
 }
 
@@ -267,7 +293,12 @@ function fixingsOf(
 }
 
 /** Of several, in this order: what binds most comes first. */
-const CARES: readonly Protection['care'][] = ['lead', 'guard', 'leaveAlone', 'ordinary'];
+const CARES: readonly Protection['care'][] = ['lead', 'guard', 'growth', 'silica', 'leaveAlone', 'ordinary'];
+/** Under these the room is closed, and given back. */
+const CLOSED: readonly Protection['care'][] = ['lead', 'guard', 'growth', 'silica'];
+
+/** The rules for lead or for asbestos bind it; anything else is kept in by their model, which is common practice. */
+export const byLaw = ({ care }: Pick<Protection, 'care'>): boolean => care === 'lead' || care === 'guard';
 
 /** What each surface says of why, each reason once, from those that ask for the most. */
 function neededBecause(needs: readonly Needs[], care: Protection['care'], ctx: ZoneContext): Reason[] {
@@ -282,7 +313,11 @@ function neededBecause(needs: readonly Needs[], care: Protection['care'], ctx: Z
           ? why('protect.aboveAsbestos', rulebook.sources.asbestosWork, { asbestos })
           : care === 'leaveAlone'
             ? why('protect.leaveAlone', rulebook.sources.asbestosWork, { asbestos })
-            : why('protect.noHazardDisturbed', 'job-record', { leadInReach: leadState }),
+            : care === 'growth'
+              ? why('protect.growth', rulebook.sources.mold, { kit: ctx.moldKit!.value })
+              : care === 'silica'
+                ? why('protect.silica', rulebook.id === 'uk' ? 'uk-silica' : 'cfr29-1926.1153')
+                : why('protect.noHazardDisturbed', 'job-record', { leadInReach: leadState }),
   );
   return [...new Map(reasons.map((r) => [JSON.stringify(r), r])).values()];
 }
@@ -298,13 +333,15 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   const disturbedM2 = working.reduce((sum, n) => sum + n.disturbedM2, 0);
   const outside = ctx.place === 'outside';
   const lead = working.some((n) => n.lead);
-  const guarded = lead || working.some((n) => n.care === 'guard');
+  const guarded = lead || working.some((n) => CLOSED.includes(n.care));
   const care = CARES.find((c) => needs.some((n) => n.care === c)) ?? 'ordinary';
   const because = neededBecause(needs, care, ctx);
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
   const beyondM = methods.length === 0 ? 0 : metres(beyondLimit);
-  const sheetBy: SourceId = guarded ? beyondLimit.source : 'trade-contain';
+  // The rule for lead is the model where something else is kept in.
+  const law = byLaw({ care });
+  const sheetBy: SourceId = law ? beyondLimit.source : 'trade-contain';
   const sheet = sheetOf(working, beyondM, ctx);
   const laid = sheet.areaM2;
   const { boundaryM: boundary } = ctx;
@@ -326,7 +363,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
         ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
         ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
       ],
-      kit: kitFor(of, { guarded, lead, asbestos }, ctx),
+      kit: kitFor(of, { guarded, lead, fibres: working.some((n) => n.care === 'guard'), asbestos }, ctx),
     };
   };
   const { exposure, respirator, cartridges, kit } = wear(methods);
@@ -338,7 +375,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
     sheetLaidM2: answer(
       laid,
       guarded
-        ? why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', beyondLimit.source, {
+        ? why(outside ? 'protect.sheetOutside' : 'protect.sheetInside', sheetBy, {
             beyond: beyondLimit.is,
             width: measure(
               working.reduce((sum, n) => sum + n.runM * n.pieces, 0),
@@ -369,9 +406,11 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
       : outside
         ? answer(
             'closeNear',
-            why('protect.openingsNear', rulebook.openingsClosedWithin.source, { within: rulebook.openingsClosedWithin.is }),
+            why('protect.openingsNear', law ? rulebook.openingsClosedWithin.source : 'trade-contain', {
+              within: rulebook.openingsClosedWithin.is,
+            }),
           )
-        : answer('closeAndSeal', why('protect.sealRoom', rulebook.sheetBeyond.inside.source)),
+        : answer('closeAndSeal', why('protect.sealRoom', sheetBy)),
     exposure: answer(exposure.class, ...exposure.because),
     breathedUgM3: exposure.upperUgM3,
     respirator,
@@ -385,13 +424,16 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
     vibration: vibrationOf(methods),
     bags: answer(
       bagCount,
-      why('protect.bags', guarded ? rulebook.sources.waste : 'trade-contain', {
+      why('protect.bags', law ? rulebook.sources.waste : 'trade-contain', {
         area: measure(laid, 'm2'),
         film: measure(disturbedM2, 'm2'),
       }),
     ),
     sign: lead
       ? answer(rulebook.signLines, why('protect.sign', rulebook.signSource))
-      : answer([], guarded ? why('protect.noSignAbove', rulebook.sources.asbestosWork) : why('protect.noSign', rulebook.signSource)),
+      : answer(
+          [],
+          care === 'guard' ? why('protect.noSignAbove', rulebook.sources.asbestosWork) : why('protect.noSign', rulebook.signSource),
+        ),
   };
 }

@@ -36,7 +36,8 @@ export type Dimension =
   | 'grade'
   | 'acidity'
   | 'weight'
-  | 'leachate';
+  | 'leachate'
+  | 'sound';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -101,6 +102,7 @@ export const UNITS = {
   'mg/kg': { dimension: 'massShare', scale: 1e-6, label: 'mg/kg' },
   class: { dimension: 'grade', scale: 1, label: '' },
   pH: { dimension: 'acidity', scale: 1, label: 'pH' },
+  dBA: { dimension: 'sound', scale: 1, label: 'dB' },
   'ug/ft2': { dimension: 'dustLoading', scale: 1, label: 'µg/ft²' },
   'ug/m2': { dimension: 'dustLoading', scale: FOOT_M ** 2, label: 'µg/m²' },
 } as const satisfies Record<string, UnitDef>;

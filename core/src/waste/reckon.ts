@@ -8,6 +8,7 @@ import { why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import type { SurfacePlan } from '../surface/plan';
 import { convert, measure } from '../units/units';
+import { byLaw } from '../protect';
 import type { ZonePlan } from '../zone';
 import { classify, type Classed } from './classify';
 import { STREAMS } from './streams';
@@ -118,7 +119,7 @@ function filmOf(s: Surface): Range {
 
 function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out: Streams): void {
   const lead = isPresent(plan.lead.overall.value);
-  const guarded = plan.protection.needed.value;
+  const guarded = byLaw(plan.protection);
   const coats = s.layers.filter((l) => l.removedAt === null).length;
   const textured = s.layers.some((l) => l.removedAt === null && l.binder === 'textured');
   for (const part of plan.choice.parts)
@@ -177,7 +178,7 @@ function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmS
   if (steps.length === 0) return;
   const lead = protection.care === 'lead';
   const mold = zone.hazards.some((h) => h.kind === 'mold');
-  const stream: WasteStreamId = protection.needed.value ? 'sheetAndChips' : mold ? 'moldDebris' : 'clean';
+  const stream: WasteStreamId = byLaw(protection) ? 'sheetAndChips' : mold ? 'moldDebris' : 'clean';
   if (protection.sheetBoughtM2 > 0) {
     const kg = protection.sheetBoughtM2 * SHEET_KG_M2;
     out.add(stream, { low: kg, high: kg }, lead, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));

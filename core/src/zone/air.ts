@@ -1,6 +1,7 @@
 /** Whether a zone is kept under suction, how much air that takes, and whether its machines bring it. */
 import type { Machine } from '../facts';
-import { changesFlow, LOADED_SHARE, machinesFor } from '../air/flow';
+import { changesFlow, gapsAt, LOADED_SHARE, machinesFor } from '../air/flow';
+import { sheetFor } from '../probe/mold';
 import type { Needs, ZoneContext } from '../protect';
 import { answer, typed, why, type Answer } from '../reasons';
 import { convert, measure } from '../units/units';
@@ -19,15 +20,15 @@ export interface ZoneAir {
 const CHANGES = 4;
 /** A usual machine, where the firm named none. Common practice, no published source. */
 const USUAL_M3H = convert(500, 'cfm', 'm3/h');
-/** Growth of these classes is cleaned behind a sheet that is kept under suction. EPA 402-K-01-001, table 2: limited and full containment. */
-const UNDER_SUCTION = ['n95Suit', 'fullFace', 'ffp3Suit', 'fullP3'];
+/** What the air machine holds the zone below its surroundings, where asbestos is the model for it. 29 CFR 1926.1101(g)(5): 0.02 in of water; HSG248: 5 Pa. */
+const PRESSURE_PA = 5;
 
 /** @returns null: no suction is asked for */
 export function zoneAir(needs: readonly Needs[], ctx: ZoneContext, machines: readonly Machine[]): Answer<ZoneAir> | null {
   const { moldKit, rooms, rulebook, place } = ctx;
   // Whatever stroke meets it sets it free, not the cleaning alone.
   const met = needs.some((n) => n.reaches.includes('mold'));
-  if (place !== 'inside' || moldKit === null || !met || !UNDER_SUCTION.includes(moldKit.value)) return null;
+  if (place !== 'inside' || moldKit === null || !met || sheetFor(moldKit.value) === 'none') return null;
   const volumes = rooms.map(({ floor, heightM }) => (floor === null || heightM === null ? null : floor.lengthM * floor.widthM * heightM));
   const volumeM3 = volumes.length === 0 || volumes.includes(null) ? null : (volumes as number[]).reduce((a, b) => a + b, 0);
   const flowM3h = volumeM3 === null ? null : changesFlow(volumeM3, CHANGES);
@@ -52,6 +53,8 @@ export function zoneAir(needs: readonly Needs[], ctx: ZoneContext, machines: rea
     },
     asked,
     why('air.flow', 'trade-contain', { volume: measure(volumeM3!, 'm3'), flow }),
+    // A room that is shut tight starves the machine; one with wide gaps holds no pressure.
+    why('air.makeUp', 'mem-orifice', { gaps: measure(gapsAt(flowM3h, PRESSURE_PA), 'm2'), pressure: measure(PRESSURE_PA, 'Pa') }),
     ...(short
       ? [
           why(

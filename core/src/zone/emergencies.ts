@@ -2,6 +2,7 @@
 import { why, type Reason } from '../reasons';
 import { RULEBOOKS, type Rulebook } from '../rulebook';
 import { measure } from '../units/units';
+import { byLaw } from '../protect';
 import type { ZonePlan } from './plan';
 
 export function emergencies(zone: ZonePlan, rules: Rulebook['id']): Reason[] {
@@ -9,7 +10,7 @@ export function emergencies(zone: ZonePlan, rules: Rulebook['id']): Reason[] {
   const { sources } = RULEBOOKS[rules];
   const out: Reason[] = [];
   if (reaches('caustic') || reaches('acid')) out.push(why('emergency.burns', 'ansi-z358', { rinse: measure(15, 'min') }));
-  if (zone.protection.needed.value) out.push(why('emergency.tears', sources.cleaning));
+  if (zone.protection.needed.value) out.push(why('emergency.tears', byLaw(zone.protection) ? sources.cleaning : 'trade-contain'));
   if (reaches('asbestos')) out.push(why('emergency.asbestos', sources.asbestosWork));
   if (zone.air !== null) out.push(why('emergency.airStops', sources.mold));
   if (reaches('vapour')) out.push(why('emergency.vapour', 'trade-coat-air'));

@@ -1,6 +1,7 @@
 /** The people of the house, and others who work in it: who may be where, when they leave, and when they come back. */
 import type { JobFacts } from '../facts';
 import { typed, why, type Reason } from '../reasons';
+import { byLaw } from '../protect';
 import { bookOf } from '../rulebook';
 import type { ZonePlan } from './plan';
 
@@ -10,7 +11,7 @@ export function inTheHouse(zone: ZonePlan, { job }: JobFacts): Reason[] {
   const breathes = zone.hazards.some((h) => ['vapour', 'mold', 'dust'].includes(h.kind));
   const out: Reason[] = [];
   if (guarded) {
-    out.push(why('house.crewOnly', bookOf(job).sources.cleaning));
+    out.push(why('house.crewOnly', byLaw(zone.protection) ? bookOf(job).sources.cleaning : 'trade-house'));
     if (job.childUnder6 !== 'no') out.push(why(job.childUnder6 === 'yes' ? 'house.child' : 'house.childUnsaid', 'trade-house'));
     if (job.pregnancy !== 'no') out.push(why(job.pregnancy === 'yes' ? 'house.pregnancy' : 'house.pregnancyUnsaid', 'trade-house'));
   }

@@ -4,7 +4,7 @@ import type { Range } from '../choose';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
 import type { Answer, Reason } from '../reasons';
-import type { FirmSettings } from '../rulebook';
+import type { FirmSettings, RespiratorId } from '../rulebook';
 import { hoursOf, NOTHING, plus, type Step, type StepSpec } from '../work';
 import { isFinish, placed, standingOf, standsAt, type Standing } from './standing';
 import { zoneAir, type ZoneAir } from './air';
@@ -90,19 +90,30 @@ export interface ZoneBought {
 }
 const NOTHING_BOUGHT: ZoneBought = { sheet: 0, wear: NOTHING, disposal: 0 };
 
-/** @param insideH hours of all people together in the zone: set-up, strokes and clean-up */
-function boughtFor({ sheetBoughtM2, bags, respirator, kit }: Protection, insideH: Range, shiftH: number, given: ZoneGiven): ZoneBought {
+/** @param insideH hours of all people together in the zone: set-up, strokes and clean-up @param coatH of those who lay its solvent coats */
+function boughtFor(
+  { sheetBoughtM2, bags, respirator, coat, kit }: Protection,
+  { insideH, coatH }: Readonly<Record<'insideH' | 'coatH', Range>>,
+  shiftH: number,
+  given: ZoneGiven,
+): ZoneBought {
   const { settings, rulebook } = given;
-  const mask = rulebook.respirators.find((r) => r.id === respirator.value);
   // The cheapest that does what is asked: nobody pays more for a light mask than for a heavier one that hangs beside it. Law H3.
-  const masks = mask === undefined ? [] : rulebook.respirators.filter((r) => r.apf >= mask.apf && (r.vapour || !mask.vapour));
-  const maskDay = masks.length === 0 ? 0 : Math.min(...masks.map((r) => settings.wearPerDay[r.build]));
-  const perDay = maskDay + (kit.some((k) => k.value === 'coverall') ? settings.wearPerDay.suit : 0);
+  const maskDay = (asked: RespiratorId | null): number => {
+    const mask = rulebook.respirators.find((r) => r.id === asked);
+    const masks = mask === undefined ? [] : rulebook.respirators.filter((r) => r.apf >= mask.apf && (r.vapour || !mask.vapour));
+    return masks.length === 0 ? 0 : Math.min(...masks.map((r) => settings.wearPerDay[r.build]));
+  };
+  const perDay = maskDay(respirator.value) + (kit.some((k) => k.value === 'coverall') ? settings.wearPerDay.suit : 0);
+  const perCoatDay = maskDay(coat?.respirator.value ?? null);
   // Whoever comes in for an hour uses up a day's filters and a suit.
   const days = (h: number) => Math.ceil(h / shiftH - 1e-9);
   return {
     sheet: sheetBoughtM2 * settings.sheetPerM2 + bags.value * settings.bagEach,
-    wear: { low: days(insideH.low) * perDay, high: days(insideH.high) * perDay },
+    wear: {
+      low: days(insideH.low) * perDay + days(coatH.low) * perCoatDay,
+      high: days(insideH.high) * perDay + days(coatH.high) * perCoatDay,
+    },
     disposal: bags.value * settings.disposalPerBag,
   };
 }
@@ -118,6 +129,9 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
   const working = members.filter((m) => m.workedM2 > 0);
   const protection = protect(needs, given);
   const strokesH = working.reduce((sum, m) => plus(sum, hoursOf(m.steps.filter((st) => !isFinish(st))).handsOnH), NOTHING);
+  const coatH = working
+    .filter((m) => m.needs.solventCoats.length > 0)
+    .reduce((sum, m) => plus(sum, hoursOf(m.steps.filter(isFinish)).handsOnH), NOTHING);
   const machines = (settings.machines ?? []).filter((m) => m.removedAt === null && view.setup.machineIds.includes(m.id));
   // Where a piece is not decided yet, nothing is done on it.
   const air =
@@ -159,7 +173,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
   const standing = standingOf(specs, checks, members, view.id);
   const steps = placed(specs, null, view.id, standing);
   const { handsOnH, waitH } = hoursOf(specs);
-  const bought = specs.length === 0 ? NOTHING_BOUGHT : boughtFor(protection, plus(strokesH, handsOnH), shiftH, given);
+  const bought = specs.length === 0 ? NOTHING_BOUGHT : boughtFor(protection, { insideH: plus(strokesH, handsOnH), coatH }, shiftH, given);
   const total = working.reduce((sum, m) => sum + m.workedM2, 0);
   const hazards = HAZARD_KINDS.flatMap((kind) => {
     const surfaceIds = needs.filter((n) => n.reaches.includes(kind)).map((n) => n.surfaceId);

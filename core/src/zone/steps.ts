@@ -5,10 +5,11 @@ import type { Range } from '../choose';
 import { measure } from '../units/units';
 import { typed, why, type Answer, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
-import type { Needs, Protection, ZoneContext } from '../protect';
+import { byLaw, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { ZoneAir } from './air';
 import { accessGates, nestGates, type ZoneAccess } from './access';
 import { drawnIn, machineGates } from './machines';
+import { measuresOf } from './measures';
 import { nearbyGates } from './nearby';
 import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
 
@@ -106,6 +107,11 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   const working = z.needs.flatMap((n) => n.methods);
   const reached = z.needs.flatMap((n) => n.reaches);
   const beside = besideServices(z);
+  const measures = measuresOf(z.needs, ctx);
+  // What is neither lead nor asbestos is kept in and cleaned up on their model.
+  const [sheetBy, cleanBy] = byLaw(protection)
+    ? [rulebook.sheetBeyond.inside.source, rulebook.sources.cleaning]
+    : (['trade-contain', 'trade-contain'] as const);
   const tools = z.methods.map(methodById).reduce<Range>((sum, m) => plus(sum, m.setUpH), ALLOW.layOut);
   const steps = [
     stepOf({
@@ -161,7 +167,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
               gate(
                 'containment-up',
                 'protect',
-                why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', rulebook.sheetBeyond.inside.source),
+                why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', sheetBy),
               ),
               kitGate,
               ...(outside ? [windGate] : []),
@@ -170,6 +176,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
               ...(protection.respirator.value === null ? [] : [kitGate]),
               ...(outside && working.some((id) => methodById(id).blast !== 'no') ? [windGate] : []),
             ]),
+        ...measures.before,
         ...(z.air ? [gate('air-runs', 'protect', why('gate.airRuns', z.air.because[0]!.source))] : []),
       ],
     }),
@@ -180,30 +187,28 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       stepOf({
         id: 'daily',
         kind: 'cleanUp',
-        title: why('step.daily', rulebook.sources.cleaning, { times: Math.max(1, days.high - 1) }),
+        title: why('step.daily', cleanBy, { times: Math.max(1, days.high - 1) }),
         handsOnH: { low: ALLOW.daily.low * Math.max(0, days.low - 1), high: ALLOW.daily.high * (days.high - 1) },
+        gates: z.air ? [gate('smoke-daily', 'cleanUp', why('gate.smokeDaily', z.air.because[0]!.source))] : [],
       }),
     );
   steps.push(
     stepOf({
       id: 'cleanUp',
       kind: 'cleanUp',
-      title: why(
-        protection.care === 'lead' ? 'step.cleanUpLead' : guarded ? 'step.cleanUpGuarded' : 'step.cleanUp',
-        guarded ? rulebook.sources.cleaning : 'trade-contain',
-      ),
+      title: why(protection.care === 'lead' ? 'step.cleanUpLead' : guarded ? 'step.cleanUpGuarded' : 'step.cleanUp', cleanBy),
       handsOnH: guarded ? plus(ALLOW.cleanLead, by(ALLOW.cleanPerM2, laid)) : ALLOW.cleanUp,
       because: guarded
         ? [
             ...(z.machines.length > 0 && drawnIn(reached) !== 'nothing'
               ? [why('clean.tagMachines', 'trade-contain', { machines: z.machines.map((m) => typed(m.name)), on: drawnIn(reached) })]
               : []),
-            why(outside ? 'clean.outside' : rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside', rulebook.sources.cleaning, {
+            why(outside ? 'clean.outside' : rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside', cleanBy, {
               beyond: measure(2, 'ft'),
             }),
           ]
         : [],
-      gates: [...beside.after, ...(guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', rulebook.sources.cleaning))] : [])],
+      gates: [...beside.after, ...measures.after, ...(guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', cleanBy))] : [])],
     }),
   );
   if (protection.care === 'lead')

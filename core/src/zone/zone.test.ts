@@ -153,7 +153,12 @@ test('an alarm is covered and uncovered, a circuit dead, a heater cold, a gas pi
     const [zone] = plan({ ...facts, spaces: facts.spaces.map((x) => ({ ...x, services })) }).zones;
     return zone!.steps.flatMap((st) => st.gates.map((g) => `${st.id}: ${g.id}`)).filter((g) => !/kit-on/.test(g));
   };
-  expect(beside('infrared', ['alarm'])).toEqual(['protect: alarm-covered', 'cleanUp: alarm-uncovered', 'cleanUp: fire-watch']);
+  expect(beside('infrared', ['alarm'])).toEqual([
+    'protect: alarm-covered',
+    'protect: hot-clear',
+    'cleanUp: alarm-uncovered',
+    'cleanUp: fire-watch',
+  ]);
   expect(beside('wetScrapeLoose', ['wiring', 'liveHeater'])).toEqual(['protect: wiring-dead', 'protect: heater-cold']);
   expect(beside('hepaSand', ['gasPipe'])).toEqual(['protect: gas-tight']);
   expect(beside('overcoat', ['gasPipe', 'alarm'])).toEqual([]);

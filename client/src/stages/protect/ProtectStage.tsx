@@ -38,6 +38,8 @@ const OPENINGS = { closeAndSeal: 'close and seal the room', closeNear: 'close th
 const CARE = {
   lead: { title: 'Lead work: contain it', label: 'A hazard is disturbed' },
   guard: { title: 'Asbestos is not ruled out: guard it', label: 'No stroke goes into it' },
+  growth: { title: 'Growth: keep it in while it is cleaned', label: 'Growth is kept in' },
+  silica: { title: 'Dust of stone: keep it in', label: 'Dust of stone is kept in' },
   leaveAlone: { title: 'Leave it alone', label: 'Asbestos is not ruled out in it' },
   ordinary: { title: 'Neither lead nor asbestos is disturbed', label: 'Neither lead nor asbestos is disturbed' },
 } as const;

@@ -333,6 +333,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   bleachCartridge: 'acid-gas cartridges',
   hearing: 'hearing protection',
   hepaVacuum: 'HEPA vacuum',
+  hearingTwice: 'ear plugs and muffs together',
   leadVacuum: 'vacuum of dust class M or H',
   asbestosVacuum: 'vacuum of dust class H',
   benzylAlcohol: 'benzyl alcohol',

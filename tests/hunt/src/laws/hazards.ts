@@ -225,7 +225,7 @@ export const HAZARDS_LAWS: readonly Law[] = [
         const said = plan.protection.needed.because.some((r) => r.weighed.some((w) => w.asked === 'leadInReach' && w.found === 'notFound'));
         return [
           ...(sealed && !entered ? [`${s.name}: sealed over asbestos ${plan.asbestos.coat.value}, and nobody enters it`] : []),
-          ...(said && plan.protection.needed.value ? [`${s.name}: lead is not found, and the work is set up for lead`] : []),
+          ...(said && plan.protection.care === 'lead' ? [`${s.name}: lead is not found, and the work is set up for lead`] : []),
           ...(plan.protection.needed.because.some((r) => r.rule === 'protect.aboveAsbestos') &&
           plan.work.steps.some((st) => st.gates.some((g) => g.id === 'verified'))
             ? [`${s.name}: the lead check where no lead is`]

@@ -121,6 +121,33 @@ function grows({ facts }: Run, members: readonly SurfacePlan[]): number {
   );
 }
 
+/** Holds free silica: masonry, concrete, plaster, and the joint compound of boards. */
+const STONE = ['limePlaster', 'gypsumPlaster', 'board', 'concrete', 'brick', 'stone'];
+/** Each hazard has its own measures, and what must not go through the house is behind a closed door. EPA 402-K-01-001; 29 CFR 1926.1153; NFPA 51B. */
+const keptInTooLittle = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const members = z.surfaceIds.flatMap((id) => run.plans.get(id) ?? []).filter(isWorked);
+    const strokes = members.flatMap(strokesOf);
+    const gates = z.steps.flatMap((st) => st.gates.map((g) => g.id));
+    const growth = z.kind === 'room' ? grows(run, members) : 0;
+    const stone = members.some(
+      (p) =>
+        STONE.includes(run.facts.surfaces.find((s) => s.id === p.surfaceId)!.material) &&
+        strokesOf(p).some((d) => d.motor === true || d.dryHand === true || d.blast === 'open'),
+    );
+    const closed = z.protection.needed.value && z.protection.openings.value === 'closeAndSeal';
+    const wanted: readonly (readonly [string, boolean, boolean])[] = [
+      ['growth of 10 ft2 and no sheet round it', growth >= 10, gates.some((g) => g.startsWith('growth-sheet'))],
+      ['growth of over 100 ft2 and no second sheet', growth > 100 && growth < Infinity, gates.includes('growth-sheet.two')],
+      ['growth of 10 ft2 and the room stands open', growth >= 10, closed],
+      ['dust of stone and the room stands open', stone && z.kind !== 'elevation', closed],
+      ['dust of stone and a dry broom', stone, gates.includes('dust-kept') && gates.includes('dust-gone')],
+      ['heat and nobody clears what burns', strokes.some((d) => d.hot === true), gates.includes('hot-clear')],
+      ['solvent and a pilot light', strokes.some((d) => d.id === 'solventGel'), gates.includes('flames-out')],
+    ];
+    return wanted.filter(([, is, has]) => is && !has).map(([what]) => `${z.name}: ${what}`);
+  });
+
 /** Live services beside the work are made safe before it and put back after it; heat is watched. */
 function unsafeBeside(run: Run): string[] {
   return run.job.zones.flatMap((z) => {
@@ -198,12 +225,14 @@ const SOLVENT_COATS = [
   'etch',
   'heatResistant',
 ];
+const laidWithSolvent = (run: Run, z: ZonePlan) =>
+  z.surfaceIds.flatMap(
+    (id) => run.plans.get(id)?.coating.lines.filter((l) => SOLVENT_COATS.includes(l.product) && l.areaM2 > 0 && l.coats > 0) ?? [],
+  );
 /** Who coats with solvent indoors has the cartridge for it, and the zone says that there is vapour. */
 const coatsUnmasked = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
-    const laid = z.surfaceIds.flatMap(
-      (id) => run.plans.get(id)?.coating.lines.filter((l) => SOLVENT_COATS.includes(l.product) && l.areaM2 > 0 && l.coats > 0) ?? [],
-    );
+    const laid = laidWithSolvent(run, z);
     if (laid.length === 0) return z.protection.coat === null ? [] : [`${z.name}: dressed for a solvent coat that nobody lays`];
     const { coat } = z.protection;
     return [
@@ -226,11 +255,21 @@ const opensTheSeal = (run: Run): string[] =>
           .map((v) => `${z.name}: sealed, and more ${v.value.what} may be laid with its windows open`),
   );
 
+/** The longest day of anybody who is put down in a zone, over all zones of that day, h. */
+function longestDay({ stints }: JobFacts, zoneId: string): number {
+  const there = stints.filter((s) => s.removedAt === null);
+  const day = (a: (typeof there)[number]) =>
+    there
+      .filter((b) => b.on === a.on && b.person.trim().toLowerCase() === a.person.trim().toLowerCase())
+      .reduce((sum, b) => sum + b.hours, 0);
+  return Math.max(0, ...there.filter((s) => s.zoneId === zoneId).map(day));
+}
+
 /** Factor times limit covers what is breathed at every task on lead, whatever the length of the shift; no mask only on two own results a week apart. */
 const coversTooLittle = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
     const { facts } = run;
-    const limit = limitFor(facts, z.setup.shiftH ?? run.settings.hoursPerDay);
+    const limit = limitFor(facts, Math.max(z.setup.shiftH ?? run.settings.hoursPerDay, longestDay(facts, z.zoneId)));
     return z.protection.tasks.flatMap((t) => {
       const on = z.surfaceIds.flatMap((id) => {
         const p = run.plans.get(id);
@@ -256,6 +295,8 @@ const wrongShifts = (run: Run): string[] =>
     const factor = (id: string | null) => (id === null ? 0 : FACTOR[id]!);
     const zones = run.job.zones.filter((z) => s.stints.some((x) => x.zoneId === z.zoneId));
     const least = zones.find((z) => factor(z.protection.respirator.value) > factor(s.mask));
+    // Whoever coats with solvent indoors wears a cartridge for it, whatever else they do that day.
+    const gassed = zones.find((z) => z.kind !== 'elevation' && laidWithSolvent(run, z).length > 0);
     const hours = s.stints.reduce((sum, x) => sum + x.hours, 0);
     const limit = limitFor(run.facts, hours);
     const worst = Math.max(0, ...s.parts.map((p) => p.ugM3 ?? Infinity));
@@ -264,6 +305,9 @@ const wrongShifts = (run: Run): string[] =>
       ...(least ? [`${s.person}: ${s.mask ?? 'no mask'}, and ${least.name} asks for ${least.protection.respirator.value}`] : []),
       ...(Math.max(1, factor(s.mask)) * limit < Math.min(worst, 1000 * limit) - 1e-6
         ? [`${s.person}: ${s.mask ?? 'no mask'} on a day of ${hours} h, and ${worst} is breathed`]
+        : []),
+      ...(gassed && (s.mask === null || !s.cartridges.includes('organicVapour'))
+        ? [`${s.person}: coats in ${gassed.name} without a cartridge for it`]
         : []),
       ...(Math.abs(s.parts.reduce((sum, p) => sum + p.hours, 0) - hours) > 1e-6 ? [`${s.person}: hours lost on the way`] : []),
       ...(s.lead && Math.abs(s.lead.average - lead / Math.max(8, hours)) > 1e-6
@@ -530,6 +574,7 @@ export const ZONE_LAWS: readonly Law[] = [
   { id: 'W2c', says: 'a sealed room has no window to open', check: opensTheSeal },
   { id: 'H1b', says: 'the coating strokes have their mask, gloves and vapour too', check: coatsUnmasked },
   { id: 'H1d', says: 'who goes from zone to zone wears the strictest mask, and breathes the sum of their day', check: wrongShifts },
+  { id: 'H1e', says: 'what is reached is kept in by the measures of its class', check: keptInTooLittle },
   { id: 'O8c', says: 'a zone is worked from above down, each of its pieces once', check: outOfTurn },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
 ];

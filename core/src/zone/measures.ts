@@ -1,0 +1,30 @@
+/** What each hazard that is reached asks for beside sheet and mask, once for the zone: before the first stroke, and after the last. Law H1. */
+import { methodById } from '../catalogue';
+import { sheetFor } from '../probe/mold';
+import type { Needs, ZoneContext } from '../protect';
+import { why } from '../reasons';
+import { measure } from '../units/units';
+import { gate, type GateSpec } from '../work';
+
+/** As far as sparks and hot chips fly. NFPA 51B: 35 ft. */
+const CLEAR = measure(35, 'ft');
+
+export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }: ZoneContext): Record<'before' | 'after', GateSpec[]> {
+  const reached = new Set(needs.flatMap((n) => n.reaches));
+  const methods = [...new Set(needs.flatMap((n) => n.methods))].map(methodById);
+  const before: GateSpec[] = [];
+  const after: GateSpec[] = [];
+  const sheet = reached.has('mold') && place === 'inside' && moldKit !== null ? sheetFor(moldKit.value) : 'none';
+  if (sheet === 'limited') before.push(gate('growth-sheet', 'protect', why('gate.growthOne', rulebook.sources.mold)));
+  if (sheet === 'full') before.push(gate('growth-sheet.two', 'protect', why('gate.growthTwo', rulebook.sources.mold)));
+  if (reached.has('silica')) {
+    const source = rulebook.id === 'uk' ? 'uk-silica' : 'cfr29-1926.1153';
+    before.push(gate('dust-kept', 'protect', why('gate.dustKept', source)));
+    after.push(gate('dust-gone', 'cleanUp', why('gate.dustGone', source)));
+  }
+  // Of the strokes: what is in a coat evaporates when the zone was given back, and is asked at the coat.
+  if (methods.some((m) => m.vapour && m.id !== 'moldBleach'))
+    before.push(gate('flames-out', 'protect', why('gate.flamesOut', 'trade-strip')));
+  if (reached.has('hotWork')) before.push(gate('hot-clear', 'protect', why('gate.hotClear', 'nfpa-51b', { clear: CLEAR })));
+  return { before, after };
+}
