@@ -139,7 +139,7 @@ const FOREIGN_UNITS = { ft: /\d\s?(m²|m2|mm|°C|L\b|mL|m\/s)/, m: /\d\s?(ft²|f
 const RAW = /\{|\}|undefined|NaN|\[object|\bnull\b/;
 const CAMEL = /\b[a-z]+[A-Z][a-zA-Z]*\b/;
 const DOUBLED = /\b(\w+) \1\b/i;
-const OWN_WORD = /\b(pH|mL|kPa)\b/g;
+const OWN_WORD = /\b(pH|mL|kPa|dB)\b/g;
 
 const asked = new Map<string, readonly string[]>();
 /** 3' 3 3/8" is one length, in feet: no word stands twice in it. */
