@@ -10,6 +10,11 @@ export const MUTANTS = [
   ['growth is cleaned with the door open', 'protect/needs.ts', 'closed && reaches.mold && kit !== null', 'false && kit !== null'],
   ['stone dust goes through the house', 'protect/needs.ts', 'closed && reaches.silica', 'false'],
   ['nobody clears what burns', 'zone/measures.ts', "if (reached.has('hotWork'))", 'if (false)'],
+  ['training that ran out opens asbestos', 'rulebook/entitled.ts', 'c.until >= (startOn', "'9999' >= (startOn"],
+  ['trained people work any amount', 'choose/sheet.ts', 'return most === null || worked <=', 'return true || worked <='],
+  ['trained people may use machines', 'choose/sheet.ts', 'm.wet && !m.powered && !m.caustic', 'true && !m.caustic'],
+  ['fibres are bagged like chips', 'waste/reckon.ts', "const stream = fibres ? 'suspectAsbestos' : streamOf", 'const stream = streamOf'],
+  ['nobody is masked for fibres', 'protect/protect.ts', 'if (fibres)\n    out.push', 'if (false)\n    out.push'],
   ['who coats is not on the band', 'zone/shift.ts', '  coat?.respirator.value ?? null,\n', ''],
   ['a weaker mask that is owned will do', 'protect/masks.ts', 'r.apf >= asked.apf && ', ''],
   ['a certificate that ran out holds', 'rulebook/entitled.ts', "if (!holds(certifiedUntil)) return 'ranOut';", ''],
@@ -185,12 +190,7 @@ export const MUTANTS = [
     "return standingReadings(s).filter((r) => r.kind === 'bulk' && !(back",
     "return s.readings.filter((r) => r.kind === 'bulk' || (back",
   ],
-  [
-    'presumed asbestos seals itself',
-    'choose/choose.ts',
-    "['fit.replaceLast', 'asbestos.sealing', 'asbestos.sealingUk']",
-    "['fit.replaceLast']",
-  ],
+  ['presumed asbestos seals itself', 'choose/choose.ts', "  'asbestos.sealing',\n  'asbestos.sealingUk',\n", ''],
   ['rust stays under the paint', 'choose/choose.ts', 'if (s.rusty && disturbed', 'if (false && disturbed'],
   [
     'the meter is not read',
@@ -220,14 +220,9 @@ export const MUTANTS = [
     "picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)",
     'false',
   ],
-  ['guarded is called lead', 'protect/needs.ts', "lead\n      ? 'lead'\n      : guarded\n", "guarded\n      ? 'lead'\n      : lead\n"],
+  ['guarded is called lead', 'protect/needs.ts', "['guard', guarded]", "['lead', guarded]"],
   // Choice, coats, words
-  [
-    'replacing picks itself',
-    'choose/choose.ts',
-    "['fit.replaceLast', 'asbestos.sealing', 'asbestos.sealingUk']",
-    "['asbestos.sealing', 'asbestos.sealingUk']",
-  ],
+  ['replacing picks itself', 'choose/choose.ts', "  'fit.replaceLast',\n", ''],
   [
     'what is unknown needs no dress',
     'protect/needs.ts',

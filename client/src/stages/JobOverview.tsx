@@ -44,6 +44,7 @@ function House({ facts, digest, stage }: Props) {
 
 const CARE_WORDS: Readonly<Record<ZoneDigest['care'], string>> = {
   lead: 'lead work',
+  asbestos: 'asbestos work by trained people',
   guard: 'asbestos not ruled out: guarded',
   growth: 'growth kept in',
   silica: 'stone dust kept in',

@@ -26,7 +26,12 @@ test('ten working days before, over a holiday, the end of the year and the chang
 describe('notices', () => {
   const facts = (job: object = {}) => aFacts(aSurface(), { job: { startOn: '2026-11-30', tenure: 'rented', ...job } });
   const ids = (job: object, over: object = {}) =>
-    noticesOf({ facts: facts(job), lead: true, asbestosOut: false, today: '2026-11-01', ...over }).map((n) => [n.id, n.from, n.by, n.late]);
+    noticesOf({ facts: facts(job), lead: true, asbestosOut: false, asbestosOwn: false, today: '2026-11-01', ...over }).map((n) => [
+      n.id,
+      n.from,
+      n.by,
+      n.late,
+    ]);
   // 40 CFR 745.84: not more than 60 days before; by post 7 days before.
   test('the pamphlet has a first and a last day, and post takes a week', () => {
     expect(ids({})).toEqual([
@@ -48,7 +53,7 @@ describe('notices', () => {
   });
   // 40 CFR 61.145(b): ten working days. Control of Asbestos Regulations 2012: fourteen days for licensed work.
   test('asbestos that somebody takes out: working days in the US, calendar days in the UK; a day that is too near gives the next that fits', () => {
-    const asked = { lead: false, asbestosOut: true, today: '2026-11-20' };
+    const asked = { lead: false, asbestosOut: true, asbestosOwn: false, today: '2026-11-20' };
     const us = noticesOf({ facts: facts({ tenure: 'ownerOccupied' }), ...asked });
     expect(us.map((n) => [n.id, n.by, n.late])).toEqual([['asbestosAuthority', '2026-11-13', true]]);
     const uk = noticesOf({ facts: facts({ rulebook: 'uk', tenure: 'ownerOccupied' }), ...asked });

@@ -20,6 +20,8 @@ export interface NoticesAsked {
   /** Lead in reach of any stroke; asbestos that somebody else will take out. */
   readonly lead: boolean;
   readonly asbestosOut: boolean;
+  /** Asbestos that trained people of the firm work themselves. */
+  readonly asbestosOwn: boolean;
   /** `2026-05-04`, by the job's own clock. */
   readonly today: string;
 }
@@ -27,7 +29,7 @@ export interface NoticesAsked {
 /** Days before the start. 40 CFR 745.84: at most 60; by post at least 7. 40 CFR 61.145(b): 10 working days. CAR 2012, ASB5: 14 days. */
 export const DAYS = { pamphletMost: 60, pamphletPost: 7, asbestosWorking: 10, ukLicensed: 14, neighbours: 7, recordsAfter: 30 } as const;
 
-export function noticesOf({ facts, lead, asbestosOut, today }: NoticesAsked): Notice[] {
+export function noticesOf({ facts, lead, asbestosOut, asbestosOwn, today }: NoticesAsked): Notice[] {
   const { job } = facts;
   const start = job.startOn;
   const rules = bookOf(job);
@@ -62,8 +64,9 @@ export function noticesOf({ facts, lead, asbestosOut, today }: NoticesAsked): No
         start === null ? null : workingDaysBefore(start, DAYS.asbestosWorking, 'us'),
         why('notice.asbestos', 'cfr40-61.145', { days: DAYS.asbestosWorking }, 'care'),
       );
-  } else if (asbestosOut) {
-    add('ukLicensed', null, before(DAYS.ukLicensed), why('notice.ukLicensed', 'uk-asbestos', { days: DAYS.ukLicensed }, 'care'));
+  } else if (asbestosOut || asbestosOwn) {
+    if (asbestosOut)
+      add('ukLicensed', null, before(DAYS.ukLicensed), why('notice.ukLicensed', 'uk-asbestos', { days: DAYS.ukLicensed }, 'care'));
     add('ukNotifiable', null, eve, why('notice.ukNotifiable', 'uk-asbestos', {}, 'care'));
   }
   if (job.tenure === 'rented' || job.family === 'multi')

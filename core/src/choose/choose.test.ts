@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { AT, aLayer, aMachine, aReading, aSample, aSquare, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
-import { AIMS, MATERIALS, PART_KINDS, type MethodId, type PartKind, type Surface } from '../facts';
+import { AIMS, MATERIALS, PART_KINDS, type MethodId, type PartKind, type Person, type Surface } from '../facts';
 import type { HazardState } from '../probe';
 import { sentence } from '../words';
 import { methodById, METHODS } from '../catalogue';
@@ -217,6 +217,21 @@ const EVIDENCE: Record<HazardState, { readings: Surface['readings']; yearBuilt: 
   unknown: { readings: [], yearBuilt: null },
 };
 
+const asbestosTrained: Person = {
+  id: 'ada',
+  name: 'Ada',
+  certificates: [{ kind: 'asbestosTrained', number: '', until: '2099-01-01' }],
+  fitTests: [],
+  training: [],
+  removedAt: null,
+};
+const smallTexture = aSurface({
+  element: 'ceiling',
+  material: 'gypsumPlaster',
+  lengthM: 0.5,
+  widthM: 0.5,
+  layers: [aLayer(0, { binder: 'textured' })],
+});
 test('every method on every material, part, place and lead state has a verdict with reasons; doubt never unblocks; every rule fires somewhere', () => {
   const fired = new Set<string>();
   const look = (s: Surface, setup: Setup) => {
@@ -339,6 +354,8 @@ test('every method on every material, part, place and lead state has a verdict w
       }),
       {},
     ],
+    [smallTexture, { settings: { people: [asbestosTrained] } }],
+    [smallTexture, { job: { rulebook: 'uk' }, settings: { people: [asbestosTrained] } }],
     [bare({ readings: [aReading({ kind: 'surfaceTemp', value: -2, unit: 'C' })] }), { settings: { crew: 1 } }],
     [bare({ readings: [aReading({ kind: 'surfaceTemp', value: 45, unit: 'C' })] }), {}],
     [aSurface({ filmUm: 2000, parts: parts.map((p) => ({ ...p, grits: [60, 150], toolC: 620 })) }), {}],

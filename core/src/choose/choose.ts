@@ -153,8 +153,14 @@ function everydayAnswer(rule: 'choice.byPerson' | 'choice.bestForAim', method: M
 
 /** Doing nothing and hiding it are always compared, but they are decisions for a person, not a default. */
 const NEVER_BY_DEFAULT: readonly MethodId[] = ['leave', 'cover'];
-/** An old piece that could be saved goes, and what may hold asbestos is sealed for good, only when a person says so. */
-const BY_PERSON_ONLY: readonly string[] = ['fit.replaceLast', 'asbestos.sealing', 'asbestos.sealingUk'];
+/** An old piece that could be saved goes, and what may hold asbestos is sealed for good or worked, only when a person says so. */
+const BY_PERSON_ONLY: readonly string[] = [
+  'fit.replaceLast',
+  'asbestos.sealing',
+  'asbestos.sealingUk',
+  'asbestos.classThree',
+  'asbestos.nonLicensed',
+];
 /** What may hold asbestos and does not fail is left, whatever the next coat would like: that is no neglect. */
 const isSuspectAndSound = (leave: MethodOption, options: readonly MethodOption[]): boolean =>
   leave.verdict !== 'blocked' &&
@@ -241,7 +247,7 @@ export function countsOf(options: readonly MethodOption[]): Readonly<Record<Verd
 
 export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, hold: Hold, memo: OptionMemo): Choice {
   const required = requiredDepth(s, ctx, lead, hold);
-  const sheet = surfaceSheet(s, ctx, lead, required.value);
+  const sheet = surfaceSheet(s, ctx, lead, required.value, area);
   const parts = liveParts(s).map((part): PartChoice => {
     const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, memo));
     const declined = s.declinedOn !== null;

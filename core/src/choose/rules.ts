@@ -161,9 +161,19 @@ export const RULES: readonly Rule[] = [
   rule('lead.staysBelow', 'note', 'trade', 'trade-aim', (m) => m.bite !== 'bare', [is('leadAnywhere', ...PRESENT)]),
 
   // Asbestos
-  rule('asbestos.noDisturbing', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
+  rule('asbestos.noDisturbing', 'block', 'law', 'cfr29-1926.1101', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('asbestosWork', 'refer'), is('rulebook', 'us')]),
   rule('asbestos.noDisturbingUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('asbestosLicensed', true), is('rulebook', 'uk')]),
-  rule('asbestos.noDisturbingUkTrained', 'block', 'law', 'uk-asbestos-classes', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('asbestosLicensed', false), is('rulebook', 'uk')]),
+  rule('asbestos.noDisturbingUkTrained', 'block', 'law', 'uk-asbestos-classes', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('asbestosLicensed', false), is('asbestosWork', 'refer'), is('rulebook', 'uk')]),
+  rule(
+    'asbestos.classThree',
+    'care',
+    'law',
+    'cfr29-1926.1101',
+    (m) => m.disturbs,
+    [is('asbestos', ...PRESENT), is('asbestosWork', 'trained'), is('rulebook', 'us')],
+    (b) => b.trainedAsbestos!.is,
+  ),
+  rule('asbestos.nonLicensed', 'care', 'law', 'uk-asbestos-classes', (m) => m.disturbs, [is('asbestos', ...PRESENT), is('asbestosWork', 'trained'), is('rulebook', 'uk')]),
   rule('asbestos.puttyCut', 'block', 'law', 'cfr29-1926.1101', (m) => m.takes.includes('putty'), [is('asbestosPutty', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.puttyCutUk', 'block', 'law', 'uk-asbestos', (m) => m.takes.includes('putty'), [is('asbestosPutty', ...PRESENT), is('rulebook', 'uk')]),
   // Beside the glass the film lies on the putty: what goes through it cuts, soaks or heats the putty.

@@ -28,6 +28,7 @@ import {
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
 import { convert, measure } from '../units/units';
+import type { TakeOff } from '../walk';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';
@@ -46,6 +47,8 @@ export interface SurfaceSheet {
   readonly asbestosTrace: boolean;
   /** Under UK rules: what is suspected there is work for a licensed contractor. */
   readonly asbestosLicensed: boolean;
+  /** The firm has trained people, the material needs no licence, and no more of it is worked than they may. */
+  readonly asbestosByTrained: boolean;
   /** Old putty is presumed to hold lead as old paint is: no test of it is on record. */
   readonly leadPutty: boolean;
   readonly depths: LeadDepths;
@@ -135,6 +138,8 @@ export interface Sheet {
   readonly asbestosPutty: HazardState;
   readonly asbestosTrace: boolean;
   readonly asbestosLicensed: boolean;
+  /** Of a coat that may hold asbestos: by trained people of the firm, wet and by hand, or by nobody of it. */
+  readonly asbestosWork: 'trained' | 'refer';
   readonly leadPutty: boolean;
   /** The stroke goes through to what lies under the paint, or starts on it. */
   readonly meetsMaterial: boolean;
@@ -247,7 +252,21 @@ function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
 
 const isGlazed = (s: Surface): boolean => s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
 
-export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, required: Bite): SurfaceSheet {
+/** What nobody decided to leave, of a coat that needs no licence, by people who are trained. 29 CFR 1926.1101(b), class III; CAR 2012, reg. 3 */
+function byTrained(s: Surface, { site, rulebook, asbestos }: SurfaceContext, area: TakeOff): boolean {
+  // Whatever is painted on it, what it is wrapped in or made of is work for a licence.
+  if (!site.asbestosTrained || asbestos.licensed || s.element === 'pipeLagging' || s.element === 'heaterBoard') return false;
+  const worked = s.parts
+    .filter((p) => p.removedAt === null && p.methodId !== 'leave')
+    .reduce((sum, p) => sum + (area.partM2[p.id] ?? 0), 0);
+  const most = rulebook.trainedAsbestos;
+  return most === null || worked <= convert(most.is.value, most.is.unit, 'm2') + 1e-9;
+}
+/** Machines, heat and caustic are another class of work, or nobody's. */
+const isWetByHand = (m: Method): boolean =>
+  m.wet && !m.powered && !m.caustic && !m.acid && !m.removesPiece && m.blast === 'no' && m.heatC === null;
+
+export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, required: Bite, area: TakeOff): SurfaceSheet {
   const element = ELEMENTS[s.element];
   const soundness = lead.coats.map((c) => c.coat.soundness);
   const has = (c: Surface['conditions'][number]) => s.conditions.includes(c);
@@ -261,6 +280,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     asbestosPutty: ctx.asbestos.putty.value,
     asbestosTrace: ctx.asbestos.trace,
     asbestosLicensed: ctx.asbestos.licensed,
+    asbestosByTrained: byTrained(s, ctx, area),
     leadPutty: isGlazed(s) && s.past !== 'replaced' && (ctx.builtYear === null || ctx.builtYear < ctx.rulebook.leadPresumedBefore.is.value),
     depths: leadDepths(lead),
     leadTrace: lead.trace,
@@ -367,6 +387,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     asbestosPutty: s.asbestosPutty,
     asbestosTrace: s.asbestosTrace,
     asbestosLicensed: s.asbestosLicensed,
+    asbestosWork: s.asbestosByTrained && isWetByHand(method) ? 'trained' : 'refer',
     leadPutty: s.leadPutty,
     meetsMaterial: method.disturbs && !method.removesPiece && meetsMaterial(method.bite, s.depths),
     material: s.material,

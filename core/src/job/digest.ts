@@ -61,7 +61,7 @@ export interface SurfaceDigest {
 /** What a list of zones shows of one. */
 export interface ZoneDigest extends Pick<
   ZonePlan,
-  'zoneId' | 'name' | 'kind' | 'spaceIds' | 'surfaceIds' | 'order' | 'handsOnH' | 'money' | 'standsAt' | 'partOf'
+  'zoneId' | 'name' | 'kind' | 'spaceIds' | 'surfaceIds' | 'fibreIds' | 'order' | 'handsOnH' | 'money' | 'standsAt' | 'partOf'
 > {
   readonly care: ZonePlan['protection']['care'];
   readonly hazards: readonly HazardKind[];
@@ -148,11 +148,11 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
 const made = new WeakMap<SurfacePlan, SurfaceDigest>();
 
 function digestZone(z: ZonePlan, byId: ReadonlyMap<string, SurfacePlan>): ZoneDigest {
-  const { zoneId, name, kind, partOf, spaceIds, surfaceIds, order, handsOnH, money, standsAt, protection } = z;
+  const { zoneId, name, kind, partOf, spaceIds, surfaceIds, fibreIds, order, handsOnH, money, standsAt, protection } = z;
   const own = surfaceIds.flatMap((id) => byId.get(id)?.work.steps.filter((st) => !st.shared) ?? []);
   const gates = [...z.steps, ...own].flatMap((st) => st.gates);
   return {
-    ...{ zoneId, name, kind, partOf, spaceIds, surfaceIds, order, handsOnH, money, standsAt },
+    ...{ zoneId, name, kind, partOf, spaceIds, surfaceIds, fibreIds, order, handsOnH, money, standsAt },
     care: protection.care,
     hazards: z.hazards.map((h) => h.kind),
     respirator: protection.respirator.value,

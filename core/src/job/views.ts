@@ -3,7 +3,7 @@ import type { Job, Space, Surface, WallId } from '../facts';
 import { limitSetOf } from '../air/breathing';
 import type { OwnAir } from '../air/own';
 import { moldKitFor, type MoldKit } from '../probe/mold';
-import { entitledOn, bookOf, type FirmSettings, type Rulebook } from '../rulebook';
+import { asbestosTrainedOn, entitledOn, bookOf, type FirmSettings, type Rulebook } from '../rulebook';
 import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../surface/context';
 import { isPaid } from '../walk';
 import type { Floor, ZoneGiven, ZoneView } from '../zone';
@@ -34,6 +34,7 @@ export const siteView = (job: Job, settings: FirmSettings, thisYear: number): Si
   asthma: job.asthma === 'unknown' && !job.dwelling ? 'no' : job.asthma,
   others: job.otherTrades.trim() !== '' ? 'yes' : job.livedIn === 'unknown' && !job.dwelling ? 'no' : job.livedIn,
   entitled: entitledOn(settings, job.startOn, thisYear),
+  asbestosTrained: asbestosTrainedOn(settings, job.startOn, thisYear),
   thisYear,
 });
 

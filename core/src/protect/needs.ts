@@ -40,6 +40,8 @@ export interface Needs {
   readonly lead: boolean;
   /** Old putty is taken out, which holds lead of its own. */
   readonly putty: boolean;
+  /** A coat that may hold asbestos is worked, by trained people: nothing else lets a stroke into it. */
+  readonly fibres: boolean;
   readonly care: Protection['care'];
   readonly leadState: HazardState;
   readonly asbestos: HazardState;
@@ -181,8 +183,20 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     noise: any((m) => m.noisy),
     height: methods.length > 0 && ctx.space.accessM > HIGH_M,
   };
+  const fibres = methods.length > 0 && isPresent(ctx.asbestos.coat.value);
   const kit = ctx.space.moldKit;
+  // Outdoors there is no room to close.
   const closed = ctx.place !== 'outside';
+  const grown = closed && reaches.mold && kit !== null && sheetFor(kit.value) !== 'none';
+  const cares: readonly (readonly [Protection['care'], boolean])[] = [
+    ['lead', lead],
+    ['asbestos', fibres],
+    ['guard', guarded],
+    ['growth', grown],
+    ['silica', closed && reaches.silica],
+    ['leaveAlone', isPresent(ctx.asbestos.coat.value)],
+  ];
+  const care = cares.find(([, is]) => is)?.[0] ?? 'ordinary';
   return {
     surfaceId: s.id,
     spaceId: s.spaceId,
@@ -194,17 +208,8 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     disturbedM2: choice.parts.reduce((sum, p) => sum + (disturbs(p) ? p.areaM2 : 0), 0),
     lead,
     putty,
-    care: lead
-      ? 'lead'
-      : guarded
-        ? 'guard'
-        : closed && reaches.mold && kit !== null && sheetFor(kit.value) !== 'none'
-          ? 'growth'
-          : closed && reaches.silica
-            ? 'silica'
-            : isPresent(ctx.asbestos.coat.value)
-              ? 'leaveAlone'
-              : 'ordinary',
+    fibres,
+    care,
     leadState: overall.value,
     asbestos: ctx.asbestos.overall.value,
     runM: runOf(s),

@@ -71,11 +71,13 @@ export const taskWears = (task: Task, all: readonly Task[]): string =>
 export interface Protection {
   readonly needed: Answer<boolean>;
   /**
-   * lead: its sign, its clean-up and its check. guard: set up for what a slip would break into. growth, silica: a closed room, and a clean-up
+   * lead: its sign, its clean-up and its check. asbestos: trained people work it. guard: set up for what a slip would break into. growth, silica: a closed room, and a clean-up
    * without a broom. leaveAlone: what may hold asbestos is not touched at all. ordinary: nothing of that is disturbed. What else is reached has
    * its own measures beside it (zone/measures.ts).
    */
-  readonly care: 'lead' | 'guard' | 'growth' | 'silica' | 'leaveAlone' | 'ordinary';
+  readonly care: 'lead' | 'asbestos' | 'guard' | 'growth' | 'silica' | 'leaveAlone' | 'ordinary';
+  /** A coat that may hold asbestos is worked in it, by trained people; with lead beside it too. */
+  readonly fibres: boolean;
   /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
   readonly sheetLaidM2: Answer<number>;
   readonly sheetBoughtM2: number;
@@ -123,11 +125,21 @@ const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
 };
 
 /** What the growth and the grit ask for, beside lead: each with its reason. Common practice for grit: a hood for hard grit. */
-function alsoBreathed(methods: readonly Method[], ctx: ZoneContext): { readonly least: RespiratorId; readonly because: Reason }[] {
+function alsoBreathed(
+  methods: readonly Method[],
+  fibres: HazardState | null,
+  ctx: ZoneContext,
+): { readonly least: RespiratorId; readonly because: Reason }[] {
   const { rulebook } = ctx;
   const out: { least: RespiratorId; because: Reason }[] = [];
   if (ctx.moldKit && methods.some((m) => m.takes.includes('mold') && m.disturbs))
     out.push({ least: MOLD_NEEDS[ctx.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.moldKit.value }) });
+  // 29 CFR 1926.1101(h): no filtering facepiece; HSE task sheets: FFP3 or a half mask with P3.
+  if (fibres)
+    out.push({
+      least: rulebook.id === 'uk' ? 'ffp3' : 'halfMask',
+      because: why('ppe.fibres', rulebook.sources.asbestosWork, { asbestos: fibres }),
+    });
   const blast = methods.filter((m) => m.blast !== 'no');
   if (blast.length > 0)
     out.push({
@@ -143,13 +155,25 @@ function alsoBreathed(methods: readonly Method[], ctx: ZoneContext): { readonly 
   return out;
 }
 
-function respiratorFor(exposure: Exposure, vapour: boolean, ctx: ZoneContext, methods: readonly Method[]): Answer<RespiratorId | null> {
-  return ownedMask(askedOf(exposure, vapour, ctx, methods), vapour, { masks: ctx.rulebook.respirators, owned: ctx.settings.masks });
+function respiratorFor(
+  exposure: Exposure,
+  vapour: boolean,
+  fibres: HazardState | null,
+  ctx: ZoneContext,
+  methods: readonly Method[],
+): Answer<RespiratorId | null> {
+  return ownedMask(askedOf(exposure, vapour, fibres, ctx, methods), vapour, { masks: ctx.rulebook.respirators, owned: ctx.settings.masks });
 }
 
-function askedOf(exposure: Exposure, vapour: boolean, ctx: ZoneContext, methods: readonly Method[]): Answer<RespiratorId | null> {
+function askedOf(
+  exposure: Exposure,
+  vapour: boolean,
+  fibres: HazardState | null,
+  ctx: ZoneContext,
+  methods: readonly Method[],
+): Answer<RespiratorId | null> {
   const forLead = forLeadAndVapour(exposure, vapour, ctx);
-  const also = alsoBreathed(methods, ctx);
+  const also = alsoBreathed(methods, fibres, ctx);
   if (also.length === 0 || (forLead.value === null && forLead.because.some((r) => r.effect === 'block'))) return forLead;
   const rank = (id: RespiratorId | null) => ctx.rulebook.respirators.findIndex((r) => r.id === id);
   const most = also.reduce((a, b) => (rank(b.least) > rank(a.least) ? b : a));
@@ -212,9 +236,10 @@ function kitFor(
   {
     guarded,
     lead,
+    near,
     fibres,
     asbestos,
-  }: { readonly guarded: boolean; readonly lead: boolean; readonly fibres: boolean; readonly asbestos: HazardState },
+  }: Readonly<Record<'guarded' | 'lead' | 'near' | 'fibres', boolean>> & { readonly asbestos: HazardState },
   { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
@@ -222,14 +247,19 @@ function kitFor(
   const any = (f: (m: Method) => boolean) => methods.some(f);
   if (methods.length === 0) return out;
   const heat = why('kit.suitHeat', 'niosh-85-115', suitFacts());
-  if (lead || fibres) {
-    const clothes = lead ? why('kit.leadClothes', sources.clothing) : why('kit.guardClothes', sources.asbestosWork);
+  const dressed = lead || near || fibres;
+  if (dressed) {
+    const clothes = fibres
+      ? why('kit.fibreClothes', sources.asbestosWork)
+      : lead
+        ? why('kit.leadClothes', sources.clothing)
+        : why('kit.guardClothes', sources.asbestosWork);
     out.push(answer('coverall', clothes, heat));
     add('bootCovers', clothes);
     add('washStation', why('kit.washHands', sources.clothing));
   }
   if (guarded) {
-    if (id === 'us') add('hepaVacuum', why('kit.hepa', lead || fibres ? sources.cleaning : 'trade-contain'));
+    if (id === 'us') add('hepaVacuum', why('kit.hepa', dressed ? sources.cleaning : 'trade-contain'));
     else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
     else add('leadVacuum', why(lead ? 'kit.classMH' : 'kit.classM', 'uk-vacuum'));
   }
@@ -255,8 +285,7 @@ function kitFor(
   }
   if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
   const suited = moldKit !== null && sheetFor(moldKit.value) !== 'none';
-  if (suited && !lead && !fibres && any((m) => m.takes.includes('mold')))
-    out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
+  if (suited && !dressed && any((m) => m.takes.includes('mold'))) out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
   const loud = loudest(methods);
   if (loud) {
     const [level, bare] = [measure(loud.db, 'dBA'), measure(Math.floor(minutesAt(loud.db)), 'min')];
@@ -293,32 +322,28 @@ function fixingsOf(
 }
 
 /** Of several, in this order: what binds most comes first. */
-const CARES: readonly Protection['care'][] = ['lead', 'guard', 'growth', 'silica', 'leaveAlone', 'ordinary'];
+const CARES: readonly Protection['care'][] = ['lead', 'asbestos', 'guard', 'growth', 'silica', 'leaveAlone', 'ordinary'];
 /** Under these the room is closed, and given back. */
-const CLOSED: readonly Protection['care'][] = ['lead', 'guard', 'growth', 'silica'];
+const CLOSED: readonly Protection['care'][] = ['lead', 'asbestos', 'guard', 'growth', 'silica'];
 
 /** The rules for lead or for asbestos bind it; anything else is kept in by their model, which is common practice. */
-export const byLaw = ({ care }: Pick<Protection, 'care'>): boolean => care === 'lead' || care === 'guard';
+export const byLaw = ({ care }: Pick<Protection, 'care'>): boolean => care === 'lead' || care === 'asbestos' || care === 'guard';
+
+function neededOf({ lead, putty, leadState, asbestos }: Needs, care: Protection['care'], { rulebook, moldKit }: ZoneContext): Reason {
+  if (putty && !isPresent(leadState)) return why('protect.leadPutty', 'trade-putty');
+  if (lead) return why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: leadState });
+  const fibresBy = rulebook.sources.asbestosWork;
+  if (care === 'asbestos') return why('protect.fibres', fibresBy, { asbestos });
+  if (care === 'guard') return why('protect.aboveAsbestos', fibresBy, { asbestos });
+  if (care === 'growth') return why('protect.growth', rulebook.sources.mold, { kit: moldKit!.value });
+  if (care === 'silica') return why('protect.silica', rulebook.id === 'uk' ? 'uk-silica' : 'cfr29-1926.1153');
+  if (care === 'leaveAlone') return why('protect.leaveAlone', fibresBy, { asbestos });
+  return why('protect.noHazardDisturbed', 'job-record', { leadInReach: leadState });
+}
 
 /** What each surface says of why, each reason once, from those that ask for the most. */
 function neededBecause(needs: readonly Needs[], care: Protection['care'], ctx: ZoneContext): Reason[] {
-  const { rulebook } = ctx;
-  const asking = needs.filter((n) => n.care === care);
-  const reasons = asking.map(({ lead, putty, leadState, asbestos }) =>
-    putty && !isPresent(leadState)
-      ? why('protect.leadPutty', 'trade-putty')
-      : lead
-        ? why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: leadState })
-        : care === 'guard'
-          ? why('protect.aboveAsbestos', rulebook.sources.asbestosWork, { asbestos })
-          : care === 'leaveAlone'
-            ? why('protect.leaveAlone', rulebook.sources.asbestosWork, { asbestos })
-            : care === 'growth'
-              ? why('protect.growth', rulebook.sources.mold, { kit: ctx.moldKit!.value })
-              : care === 'silica'
-                ? why('protect.silica', rulebook.id === 'uk' ? 'uk-silica' : 'cfr29-1926.1153')
-                : why('protect.noHazardDisturbed', 'job-record', { leadInReach: leadState }),
-  );
+  const reasons = needs.filter((n) => n.care === care).map((n) => neededOf(n, care, ctx));
   return [...new Map(reasons.map((r) => [JSON.stringify(r), r])).values()];
 }
 
@@ -335,6 +360,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   const lead = working.some((n) => n.lead);
   const guarded = lead || working.some((n) => CLOSED.includes(n.care));
   const care = CARES.find((c) => needs.some((n) => n.care === c)) ?? 'ordinary';
+  const fibres = working.some((n) => n.fibres);
   const because = neededBecause(needs, care, ctx);
 
   const beyondLimit = outside ? rulebook.sheetBeyond.outside : rulebook.sheetBeyond.inside;
@@ -356,6 +382,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
       respirator: respiratorFor(
         exposure,
         of.some((m) => m.vapour),
+        working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null,
         ctx,
         of,
       ),
@@ -363,7 +390,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
         ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
         ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
       ],
-      kit: kitFor(of, { guarded, lead, fibres: working.some((n) => n.care === 'guard'), asbestos }, ctx),
+      kit: kitFor(of, { guarded, lead, near: working.some((n) => n.care === 'guard'), fibres, asbestos }, ctx),
     };
   };
   const { exposure, respirator, cartridges, kit } = wear(methods);
@@ -372,6 +399,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   return {
     needed: { value: guarded, because },
     care,
+    fibres,
     sheetLaidM2: answer(
       laid,
       guarded

@@ -183,7 +183,9 @@ export function programme(facts: JobFacts, plan: JobPlan, settings: FirmSettings
   const zones = plan.zones.filter((z) => z.steps.length > 0);
   const lead = zones.some((z) => z.protection.care === 'lead');
   const weight = (kg: number) => formatWeight(kg, units);
-  const notices = noticesOf({ facts, lead, asbestosOut: plan.surfaces.some((x) => x.asbestos.overall.value === 'found'), today });
+  const own = new Set(zones.flatMap((z) => z.fibreIds));
+  const asbestosOut = plan.surfaces.some((x) => x.asbestos.overall.value === 'found' && !own.has(x.surfaceId));
+  const notices = noticesOf({ facts, lead, asbestosOut, asbestosOwn: own.size > 0, today });
   const waste = wasteOf(facts, plan, settings);
   return {
     edition: rulebook.edition,

@@ -25,6 +25,14 @@ export function entitledOn(
   return renovators.length > 0 ? 'renovatorRanOut' : 'noRenovator';
 }
 
+/** Somebody of the firm is trained for asbestos work on the first day: a training of which nobody entered the last day shows nothing. 29 CFR 1926.1101(k)(9); CAR 2012 */
+export const asbestosTrainedOn = ({ people = [] }: Pick<FirmSettings, 'people'>, startOn: string | null, thisYear: number): boolean =>
+  people.some(
+    (p) =>
+      p.removedAt === null &&
+      p.certificates.some((c) => c.kind === 'asbestosTrained' && c.until !== null && c.until >= (startOn ?? `${thisYear}-01-01`)),
+  );
+
 /** A certificate that does not last as long as it is needed. */
 export interface CertificateOut {
   /** Of whom; null: the firm's own. */

@@ -12,7 +12,7 @@ export {
   type RespiratorId,
   type Rulebook,
 } from './rulebook';
-export { certificatesOut, certificateSays, ENTITLED, entitledOn, type CertificateOut, type Entitled } from './entitled';
+export { asbestosTrainedOn, certificatesOut, certificateSays, ENTITLED, entitledOn, type CertificateOut, type Entitled } from './entitled';
 export {
   AS_CATALOGUED,
   CURRENCIES,

@@ -57,6 +57,8 @@ export interface Rulebook {
   /** Work at or below these needs no certified renovator; null: the rulebook has no such class. */
   readonly minorWork: { readonly insideRoom: Limit; readonly outside: Limit } | null;
   /** The same where public money is in the work; null: no stricter class. */
+  /** Of a coat that may hold asbestos, what trained people of the firm may work at once; null: no such bound. */
+  readonly trainedAsbestos: Limit | null;
   readonly minorWorkAssisted: { readonly insideRoom: Limit; readonly outside: Limit } | null;
   readonly sheetBeyond: { readonly inside: Limit; readonly outside: Limit };
   /** Nearer the boundary than this: a vertical screen. */
@@ -118,6 +120,8 @@ const US: Rulebook = {
     ppm: limit(5000, 'ppm', 'cfr24-35.110'),
   },
   minorWork: { insideRoom: limit(6, 'ft2', 'cfr40-745.83'), outside: limit(20, 'ft2', 'cfr40-745.83') },
+  // Class III: no more than fits one bag of 60 x 60 in; taken for the 10 ft2 below which even class I counts as small.
+  trainedAsbestos: limit(10, 'ft2', 'cfr29-1926.1101'),
   minorWorkAssisted: { insideRoom: limit(2, 'ft2', 'cfr24-35.1350'), outside: limit(20, 'ft2', 'cfr24-35.1350') },
   sheetBeyond: { inside: limit(6, 'ft', 'cfr40-745.85a2i'), outside: limit(10, 'ft', 'cfr40-745.85a2ii') },
   screenWithin: limit(10, 'ft', 'cfr40-745.85a2ii'),
@@ -178,6 +182,7 @@ const UK: Rulebook = {
   leadStockUntil: limit(1994, 'year', 'mem-stock'),
   leadPaint: null,
   minorWork: null,
+  trainedAsbestos: null,
   minorWorkAssisted: null,
   // No published distance in UK rules: the US distances are taken over as common practice, in metres.
   sheetBeyond: { inside: limit(1.83, 'm', 'trade-contain'), outside: limit(3.05, 'm', 'trade-contain') },

@@ -35,6 +35,8 @@ export interface SiteView {
   readonly others: YesNo;
   /** Whether what entitles the firm to lead work holds on the first day of work. */
   readonly entitled: Entitled;
+  /** Whether anybody of the firm is trained for asbestos work on that day. */
+  readonly asbestosTrained: boolean;
   /** The calendar year: what is in the future, and what is younger than its coats. */
   readonly thisYear: number;
 }

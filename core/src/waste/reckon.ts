@@ -120,6 +120,8 @@ function filmOf(s: Surface): Range {
 function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out: Streams): void {
   const lead = isPresent(plan.lead.overall.value);
   const guarded = byLaw(plan.protection);
+  // What trained people take off a suspect coat, and all that it is on, is asbestos.
+  const fibres = isPresent(plan.asbestos.coat.value);
   const coats = s.layers.filter((l) => l.removedAt === null).length;
   const textured = s.layers.some((l) => l.removedAt === null && l.binder === 'textured');
   for (const part of plan.choice.parts)
@@ -140,7 +142,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
           : wet
             ? { low: TEXTURE_WET_KG_M2.low * part.areaM2 * share.low, high: TEXTURE_WET_KG_M2.high * part.areaM2 * share.high }
             : { low: film.low * part.areaM2 * share.low, high: film.high * part.areaM2 * share.high };
-      const stream = wet && isPresent(plan.asbestos.coat.value) ? 'suspectAsbestos' : streamOf(m, guarded);
+      const stream = fibres ? 'suspectAsbestos' : streamOf(m, guarded);
       const sum = out.add(
         stream,
         kg,
@@ -154,7 +156,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     if (!step.shared)
       for (const { what, amount } of step.amounts) {
         if (!isProduct(what) || amount.unit === 'pieces') continue;
-        const stream = GOES_TO[what]!;
+        const stream = fibres ? 'suspectAsbestos' : GOES_TO[what]!;
         const litres = convert(amount.value, amount.unit, 'L');
         const least = litres * (LEAST_LEFT[stream] ?? 1);
         const perL = stream === 'media' ? GRIT_KG_PER_L : stream === 'solventRags' ? RAG_KG_PER_L : (STREAMS[stream].kgPerL ?? 1);
@@ -178,7 +180,7 @@ function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmS
   if (steps.length === 0) return;
   const lead = protection.care === 'lead';
   const mold = zone.hazards.some((h) => h.kind === 'mold');
-  const stream: WasteStreamId = byLaw(protection) ? 'sheetAndChips' : mold ? 'moldDebris' : 'clean';
+  const stream: WasteStreamId = protection.fibres ? 'suspectAsbestos' : byLaw(protection) ? 'sheetAndChips' : mold ? 'moldDebris' : 'clean';
   if (protection.sheetBoughtM2 > 0) {
     const kg = protection.sheetBoughtM2 * SHEET_KG_M2;
     out.add(stream, { low: kg, high: kg }, lead, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));
@@ -186,7 +188,12 @@ function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmS
   if (protection.needed.value || mold) {
     const own = plans.filter((p) => p.zoneId === zone.zoneId).reduce((h, p) => h + p.work.handsOnH.high - p.work.sharedH.high, 0);
     const days = Math.max(1, Math.ceil((own + zone.handsOnH.high) / (zone.setup.shiftH ?? settings.hoursPerDay) - 1e-9));
-    out.add('filters', by(DAY_KG, days), lead, why('waste.fromSuits', 'trade-waste', { days: measure(days, 'd') }));
+    out.add(
+      protection.fibres ? 'suspectAsbestos' : 'filters',
+      by(DAY_KG, days),
+      lead,
+      why('waste.fromSuits', 'trade-waste', { days: measure(days, 'd') }),
+    );
   }
   if (protection.care === 'guard' && !out.sums.has('suspectAsbestos'))
     out.add('suspectAsbestos', { low: 0, high: 0 }, false, why('waste.mayBreak', 'trade-waste'));

@@ -7,7 +7,7 @@ import { DAYS } from '../calendar/notices';
 import { measure } from '../units/units';
 import type { ZonePlan } from './plan';
 
-type AZone = Pick<ZonePlan, 'zoneId' | 'name' | 'surfaceIds'>;
+type AZone = Pick<ZonePlan, 'zoneId' | 'name' | 'surfaceIds' | 'fibreIds'>;
 interface ASurface {
   readonly surfaceId: string;
   readonly asbestos: HazardState;
@@ -16,10 +16,11 @@ interface ASurface {
 
 /**
  * @param all zones of the job: those without any of it can go on meanwhile
- * @returns none: nothing in the zone may hold asbestos
+ * @returns none: nothing in the zone may hold asbestos, but what trained people of the firm work themselves
  */
 export function licensedNeeds(zone: AZone, all: readonly AZone[], surfaces: readonly ASurface[], { job }: JobFacts): Reason[] {
-  const suspects = (z: AZone) => surfaces.filter((s) => z.surfaceIds.includes(s.surfaceId) && isPresent(s.asbestos));
+  const suspects = (z: AZone) =>
+    surfaces.filter((s) => z.surfaceIds.includes(s.surfaceId) && !z.fibreIds.includes(s.surfaceId) && isPresent(s.asbestos));
   const here = suspects(zone);
   if (here.length === 0) return [];
   const uk = bookOf(job).id === 'uk';

@@ -14,6 +14,11 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
   const methods = [...new Set(needs.flatMap((n) => n.methods))].map(methodById);
   const before: GateSpec[] = [];
   const after: GateSpec[] = [];
+  if (needs.some((n) => n.fibres)) {
+    const uk = rulebook.id === 'uk';
+    before.push(gate('fibres-ready', 'protect', why(uk ? 'gate.fibresReadyUk' : 'gate.fibresReady', rulebook.sources.asbestosWork)));
+    after.push(gate('fibres-gone', 'cleanUp', why('gate.fibresGone', rulebook.sources.asbestosWork)));
+  }
   const sheet = reached.has('mold') && place === 'inside' && moldKit !== null ? sheetFor(moldKit.value) : 'none';
   if (sheet === 'limited') before.push(gate('growth-sheet', 'protect', why('gate.growthOne', rulebook.sources.mold)));
   if (sheet === 'full') before.push(gate('growth-sheet.two', 'protect', why('gate.growthTwo', rulebook.sources.mold)));

@@ -53,6 +53,8 @@ export interface ZonePlan extends Pick<ZoneView, 'kind' | 'name' | 'partOf' | 's
   readonly working: readonly string[];
   /** All that its strokes reach or make, each with the surfaces on which they do. */
   readonly hazards: readonly { readonly kind: HazardKind; readonly surfaceIds: readonly string[] }[];
+  /** On which a coat that may hold asbestos is worked, by trained people. */
+  readonly fibreIds: readonly string[];
   /** Lead on each of its surfaces, as its picture shows it. */
   readonly leads: readonly { readonly surfaceId: string; readonly state: HazardState }[];
   readonly protection: Protection;
@@ -192,6 +194,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
       ...zoneOrder(working),
       working: needs.filter((n) => n.methods.length > 0).map((n) => n.surfaceId),
       hazards,
+      fibreIds: needs.filter((n) => n.fibres).map((n) => n.surfaceId),
       leads: needs.map((n) => ({ surfaceId: n.surfaceId, state: n.leadState })),
       protection,
       air,

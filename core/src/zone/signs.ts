@@ -23,6 +23,26 @@ const LEAD_ES = [
 ];
 const LEAD_UK_ES = ['TRABAJO CON PINTURA DE PLOMO', 'PROHIBIDO EL PASO', 'NO COMER, BEBER NI FUMAR', 'MÁSCARA Y MONO DESDE AQUÍ'];
 
+/** 29 CFR 1926.1101(k)(7); the Spanish words are a translation, from memory. */
+const ASBESTOS_WORK = {
+  en: [
+    'DANGER',
+    'ASBESTOS',
+    'MAY CAUSE CANCER',
+    'CAUSES DAMAGE TO LUNGS',
+    'WEAR RESPIRATORY PROTECTION AND PROTECTIVE CLOTHING IN THIS AREA',
+    'AUTHORIZED PERSONNEL ONLY',
+  ],
+  es: [
+    'PELIGRO',
+    'ASBESTO',
+    'PUEDE CAUSAR CÁNCER',
+    'CAUSA DAÑO A LOS PULMONES',
+    'USE PROTECCIÓN RESPIRATORIA Y ROPA PROTECTORA EN ESTA ÁREA',
+    'SÓLO PERSONAL AUTORIZADO',
+  ],
+} as const;
+
 const OWN: readonly (Omit<Sign, 'fixed' | 'source'> & { readonly source: SourceId })[] = [
   {
     about: 'asbestos',
@@ -93,7 +113,10 @@ export function zoneSigns(zone: ZonePlan, rulebook: Rulebook): Sign[] {
       fixed: rulebook.id === 'us',
       source: rulebook.signSource,
     });
+  if (zone.protection.fibres)
+    out.push({ about: 'asbestos', ...ASBESTOS_WORK, fixed: rulebook.id === 'us', source: rulebook.sources.asbestosWork });
   for (const sign of OWN) {
+    if (sign.about === 'asbestos' && zone.protection.fibres) continue;
     const there =
       sign.about === 'asbestos'
         ? zone.protection.care === 'guard' || zone.protection.care === 'leaveAlone' || reaches.includes('asbestos')

@@ -280,14 +280,18 @@ const settings = fc
       certifiedUntil: maybe(fc.constantFrom('2025-11-29', '2026-03-02'), 3),
       masks: maybe(fc.subarray([...RESPIRATOR_IDS]), 2),
       renovator: maybe(fc.constantFrom('2025-11-30', '2026-03-01', '2027-01-01'), 3),
+      trained: maybe(fc.constantFrom('2025-11-30', '2026-03-01', '2027-01-01'), 3),
     }),
   )
-  .map(([drawn, own, owned, { renovator, ...held }]): FirmSettings | undefined => {
+  .map(([drawn, own, owned, { renovator, trained, ...held }]): FirmSettings | undefined => {
     // Prices and rates do not decide what is safe; names must be names.
     const parsed = FirmSettings.safeParse({ ...drawn, ...held, firmName: 'Firm', rates: own, samplePrefix: 'S' });
     if (!parsed.success) return undefined;
-    const people =
-      renovator === null ? [] : [{ ...BLANK_PERSON, certificates: [{ kind: 'renovator' as const, number: '', until: renovator }] }];
+    const certificates = [
+      ...(renovator === null ? [] : [{ kind: 'renovator' as const, number: '', until: renovator }]),
+      ...(trained === null ? [] : [{ kind: 'asbestosTrained' as const, number: '', until: trained }]),
+    ];
+    const people = certificates.length === 0 ? [] : [{ ...BLANK_PERSON, certificates }];
     return { ...parsed.data, people, ...(owned === null ? {} : { machines: [{ ...OWNED, kind: owned }] }) };
   });
 

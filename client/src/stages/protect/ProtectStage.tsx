@@ -37,6 +37,7 @@ const OPENINGS = { closeAndSeal: 'close and seal the room', closeNear: 'close th
 
 const CARE = {
   lead: { title: 'Lead work: contain it', label: 'A hazard is disturbed' },
+  asbestos: { title: 'Asbestos work by trained people', label: 'A coat that may hold asbestos is worked' },
   guard: { title: 'Asbestos is not ruled out: guard it', label: 'No stroke goes into it' },
   growth: { title: 'Growth: keep it in while it is cleaned', label: 'Growth is kept in' },
   silica: { title: 'Dust of stone: keep it in', label: 'Dust of stone is kept in' },

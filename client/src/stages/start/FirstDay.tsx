@@ -21,15 +21,16 @@ function Day({ facts, digest }: { readonly facts: JobFacts; readonly digest: Job
   const dispatch = useAppDispatch();
   const { job } = facts;
   const today = dayOf(new Date().toISOString(), job.timeZone);
-  const asked = useMemo(
-    () => ({
+  const asked = useMemo(() => {
+    const own = digest?.zones.flatMap((z) => z.fibreIds) ?? [];
+    return {
       facts,
       lead: digest?.zones.some((z) => z.care === 'lead') ?? true,
-      asbestosOut: digest?.surfaces.some((s) => s.asbestos === 'found') ?? false,
+      asbestosOut: digest?.surfaces.some((s) => s.asbestos === 'found' && !own.includes(s.surfaceId)) ?? false,
+      asbestosOwn: own.length > 0,
       today,
-    }),
-    [facts, digest, today],
-  );
+    };
+  }, [facts, digest, today]);
   const notices = useMemo(() => noticesOf(asked), [asked]);
   const late = notices.filter((n) => n.late);
   const put = (fields: object) => dispatch(commit(job.id, [set('job', job.id, fields)], 'first day'));

@@ -20,7 +20,10 @@ export const CHOOSE = {
   'site.listedUnknown': { says: 'Nobody said whether the building is listed, and it is old enough: ask before old coatings or parts come off.', lifts: 'Ask, and say so in the job facts.' },
   'site.listed': { says: 'The building is listed: taking off old coatings or parts may need consent. Ask before the first stroke.' },
   'site.height': { says: 'Worked above head height: a caustic or a hot tool falls on whoever stands below. From rails on a platform, a tower or a scaffold, not from a ladder.' },
-  'asbestos.noDisturbing': { says: 'Asbestos is not ruled out ({asbestos}): nothing may scrape, wet, sand or strip this coating. Leave it, seal it, cover it, or call a licensed remover.', lifts: 'Samples of every layer, all negative.' },
+  'asbestos.noDisturbing': {
+    says: 'Asbestos is not ruled out ({asbestos}): nothing may scrape, wet, sand or strip this coating. Leave it, seal it, cover it, or call a licensed remover.',
+    lifts: 'Samples of every layer, all negative; or, for a small repair wet and by hand, people of the firm who are trained for it and entered with the last day of their training.',
+  },
   'asbestos.noDisturbingUk': { says: 'Asbestos is not ruled out ({asbestos}): nothing may disturb this coating. Leave it, seal it, cover it, or call a licensed contractor.', lifts: 'Samples through the depth, none with asbestos.' },
   'asbestos.putty': { says: 'Asbestos in the putty below is {asbestosPutty}. Stay in the paint: stop where putty shows.' },
   'asbestos.puttyInto': { says: 'Beside the glass this goes through the paint into the putty, and asbestos is not ruled out in it ({asbestosPutty}).', lifts: 'Samples of the putty, all negative; or stay in a sound coat above it.' },
@@ -28,7 +31,13 @@ export const CHOOSE = {
 
   'asbestos.noDisturbingUkTrained': {
     says: 'Asbestos is not ruled out ({asbestos}): nothing may disturb this coating. It takes no licence, but trained people and a plan of work; by machine or steam, on a large face or in poor condition the work is notified first.',
-    lifts: 'Samples through the depth, none with asbestos.',
+    lifts: 'Samples through the depth, none with asbestos; or, wet and by hand, people of the firm who are trained for it and entered with the last day of their training.',
+  },
+  'asbestos.classThree': {
+    says: 'Asbestos is not ruled out ({asbestos}). As a small repair, up to {limit} and one bag of waste, it is open to those of the firm who are trained for it: wet, by hand, vacuum at the tool, nobody else inside.',
+  },
+  'asbestos.nonLicensed': {
+    says: 'Asbestos is not ruled out ({asbestos}). It takes no licence, but trained people and a plan of work: wet, by hand, vacuum of class H at the tool, told to the authority before the first day.',
   },
   'asbestos.stays': { says: 'Sealed, it is still there: into the building’s records, a label where it can be reached, told to whoever works there next, and a look every six months.' },
   'asbestos.staysUk': { says: 'Sealed, it is still there: into the asbestos register, a label where it can be reached, told to whoever works there next, and a look every six to twelve months.' },

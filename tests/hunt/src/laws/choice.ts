@@ -188,7 +188,9 @@ export const CHOICE_LAWS: readonly Law[] = [
           if ((id === 'encapsulate' || id === 'thickPrimer') && plan.asbestos.coat.value !== 'notFound')
             return [`${s.name}: ${id} over asbestos ${plan.asbestos.coat.value} by default`];
           const rubs = run.facts.job.childUnder6 !== 'no' || run.facts.job.pregnancy !== 'no';
-          if (isSoundAndPlain(s) && !rubs && can.includes('overcoat') && id !== 'overcoat')
+          // What trained people may do to a suspect coat is a person's decision.
+          const suspect = plan.asbestos.coat.value !== 'notFound';
+          if (isSoundAndPlain(s) && !rubs && !suspect && can.includes('overcoat') && id !== 'overcoat')
             return [`${s.name}: ${id} by default on sound paint`];
           const lesser = can.some((x) => !['leave', 'cover', 'encapsulate', 'thickPrimer', 'replacePart'].includes(x));
           if (id === 'replacePart' && !s.scrapped && !s.conditions.includes('oilSoaked'))

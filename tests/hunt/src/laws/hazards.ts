@@ -50,6 +50,22 @@ function entitled({ facts, settings }: Run): boolean {
     settings.certified && lasts(settings.certifiedUntil) && (all.length === 0 || all.some((c) => c.kind === 'renovator' && lasts(c.until)))
   );
 }
+/**
+ * Trained people of the firm, on the first day, wet and by hand: of a small coat under US rules (class III: one bag, taken for 10 ft2), of any
+ * that needs no licence under UK rules. 29 CFR 1926.1101(b), (k)(9); CAR 2012.
+ */
+function openToTrained({ facts, settings }: Run, s: Surface, plan: SurfacePlan, does: Does): boolean {
+  const day = facts.job.startOn ?? `${THIS_YEAR}-01-01`;
+  const people = (settings.people ?? []).filter((p) => p.removedAt === null).flatMap((p) => p.certificates);
+  if (!people.some((c) => c.kind === 'asbestosTrained' && c.until !== null && Date.parse(c.until) >= Date.parse(day))) return false;
+  if (s.element === 'pipeLagging' || s.element === 'heaterBoard') return false;
+  if (does.wet !== true || does.motor || does.dryHand || does.hot || does.flame || does.blast || does.mains || does.to === 'out')
+    return false;
+  if ((does.brings ?? []).some((a) => a === 'alkali' || a === 'acid')) return false;
+  const left = new Set(live(s.parts).flatMap((p) => (p.methodId === 'leave' ? p.id : [])));
+  const workedM2 = plan.choice.parts.reduce((sum, p) => sum + (left.has(p.partId) ? 0 : p.areaM2), 0);
+  return facts.job.rulebook === 'uk' || workedM2 <= 10 * 0.09290304 + 1e-6;
+}
 const cuts = (d: Does): boolean => d.to !== 'nothing';
 const isMoldy = (s: Surface): boolean => s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
 const child = (run: Run): boolean => run.facts.job.childUnder6 !== 'no' || run.facts.job.pregnancy !== 'no';
@@ -90,10 +106,10 @@ function strokesOf(plan: SurfacePlan): { readonly id: MethodId; readonly at: num
 }
 
 export const HAZARDS_LAWS: readonly Law[] = [
-  never('H2', 'nothing cuts, heats or soaks into a suspect: coat, putty, what lies below', ({ s, plan, part, does }) => {
+  never('H2', 'nothing cuts, heats or soaks into a suspect: coat, putty, what lies below', ({ s, plan, part, does }, run) => {
     if (!cuts(does)) return false;
     const { coat, below, putty } = plan.asbestos;
-    if (present(coat.value)) return `asbestos ${coat.value} in the coat`;
+    if (present(coat.value) && !openToTrained(run, s, plan, does)) return `asbestos ${coat.value} in the coat`;
     if (does.to !== 'out' && present(below.value) && meets(does.to, s)) return `asbestos ${below.value} below`;
     if (present(putty.value) && (does.putty || (part.kind === 'besideGlass' && does.to !== 'out' && meets(does.to, s))))
       return `asbestos ${putty.value} in the putty`;

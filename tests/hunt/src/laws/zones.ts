@@ -3,7 +3,10 @@ import { NEARBY, type Check, type JobFacts, type Surface } from '../../../../cor
 import { createDeriver, type JobPlan } from '../../../../core/src/job/derive';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { ZonePlan } from '../../../../core/src/zone';
+import { bookOf } from '../../../../core/src/rulebook';
+import { wasteOf } from '../../../../core/src/waste';
 import { shiftsOf } from '../../../../core/src/zone/shift';
+import { zoneSigns } from '../../../../core/src/zone/signs';
 import { limitFor, measured, presumed } from '../oracle/air';
 import { FACTOR } from '../oracle/masks';
 import { DOES, type Does } from '../oracle/methods';
@@ -146,6 +149,33 @@ const keptInTooLittle = (run: Run): string[] =>
       ['solvent and a pilot light', strokes.some((d) => d.id === 'solventGel'), gates.includes('flames-out')],
     ];
     return wanted.filter(([, is, has]) => is && !has).map(([what]) => `${z.name}: ${what}`);
+  });
+
+/** Where a stroke goes into a coat that may hold asbestos. 29 CFR 1926.1101(g)(9), (h), (j), (k); CAR 2012. */
+const fibresLoose = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const into = z.surfaceIds.filter((id) => {
+      const p = run.plans.get(id);
+      return p !== undefined && present(p.asbestos.coat.value) && strokesOf(p).length > 0;
+    });
+    if (into.length === 0) return z.protection.fibres ? [`${z.name}: set up for fibres that nobody frees`] : [];
+    const { care, fibres, respirator, kit, needed } = z.protection;
+    const worn = kit.map((k) => k.value);
+    const gates = z.steps.flatMap((st) => st.gates.map((g) => g.id));
+    const waste = wasteOf(run.facts, run.job, run.settings).map((w) => w.stream);
+    const wanted: readonly (readonly [string, boolean])[] = [
+      ['an area of its own', needed.value && fibres && (care === 'asbestos' || care === 'lead')],
+      [
+        'a mask of factor 10, or 20 under UK rules',
+        respirator.value !== null && FACTOR[respirator.value]! >= (run.facts.job.rulebook === 'uk' ? 20 : 10),
+      ],
+      ['suit and overshoes', worn.includes('coverall') && worn.includes('bootCovers')],
+      ['its vacuum', worn.includes(run.facts.job.rulebook === 'uk' ? 'asbestosVacuum' : 'hepaVacuum')],
+      ['its checks', z.steps.length === 0 || (gates.includes('fibres-ready') && gates.includes('fibres-gone'))],
+      ['its sign', zoneSigns(z, bookOf(run.facts.job)).some((x) => x.about === 'asbestos' && x.en[0] === 'DANGER')],
+      ['its bags', waste.includes('suspectAsbestos')],
+    ];
+    return wanted.filter(([, has]) => !has).map(([what]) => `${z.name}: asbestos is worked without ${what}`);
   });
 
 /** Live services beside the work are made safe before it and put back after it; heat is watched. */
@@ -575,6 +605,7 @@ export const ZONE_LAWS: readonly Law[] = [
   { id: 'H1b', says: 'the coating strokes have their mask, gloves and vapour too', check: coatsUnmasked },
   { id: 'H1d', says: 'who goes from zone to zone wears the strictest mask, and breathes the sum of their day', check: wrongShifts },
   { id: 'H1e', says: 'what is reached is kept in by the measures of its class', check: keptInTooLittle },
+  { id: 'H2d', says: 'a suspect coat that trained people work has its own area, mask, suit, sign, checks and bags', check: fibresLoose },
   { id: 'O8c', says: 'a zone is worked from above down, each of its pieces once', check: outOfTurn },
   { id: 'P1', says: 'one zone, one of everything, never more than the room holds', check: countedTwice },
 ];
