@@ -276,7 +276,7 @@ describe('waste and air', () => {
 });
 
 describe('paper', () => {
-  test.each(['survey', 'custody', 'labels', 'bags', 'signs', 'programme', 'surfaces/qp-sash-river/client'])(
+  test.each(['survey', 'custody', 'labels', 'bags', 'loads', 'signs', 'programme', 'surfaces/qp-sash-river/client'])(
     '%s.pdf is a whole PDF with the product’s own faces',
     async (name) => {
       const res = await fetch(`${server.address}/api/jobs/quill-point/${name}.pdf`);

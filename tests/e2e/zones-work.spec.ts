@@ -55,6 +55,10 @@ test('a bag is two taps from the work; a ticket that differs is told, and balanc
   await app.sent();
   const csv = await (await page.request.get(`${app.address}/api/jobs/${jobId}/bags.csv`)).text();
   expect(csv.match(/T-41/g)).toHaveLength(2);
+  const note = Buffer.from(await (await page.request.get(`${app.address}/api/jobs/${jobId}/loads.pdf`)).body());
+  const { text } = await extractText(await getDocumentProxy(new Uint8Array(note)), { mergePages: true });
+  expect(text).toContain('Ticket for a load of waste');
+  expect(text).toMatch(/No. T-41 · left on \d{4}-\d\d-\d\d · 2 containers/);
 });
 
 test('a second own air result, a week after the first, lowers the mask on every screen, and on paper', async ({ app, page }) => {

@@ -35,6 +35,8 @@ export function airDuties({ day, set, presumed, masked, startOn, lastSampleOn }:
   const out: AirDuty[] = [];
   const duty = (because: Reason, by: string | null = null) => out.push({ because, by });
   if (masked) duty(why('airDuty.mask', set === 'uk' ? 'hsg53' : 'cfr29-1910.134c'), startOn);
+  // The rest is of lead: a mask for growth or vapour sets nothing of it going.
+  if (day.average === 0) return out;
   if (set === 'uk') {
     if (day.atAction) duty(why('airDuty.ukSurveillance', 'clw2002'), startOn);
     duty(why('airDuty.training', 'clw2002'), startOn);

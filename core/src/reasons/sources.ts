@@ -37,6 +37,8 @@ export const SOURCES = {
   'cfr40-261.31': pub('US', '40 CFR 261.31', 'listed solvents, F002'),
   'cfr40-260.10': pub('US', '40 CFR 260.10, 262.16, 262.17', 'generators by what they make in a month'),
   'cfr29-1926.1101k8': pub('US', '29 CFR 1926.1101(k)(8); 40 CFR 61.150', 'labels and shipment of asbestos waste'),
+  'cfr40-61.150': pub('US', '40 CFR 61.150', 'asbestos waste: shipment record, copy by 35 days, report by 45'),
+  'cfr40-262.20': pub('US', '40 CFR 262.20', 'manifest for hazardous waste'),
   'uk-waste': { kind: 'mem', title: 'UK hazardous waste rules, European list of waste', at: '08 01 17*, 17 06 05*, 20 01 27*; consignment note kept three years', where: 'UK' },
   'ca-1532.1': { kind: 'mem', title: '8 CCR 1532.1', at: 'California: limit 10, action level 2 ug/m3, from 2025', where: 'US' },
   'cfr40-61.145': pub('US', '40 CFR 61.145(b)', 'asbestos NESHAP: notice of 10 working days', 'Not for a residential building of four or fewer dwellings.'),

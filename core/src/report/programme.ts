@@ -1,5 +1,5 @@
 /** The written programme of a job: what is done to whom and where, by which equipment, in which order, and what happens when it goes wrong. */
-import { airDuties, limitSetOf } from '../air';
+import { airDuties, limitSetOf, type DayOfLead } from '../air';
 import { noticesOf } from '../calendar';
 import type { FirmFacts, JobFacts } from '../facts';
 import type { JobPlan } from '../job/derive';
@@ -56,6 +56,12 @@ function containment(zone: ZonePlan, facts: JobFacts): string[] {
       ? [`Work stops at a wind of ${formatMeasure(bookOf(facts.job).windStop.is, units)}, and is cleaned up before rain.`]
       : []),
   ];
+}
+
+function averageSays(lead: DayOfLead | null, air: (ug: number) => string): string {
+  if (lead === null) return 'No average can be made: a task has no upper end. Supplied air, until air was sampled.';
+  if (lead.average === 0) return 'No lead is in the air of any of it.';
+  return `Over ${lead.shiftH > 8 ? 'the shift' : 'eight hours'}: ${air(lead.average)}, limit ${air(lead.limit)}.`;
 }
 
 function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings: FirmSettings): ProgrammeZone {
@@ -126,9 +132,7 @@ function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings:
                   (x) =>
                     `${x.what === 'setUp' || x.what === 'cleanUp' ? say(`day.${x.what}`) : say(x.what)}: ${formatWork(x.hours)}, ${x.ugM3 === 0 ? 'no lead' : air(x.ugM3)}`,
                 ),
-                day.lead
-                  ? `Over ${day.lead.shiftH > 8 ? 'the shift' : 'eight hours'}: ${air(day.lead.average)}, limit ${air(day.lead.limit)}.`
-                  : 'No average can be made: a task has no upper end. Supplied air, until air was sampled.',
+                averageSays(day.lead, air),
               ],
             },
             { title: 'What that sets going', lines: duties.map((d) => `${sentence(d.because, units)}${d.by ? ` By ${d.by}.` : ''}`) },

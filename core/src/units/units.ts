@@ -92,6 +92,8 @@ export const UNITS = {
   'm3/h': { dimension: 'flow', scale: 1, label: 'm³/h' },
   cfm: { dimension: 'flow', scale: FOOT_M ** 3 * 60, label: 'cfm' },
   Pa: { dimension: 'pressure', scale: 1, label: 'Pa' },
+  // At 4 C: 249.089 Pa.
+  inH2O: { dimension: 'pressure', scale: 249.089, label: 'in of water' },
   'W/m2K': { dimension: 'heatLoss', scale: 1, label: 'W/m²K' },
   g: { dimension: 'mass', scale: 1e-3, label: 'g' },
   mg: { dimension: 'mass', scale: 1e-6, label: 'mg' },
@@ -147,6 +149,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     film: 'um',
     speed: 'm/s',
     flow: 'm3/h',
+    pressure: 'Pa',
     roomVolume: 'm3',
     weight: 'kg',
   };
@@ -159,6 +162,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     film: 'mil',
     speed: 'mph',
     flow: 'cfm',
+    pressure: 'inH2O',
     roomVolume: 'ft3',
     weight: 'lb',
   };

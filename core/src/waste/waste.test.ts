@@ -13,7 +13,7 @@ import {
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { createDeriver } from '../job/derive';
 import { aFacts, aLayer, aPart, aReading, aSurface, THIS_YEAR, COATS } from '../testing';
-import { classFor, classify, daysItMayStand, generatorOf, monthsOf, registerOf, wasteOf } from './index';
+import { classFor, classify, daysItMayStand, generatorOf, loadNotes, monthsOf, registerOf, wasteOf } from './index';
 
 const test0 = (over: Partial<WasteTest> = {}): WasteTest => ({
   stream: 'sheetAndChips',
@@ -184,6 +184,34 @@ describe('the register', () => {
   test('the next number is one more than the highest, also of those that were taken off', () => {
     expect(numberAfter('B', [])).toBe('B-001');
     expect(numberAfter('B', [bag('B-009', { removedAt: '2026-06-01T00:00:00.000Z' }), bag('B-002')])).toBe('B-010');
+  });
+});
+
+describe('the paper of a load', () => {
+  const of = (rulebook: 'us' | 'uk', streams: readonly WasteStreamId[], dwelling = true) => {
+    const facts = {
+      ...aFacts(aSurface(), { job: { rulebook, dwelling } }),
+      hauls: [haul({ bags: streams.length })],
+      bags: streams.map((stream, i) => bag(`B-00${i + 1}`, { stream, kg: i === 0 ? 10 : null, haulId: 'haul-1' })),
+    };
+    return loadNotes(facts, [])[0]!;
+  };
+  // 40 CFR 61.150, 262.20; UK: from memory of the hazardous waste rules and the European list of properties.
+  test.each([
+    ['uk', ['sheetAndChips'], 'consignment', ['HP 6', 'HP 10', 'HP 14'], 'note.consignment'],
+    ['uk', ['clean', 'suspectAsbestos'], 'consignment', [], 'note.consignment'],
+    ['uk', ['clean'], 'transfer', [], 'note.transfer'],
+    ['us', ['suspectAsbestos'], 'shipment', [], 'note.shipment'],
+    ['us', ['sheetAndChips'], 'ticket', [], 'note.ticket'],
+  ] as const)('%s, %j: %s', (rulebook, streams, kind, hazards, rule) => {
+    const note = of(rulebook, streams);
+    expect([note.kind, note.lines[0]!.hazards, note.because[0]!.rule]).toEqual([kind, hazards, rule]);
+    expect(note.lines.map((l) => [l.numbers.length, l.kg])).toEqual(streams.map((_s, i) => [1, i === 0 ? 10 : null]));
+    expect(note.bags).toBe(streams.length);
+  });
+  test('what is hazardous and comes from no home does not travel by a ticket alone', () => {
+    expect(of('us', ['solventSludge'], false).because.map((r) => r.rule)).toEqual(['note.ticket', 'note.manifest']);
+    expect(of('us', ['clean'], false).because.map((r) => r.rule)).toEqual(['note.ticket']);
   });
 });
 

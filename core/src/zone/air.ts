@@ -43,18 +43,24 @@ export function zoneAir(needs: readonly Needs[], ctx: ZoneContext, machines: rea
       why('air.unmeasured', 'trade-contain', {}, 'care'),
     );
   const flow = measure(flowM3h, 'm3/h');
+  const standing = machinesFor(flowM3h, rated[0] ?? USUAL_M3H);
+  // What blows, not what is asked for, decides how wide the gaps may be.
+  const blows = bringsM3h ?? standing * USUAL_M3H * LOADED_SHARE;
   const short = bringsM3h !== null && bringsM3h < flowM3h - 1e-9;
   return answer(
     {
       volumeM3,
       flowM3h,
       bringsM3h,
-      machines: short || own.length === 0 ? Math.max(own.length, machinesFor(flowM3h, rated[0] ?? USUAL_M3H)) : own.length,
+      machines: short || own.length === 0 ? Math.max(own.length, standing) : own.length,
     },
     asked,
     why('air.flow', 'trade-contain', { volume: measure(volumeM3!, 'm3'), flow }),
     // A room that is shut tight starves the machine; one with wide gaps holds no pressure.
-    why('air.makeUp', 'mem-orifice', { gaps: measure(gapsAt(flowM3h, PRESSURE_PA), 'm2'), pressure: measure(PRESSURE_PA, 'Pa') }),
+    why('air.makeUp', 'mem-orifice', {
+      gaps: measure(gapsAt(Math.max(blows, flowM3h), PRESSURE_PA), 'm2'),
+      pressure: measure(PRESSURE_PA, 'Pa'),
+    }),
     ...(short
       ? [
           why(

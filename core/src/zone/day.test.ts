@@ -82,6 +82,10 @@ describe('what an exposure sets going', () => {
   ] as const)('%s ug/m3 over eight hours', (ugM3, want) => {
     expect([has(ugM3, 'airDuty.firstBlood'), has(ugM3, 'airDuty.shower'), has(ugM3, 'airDuty.clothesDaily')]).toEqual([...want]);
   });
+  test('a mask for growth or vapour sets nothing of lead going', () => {
+    for (const set of ['osha', 'uk'] as const)
+      expect(duties(0, { set, presumed: true, masked: true }).map((d) => d.because.rule)).toEqual(['airDuty.mask']);
+  });
   test('sampled again in six months from the action level on, in three above the limit, to the day', () => {
     const again = (ugM3: number, lastSampleOn: string) =>
       duties(ugM3, { lastSampleOn }).find((d) => d.because.rule === 'airDuty.sampleAgain')!.by;

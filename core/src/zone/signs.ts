@@ -121,7 +121,16 @@ export function zoneSigns(zone: ZonePlan, rulebook: Rulebook): Sign[] {
       sign.about === 'asbestos'
         ? zone.protection.care === 'guard' || zone.protection.care === 'leaveAlone' || reaches.includes('asbestos')
         : reaches.includes(sign.about as never);
-    if (there) out.push({ ...sign, en: sign.en.map(spell), fixed: false });
+    // A sealed room has no window to open: who goes in there is masked.
+    const shut = sign.about === 'vapour' && zone.protection.openings.value === 'closeAndSeal';
+    const last = (lines: readonly string[], word: string) => (shut ? [...lines.slice(0, -1), word] : lines);
+    if (there)
+      out.push({
+        ...sign,
+        en: last(sign.en, 'NOBODY IN HERE WITHOUT THE MASK THAT IS LISTED').map(spell),
+        es: last(sign.es, 'NADIE ENTRE SIN LA MÁSCARA INDICADA'),
+        fixed: false,
+      });
   }
   if (out.length === 0 && zone.working.length > 0)
     out.push({

@@ -169,14 +169,11 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
                 'protect',
                 why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', sheetBy),
               ),
-              kitGate,
-              ...(outside ? [windGate] : []),
             ]
-          : [
-              ...(protection.respirator.value === null ? [] : [kitGate]),
-              ...(outside && working.some((id) => methodById(id).blast !== 'no') ? [windGate] : []),
-            ]),
+          : []),
         ...measures.before,
+        ...(guarded || protection.respirator.value !== null ? [kitGate] : []),
+        ...(outside && (guarded || working.some((id) => methodById(id).blast !== 'no')) ? [windGate] : []),
         ...(z.air ? [gate('air-runs', 'protect', why('gate.airRuns', z.air.because[0]!.source))] : []),
       ],
     }),

@@ -3,7 +3,7 @@ import type { ProblemCode } from '../problem';
 import type { Problem } from '@roughsill/core';
 import type { Detail } from '@roughsill/core/report';
 
-export const PAPERS = ['survey', 'custody', 'labels', 'bags', 'signs', 'programme'] as const;
+export const PAPERS = ['survey', 'custody', 'labels', 'bags', 'loads', 'signs', 'programme'] as const;
 /** With the one that is made for a single surface. */
 export type Paper = (typeof PAPERS)[number] | 'client';
 

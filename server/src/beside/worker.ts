@@ -23,7 +23,7 @@ import { readJson } from '../door';
 import { MediaStore } from '../media/media-store';
 import { redrawn } from '../media/picture';
 import { clientPdf } from '../pdf/client';
-import { bagsPdf, programmePdf, signsPdf } from '../pdf/zone-papers';
+import { bagsPdf, loadsPdf, programmePdf, signsPdf } from '../pdf/zone-papers';
 import { custodyPdf, labelsPdf, surveyPdf } from '../pdf/papers';
 import { asProblem, HttpProblem } from '../problem';
 import type { Answer, JobBody, Paper, Task, WorkerPlace } from './tasks';
@@ -94,6 +94,7 @@ const MAKERS: Readonly<Record<Paper, typeof surveyPdf>> = {
   custody: custodyPdf,
   labels: labelsPdf,
   bags: bagsPdf,
+  loads: loadsPdf,
   signs: signsPdf,
   programme: programmePdf,
   client: clientPdf,

@@ -1,11 +1,12 @@
 /** Papers of the zones: labels for bags, signs at the size at which they hang, and the written programme. */
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { formatMeasure, limitSetOf, measure, bookOf, say, spell } from '@roughsill/core';
+import { formatMeasure, many, limitSetOf, measure, bookOf, say, spell } from '@roughsill/core';
 import { zoneSigns, type Sign } from '@roughsill/core/zone-day';
+import { sentence } from '@roughsill/core/words';
 import { programme, type ProgrammeSection } from '@roughsill/core/report';
-import { ASBESTOS_LABEL, classFor, wasteOf } from '@roughsill/core/waste';
+import { ASBESTOS_LABEL, classFor, loadNotes, wasteOf, type LoadNote } from '@roughsill/core/waste';
 import { about, type PaperInput } from './papers';
-import { head, INK, makePdf, note, para, sub } from './pdf';
+import { head, INK, makePdf, note, para, sub, table } from './pdf';
 
 const DANGER = '#8e2f20';
 const RULE = { hLineColor: () => '#b9b3a3', vLineColor: () => '#b9b3a3' };
@@ -51,6 +52,78 @@ export function bagsPdf({ facts, plan, settings, origin }: PaperInput): Promise<
       ? [para('No bag stands here.')]
       : [{ table: { widths: ['*', '*'], heights: 118, dontBreakRows: true, body: rows }, layout: RULE }];
   return makePdf({ title: 'Bag labels', about: '', content, units: facts.job.units, bare: true, margins: [30, 36, 30, 36] });
+}
+
+/** To be signed by hand: who, and what stands already. */
+const signed = (rows: readonly (readonly [string, string])[]): Content => ({
+  table: {
+    widths: [130, '*', 150],
+    heights: 30,
+    body: rows.map(([who, said]) => [
+      { text: who, bold: true, fontSize: 9 },
+      { text: said || ' ', fontSize: 9.5 },
+      { text: 'Signature, date and time', fontSize: 7, color: '#6b675c' },
+    ]),
+  },
+  layout: RULE,
+  margin: [0, 6, 0, 6],
+});
+
+const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
+
+function notePage(n: LoadNote, { facts, settings }: PaperInput, last: boolean): Content {
+  const { job } = facts;
+  const weight = (kg: number | null) => (kg === null ? '________' : formatMeasure(measure(kg, 'kg'), job.units));
+  const uk = job.rulebook === 'uk';
+  const ends: readonly (readonly [string, string])[] = uk
+    ? [
+        ['Consignor, who hands it on', settings.firmName],
+        ['Carrier, with registration', n.carrier],
+        ['Consignee, with permit', n.to],
+      ]
+    : [
+        ['Generator or contractor', settings.firmName],
+        ['Carrier', n.carrier],
+        ['Disposal site', n.to],
+      ];
+  return {
+    stack: [
+      { text: capital(say(`note.${n.kind}`)), font: 'Besley', fontSize: 18 },
+      note(`No. ${n.number} · left on ${n.leftAt.slice(0, 10)} · ${many(n.bags, 'container')}`),
+      sub('From where'),
+      para([job.name, job.place].filter(Boolean).join(', ') || 'place not said'),
+      sub('What'),
+      table(
+        uk
+          ? ['Waste', 'Code', 'Properties', 'Class', 'In what', 'Numbers', 'Weight']
+          : ['Waste', 'Code', 'Class', 'In what', 'Numbers', 'Weight'],
+        uk ? ['*', 52, 52, 62, 62, '*', 56] : ['*', 52, 80, 70, '*', 62],
+        n.lines.map((l) => [
+          say(`stream.${l.stream}`),
+          l.codes.join(', ') || '–',
+          ...(uk ? [l.hazards.join(', ') || '–'] : []),
+          say(`wasteClass.${l.class}`),
+          say(`container.${l.container}`),
+          l.numbers.join(', '),
+          `${weight(l.kg)}${l.unweighed > 0 && l.kg !== null ? `, ${l.unweighed} not weighed` : ''}`,
+        ]),
+      ),
+      ...(n.lines.length === 0 ? [para('No bag is on this load.')] : []),
+      ...n.says.map((s) => ({ text: `${capital(s)}.`, bold: true, color: DANGER })),
+      ...n.because.map((r) => note(`${sentence(r, job.units)}`)),
+      sub('By whom'),
+      signed(ends),
+    ],
+    ...(last ? {} : { pageBreak: 'after' as const }),
+  };
+}
+
+/** A page a load, as it goes along in the van. */
+export function loadsPdf(input: PaperInput): Promise<Buffer> {
+  const { facts, plan, settings } = input;
+  const notes = loadNotes(facts, wasteOf(facts, plan, settings));
+  const content = notes.length === 0 ? [para('No load has left.')] : notes.map((n, i) => notePage(n, input, i === notes.length - 1));
+  return makePdf({ title: `Notes for loads: ${facts.job.name}`, about: about(input), content, units: facts.job.units });
 }
 
 function signPage(sign: Sign, zone: string, address: string, firm: string, last: boolean): Content {

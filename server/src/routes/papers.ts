@@ -14,6 +14,7 @@ const SUMMARY: Readonly<Record<(typeof PAPERS)[number], string>> = {
   custody: 'The chain-of-custody sheet of samples that are taken and not answered',
   labels: 'Labels for sample bags',
   bags: 'Labels for bags of waste, each with its stream, class and address',
+  loads: 'The paper that goes with each load of waste: consignment or transfer note in the UK, shipment record or ticket in the US',
   signs: 'Signs for every zone, in English and in Spanish, at the size at which they hang',
   programme: 'The written programme: every zone with its containment, air, masks, hygiene, waste and emergencies',
 };

@@ -108,6 +108,9 @@ function Papers({ facts }: { readonly facts: JobFacts }) {
     <Panel title="Papers">
       <View className="flex-row flex-wrap gap-2">
         <PaperButton job={name} label="Labels for bags, PDF" path={`/api/jobs/${id}/bags.pdf`} />
+        {facts.hauls.some((h) => h.removedAt === null) ? (
+          <PaperButton job={name} label="Notes for loads, PDF" path={`/api/jobs/${id}/loads.pdf`} />
+        ) : null}
         <Button label="Register, CSV" onPress={() => window.open(`/api/jobs/${id}/bags.csv`, '_blank')} />
       </View>
       {unsent ? <Words look="note">Entries are still on their way: the papers show what has reached the server.</Words> : null}

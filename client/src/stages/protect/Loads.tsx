@@ -32,7 +32,7 @@ export function Loads({
         <Button
           look={standing > 0 ? 'main' : undefined}
           className="self-start"
-          label={standing > 0 ? `${many(standing, 'bag')} leave` : 'A load without bags here'}
+          label={standing > 0 ? (standing === 1 ? '1 bag leaves' : `${standing} bags leave`) : 'A load without bags here'}
           onPress={() => setAdding(true)}
           testID="new-load"
         />

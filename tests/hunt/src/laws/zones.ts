@@ -274,15 +274,20 @@ const coatsUnmasked = (run: Run): string[] =>
     ];
   });
 
-/** While it is sealed nobody is told to open a window for what is laid then. */
+/** While it is sealed nobody is told to open a window for what is laid then, nor by a sign at its door. */
 const opensTheSeal = (run: Run): string[] =>
   run.job.zones.flatMap((z) =>
     z.protection.openings.value !== 'closeAndSeal'
       ? []
-      : z.vapour
-          // With a stroke goes what its residue is wiped off with.
-          .filter((v) => (v.value.what in DOES || v.value.what === 'whiteSpirit') && v.value.openM2 !== v.value.shutM2)
-          .map((v) => `${z.name}: sealed, and more ${v.value.what} may be laid with its windows open`),
+      : [
+          ...zoneSigns(z, bookOf(run.facts.job))
+            .filter((s) => [...s.en, ...s.es].some((l) => /WINDOWS OPEN|VENTANAS ABIERTAS/.test(l)))
+            .map((s) => `${z.name}: sealed, and its sign (${s.about}) says to keep the windows open`),
+          ...z.vapour
+            // With a stroke goes what its residue is wiped off with.
+            .filter((v) => (v.value.what in DOES || v.value.what === 'whiteSpirit') && v.value.openM2 !== v.value.shutM2)
+            .map((v) => `${z.name}: sealed, and more ${v.value.what} may be laid with its windows open`),
+        ],
   );
 
 /** The longest day of anybody who is put down in a zone, over all zones of that day, h. */
@@ -513,7 +518,14 @@ const record = (t: Turn, i: number, outcome: 'pass' | 'fail'): Check => ({
 const withChecks = (facts: JobFacts, made: readonly { readonly turn: Turn; readonly check: Check }[]): JobFacts => ({
   ...facts,
   checks: made.flatMap((m) => (m.turn.surfaceId === null ? [m.check] : [])),
-  surfaces: facts.surfaces.map((s) => ({ ...s, checks: made.flatMap((m) => (m.turn.surfaceId === s.id ? [m.check] : [])) })),
+  surfaces: facts.surfaces.map((s) => ({
+    ...s,
+    // What was begun and then taken off the list, or declined, has no turn, and goes on counting towards minor work.
+    checks: [
+      ...(s.removedAt === null && s.declinedOn === null ? [] : s.checks),
+      ...made.flatMap((m) => (m.turn.surfaceId === s.id ? [m.check] : [])),
+    ],
+  })),
 });
 
 /** All is passed in turn; then one fails. What it sends back is open again, and nothing else of another surface's strokes. */
