@@ -247,7 +247,7 @@ export function countsOf(options: readonly MethodOption[]): Readonly<Record<Verd
 
 export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, hold: Hold, memo: OptionMemo): Choice {
   const required = requiredDepth(s, ctx, lead, hold);
-  const sheet = surfaceSheet(s, ctx, lead, required.value, area);
+  const sheet = surfaceSheet(s, ctx, lead, required.value);
   const parts = liveParts(s).map((part): PartChoice => {
     const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, memo));
     const declined = s.declinedOn !== null;

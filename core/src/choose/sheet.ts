@@ -28,7 +28,6 @@ import {
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
 import { convert, measure } from '../units/units';
-import type { TakeOff } from '../walk';
 import { ELEMENTS, failsByDegree } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';
@@ -252,21 +251,18 @@ function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
 
 const isGlazed = (s: Surface): boolean => s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
 
-/** What nobody decided to leave, of a coat that needs no licence, by people who are trained. 29 CFR 1926.1101(b), class III; CAR 2012, reg. 3 */
-function byTrained(s: Surface, { site, rulebook, asbestos }: SurfaceContext, area: TakeOff): boolean {
+/** What nobody decided to leave in the room, of coats that need no licence, by people who are trained: two small repairs side by side are one. 29 CFR 1926.1101(b), class III; CAR 2012, reg. 3 */
+function byTrained(s: Surface, { site, space, rulebook, asbestos }: SurfaceContext): boolean {
   // Whatever is painted on it, what it is wrapped in or made of is work for a licence.
   if (!site.asbestosTrained || asbestos.licensed || s.element === 'pipeLagging' || s.element === 'heaterBoard') return false;
-  const worked = s.parts
-    .filter((p) => p.removedAt === null && p.methodId !== 'leave')
-    .reduce((sum, p) => sum + (area.partM2[p.id] ?? 0), 0);
   const most = rulebook.trainedAsbestos;
-  return most === null || worked <= convert(most.is.value, most.is.unit, 'm2') + 1e-9;
+  return most === null || space.suspectM2 <= convert(most.is.value, most.is.unit, 'm2') + 1e-9;
 }
 /** Machines, heat and caustic are another class of work, or nobody's. */
 const isWetByHand = (m: Method): boolean =>
   m.wet && !m.powered && !m.caustic && !m.acid && !m.removesPiece && m.blast === 'no' && m.heatC === null;
 
-export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, required: Bite, area: TakeOff): SurfaceSheet {
+export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture, required: Bite): SurfaceSheet {
   const element = ELEMENTS[s.element];
   const soundness = lead.coats.map((c) => c.coat.soundness);
   const has = (c: Surface['conditions'][number]) => s.conditions.includes(c);
@@ -280,7 +276,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     asbestosPutty: ctx.asbestos.putty.value,
     asbestosTrace: ctx.asbestos.trace,
     asbestosLicensed: ctx.asbestos.licensed,
-    asbestosByTrained: byTrained(s, ctx, area),
+    asbestosByTrained: byTrained(s, ctx),
     leadPutty: isGlazed(s) && s.past !== 'replaced' && (ctx.builtYear === null || ctx.builtYear < ctx.rulebook.leadPresumedBefore.is.value),
     depths: leadDepths(lead),
     leadTrace: lead.trace,

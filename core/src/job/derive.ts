@@ -10,6 +10,7 @@ import {
   asbestosAreas,
   asbestosPicture,
   instrumentBook,
+  isPresent,
   leadEverFound,
   leadIsPresent,
   NO_ASBESTOS,
@@ -364,6 +365,7 @@ export function createDeriver(): Deriver {
     const zoned = zonedAll([surfaces]);
     const there = liveRooms(facts.spaces);
     const room = roomOf(zoned, there);
+    const suspect = picturesOf([pieces], pictures);
     return {
       site,
       instruments,
@@ -371,11 +373,11 @@ export function createDeriver(): Deriver {
       locals,
       past,
       areas,
-      asbestos: picturesOf([pieces], pictures),
+      asbestos: suspect,
       zoned,
       there,
       room,
-      ...inRooms(surfaces, there, room, locals, leaded, site, job.startOn),
+      ...inRooms(surfaces, there, room, locals, leaded, suspect, site, job.startOn),
     };
   }
 
@@ -386,6 +388,7 @@ export function createDeriver(): Deriver {
     room: readonly number[],
     locals: readonly Local[],
     leaded: readonly boolean[],
+    suspect: readonly AsbestosPicture[],
     { rulebook, assisted }: SiteView,
     startOn: string | null,
   ) {
@@ -395,10 +398,12 @@ export function createDeriver(): Deriver {
     const place = onePlace(there);
     const on = there.map(() => 0);
     const off = there.map(() => 0);
+    const fibres = there.map(() => 0);
     surfaces.forEach(({ spaceId, moldM2, removedAt }, i) => {
       const { disturbedM2, moldy, workedOn } = locals[i]!;
       const at = room[i]!;
       if (at >= 0 && moldy) (growth[at] ??= []).push(moldM2);
+      if (at >= 0 && isPresent(suspect[i]!.coat.value)) fibres[place.of[at]!]! += disturbedM2;
       if (!leaded[i]!) return;
       if (at >= 0) on[place.of[at]!]! += disturbedM2;
       else if (removedAt !== null && stillCounts(workedOn!, startOn)) {
@@ -409,7 +414,7 @@ export function createDeriver(): Deriver {
     const plans = there.map((s, at) => rooms[at]!.plan(s, on[place.of[at]!]!, off[place.of[at]!]!, rulebook, assisted));
     const views = there.map((s, at) => {
       const own = rooms[at]!;
-      return own.view(own.made(s, own.growth(growth[at] ?? NOTHING_GROWS), plans[at]!.minorWork.value, rulebook));
+      return own.view(own.made(s, own.growth(growth[at] ?? NOTHING_GROWS), plans[at]!.minorWork.value, fibres[place.of[at]!]!, rulebook));
     });
     return { plans, views };
   }

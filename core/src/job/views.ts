@@ -48,6 +48,7 @@ export const spaceView = (
   space: Space,
   growthM2: readonly (number | null)[],
   minorWork: boolean | null,
+  suspectM2: number,
   rulebook: Rulebook,
 ): SpaceView => ({
   kind: space.kind,
@@ -62,6 +63,7 @@ export const spaceView = (
   causeKnown: space.moisture !== null,
   moldKit: growthM2.length > 0 ? moldKitFor(growthM2, rulebook) : null,
   minorWork,
+  suspectM2,
 });
 
 /** The house from above, from the lengths of its sides; null: too few were measured. */

@@ -84,6 +84,20 @@ test.each([
   if (verdict === 'blocked') expect(of.canInsist).toBe(false);
 });
 
+test('two small repairs in one room are one', () => {
+  const { facts, settings, of } = worked({ areaM2: 6 * FT2 });
+  expect(of.verdict).toBe('care');
+  const [first] = facts.surfaces;
+  const two = {
+    ...facts,
+    surfaces: [first!, { ...first!, id: 'second', name: 'Second', parts: first!.parts.map((p) => ({ ...p, id: 'second-part' })) }],
+  };
+  const verdicts = createDeriver()
+    .derive(two, settings, THIS_YEAR)
+    .surfaces.map((s) => s.choice.parts[0]!.options.find((o) => o.methodId === 'wetScrapeLoose')!.verdict);
+  expect(verdicts).toEqual(['blocked', 'blocked']);
+});
+
 test('what is sealed off part by part counts only by what is worked of it; nothing of it is a default', () => {
   const parts = [aPart('flat', 'wetScrapeLoose', { id: 'small', sharePct: 10 }), aPart('flat', 'leave', { id: 'rest', sharePct: 90 })];
   expect(worked({ areaM2: 100 * FT2, over: { parts } }).of.verdict).toBe('care');

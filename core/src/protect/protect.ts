@@ -286,6 +286,8 @@ function kitFor(
   if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
   const suited = moldKit !== null && sheetFor(moldKit.value) !== 'none';
   if (suited && !dressed && any((m) => m.takes.includes('mold'))) out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
+  if (moldKit !== null && sheetFor(moldKit.value) === 'full' && !dressed && any((m) => m.takes.includes('mold')))
+    add('bootCovers', why('kit.moldSuit', sources.mold));
   const loud = loudest(methods);
   if (loud) {
     const [level, bare] = [measure(loud.db, 'dBA'), measure(Math.floor(minutesAt(loud.db)), 'min')];

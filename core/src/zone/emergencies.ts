@@ -11,7 +11,8 @@ export function emergencies(zone: ZonePlan, rules: Rulebook['id']): Reason[] {
   const out: Reason[] = [];
   if (reaches('caustic') || reaches('acid')) out.push(why('emergency.burns', 'ansi-z358', { rinse: measure(15, 'min') }));
   if (zone.protection.needed.value) out.push(why('emergency.tears', byLaw(zone.protection) ? sources.cleaning : 'trade-contain'));
-  if (reaches('asbestos')) out.push(why('emergency.asbestos', sources.asbestosWork));
+  if (zone.protection.fibres) out.push(why('emergency.fibres', sources.asbestosWork));
+  else if (reaches('asbestos')) out.push(why('emergency.asbestos', sources.asbestosWork));
   if (zone.air !== null) out.push(why('emergency.airStops', sources.mold));
   if (reaches('vapour')) out.push(why('emergency.vapour', 'trade-coat-air'));
   if (reaches('hotWork')) out.push(why('emergency.fire', 'nfpa-51b', { watch: measure(60, 'min') }));

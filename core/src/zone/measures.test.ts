@@ -67,6 +67,18 @@ test.each([
   }
 });
 
+// Law H9.
+test('heat and solvent on two pieces of a room have days of their own', () => {
+  const piece = (id: string, method: MethodId, over: Partial<Surface>) =>
+    aSurface({ id, name: id, ...wood, yearMade: 2016, readings: [], parts: [aPart('flat', method, { id: `${id}-part` })], ...over });
+  const facts = aFacts(piece('hot', 'heatGun', { aim: 'keepSound' }), {
+    others: [piece('gel', 'solventGel', {})],
+    job: { yearBuilt: 2016 },
+  });
+  const [zone] = createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR).zones;
+  expect(gatesOf(zone!)).toEqual(expect.arrayContaining(['heat-apart', 'flames-out', 'hot-clear']));
+});
+
 test('outdoors growth and stone dust need no closed room; what sparks or burns is looked to all the same', () => {
   const stone = zoneFor('drySand', { element: 'wall', material: 'limePlaster', aim: 'keepSound' }, 'us', 'elevation');
   expect([stone.protection.care, stone.protection.needed.value, gatesOf(stone).includes('dust-kept')]).toEqual(['ordinary', false, true]);

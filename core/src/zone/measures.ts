@@ -12,6 +12,7 @@ const CLEAR = measure(35, 'ft');
 export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }: ZoneContext): Record<'before' | 'after', GateSpec[]> {
   const reached = new Set(needs.flatMap((n) => n.reaches));
   const methods = [...new Set(needs.flatMap((n) => n.methods))].map(methodById);
+  const solvent = methods.some((m) => m.vapour && m.id !== 'moldBleach');
   const before: GateSpec[] = [];
   const after: GateSpec[] = [];
   if (needs.some((n) => n.fibres)) {
@@ -28,8 +29,9 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
     after.push(gate('dust-gone', 'cleanUp', why('gate.dustGone', source)));
   }
   // Of the strokes: what is in a coat evaporates when the zone was given back, and is asked at the coat.
-  if (methods.some((m) => m.vapour && m.id !== 'moldBleach'))
-    before.push(gate('flames-out', 'protect', why('gate.flamesOut', 'trade-strip')));
+  if (solvent) before.push(gate('flames-out', 'protect', why('gate.flamesOut', 'trade-strip')));
+  // Law H9, over all pieces of the zone: its vapour does not stay with the piece.
+  if (solvent && reached.has('hotWork')) before.push(gate('heat-apart', 'protect', why('gate.heatApart', 'trade-strip')));
   if (reached.has('hotWork')) before.push(gate('hot-clear', 'protect', why('gate.hotClear', 'nfpa-51b', { clear: CLEAR })));
   return { before, after };
 }

@@ -4,7 +4,7 @@ import type { Rulebook } from '../rulebook';
 import type { ZonePlan } from './plan';
 
 export interface Sign {
-  readonly about: 'lead' | 'asbestos' | 'mold' | 'vapour' | 'caustic' | 'hotWork' | 'keepOut';
+  readonly about: 'lead' | 'asbestos' | 'mold' | 'silica' | 'vapour' | 'caustic' | 'hotWork' | 'keepOut';
   /** The first line is the signal word. */
   readonly en: readonly string[];
   readonly es: readonly string[];
@@ -67,6 +67,12 @@ const OWN: readonly (Omit<Sign, 'fixed' | 'source'> & { readonly source: SourceI
     source: 'trade-mold',
   },
   {
+    about: 'silica',
+    en: ['CAUTION', 'FINE DUST OF STONE AND PLASTER', 'MASK FROM HERE', 'KEEP THIS DOOR CLOSED'],
+    es: ['PRECAUCIÓN', 'POLVO FINO DE PIEDRA Y YESO', 'MÁSCARA DESDE AQUÍ', 'MANTENGA CERRADA ESTA PUERTA'],
+    source: 'trade-sand',
+  },
+  {
     about: 'vapour',
     en: ['CAUTION', 'SOLVENT VAPOR', 'NO SMOKING, NO FLAMES, NO SPARKS', 'KEEP WINDOWS OPEN'],
     es: ['PRECAUCIÓN', 'VAPORES DE DISOLVENTE', 'NO FUME, SIN LLAMAS NI CHISPAS', 'MANTENGA LAS VENTANAS ABIERTAS'],
@@ -120,15 +126,19 @@ export function zoneSigns(zone: ZonePlan, rulebook: Rulebook): Sign[] {
     const there =
       sign.about === 'asbestos'
         ? zone.protection.care === 'guard' || zone.protection.care === 'leaveAlone' || reaches.includes('asbestos')
-        : reaches.includes(sign.about as never);
+        : sign.about === 'silica'
+          ? zone.protection.care === 'silica'
+          : reaches.includes(sign.about as never);
     // A sealed room has no window to open: who goes in there is masked.
     const shut = sign.about === 'vapour' && zone.protection.openings.value === 'closeAndSeal';
-    const last = (lines: readonly string[], word: string) => (shut ? [...lines.slice(0, -1), word] : lines);
+    const open = sign.about === 'vapour' && zone.kind === 'elevation';
+    const last = (lines: readonly string[], masked: string, upwind: string) =>
+      shut || open ? [...lines.slice(0, -1), shut ? masked : upwind] : lines;
     if (there)
       out.push({
         ...sign,
-        en: last(sign.en, 'NOBODY IN HERE WITHOUT THE MASK THAT IS LISTED').map(spell),
-        es: last(sign.es, 'NADIE ENTRE SIN LA MÁSCARA INDICADA'),
+        en: last(sign.en, 'NOBODY IN HERE WITHOUT THE MASK THAT IS LISTED', 'STAY UPWIND').map(spell),
+        es: last(sign.es, 'NADIE ENTRE SIN LA MÁSCARA INDICADA', 'QUÉDESE DEL LADO DEL VIENTO'),
         fixed: false,
       });
   }

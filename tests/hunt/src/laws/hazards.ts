@@ -54,7 +54,7 @@ function entitled({ facts, settings }: Run): boolean {
  * Trained people of the firm, on the first day, wet and by hand: of a small coat under US rules (class III: one bag, taken for 10 ft2), of any
  * that needs no licence under UK rules. 29 CFR 1926.1101(b), (k)(9); CAR 2012.
  */
-function openToTrained({ facts, settings }: Run, s: Surface, plan: SurfacePlan, does: Does): boolean {
+function openToTrained({ facts, settings, plans }: Run, s: Surface, plan: SurfacePlan, does: Does): boolean {
   const day = facts.job.startOn ?? `${THIS_YEAR}-01-01`;
   const people = (settings.people ?? []).filter((p) => p.removedAt === null).flatMap((p) => p.certificates);
   if (!people.some((c) => c.kind === 'asbestosTrained' && c.until !== null && Date.parse(c.until) >= Date.parse(day))) return false;
@@ -62,8 +62,15 @@ function openToTrained({ facts, settings }: Run, s: Surface, plan: SurfacePlan, 
   if (does.wet !== true || does.motor || does.dryHand || does.hot || does.flame || does.blast || does.mains || does.to === 'out')
     return false;
   if ((does.brings ?? []).some((a) => a === 'alkali' || a === 'acid')) return false;
-  const left = new Set(live(s.parts).flatMap((p) => (p.methodId === 'leave' ? p.id : [])));
-  const workedM2 = plan.choice.parts.reduce((sum, p) => sum + (left.has(p.partId) ? 0 : p.areaM2), 0);
+  // What is worked in the room together is one repair; what is joined to it is looked at elsewhere.
+  const workedM2 = facts.surfaces
+    .filter((x) => x.removedAt === null && x.spaceId === s.spaceId && x.declinedOn === null)
+    .reduce((sum, x) => {
+      const p = x.id === s.id ? plan : plans.get(x.id);
+      if (!p || !present(p.asbestos.coat.value)) return sum;
+      const left = new Set(live(x.parts).flatMap((q) => (q.methodId !== null && DOES[q.methodId].to === 'nothing' ? q.id : [])));
+      return sum + p.choice.parts.reduce((m2, q) => m2 + (left.has(q.partId) ? 0 : q.areaM2), 0);
+    }, 0);
   return facts.job.rulebook === 'uk' || workedM2 <= 10 * 0.09290304 + 1e-6;
 }
 const cuts = (d: Does): boolean => d.to !== 'nothing';

@@ -146,6 +146,11 @@ const keptInTooLittle = (run: Run): string[] =>
       ['dust of stone and the room stands open', stone && z.kind !== 'elevation', closed],
       ['dust of stone and a dry broom', stone, gates.includes('dust-kept') && gates.includes('dust-gone')],
       ['heat and nobody clears what burns', strokes.some((d) => d.hot === true), gates.includes('hot-clear')],
+      [
+        'heat beside solvent on one day',
+        strokes.some((d) => d.hot === true) && strokes.some((d) => d.id === 'solventGel'),
+        gates.includes('heat-apart'),
+      ],
       ['solvent and a pilot light', strokes.some((d) => d.id === 'solventGel'), gates.includes('flames-out')],
     ];
     return wanted.filter(([, is, has]) => is && !has).map(([what]) => `${z.name}: ${what}`);
