@@ -119,7 +119,7 @@ test('a failed check sends the work back two steps; a breakthrough opens again w
   await app.button('Broke through into an older coat').click();
   await expect(app.id('happened')).toContainText('Broke through into an older coat');
   const facts = await factsOf(app, jobId);
-  expect(facts.checks.map((c) => c.gate).sort()).toEqual(['containment-up', 'kit-on.halfMask']);
+  expect(facts.checks.map((c) => c.gate).sort()).toEqual(['containment-up', 'flames-out', 'kit-on.halfMask']);
 });
 
 test('a plan is drawn in every stage, saved as SVG, and the whole job has its papers, its list and its handing over', async ({
