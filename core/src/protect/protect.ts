@@ -155,16 +155,6 @@ function alsoBreathed(
   return out;
 }
 
-function respiratorFor(
-  exposure: Exposure,
-  vapour: boolean,
-  fibres: HazardState | null,
-  ctx: ZoneContext,
-  methods: readonly Method[],
-): Answer<RespiratorId | null> {
-  return ownedMask(askedOf(exposure, vapour, fibres, ctx, methods), vapour, { masks: ctx.rulebook.respirators, owned: ctx.settings.masks });
-}
-
 function askedOf(
   exposure: Exposure,
   vapour: boolean,
@@ -379,15 +369,14 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   /** What so many methods ask for at once. */
   const wear = (of: readonly Method[]) => {
     const exposure = exposureTo(of, working, ctx);
+    const vapour = of.some((m) => m.vapour);
+    const freed = working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null;
     return {
       exposure,
-      respirator: respiratorFor(
-        exposure,
-        of.some((m) => m.vapour),
-        working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null,
-        ctx,
-        of,
-      ),
+      respirator: ownedMask(askedOf(exposure, vapour, freed, ctx, of), vapour, {
+        masks: rulebook.respirators,
+        owned: ctx.settings.masks,
+      }),
       cartridges: [
         ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
         ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
