@@ -67,8 +67,12 @@ try {
     await page.evaluate(() => document.fonts.ready);
     for (const press of presses) await page.locator(press).first().click();
     await page.waitForTimeout(500);
-    // What is reckoned in a worker is there when nothing turns any more.
-    await page.waitForFunction(() => document.querySelector('[role=progressbar]') === null, undefined, { timeout: 60_000 });
+    // What a worker reckons is there when nothing turns, and nothing says that it is being reckoned.
+    await page.waitForFunction(
+      () => document.querySelector('[role=progressbar]') === null && !document.body.innerText.includes('Reckoning'),
+      undefined,
+      { timeout: 60_000 },
+    );
     await page.screenshot({ path: path.join(out, `${name}.png`) });
     await context.close();
   }
