@@ -105,8 +105,10 @@ test('what is sealed off part by part counts only by what is worked of it; nothi
 });
 
 test.each(['us', 'uk'] as const)('%s: the whole zone is set up for it, and every paper says the same', (rulebook) => {
-  const { facts, settings, plan, zone, picked } = worked({ rulebook });
+  const { facts, settings, plan, zone, surface, picked } = worked({ rulebook });
   expect(picked).toBe('wetScrapeLoose');
+  // Whoever works it as asbestos is not sent to have it sampled first.
+  expect(surface.next.act).toBe('protect');
   const { protection: p } = zone;
   expect([p.care, p.fibres, p.openings.value, p.respirator.value]).toEqual([
     'asbestos',

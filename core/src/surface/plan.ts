@@ -138,11 +138,12 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
   };
+  const needs = needsOf(s, ctx, choice, lead, coating.lines);
   return {
     ...base,
     name: s.name,
     turn: turnOf(s.element),
-    needs: needsOf(s, ctx, choice, lead, coating.lines),
+    needs,
     steps,
     checks: s.checks,
     planned: [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))],
@@ -150,7 +151,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     // Taken to the bench it closes nothing.
     opening: isOpening(s.element) && !s.bench ? s.opening : 'sealed',
     labourPerHour: ctx.settings.labourPerHour,
-    first: firstOnSurface(s, base, ctx),
+    first: firstOnSurface(s, base, needs, ctx),
   };
 }
 
@@ -258,22 +259,25 @@ const unsampled = (a: AsbestosPicture): boolean => [a.coat.value, a.below.value]
 function firstOnSurface(
   s: Surface,
   p: Pick<SurfaceOwn, 'lead' | 'asbestos' | 'mold' | 'choice' | 'coating' | 'issue' | 'problems'>,
+  { fibres }: Needs,
   ctx: SurfaceContext,
 ): SurfacePlan['next'] | null {
   const test = p.lead.next;
   if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
   if (s.declinedOn !== null) return { act: 'nothing', because: p.choice.required.because };
   if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
-  if (p.asbestos.coat.value !== 'waiting' && test.value === 'asbestosFirst' && unsampled(p.asbestos))
+  // What trained people work as if it held asbestos waits for no answer.
+  if (!fibres && p.asbestos.coat.value !== 'waiting' && test.value === 'asbestosFirst' && unsampled(p.asbestos))
     return { act: 'sampleAsbestos', because: test.because };
   if (test.value === 'notchAllCoats' || test.value === 'labAllCoats') return { act: 'test', because: test.because };
   const coat = p.asbestos.coat;
-  if (coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value)) return { act: 'sampleAsbestos', because: coat.because };
+  if (!fibres && coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value))
+    return { act: 'sampleAsbestos', because: coat.because };
   if (p.mold.value === 'found' && !ctx.space.causeKnown) return { act: 'moldCause', because: p.mold.because };
   if (p.choice.parts.some((c) => !c.chosenByPerson)) return { act: 'choose', because: p.choice.required.because };
   if (p.coating.refused.length > 0) return { act: 'chooseCoat', because: p.coating.refused };
   if (!p.issue.value && p.choice.parts.every((c) => c.selected.value !== null)) return { act: 'trial', because: p.issue.because };
-  if (test.value === 'waitForLab' || coat.value === 'waiting') return { act: 'waitForLab', because: test.because };
+  if (test.value === 'waitForLab' || (!fibres && coat.value === 'waiting')) return { act: 'waitForLab', because: test.because };
   return null;
 }
 

@@ -60,7 +60,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
       <Column>
         <Panel title={zone.name} aside={`one zone, ${count} ${count === 1 ? 'surface' : 'surfaces'}`} testID="zone">
           <View className="gap-1 bg-panel px-3 py-2">
-            <Words look="row">{CARE[p.care].title}</Words>
+            <Words look="row">{p.fibres && p.care === 'lead' ? 'Lead, and asbestos work by trained people' : CARE[p.care].title}</Words>
             <Words>
               {zone.hazards.length === 0
                 ? 'No hazard is disturbed.'
@@ -327,6 +327,7 @@ function stopsOf(zone: ZonePlan, facts: JobFacts, units: 'ft' | 'm'): string {
   const { windStop } = bookOf(facts.job);
   return [
     ...(zone.protection.care === 'lead' ? ['an older coat shows that was not to be reached'] : []),
+    ...(zone.protection.fibres ? ['more of it comes down than trained people may work'] : []),
     ...(zone.protection.care === 'guard' || zone.protection.care === 'leaveAlone'
       ? ['anything that may hold asbestos is broken into']
       : []),
