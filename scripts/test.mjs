@@ -65,6 +65,7 @@ async function playwright(database) {
   const [webDir, main] = await built;
   try {
     await runBeside('tests: e2e', nodeBin('playwright'), ['test', '-c', 'tests/e2e/playwright.config.ts'], {
+      live: true,
       env: {
         ...process.env,
         E2E_DATABASE_URL: database.url,

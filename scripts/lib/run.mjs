@@ -24,27 +24,40 @@ export function run(command, args, { quiet = false, ...options } = {}) {
   return done.stdout ?? '';
 }
 
-const LONGEST_MS = 15 * 60_000;
-
-/** As `run`, without blocking: for two chains of work side by side. Output is kept and shown when it ends. */
-export function runBeside(label, command, args, options = {}) {
+const LONGEST_MS = 40 * 60_000;
+/**
+ * As `run`, without blocking: for two chains of work side by side. Output is kept and shown when it ends.
+ * @param live shows the output as it comes as well: for what runs alone, and takes long
+ */
+export function runBeside(label, command, args, { live = false, ...options } = {}) {
   return new Promise((resolve, reject) => {
     const started = Date.now();
     const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options });
-    // A part that hangs is ended and counts as failed, rather than holding up everything behind it.
-    const limit = setTimeout(() => child.kill('SIGKILL'), LONGEST_MS);
     let out = '';
-    child.stdout.on('data', (d) => (out += d));
-    child.stderr.on('data', (d) => (out += d));
-    child.on('error', reject);
-    child.on('close', (code) => {
+    const hear = (d) => {
+      out += d;
+      if (live) process.stderr.write(d);
+    };
+    const end = (code) => {
       clearTimeout(limit);
       const seconds = Math.round((Date.now() - started) / 1000);
       say(`${code === 0 ? 'ok  ' : 'FAIL'} ${label} (${seconds} s)`);
-      if (code !== 0 || process.env.VERBOSE) say(out);
+      if (!live && (code !== 0 || process.env.VERBOSE)) say(out);
       if (code === 0) resolve(out);
       else reject(new Error(`${label} failed`));
-    });
+    };
+    // A part that hangs is ended and counts as failed, rather than holding up everything behind it. What it started may outlive it
+    // for a while and hold its pipes open, so nobody waits for them to close.
+    const limit = setTimeout(() => {
+      hear(`\n${label}: ended after ${LONGEST_MS / 60_000} minutes\n`);
+      child.removeAllListeners('close');
+      child.kill('SIGKILL');
+      end(null);
+    }, LONGEST_MS);
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.on('error', reject);
+    child.on('close', end);
   });
 }
 

@@ -91,3 +91,5 @@ function leave(signal: string): void {
 }
 process.on('SIGTERM', () => leave('SIGTERM'));
 process.on('SIGINT', () => leave('SIGINT'));
+// Started as somebody's child: it does not outlive them.
+process.on('disconnect', () => leave('whoever started this is gone'));

@@ -18,6 +18,9 @@ export default defineConfig({
   globalSetup: './setup.ts',
   workers: 1,
   timeout: 90_000,
+  // An app that is broken as a whole is told after a few tests, and a run that hangs tells what passed.
+  maxFailures: 10,
+  globalTimeout: 35 * 60_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   use: {

@@ -68,6 +68,8 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
   const [at, setAt] = useState<At | null>(null);
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
+  /** How often Escape gave back what stood there. */
+  const [takenUp, setTakenUp] = useState(0);
   const [pasteSays, setPasteSays] = useState<readonly string[]>([]);
   const input = useRef<HTMLInputElement>(null);
   const box = useRef<HTMLDivElement>(null);
@@ -79,10 +81,11 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
   const virtual = useVirtualizer({ count: ids.length, getScrollElement: () => box.current, estimateSize: () => ROW_PX, overscan: 12 });
 
   const shown = at === null ? '' : at.id === NEW ? '' : byId.has(at.id) ? cellText(byId.get(at.id)!, COLUMNS[at.column]!, units) : '';
+  // Before the next key is heard: it replaces what stands there as a whole.
   useLayoutEffect(() => {
     input.current?.focus();
     input.current?.select();
-  }, [at]);
+  }, [at, takenUp]);
 
   const go = (id: string, column: number) => {
     setDraft(null);
@@ -143,8 +146,7 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
       Escape: () => {
         setDraft(null);
         setProblem(undefined);
-        // What stood there is taken up again as a whole: the next key replaces it.
-        setTimeout(() => input.current?.select());
+        setTakenUp((n) => n + 1);
       },
       ...(still ? { ArrowRight: () => move(0, 1), ArrowLeft: () => move(0, -1), F2: () => setDraft(shown) } : {}),
       ...(still && (e.ctrlKey || e.metaKey) ? { z: () => dispatch(undo(jobId)) } : {}),
