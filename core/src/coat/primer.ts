@@ -1,5 +1,5 @@
 /** Which primer, where: by material, what was left behind, what bleeds and what goes on top. */
-import { MASONRY, PLASTER, TIMBER, type Binder, type MethodId, type Surface, type TopcoatId } from '../facts';
+import { COAT_USES, MASONRY, PLASTER, TIMBER, type Binder, type LayingId, type MethodId, type Surface, type TopcoatId } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
@@ -11,6 +11,7 @@ import { isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
 import { againstTopcoat, needsBond, usualTopcoat } from './fits';
 import { litresFor } from './film';
+import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
 import { PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
 
 export interface CoatLine {
@@ -18,7 +19,10 @@ export interface CoatLine {
   readonly product: PrimerId | TopcoatId;
   readonly areaM2: number;
   readonly coats: number;
+  /** What is lost in laying it included. */
   readonly litres: number;
+  /** In which way it is laid. */
+  readonly way: LayingId;
   readonly recoatH: Coating['recoatH'];
   readonly because: Answer<unknown>['because'];
 }
@@ -34,6 +38,8 @@ export interface CoatingPlan {
   /** What nobody knows for certain, as questions beside the topcoat. */
   readonly asks: readonly Reason[];
   readonly lines: readonly CoatLine[];
+  /** In which way primers and topcoat are laid, with the other ways and what speaks against each. */
+  readonly layings: readonly LayingOf[];
   /** Residues that must be proved gone before the primer. */
   readonly residues: readonly Residue[];
 }
@@ -121,10 +127,18 @@ const line = (
   product,
   areaM2,
   coats: data.coats,
-  litres: litresFor(areaM2, data.coats, data.volumeSolidsPct, data.dryFilmUm, data.lossPct),
+  litres: litresFor(areaM2, data.coats, data.volumeSolidsPct, data.dryFilmUm, LAYING.brush.lossPct),
+  way: 'brush',
   recoatH: data.recoatH,
   because,
 });
+
+/** As it is laid: with what is lost on the way, and why in this way. */
+function laid(l: CoatLine, layings: readonly LayingOf[], s: Surface): CoatLine {
+  const how = layings.find(({ use }) => use === l.use)?.selected;
+  if (how === undefined) return l;
+  return { ...l, way: how.value, litres: withLoss(l.litres, how.value, s), because: [...l.because, ...how.because] };
+}
 
 /** The coats from knots to finish for a surface, with litres and intervals. */
 export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Choice, lead: LeadPicture): CoatingPlan {
@@ -147,6 +161,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       bareM2: 0,
       topcoat: answer(null, why('topcoat.leftBare', 'trade-prime', { material: s.material })),
       lines: [],
+      layings: [],
       residues,
       refused: [],
       asks: [],
@@ -160,7 +175,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   // What is left alone or hidden behind a board is not coated; bare material that somebody wants painted has nothing to be left alone.
   const leftAlone = (id: MethodId) => id === 'cover' || (id === 'leave' && !(uncoated && choice.parts.every((p) => !p.chosenByPerson)));
   if (worked.length > 0 && worked.every((w) => leftAlone(w.method.id)))
-    return { left, bareM2, topcoat, lines: [], residues, refused: [], asks: [] };
+    return { left, bareM2, topcoat, lines: [], layings: [], residues, refused: [], asks: [] };
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));
   const against = [
@@ -176,7 +191,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   ];
   const refused = against.filter((r) => r.effect === 'block');
   const asks = against.filter((r) => r.effect !== 'block');
-  if (refused.length > 0) return { left, bareM2: primedM2, topcoat, lines: [], residues, refused, asks };
+  if (refused.length > 0) return { left, bareM2: primedM2, topcoat, lines: [], layings: [], residues, refused, asks };
 
   const lines: CoatLine[] = [];
   const timber = TIMBER.includes(s.material);
@@ -214,5 +229,12 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     else lines[same] = line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, [...lines[same]!.because, ...because]);
   }
   lines.push(line('topcoat', topcoatId, top, area.totalM2, [...topcoat.because, ...asks]));
-  return { left, bareM2: primedM2, topcoat, lines, residues, refused, asks };
+  const layings = COAT_USES.flatMap((use): LayingOf[] => {
+    const own = lines.filter((l) => l.use === use);
+    return own.length === 0 ? [] : [layingOf(use, own, { s, ctx })];
+  });
+  const notSo = layings.flatMap((l) => l.selected.because.filter((r) => r.effect === 'block'));
+  const base = { left, bareM2: primedM2, topcoat, layings, residues, asks };
+  if (notSo.length > 0) return { ...base, lines: [], refused: notSo };
+  return { ...base, lines: lines.map((l) => laid(l, layings, s)), refused };
 }

@@ -22,8 +22,6 @@ export interface Coating {
   readonly volumeSolidsPct: number;
   readonly dryFilmUm: number;
   readonly coats: number;
-  /** Touch-up or brush and roller loss, %. */
-  readonly lossPct: number;
   /** Before the next coat, h at about 20 C. */
   readonly recoatH: { readonly low: number; readonly high: number };
   readonly clear: boolean;
@@ -42,7 +40,6 @@ const c = (
   volumeSolidsPct,
   dryFilmUm,
   coats,
-  lossPct: 10,
   recoatH: { low, high },
   clear,
 });

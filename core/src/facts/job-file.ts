@@ -10,9 +10,10 @@ export const JOB_FILE_FORMAT = 'roughsill.job';
  * the order of work; version 4 what makes a test valid, signed reports, and what became of a piece; version 5 work zones, where a piece
  * stands on its wall, and checks of a zone or of the job; version 6 the numbers of a check, the firm's machines in a zone, and pictures and notes of a zone or of the job;
  * version 7 what lies before a side, and the way in; version 8 air samples, bags and the loads with which they left, the first day of
- * work and the stricter rules of a state; version 9 who works in which zone when, and the edition of the rules on which a job stands. Older ones are read, and their gaps are filled with "unknown".
+ * work and the stricter rules of a state; version 9 who works in which zone when, and the edition of the rules on which a job stands; version 10 in
+ * which way a coat is laid. Older ones are read, and their gaps are filled with "unknown".
  */
-export const JOB_FILE_VERSION = 9;
+export const JOB_FILE_VERSION = 10;
 
 export const JobFile = z.lazy(() =>
   z.strictObject({
@@ -26,12 +27,13 @@ export const JobFile = z.lazy(() =>
       z.literal(6),
       z.literal(7),
       z.literal(8),
+      z.literal(9),
       z.literal(JOB_FILE_VERSION),
     ]),
     ...jobFactsShape(),
   }),
 );
-export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 } & JobFacts;
+export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 } & JobFacts;
 
 type Lists = Readonly<Record<string, readonly Row[]>>;
 

@@ -30,7 +30,7 @@ import {
   SurfaceFields,
   ZoneFields,
 } from './schema';
-import { MEASURES, PART_KINDS } from './vocabulary';
+import { COAT_USES, MEASURES, PART_KINDS } from './vocabulary';
 
 /** What something can hang under. The firm and the job are also the two scopes in which changes are ordered. */
 export type ParentKind = 'firm' | 'job' | 'surface';
@@ -85,6 +85,11 @@ const by =
   };
 const byPosition = by((r) => r['position'] as number);
 const byTime = by((r) => r['takenAt'] as string);
+/** A field that is a list by key, its keys in one order; a record from before it came is left without. */
+function inKeyOrder(row: Row, field: string, keys: readonly string[]): Partial<Row> {
+  const of = row[field] as Readonly<Record<string, unknown>> | undefined;
+  return of === undefined ? {} : { [field]: Object.fromEntries(keys.flatMap((k) => (of[k] === undefined ? [] : [[k, of[k]]]))) };
+}
 const LABELS = new Intl.Collator('en', { numeric: true });
 
 const spec = <const S extends EntitySpec>(s: S): S => s;
@@ -173,10 +178,7 @@ export const REGISTRY = {
       { field: 'zoneId', to: 'zone', where: 'job', says: says('the zone it is worked in is not on this job') },
     ],
     order: byPosition,
-    settle: (s) => {
-      const measures = s['measures'] as Record<string, number>;
-      return { ...s, measures: Object.fromEntries(MEASURES.flatMap((m) => (measures[m] === undefined ? [] : [[m, measures[m]]]))) };
-    },
+    settle: (s) => ({ ...s, ...inKeyOrder(s, 'measures', MEASURES), ...inKeyOrder(s, 'layings', COAT_USES) }),
   }),
   part: spec({
     scope: 'job',

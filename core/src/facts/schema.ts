@@ -10,6 +10,7 @@ import {
   CHEMISTRIES,
   CERTIFICATES,
   CHECK_NUMBERS,
+  COAT_USES,
   FILTERS,
   MACHINE_KINDS,
   NEARBY,
@@ -24,6 +25,7 @@ import {
   HAZARDS,
   INSTRUMENT_CHECKS,
   KIT_CONTROLS,
+  LAYINGS,
   LEFT_BEHIND,
   LIFTED,
   MARK_KINDS,
@@ -279,6 +281,8 @@ export const SurfaceFields = z.strictObject({
   knots: z.enum(YES_NO),
   aim: z.enum(AIMS),
   topcoat: z.enum(TOPCOATS).nullable(),
+  /** In which way its primers and its topcoat are laid; what is not in it: as is usual there. */
+  layings: z.partialRecord(z.enum(COAT_USES), z.enum(LAYINGS, { error: 'no such way of laying a coat' })).default({}),
   /** True when the piece is taken down and worked on a bench. */
   bench: z.boolean(),
   measures: z

@@ -98,6 +98,13 @@ export const TOPCOATS = [
 ] as const;
 export type TopcoatId = (typeof TOPCOATS)[number];
 
+/** Coats that are laid in a way of somebody's choice; knots are dabbed with a brush. */
+export const COAT_USES = ['primer', 'topcoat'] as const;
+export type CoatUse = (typeof COAT_USES)[number];
+/** Ways of laying a coat. */
+export const LAYINGS = ['brush', 'roller', 'pad', 'wipe', 'can', 'lowPressure', 'airless'] as const;
+export type LayingId = (typeof LAYINGS)[number];
+
 /** Degrees of decay by eye, 0 (none) to 5. ISO 4628-2 to -5 and -6. */
 export const GRADES = ['blisterGrade', 'flakeGrade', 'crackGrade', 'chalkGrade', 'rustGrade'] as const;
 export type GradeId = (typeof GRADES)[number];

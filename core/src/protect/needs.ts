@@ -1,8 +1,8 @@
 /** What one surface asks of the zone in which it is worked. */
 import type { SolventId } from '../air/vapour';
-import { BOUGHT, type Chemistry, type ElementId, type MethodId, type Surface, type WallId } from '../facts';
+import { BOUGHT, type Chemistry, type ElementId, type LayingId, type MethodId, type Surface, type WallId } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import { baseOf, solidsOf, thinnerOf, type CoatLine } from '../coat';
+import { baseOf, LAYING, solidsOf, thinnerOf, type CoatLine } from '../coat';
 import { HIGH_M, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
@@ -18,6 +18,7 @@ export const HAZARD_KINDS = [
   'silica',
   'dust',
   'vapour',
+  'mist',
   'caustic',
   'acid',
   'hotWork',
@@ -47,6 +48,8 @@ export interface Needs {
   readonly asbestos: HazardState;
   /** Coats of the plan that are thinned with solvent. */
   readonly solventCoats: readonly CoatLine['product'][];
+  /** Coats that are sprayed. */
+  readonly mists: readonly Mist[];
   /** What evaporates of what is laid, strokes and coats: by method or product. */
   readonly lays: readonly Laid[];
   /** How far each piece runs along the wall, m, and how many there are. A ceiling lies over a floor of its own size. */
@@ -56,6 +59,13 @@ export interface Needs {
   readonly wall: WallId | null;
   /** From the left corner of its wall or side; null: nobody said. */
   readonly alongM: number | null;
+}
+
+/** A coat that is sprayed. */
+export interface Mist {
+  readonly product: CoatLine['product'];
+  readonly way: LayingId;
+  readonly solvent: boolean;
 }
 
 /** How many times its width a casing runs round an opening: two jambs and a head. Common practice, no published source. */
@@ -81,6 +91,9 @@ const COAT_SHARE = 0.8;
 const WIPE_SHARE = 0.3;
 const WIPE_H = 1;
 const COAT_DRIES_H = 4;
+/** What is sprayed gives off nearly all of it on the way and at once. Common practice, no published source. */
+const MIST_SHARE = 1;
+const MIST_DRIES_H = 1;
 /** A litre of gel is about half solvent. From memory of data sheets. */
 const GEL_SOLVENT = 0.5;
 const IN_STRIPPER = {
@@ -114,14 +127,15 @@ function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[])
   const coats = lines.flatMap((l): Laid[] => {
     if (baseOf(l.product) !== 'solvent' || l.areaM2 === 0 || l.coats === 0) return [];
     const wet = l.litres / l.coats / l.areaM2;
-    const thinner = wet * (1 - solidsOf(l.product) / 100) * COAT_SHARE;
+    const { sprays } = LAYING[l.way];
+    const thinner = wet * (1 - solidsOf(l.product) / 100) * (sprays ? MIST_SHARE : COAT_SHARE);
     return [
       {
         what: l.product,
         stroke: false,
         solvent: thinnerOf(l.product),
         litresPerM2: thinner,
-        hours: COAT_DRIES_H,
+        hours: sprays ? MIST_DRIES_H : COAT_DRIES_H,
         areaM2: l.areaM2,
       },
     ];
@@ -165,6 +179,9 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
   const hot = any((m) => m.heatC !== null && m.heatC > 150);
   const dusty = any((m) => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no');
   const solventCoats = coating.filter((l) => baseOf(l.product) === 'solvent' && l.areaM2 > 0 && l.coats > 0).map((l) => l.product);
+  const mists = coating
+    .filter((l) => LAYING[l.way].sprays && l.areaM2 > 0 && l.coats > 0)
+    .map((l): Mist => ({ product: l.product, way: l.way, solvent: baseOf(l.product) === 'solvent' }));
   const reaches: Record<HazardKind, boolean> = {
     lead,
     asbestos: guarded,
@@ -172,6 +189,7 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     silica: holdsSilica(s) && dusty,
     dust: dusty,
     vapour: any((m) => m.vapour) || solventCoats.length > 0,
+    mist: mists.length > 0,
     caustic: any((m) => m.caustic),
     acid: any((m) => m.acid),
     hotWork: hot,
@@ -180,7 +198,7 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
       (near.includes('wiring') && any((m) => m.wet)) ||
       (near.includes('liveHeater') && any((m) => m.wet || m.vapour)) ||
       (near.includes('alarm') && any((m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90))),
-    noise: any((m) => m.noisy),
+    noise: any((m) => m.noisy) || mists.some((m) => LAYING[m.way].db !== null),
     height: methods.length > 0 && ctx.space.accessM > HIGH_M,
   };
   const fibres = methods.length > 0 && isPresent(ctx.asbestos.coat.value);
@@ -203,6 +221,7 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     methods: methods.map((m) => m.id),
     reaches: HAZARD_KINDS.filter((k) => reaches[k]),
     solventCoats,
+    mists,
     lays: laidOn(ctx, choice, coating),
     sills: HAS_SILL.includes(s.element) ? s.count : 0,
     disturbedM2: choice.parts.reduce((sum, p) => sum + (disturbs(p) ? p.areaM2 : 0), 0),

@@ -98,8 +98,10 @@ export interface Protection {
   readonly kit: readonly Answer<Kit>[];
   /** What each task asks for by itself; where several go on at once, everybody wears the strictest of them, as above. */
   readonly tasks: readonly Task[];
-  /** Whoever lays its solvent coats; null: none is laid. */
+  /** Whoever lays its coats with solvent, and those that are sprayed; null: none is. */
   readonly coat: CoatWear | null;
+  /** A coat is sprayed at a pressure that goes through skin. */
+  readonly injects: boolean;
   /** Of each tool that shakes, how long a day. */
   readonly vibration: readonly Answer<Vibration>[];
   readonly bags: Answer<number>;
@@ -440,6 +442,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
       return { methodId: m.id, breathedUgM3: alone.upperUgM3, ...worn };
     }),
     coat: coatWear(needs, ctx),
+    injects: needs.some((n) => n.mists.some((m) => m.way === 'airless')),
     vibration: vibrationOf(methods),
     bags: answer(
       bagCount,

@@ -50,6 +50,7 @@ export function surfaceDraft(
     past: 'asBefore',
     pastWhy: '',
     clientWhy: '',
+    layings: {},
     declinedOn: null,
     declinedNote: '',
     filmUm: null,

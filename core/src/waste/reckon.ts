@@ -164,6 +164,19 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
         const poured = STREAMS[stream].kgPerL === null ? null : { low: least, high: litres };
         out.add(stream, { low: least * perL, high: litres * perL }, lead && stream !== 'solventRags', said, poured);
       }
+  // What cleaned the tools of the coats: there is none of what was taken off in it.
+  for (const step of plan.work.steps)
+    if (!step.shared)
+      for (const { what, amount } of step.amounts) {
+        if (what !== 'toolWater' && what !== 'toolThinner') continue;
+        const [stream, said] =
+          what === 'toolWater' ? (['washWater', 'waste.fromTools'] as const) : (['solventSludge', 'waste.fromToolsThinner'] as const);
+        const kg = amount.value * (STREAMS[stream].kgPerL ?? 1);
+        out.add(stream, { low: kg * 0.8, high: kg }, false, why(said, 'trade-waste', { litres: amount }), {
+          low: amount.value * 0.8,
+          high: amount.value,
+        });
+      }
   const oil = plan.coating.lines.filter((l) => baseOf(l.product) === 'solvent').reduce((sum, l) => sum + l.litres, 0);
   // A twentieth of what is laid ends in rags and brushes. Common practice, no published source.
   if (oil > 0)

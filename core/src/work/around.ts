@@ -6,7 +6,7 @@
 import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { picksOf, type Choice, type Range } from '../choose';
-import type { CoatingPlan } from '../coat';
+import { closeForMistH, LAYING, MIST_WIND, type CoatingPlan, type CoatLine } from '../coat';
 import { isPresent } from '../probe';
 import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
@@ -146,6 +146,32 @@ export const denib = (
 export function maskForCoats(a: Around): StepSpec[] {
   const what = targets(a);
   return what.length > 0 && a.coating.lines.length > 0 ? [maskStep('mask.coats', a, what, [why('mask.beforeCoats', 'trade-prime')])] : [];
+}
+
+/**
+ * Before a coat is sprayed: the place closed for its mist, people out, flames out; outdoors what lies within its reach. Law H1.
+ * @param closed the coat before it was sprayed too
+ */
+export function mistSteps({ ctx }: Around, { product, way, areaM2, coats }: CoatLine, closed: boolean): StepSpec[] {
+  const { sprays, reachM } = LAYING[way];
+  if (!sprays || areaM2 * coats === 0) return [];
+  const outside = ctx.place === 'outside';
+  const id = `mist-kept.${product}`;
+  return [
+    stepOf({
+      id: `mist.${product}`,
+      kind: 'mask',
+      title: why(outside ? 'step.mistOutside' : 'step.mistInside', 'trade-lay', { product, by: way }),
+      handsOnH: closed ? hours(0, 0) : closeForMistH(areaM2),
+      gates: [
+        outside
+          ? gate(id, 'mask', why('gate.mistOutside', 'trade-lay', { reach: measure(reachM, 'm'), limit: MIST_WIND }), [
+              { what: 'windMs', below: MIST_WIND },
+            ])
+          : gate(id, 'mask', why(ctx.place === 'bench' ? 'gate.mistBench' : 'gate.mistInside', 'trade-lay')),
+      ],
+    }),
+  ];
 }
 
 /** After the last coat. */

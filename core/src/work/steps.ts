@@ -4,13 +4,13 @@ import type { SurfaceContext } from '../surface/context';
 import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
-import { baseOf, DEW_MARGIN_C, type CoatingPlan } from '../coat';
+import { baseOf, DEW_MARGIN_C, LAYING, layH, type CoatingPlan, type CoatLine } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent } from '../probe';
 import { why, type Reason } from '../reasons';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
-import { beforeStrokes, denib, maskForCoats, unmask, washStep } from './around';
+import { beforeStrokes, denib, maskForCoats, mistSteps, unmask, washStep } from './around';
 import { gate, hours, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
 /** Drying oil in a heap of rags heats itself. */
@@ -237,6 +237,12 @@ function dustWords(ctx: SurfaceContext, coating: CoatingPlan): Reason[] {
     : [plain, why('rinse.noTackUnderWater', 'firm-setting', {}, 'care')];
 }
 
+/** What the tool is cleaned with, each time that it was used. A brush is wrapped between coats and washed with the day's. */
+const cleanedWith = ({ product, way, coats, areaM2 }: CoatLine): StepSpec['amounts'] =>
+  way === 'brush' || LAYING[way].cleanL === 0 || areaM2 * coats === 0
+    ? []
+    : [{ what: baseOf(product) === 'solvent' ? 'toolThinner' : 'toolWater', amount: measure(LAYING[way].cleanL * coats, 'L') }];
+
 /** ISO 8502-4: the face at least so far above the dew point. */
 const DEW = measure(DEW_MARGIN_C, 'deltaC');
 
@@ -347,6 +353,9 @@ export function ownSteps(input: Inputs): StepSpec[] {
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
     const between = Math.max(l.coats - 1, 0);
     const rub = denib(l.product, l.areaM2, i === 0 ? between : l.coats);
+    // What is closed for one mist stays closed for the next, and is looked over again.
+    const before = coating.lines[i - 1];
+    steps.push(...mistSteps(input, l, before !== undefined && LAYING[before.way].sprays));
     step({
       id: `${kind}.${l.product}`,
       kind,
@@ -354,10 +363,11 @@ export function ownSteps(input: Inputs): StepSpec[] {
         product: l.product,
         coats: l.coats,
         area: measure(l.areaM2, 'm2'),
+        by: l.way,
       }),
-      handsOnH: plus(hours((l.areaM2 * l.coats) / 18, (l.areaM2 * l.coats) / 9), rub.handsOnH),
+      handsOnH: plus(layH(l, l.way), rub.handsOnH),
       waitH: hours(l.recoatH.low * (between + (last ? 0 : 1)), l.recoatH.high * (between + (last ? 0 : 1))),
-      amounts: [{ what: l.product, amount: measure(l.litres, 'L') }],
+      amounts: [{ what: l.product, amount: measure(l.litres, 'L') }, ...cleanedWith(l)],
       because: [
         ...l.because,
         why('coat.interval', 'trade-interval', {

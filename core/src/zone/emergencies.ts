@@ -15,6 +15,7 @@ export function emergencies(zone: ZonePlan, rules: Rulebook['id']): Reason[] {
   else if (reaches('asbestos')) out.push(why('emergency.asbestos', sources.asbestosWork));
   if (zone.air !== null) out.push(why('emergency.airStops', sources.mold));
   if (reaches('vapour')) out.push(why('emergency.vapour', 'trade-coat-air'));
+  if (zone.protection.injects) out.push(why('emergency.injection', 'trade-lay'));
   if (reaches('hotWork')) out.push(why('emergency.fire', 'nfpa-51b', { watch: measure(60, 'min') }));
   if (zone.access !== null) out.push(why('emergency.fall', 'trade-height'));
   return out;

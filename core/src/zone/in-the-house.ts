@@ -8,7 +8,7 @@ import type { ZonePlan } from './plan';
 /** @returns what nobody said of the house counts as there */
 export function inTheHouse(zone: ZonePlan, { job }: JobFacts): Reason[] {
   const guarded = zone.protection.needed.value;
-  const breathes = zone.hazards.some((h) => ['vapour', 'mold', 'dust'].includes(h.kind));
+  const breathes = zone.hazards.some((h) => ['vapour', 'mold', 'dust', 'mist'].includes(h.kind));
   const out: Reason[] = [];
   if (guarded) {
     out.push(why('house.crewOnly', byLaw(zone.protection) ? bookOf(job).sources.cleaning : 'trade-house'));
@@ -16,6 +16,9 @@ export function inTheHouse(zone: ZonePlan, { job }: JobFacts): Reason[] {
     if (job.pregnancy !== 'no') out.push(why(job.pregnancy === 'yes' ? 'house.pregnancy' : 'house.pregnancyUnsaid', 'trade-house'));
   }
   if (breathes && job.asthma !== 'no') out.push(why(job.asthma === 'yes' ? 'house.asthma' : 'house.asthmaUnsaid', 'trade-house'));
+  // The mist of a coat, and what is in it, once the place was given back.
+  if (zone.hazards.some((h) => h.kind === 'mist') && (job.livedIn !== 'no' || job.otherTrades.trim() !== ''))
+    out.push(why('house.mist', 'trade-lay'));
   if (guarded && job.livedIn !== 'no') out.push(why('house.nights', 'trade-house'));
   if (zone.setup.staying.trim()) out.push(why('house.staying', 'job-record', { who: typed(zone.setup.staying.trim()) }));
   if (job.otherTrades.trim()) out.push(why('house.trades', 'trade-house', { who: typed(job.otherTrades.trim()) }));

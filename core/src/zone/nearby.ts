@@ -18,10 +18,15 @@ const ASKS = {
 /**
  * One check for each kind of thing; a distance that nobody measured counts as near.
  * @param guarded something is disturbed that must not leave the zone; a scaffold is looked over whatever is done from it
+ * @param mistReachM how far the mist of a sprayed coat flies; 0: none is sprayed
  */
-export function nearbyGates(nearby: readonly Nearby[], guarded: boolean, { openingsClosedWithin: within }: Rulebook): GateSpec[] {
-  const reachM = convert(within.is.value, within.is.unit, 'm');
-  const near = nearby.filter((n) => n.what === 'scaffold' || (guarded && (n.outM === null || n.outM <= reachM)));
+export function nearbyGates(
+  nearby: readonly Nearby[],
+  { guarded, mistReachM }: { readonly guarded: boolean; readonly mistReachM: number },
+  { openingsClosedWithin: within }: Rulebook,
+): GateSpec[] {
+  const reachM = Math.max(guarded ? convert(within.is.value, within.is.unit, 'm') : 0, mistReachM);
+  const near = nearby.filter((n) => n.what === 'scaffold' || (reachM > 0 && (n.outM === null || n.outM <= reachM)));
   return [...new Set(near.map((n) => n.what))].map((what) => {
     const source: SourceId = what === 'neighbourWindow' ? within.source : 'trade-contain';
     return gate(`near.${what}`, 'protect', why(ASKS[what], source));

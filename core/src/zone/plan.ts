@@ -1,6 +1,7 @@
 /** A zone: one containment and one set of everything for the surfaces that are worked in it. */
 import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
 import type { Range } from '../choose';
+import { LAYING } from '../coat';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
 import type { Answer, Reason } from '../reasons';
@@ -92,7 +93,7 @@ export interface ZoneBought {
 }
 const NOTHING_BOUGHT: ZoneBought = { sheet: 0, wear: NOTHING, disposal: 0 };
 
-/** @param insideH hours of all people together in the zone: set-up, strokes and clean-up @param coatH of those who lay its solvent coats */
+/** @param insideH hours of all people together in the zone: set-up, strokes and clean-up @param coatH of those who lay its coats with solvent, and those that are sprayed */
 function boughtFor(
   { sheetBoughtM2, bags, respirator, coat, kit }: Protection,
   { insideH, coatH }: Readonly<Record<'insideH' | 'coatH', Range>>,
@@ -107,7 +108,8 @@ function boughtFor(
     return masks.length === 0 ? 0 : Math.min(...masks.map((r) => settings.wearPerDay[r.build]));
   };
   const perDay = maskDay(respirator.value) + (kit.some((k) => k.value === 'coverall') ? settings.wearPerDay.suit : 0);
-  const perCoatDay = maskDay(coat?.respirator.value ?? null);
+  const perCoatDay =
+    maskDay(coat?.respirator.value ?? null) + (coat?.kit.some((k) => k.value === 'coverall') === true ? settings.wearPerDay.suit : 0);
   // Whoever comes in for an hour uses up a day's filters and a suit.
   const days = (h: number) => Math.ceil(h / shiftH - 1e-9);
   return {
@@ -132,7 +134,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
   const protection = protect(needs, given);
   const strokesH = working.reduce((sum, m) => plus(sum, hoursOf(m.steps.filter((st) => !isFinish(st))).handsOnH), NOTHING);
   const coatH = working
-    .filter((m) => m.needs.solventCoats.length > 0)
+    .filter((m) => m.needs.solventCoats.length > 0 || m.needs.mists.length > 0)
     .reduce((sum, m) => plus(sum, hoursOf(m.steps.filter(isFinish)).handsOnH), NOTHING);
   const machines = (settings.machines ?? []).filter((m) => m.removedAt === null && view.setup.machineIds.includes(m.id));
   // Where a piece is not decided yet, nothing is done on it.
@@ -167,6 +169,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           goesAnyway: given.goesAnyway,
           services: given.services,
           nearby: given.nearby,
+          mistReachM: Math.max(0, ...working.flatMap((m) => m.needs.mists.map((x) => LAYING[x.way].reachM))),
           openings: members,
           machines,
           air,

@@ -4,7 +4,7 @@ import type { Rulebook } from '../rulebook';
 import type { ZonePlan } from './plan';
 
 export interface Sign {
-  readonly about: 'lead' | 'asbestos' | 'mold' | 'silica' | 'vapour' | 'caustic' | 'hotWork' | 'keepOut';
+  readonly about: 'lead' | 'asbestos' | 'mold' | 'silica' | 'vapour' | 'mist' | 'caustic' | 'hotWork' | 'keepOut';
   /** The first line is the signal word. */
   readonly en: readonly string[];
   readonly es: readonly string[];
@@ -77,6 +77,12 @@ const OWN: readonly (Omit<Sign, 'fixed' | 'source'> & { readonly source: SourceI
     en: ['CAUTION', 'SOLVENT VAPOR', 'NO SMOKING, NO FLAMES, NO SPARKS', 'KEEP WINDOWS OPEN'],
     es: ['PRECAUCIÓN', 'VAPORES DE DISOLVENTE', 'NO FUME, SIN LLAMAS NI CHISPAS', 'MANTENGA LAS VENTANAS ABIERTAS'],
     source: 'trade-strip',
+  },
+  {
+    about: 'mist',
+    en: ['CAUTION', 'PAINT IS BEING SPRAYED', 'KEEP OUT UNTIL THE AIR IS CLEAR', 'NO SMOKING, NO FLAMES, NO SPARKS'],
+    es: ['PRECAUCIÓN', 'SE ESTÁ PULVERIZANDO PINTURA', 'NO ENTRE HASTA QUE EL AIRE ESTÉ LIMPIO', 'NO FUME, SIN LLAMAS NI CHISPAS'],
+    source: 'trade-lay',
   },
   {
     about: 'caustic',

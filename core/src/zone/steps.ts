@@ -45,6 +45,8 @@ export interface ZoneWork {
   readonly goesAnyway: readonly string[];
   readonly services: readonly Service[];
   readonly nearby: readonly Nearby[];
+  /** How far the mist of its coats flies outdoors, m; 0: none is sprayed. */
+  readonly mistReachM: number;
   /** Pieces of the zone, some of which are its way in and where its air goes out. */
   readonly openings: readonly { readonly name: string; readonly opening: Surface['opening'] }[];
   /** Of the firm, that stand in it. */
@@ -160,7 +162,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
           z.nearby.some((n) => n.what === 'scaffold'),
         ),
         ...nestGates(ctx),
-        ...nearbyGates(z.nearby, guarded, rulebook),
+        ...nearbyGates(z.nearby, { guarded, mistReachM: z.mistReachM }, rulebook),
         ...machineGates(z.machines, z.needs),
         ...(guarded
           ? [

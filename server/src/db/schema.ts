@@ -283,6 +283,7 @@ export const surfaces = pgTable(
     knots: text().notNull(),
     aim: text().notNull(),
     topcoat: text(),
+    layings: jsonb().notNull().default({}).$type<Record<string, string>>(),
     bench: boolean().notNull(),
     measures: jsonb().notNull().default({}).$type<Record<string, number>>(),
     blisterGrade: integer('blister_grade'),

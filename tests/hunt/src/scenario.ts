@@ -12,6 +12,7 @@ import {
   BOUGHT,
   CHEMISTRIES,
   ELEMENT_IDS,
+  LAYINGS,
   emptyLists,
   HAZARDS,
   MATERIALS,
@@ -98,6 +99,11 @@ const space = fieldsOf('space', {
   note: c(''),
   staying: c(''),
 });
+/** Most are laid as is usual. */
+const layings = fc.oneof(
+  { weight: 3, arbitrary: c({}) },
+  { weight: 2, arbitrary: fc.record({ primer: fc.constantFrom(...LAYINGS), topcoat: fc.constantFrom(...LAYINGS) }, { requiredKeys: [] }) },
+);
 const surface = fieldsOf('surface', {
   spaceId: c(''),
   position: c(0),
@@ -112,6 +118,7 @@ const surface = fieldsOf('surface', {
   ),
   coatsCounted: fc.oneof({ weight: 4, arbitrary: c(true) }, { weight: 1, arbitrary: c(false) }),
   measures: c({}),
+  layings,
   filmUm: maybe(fc.constantFrom(60, 125, 126, 1600)),
   moldM2: maybe(fc.constantFrom(0, 0.2, 0.9, 0.93, 5, 9.2, 9.3, 40)),
   species: c(''),
@@ -691,6 +698,7 @@ function anyField(entity: Entity): fc.Arbitrary<Edit> {
     binder: fc.constantFrom(...BINDERS),
     element: fc.constantFrom(...ELEMENT_IDS),
     material: fc.constantFrom(...MATERIALS),
+    layings,
   };
   // What names another record, or how a place is called, is edited by its own kinds of edit.
   const skip = new Set(['spaceId', 'name', 'place', 'timeZone', 'position', 'workOrder', 'sharePct', 'samplingSeed', 'measures']);

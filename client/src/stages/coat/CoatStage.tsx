@@ -8,12 +8,16 @@ import {
   formatHours,
   formatMeasure,
   formatRange,
+  LAYING,
   measure,
   say,
   TOPCOATS,
+  type LayingId,
+  type LayingOf,
+  type LayingOption,
   type TopcoatId,
 } from '@roughsill/core';
-import { Column, Columns, Empty, NumberField, Panel, Select, useUnits, Words } from '../../kit';
+import { Column, Columns, Empty, Folded, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../props';
@@ -43,6 +47,9 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
           ]}
           onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
         />
+        {coating.layings.map((l) => (
+          <LaidBy key={l.use} of={l} jobId={facts.job.id} surface={surface} />
+        ))}
         <Panel title="Coats, in order">
           {coating.refused.length > 0 ? (
             <AnswerRow
@@ -56,7 +63,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
           {coating.lines.map((l) => (
             <AnswerRow
               key={l.product}
-              label={`${USE_WORDS[l.use]}: ${say(l.product)}`}
+              label={`${USE_WORDS[l.use]}: ${say(l.product)}, by ${say(l.way)}`}
               value={formatMeasure(measure(l.litres, 'L'), units)}
               note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`}
               because={l.because}
@@ -69,6 +76,54 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
         <MayCoat />
       </Column>
     </Columns>
+  );
+}
+
+type LaidByProps = { readonly of: LayingOf; readonly jobId: string; readonly surface: StageProps['surface'] };
+
+/** In which way it is laid: the usual one or another, and what every way would cost here. */
+function LaidBy({ of: { use, selected, options }, jobId, surface }: LaidByProps) {
+  const dispatch = useAppDispatch();
+  const units = useUnits();
+  const chosen = surface.layings[use];
+  const verdict = (o: LayingOption) => (!o.fits ? 'not here' : o.because.some((r) => r.effect === 'care') ? 'with care' : '');
+  const label = `${USE_WORDS[use]} laid by`;
+  return (
+    <View className="gap-3">
+      <Select<LayingId | ''>
+        label={label}
+        value={chosen ?? ''}
+        testID={`laid-${use}`}
+        options={[
+          { value: '', label: chosen === undefined ? `usual here: ${say(selected.value)}` : 'as usual here' },
+          ...options.map((o) => ({ value: o.way, label: [say(o.way), verdict(o)].filter(Boolean).join(': ') })),
+        ]}
+        onChange={(v) => {
+          const { [use]: _was, ...rest } = surface.layings;
+          const layings = v === '' ? rest : { ...rest, [use]: v };
+          dispatch(commit(jobId, [set('surface', surface.id, { layings })], `${label} ${v === '' ? 'what is usual' : say(v)}`));
+        }}
+      />
+      <Folded
+        title={`Ways of laying the ${use}`}
+        says={`${options.filter((o) => o.fits).length} of ${options.length} fit here: litres, hours and look of each`}
+        testID={`ways-${use}`}
+      >
+        <View className="gap-px">
+          {[...options]
+            .sort((a, b) => Number(b.fits) - Number(a.fits))
+            .map((o) => (
+              <AnswerRow
+                key={o.way}
+                label={say(o.way)}
+                value={o.fits ? `${formatMeasure(measure(o.litres, 'L'), units)} · ${formatRange(o.hours, formatHours)}` : verdict(o)}
+                note={o.fits ? [verdict(o), say(LAYING[o.way].look)].filter(Boolean).join(' · ') : undefined}
+                because={o.because}
+              />
+            ))}
+        </View>
+      </Folded>
+    </View>
   );
 }
 

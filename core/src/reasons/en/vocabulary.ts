@@ -3,6 +3,22 @@ import { spell } from '../spelling';
 
 export const WORDS: Readonly<Record<string, string>> = {
   // what an entry set, before its value
+  // ways of laying a coat
+  brush: 'brush',
+  roller: 'roller',
+  pad: 'paint pad',
+  wipe: 'cloth',
+  can: 'spray can',
+  lowPressure: 'low-pressure sprayer',
+  airless: 'airless sprayer',
+  mist: 'paint mist',
+  brushMarks: 'fine brush marks',
+  stipple: 'a fine stipple',
+  thinRubbed: 'thin, rubbed out',
+  level: 'level, without marks',
+  toolWater: 'water for cleaning tools',
+  toolThinner: 'thinner for cleaning tools',
+  'field.layings': 'laid by',
   'field.name': 'named',
   'field.count': 'how many',
   'field.lengthM': 'first side',

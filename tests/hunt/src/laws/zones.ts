@@ -264,11 +264,47 @@ const laidWithSolvent = (run: Run, z: ZonePlan) =>
   z.surfaceIds.flatMap(
     (id) => run.plans.get(id)?.coating.lines.filter((l) => SOLVENT_COATS.includes(l.product) && l.areaM2 > 0 && l.coats > 0) ?? [],
   );
+/** What makes a mist, and how far it flies, m: as the trade has it, no published source. */
+const MISTS: Readonly<Record<string, number>> = { can: 2, lowPressure: 2, airless: 6 };
+const mistsOf = (run: Run, z: ZonePlan) =>
+  z.surfaceIds.flatMap((id) => {
+    const plan = run.plans.get(id);
+    return (plan?.coating.lines ?? []).flatMap((l) => (l.way in MISTS && l.areaM2 > 0 && l.coats > 0 ? [{ l, plan: plan! }] : []));
+  });
+/** A mist stays this side of the boundary, burns in no room, is breathed by nobody, and waits until the place is closed for it. */
+const mistLoose = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const mists = mistsOf(run, z);
+    const { coat } = z.protection;
+    const said = z.hazards.some((h) => h.kind === 'mist');
+    return [
+      ...(said === mists.length > 0 ? [] : [`${z.name}: a mist is ${said ? 'told that nobody makes' : 'not told'}`]),
+      ...mists.flatMap(({ l, plan }) => {
+        const s = run.facts.surfaces.find((x) => x.id === plan.surfaceId)!;
+        const space = run.facts.spaces.find((x) => x.id === s.spaceId)!;
+        const where = `${z.name}: ${l.product} by ${l.way}`;
+        const solvent = SOLVENT_COATS.includes(l.product);
+        const before = plan.work.steps.findIndex((st) => st.gates.some((g) => g.id === `mist-kept.${l.product}`));
+        const at = plan.work.steps.findIndex((st) => ['prime', 'coat'].includes(st.kind) && st.id.endsWith(`.${l.product}`));
+        const edge = space.boundaryM ?? 0;
+        return [
+          ...(coat?.respirator.value == null ? [`${where} without a mask`] : []),
+          ...(solvent && !coat?.cartridges.includes('organicVapour') ? [`${where} without its cartridge`] : []),
+          ...(coat?.kit.some((k) => k.value === 'coverall') ? [] : [`${where} without a suit`]),
+          ...(at >= 0 && (before < 0 || before > at) ? [`${where} before the place is closed for it`] : []),
+          ...(!s.bench && space.kind === 'elevation' && edge < MISTS[l.way]! ? [`${where} goes over the boundary`] : []),
+          ...(!s.bench && space.kind === 'room' && solvent && l.way !== 'can' ? [`${where} burns in a room`] : []),
+          ...(l.way !== 'can' && run.facts.job.power === 'no' ? [`${where} without power`] : []),
+        ];
+      }),
+    ];
+  });
 /** Who coats with solvent indoors has the cartridge for it, and the zone says that there is vapour. */
 const coatsUnmasked = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
     const laid = laidWithSolvent(run, z);
-    if (laid.length === 0) return z.protection.coat === null ? [] : [`${z.name}: dressed for a solvent coat that nobody lays`];
+    if (laid.length === 0)
+      return z.protection.coat === null || mistsOf(run, z).length > 0 ? [] : [`${z.name}: dressed for a coat that nobody lays`];
     const { coat } = z.protection;
     return [
       ...(coat === null ? [`${z.name}: ${laid[0]!.product} is laid and nobody is dressed for it`] : []),
@@ -620,6 +656,7 @@ export const ZONE_LAWS: readonly Law[] = [
   },
   { id: 'W2c', says: 'a sealed room has no window to open', check: opensTheSeal },
   { id: 'H1b', says: 'the coating strokes have their mask, gloves and vapour too', check: coatsUnmasked },
+  { id: 'H1f', says: 'a mist is kept on site, breathed by nobody, and waits for its closing', check: mistLoose },
   { id: 'H1d', says: 'who goes from zone to zone wears the strictest mask, and breathes the sum of their day', check: wrongShifts },
   { id: 'H1e', says: 'what is reached is kept in by the measures of its class', check: keptInTooLittle },
   { id: 'H2d', says: 'a suspect coat that trained people work has its own area, mask, suit, sign, checks and bags', check: fibresLoose },

@@ -1,0 +1,232 @@
+/**
+ * In which way a coat is laid, and what each way asks for: what is lost, how fast it goes, how far its mist flies, how loud it is, what
+ * cleans it. Speeds: estimating handbooks, from memory, 100 to 200 ft2/h with a brush, 200 to 400 with a roller, 400 to 900 airless.
+ * Losses: estimating practice, 5 to 10 % with brush and roller, 15 to 30 % sprayed; the upper end is bought. Reach and clean-up: common
+ * practice, no published source.
+ */
+import { HIGH_M, type Range } from '../choose';
+import { LAYINGS, MASONRY, PLASTER, TIMBER, type CoatUse, type ElementId, type LayingId, type Surface, type TopcoatId } from '../facts';
+import { isPresent } from '../probe';
+import { answer, why, type Answer, type Reason } from '../reasons';
+import type { SurfaceContext } from '../surface/context';
+import { measure } from '../units/units';
+import { liveLayers } from '../walk';
+import { baseOf, solidsOf, type PrimerId } from './products';
+
+/** How the coat looks. Common practice. */
+export const LAID_LOOKS = ['brushMarks', 'stipple', 'thinRubbed', 'level'] as const;
+export type LaidLook = (typeof LAID_LOOKS)[number];
+
+export interface LayingWay {
+  readonly look: LaidLook;
+  /** It makes a mist that is breathed and that flies. */
+  readonly sprays: boolean;
+  readonly needsPower: boolean;
+  /** Of what is taken out of the tin, what never comes to lie on the piece, %. */
+  readonly lossPct: number;
+  /** One coat, m2 an hour by one person. */
+  readonly m2PerH: { readonly low: number; readonly high: number };
+  /** Made ready and cleaned again, once a product, h. */
+  readonly setUpH: { readonly low: number; readonly high: number };
+  /** Of mist in calm air outdoors, m; indoors it goes through the whole room. */
+  readonly reachM: number;
+  /** At the ear of whoever holds it, dB(A); null: it is not loud. */
+  readonly db: number | null;
+  /** Water or solvent that cleans it once, L. */
+  readonly cleanL: number;
+}
+
+const way = (
+  look: LaidLook,
+  lossPct: number,
+  [low, high]: readonly [number, number],
+  setUp: readonly [number, number],
+  cleanL: number,
+  spray?: { readonly reachM: number; readonly db: number | null; readonly needsPower: boolean },
+): LayingWay => ({
+  look,
+  sprays: spray !== undefined,
+  needsPower: spray?.needsPower ?? false,
+  lossPct,
+  m2PerH: { low, high },
+  setUpH: { low: setUp[0], high: setUp[1] },
+  reachM: spray?.reachM ?? 0,
+  db: spray?.db ?? null,
+  cleanL,
+});
+
+export const LAYING: Readonly<Record<LayingId, LayingWay>> = {
+  brush: way('brushMarks', 10, [9, 18], [0, 0], 1),
+  roller: way('stipple', 10, [18, 36], [0.1, 0.25], 4),
+  pad: way('brushMarks', 10, [14, 28], [0.1, 0.2], 2),
+  wipe: way('thinRubbed', 10, [9, 18], [0, 0], 0),
+  can: way('level', 50, [6, 12], [0, 0], 0, { reachM: 2, db: null, needsPower: false }),
+  lowPressure: way('level', 30, [15, 30], [0.5, 1], 2, { reachM: 2, db: 85, needsPower: true }),
+  airless: way('level', 30, [36, 80], [0.75, 1.5], 8, { reachM: 6, db: 88, needsPower: true }),
+};
+
+/** What is laid in one go of one product. */
+export interface Lay {
+  readonly product: PrimerId | TopcoatId;
+  readonly areaM2: number;
+  readonly coats: number;
+}
+
+/** Laying it, with the tool made ready and cleaned, h of one person. */
+export function layH({ areaM2, coats }: Lay, id: LayingId): Range {
+  const { m2PerH, setUpH } = LAYING[id];
+  const m2 = areaM2 * coats;
+  return m2 > 0 ? { low: m2 / m2PerH.high + setUpH.low, high: m2 / m2PerH.low + setUpH.high } : { low: 0, high: 0 };
+}
+
+/** Closing the place for a mist, or covering what it reaches, by what is sprayed, h/m2. Common practice, no published source. */
+const CLOSE_H_M2: Range = { low: 0.05, high: 0.15 };
+/** @param areaM2 the largest that is sprayed before it is opened again */
+export const closeForMistH = (areaM2: number): Range => ({
+  low: CLOSE_H_M2.low * Math.max(areaM2, 1),
+  high: CLOSE_H_M2.high * Math.max(areaM2, 1),
+});
+
+/** Wind in which no mist is let go outdoors, 10 mph. Common practice, no published source. */
+export const MIST_WIND = measure(10, 'mph');
+/** A can holds so much, L, and is worth it up to so many m2. Common practice, no published source. */
+const CAN_L = 0.4;
+const CAN_TO_M2 = 1.5;
+/** On a narrow piece half as much again goes past it, m. Common practice, no published source. */
+const NARROW_M = 0.15;
+const PAST_NARROW = 1.5;
+
+/** What is sold in cans. Common practice. */
+const IN_CANS: readonly (PrimerId | TopcoatId)[] = [
+  'etch',
+  'zincPhosphate',
+  'heatResistant',
+  'metalEnamel',
+  'stainBlock',
+  'alkydGloss',
+  'clearVarnish',
+];
+/** What is rubbed on thin and off again. Common practice. */
+const WIPED: readonly (PrimerId | TopcoatId)[] = ['clearVarnish', 'sandingSealer'];
+/** Turned, barred or thin: nothing flat for a roller or a pad. */
+const NO_FLAT: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'railing', 'ironRailing', 'newelPost', 'pipe', 'heater', 'casing'];
+/** Large and flat. */
+const ROLLED: readonly ElementId[] = ['wall', 'ceiling'];
+
+export interface LayingOption {
+  readonly way: LayingId;
+  /** Nothing refuses it. */
+  readonly fits: boolean;
+  /** Of all its products, loss included. */
+  readonly litres: number;
+  /** Hands on, the place closed for a mist included. */
+  readonly hours: Range;
+  /** What speaks against it, blocking or with care; or that nothing does. */
+  readonly because: readonly Reason[];
+}
+
+/** How the primers, or the topcoats, of a piece are laid. */
+export interface LayingOf {
+  readonly use: CoatUse;
+  readonly products: readonly (PrimerId | TopcoatId)[];
+  readonly selected: Answer<LayingId>;
+  readonly options: readonly LayingOption[];
+}
+
+/** What is lost of it on this piece, %. */
+export const lossOf = (id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'>): number => {
+  const { lossPct, sprays } = LAYING[id];
+  return sprays && Math.min(s.lengthM, s.widthM) < NARROW_M ? lossPct * PAST_NARROW : lossPct;
+};
+
+/** Litres that were reckoned for a brush, in another way. */
+export const withLoss = (litres: number, id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'>): number =>
+  (litres * (1 - LAYING.brush.lossPct / 100)) / (1 - lossOf(id, s) / 100);
+
+/** Over what may hold asbestos and is soft, nothing is dragged and nothing hits it hard. */
+const softSuspect = (s: Surface, ctx: SurfaceContext): boolean =>
+  isPresent(ctx.asbestos.coat.value) && liveLayers(s).some((l) => l.binder === 'textured');
+
+const DRAGS: readonly LayingId[] = ['roller', 'pad', 'wipe'];
+
+interface On {
+  readonly s: Surface;
+  readonly ctx: SurfaceContext;
+  readonly areaM2: number;
+}
+
+/** All that speaks against laying a product in a way here; a blocking reason refuses it. */
+function against(id: LayingId, product: PrimerId | TopcoatId, { s, ctx, areaM2 }: On): Reason[] {
+  const out: Reason[] = [];
+  const { sprays, needsPower, reachM } = LAYING[id];
+  const facts = { way: id, product };
+  const base = baseOf(product);
+  const block = (r: Reason) => out.push(r);
+  if (base === 'mineral' && id !== 'brush') block(why('lay.mineral', 'trade-lay', facts, 'block'));
+  if (id === 'can' && !IN_CANS.includes(product)) block(why('lay.noCan', 'trade-lay', facts, 'block'));
+  if (id === 'wipe' && !WIPED.includes(product)) block(why('lay.noWipe', 'trade-lay', facts, 'block'));
+  if ((id === 'roller' || id === 'pad') && NO_FLAT.includes(s.element)) block(why('lay.noFlat', 'trade-lay', facts, 'block'));
+  if (softSuspect(s, ctx) && (DRAGS.includes(id) || id === 'airless'))
+    block(why('lay.dragsSuspect', ctx.rulebook.sources.asbestosWork, facts, 'block', 'hazard'));
+  if (needsPower && ctx.site.power === 'no') block(why('lay.noPower', 'job-record', facts, 'block'));
+  if (!sprays) return out;
+  const reach = measure(reachM, 'm');
+  if (ctx.place === 'outside') {
+    const { boundaryM } = ctx.space;
+    if (boundaryM === null) block(why('lay.boundaryUnknown', 'trade-lay', { ...facts, reach }, 'block', 'hazard'));
+    else if (boundaryM < reachM)
+      block(why('lay.boundary', 'trade-lay', { ...facts, boundary: [measure(boundaryM, 'm'), reach] }, 'block', 'hazard'));
+    else out.push(why('lay.mistOutside', 'trade-lay', { ...facts, reach, limit: MIST_WIND }, 'care'));
+  } else if (ctx.place === 'bench') out.push(why('lay.mistBench', 'trade-lay', facts, 'care'));
+  else if (base === 'solvent' && id !== 'can') block(why('lay.solventMist', 'trade-lay', facts, 'block', 'hazard'));
+  else out.push(why('lay.mistInside', 'trade-lay', facts, 'care'));
+  if (id === 'airless') out.push(why('lay.injection', 'trade-lay', {}, 'care'));
+  if (needsPower && ctx.space.accessM > HIGH_M) out.push(why('lay.fromLadder', 'trade-lay', facts, 'care'));
+  if (id === 'can' && areaM2 > CAN_TO_M2) {
+    const litres = (areaM2 / 10) * (100 / solidsOf(product));
+    out.push(why('lay.manyCans', 'trade-lay', { ...facts, area: measure(areaM2, 'm2'), cans: Math.ceil(litres / CAN_L) }, 'care'));
+  }
+  if (lossOf(id, s) > LAYING[id].lossPct) out.push(why('lay.narrow', 'trade-lay', { ...facts, loss: measure(lossOf(id, s), '%') }));
+  return out;
+}
+
+/** What a tradesman takes here when nobody says otherwise. */
+function usual(products: readonly (PrimerId | TopcoatId)[], on: On): Answer<LayingId> {
+  const { s, ctx } = on;
+  const flat = ROLLED.includes(s.element) && (PLASTER.includes(s.material) || MASONRY.includes(s.material) || TIMBER.includes(s.material));
+  if (softSuspect(s, ctx)) return answer('brush', why('lay.usualSoft', 'trade-lay', { way: 'brush' }));
+  return flat && products.every((p) => against('roller', p, on).every((r) => r.effect !== 'block'))
+    ? answer('roller', why('lay.usualRoller', 'trade-lay', { way: 'roller' }))
+    : answer('brush', why('lay.usual', 'trade-lay', { way: 'brush' }));
+}
+
+/** The way in which the products of one use are laid on a piece: somebody's choice, refused with its reason where it does not fit. */
+export function layingOf(use: CoatUse, lays: readonly (Lay & { readonly litres: number })[], { s, ctx }: Pick<On, 's' | 'ctx'>): LayingOf {
+  const products = lays.map((l) => l.product);
+  const areaM2 = Math.max(...lays.map((l) => l.areaM2));
+  const on = { s, ctx, areaM2 };
+  const options = LAYINGS.map((id): LayingOption => {
+    const because = products.flatMap((p) => against(id, p, on));
+    const once = [...new Map(because.map((r) => [r.rule, r])).values()];
+    const hours = lays.map((l) => layH(l, id)).concat(LAYING[id].sprays ? [closeForMistH(areaM2)] : []);
+    const sum = (end: keyof Range) => hours.reduce((h, r) => h + r[end], 0);
+    const litres = lays.reduce((l, x) => l + withLoss(x.litres, id, s), 0);
+    return {
+      way: id,
+      litres,
+      hours: { low: sum('low'), high: sum('high') },
+      fits: once.every((r) => r.effect !== 'block'),
+      because: once.length > 0 ? once : [why('lay.fits', 'trade-lay', { way: id })],
+    };
+  });
+  const asked = s.layings[use];
+  const selected: Answer<LayingId> =
+    asked === undefined ? usual(products, on) : answer(asked, why('lay.byPerson', 'job-record', { way: asked }));
+  const own = options.find((o) => o.way === selected.value)!;
+  return {
+    use,
+    products,
+    options,
+    selected: { value: selected.value, because: [...selected.because, ...own.because.filter((r) => r.rule !== 'lay.fits')] },
+  };
+}

@@ -1,0 +1,1 @@
+ALTER TABLE "surfaces" ADD COLUMN "layings" jsonb DEFAULT '{}'::jsonb NOT NULL;
