@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import pg from 'pg';
 import pino from 'pino';
 import { sql } from 'drizzle-orm';
-import { changesFor, scopeParent, withNewIds, writeJobFile, type Change } from '@roughsill/core';
+import { changesFor, JOB_FILE_VERSION, scopeParent, withNewIds, writeJobFile, type Change } from '@roughsill/core';
 import { largeJob, quillPoint } from '@roughsill/demo';
 import { createApp } from './app';
 import { Epoch } from './db/epoch';
@@ -361,7 +361,7 @@ describe('wrong requests', () => {
       400,
       'bad-json',
     ],
-    ['a newer job file', () => s.call('POST', '/api/jobs/import', { ...file('newer'), version: 10 }), 422, 'does-not-fit'],
+    ['a newer job file', () => s.call('POST', '/api/jobs/import', { ...file('newer'), version: JOB_FILE_VERSION + 1 }), 422, 'does-not-fit'],
   ] as const)('%s', async (_what, call, status, code) => {
     const r = await call();
     expect([r.status, r.body.type, r.type]).toEqual([status, `/problems/${code}`, 'application/problem+json; charset=utf-8']);

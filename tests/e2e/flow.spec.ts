@@ -98,6 +98,11 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   await app.stage('Coat');
   await app.id('topcoat').selectOption('alkydGloss');
   await expect(page.getByText('Primer: alkyd wood primer')).toBeVisible();
+  // A mist of solvent in a room is refused beside its choice; what is usual stands again when it is taken back.
+  await app.id('laid-topcoat').selectOption('airless');
+  await expect(page.getByRole('button', { name: /^why: Does not fit/ })).toBeVisible();
+  await app.id('laid-topcoat').selectOption('');
+  await expect(page.getByText('Topcoat: alkyd gloss, by brush')).toBeVisible();
   await app.type('air', '68');
   await app.type('humidity', '60');
   await app.type('surface-temperature', '70');

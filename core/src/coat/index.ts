@@ -1,4 +1,4 @@
-export { closeForMistH, LAYING, layH, lossOf, MIST_WIND, type LaidLook, type LayingOf, type LayingOption } from './laying';
+export { closeForMistH, LAYING, layH, lossOf, MIST_WIND, reachM, type LaidLook, type LayingOf, type LayingOption } from './laying';
 export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
 export { baseOf, solidsOf, thinnerOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';

@@ -30,7 +30,8 @@ const fitting = (p: ReturnType<typeof plan>, use = 'topcoat') =>
 // Common practice, no published source: what fits what.
 test.each<[string, Partial<Surface> & { topcoat?: TopcoatId }, Partial<Space>, readonly LayingId[]]>([
   ['waterborne in a room', {}, {}, ['brush', 'roller', 'pad', 'lowPressure', 'airless']],
-  ['solvent in a room: a can at most', { topcoat: 'alkydGloss' }, {}, ['brush', 'roller', 'pad', 'can']],
+  ['solvent in a room', { topcoat: 'alkydGloss' }, {}, ['brush', 'roller', 'pad']],
+  ['and a small piece: a can at most', { topcoat: 'alkydGloss', lengthM: 0.6, widthM: 0.4 }, {}, ['brush', 'roller', 'pad', 'can']],
   [
     'solvent outdoors, 7 m from the boundary',
     { topcoat: 'alkydGloss' },
@@ -107,7 +108,7 @@ describe('a mist', () => {
     const near = { ...outside, boundaryM: 20, nearby: [{ what: 'pond', outM: 5.5, alongM: 0, lengthM: 2 }] } as const;
     const gates = (way: LayingId) =>
       plan(way, { topcoat: 'exteriorAcrylic' }, { ...near, nearby: [...near.nearby] }).work.steps.flatMap((st) => st.gates);
-    const mist = gates('airless').find((g) => g.id === 'mist-kept.exteriorAcrylic')!;
+    const mist = gates('airless').find((g) => g.id === 'mist-wind.exteriorAcrylic')!;
     expect(mist.asks).toMatchObject([{ what: 'windMs', below: { value: 10, unit: 'mph' } }]);
     expect(gates('airless').map((g) => g.id)).toContain('near.pond');
     expect(gates('lowPressure').map((g) => g.id)).not.toContain('near.pond');

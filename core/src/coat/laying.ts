@@ -9,9 +9,10 @@ import { LAYINGS, MASONRY, PLASTER, TIMBER, type CoatUse, type ElementId, type L
 import { isPresent } from '../probe';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
-import { measure } from '../units/units';
+import type { Rulebook } from '../rulebook';
+import { convert, measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
-import { baseOf, solidsOf, type PrimerId } from './products';
+import { baseOf, type PrimerId } from './products';
 
 /** How the coat looks. Common practice. */
 export const LAID_LOOKS = ['brushMarks', 'stipple', 'thinRubbed', 'level'] as const;
@@ -28,9 +29,9 @@ export interface LayingWay {
   readonly m2PerH: { readonly low: number; readonly high: number };
   /** Made ready and cleaned again, once a product, h. */
   readonly setUpH: { readonly low: number; readonly high: number };
-  /** Of mist in calm air outdoors, m; indoors it goes through the whole room. */
-  readonly reachM: number;
-  /** At the ear of whoever holds it, dB(A); null: it is not loud. */
+  /** Of mist in calm air outdoors, in the units of each rulebook; indoors it goes through the whole room. Null: it makes none. */
+  readonly reach: Readonly<Record<Rulebook['id'], Measure>> | null;
+  /** At the ear of whoever holds it, dB(A); null: bare ears bear it all day. */
   readonly db: number | null;
   /** Water or solvent that cleans it once, L. */
   readonly cleanL: number;
@@ -42,7 +43,7 @@ const way = (
   [low, high]: readonly [number, number],
   setUp: readonly [number, number],
   cleanL: number,
-  spray?: { readonly reachM: number; readonly db: number | null; readonly needsPower: boolean },
+  spray?: { readonly reach: LayingWay['reach']; readonly db: number | null; readonly needsPower: boolean },
 ): LayingWay => ({
   look,
   sprays: spray !== undefined,
@@ -50,19 +51,21 @@ const way = (
   lossPct,
   m2PerH: { low, high },
   setUpH: { low: setUp[0], high: setUp[1] },
-  reachM: spray?.reachM ?? 0,
+  reach: spray?.reach ?? null,
   db: spray?.db ?? null,
   cleanL,
 });
 
+const NEAR = { us: measure(7, 'ft'), uk: measure(2, 'm') };
+const FAR = { us: measure(20, 'ft'), uk: measure(6, 'm') };
 export const LAYING: Readonly<Record<LayingId, LayingWay>> = {
   brush: way('brushMarks', 10, [9, 18], [0, 0], 1),
   roller: way('stipple', 10, [18, 36], [0.1, 0.25], 4),
   pad: way('brushMarks', 10, [14, 28], [0.1, 0.2], 2),
   wipe: way('thinRubbed', 10, [9, 18], [0, 0], 0),
-  can: way('level', 50, [6, 12], [0, 0], 0, { reachM: 2, db: null, needsPower: false }),
-  lowPressure: way('level', 30, [15, 30], [0.5, 1], 2, { reachM: 2, db: 85, needsPower: true }),
-  airless: way('level', 30, [36, 80], [0.75, 1.5], 8, { reachM: 6, db: 88, needsPower: true }),
+  can: way('level', 50, [6, 12], [0, 0], 0, { reach: NEAR, db: null, needsPower: false }),
+  lowPressure: way('level', 30, [15, 30], [0.5, 1], 2, { reach: NEAR, db: null, needsPower: true }),
+  airless: way('level', 30, [36, 80], [0.75, 1.5], 8, { reach: FAR, db: 88, needsPower: true }),
 };
 
 /** What is laid in one go of one product. */
@@ -89,8 +92,8 @@ export const closeForMistH = (areaM2: number): Range => ({
 
 /** Wind in which no mist is let go outdoors, 10 mph. Common practice, no published source. */
 export const MIST_WIND = measure(10, 'mph');
-/** A can holds so much, L, and is worth it up to so many m2. Common practice, no published source. */
-const CAN_L = 0.4;
+/** A can of 400 mL holds so much paint, L, and is worth it up to so many m2. Common practice, no published source. */
+const CAN_L = 0.2;
 const CAN_TO_M2 = 1.5;
 /** On a narrow piece half as much again goes past it, m. Common practice, no published source. */
 const NARROW_M = 0.15;
@@ -133,6 +136,12 @@ export interface LayingOf {
   readonly options: readonly LayingOption[];
 }
 
+/** How far the mist of a way flies outdoors, m; 0: it makes none. */
+export const reachM = (id: LayingId, rules: Rulebook['id']): number => {
+  const reach = LAYING[id].reach?.[rules];
+  return reach === undefined ? 0 : convert(reach.value, reach.unit, 'm');
+};
+
 /** What is lost of it on this piece, %. */
 export const lossOf = (id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'>): number => {
   const { lossPct, sprays } = LAYING[id];
@@ -152,13 +161,14 @@ const DRAGS: readonly LayingId[] = ['roller', 'pad', 'wipe'];
 interface On {
   readonly s: Surface;
   readonly ctx: SurfaceContext;
-  readonly areaM2: number;
 }
+/** With the litres that a brush would take. */
+type Laid = Lay & { readonly litres: number };
 
 /** All that speaks against laying a product in a way here; a blocking reason refuses it. */
-function against(id: LayingId, product: PrimerId | TopcoatId, { s, ctx, areaM2 }: On): Reason[] {
+function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On): Reason[] {
   const out: Reason[] = [];
-  const { sprays, needsPower, reachM } = LAYING[id];
+  const { needsPower, reach: reaches } = LAYING[id];
   const facts = { way: id, product };
   const base = baseOf(product);
   const block = (r: Reason) => out.push(r);
@@ -169,44 +179,44 @@ function against(id: LayingId, product: PrimerId | TopcoatId, { s, ctx, areaM2 }
   if (softSuspect(s, ctx) && (DRAGS.includes(id) || id === 'airless'))
     block(why('lay.dragsSuspect', ctx.rulebook.sources.asbestosWork, facts, 'block', 'hazard'));
   if (needsPower && ctx.site.power === 'no') block(why('lay.noPower', 'job-record', facts, 'block'));
-  if (!sprays) return out;
-  const reach = measure(reachM, 'm');
+  if (reaches === null) return out;
+  const reach = reaches[ctx.rulebook.id];
   if (ctx.place === 'outside') {
     const { boundaryM } = ctx.space;
     if (boundaryM === null) block(why('lay.boundaryUnknown', 'trade-lay', { ...facts, reach }, 'block', 'hazard'));
-    else if (boundaryM < reachM)
+    else if (boundaryM < convert(reach.value, reach.unit, 'm'))
       block(why('lay.boundary', 'trade-lay', { ...facts, boundary: [measure(boundaryM, 'm'), reach] }, 'block', 'hazard'));
     else out.push(why('lay.mistOutside', 'trade-lay', { ...facts, reach, limit: MIST_WIND }, 'care'));
   } else if (ctx.place === 'bench') out.push(why('lay.mistBench', 'trade-lay', facts, 'care'));
-  else if (base === 'solvent' && id !== 'can') block(why('lay.solventMist', 'trade-lay', facts, 'block', 'hazard'));
+  else if (base === 'solvent' && (id !== 'can' || areaM2 > CAN_TO_M2)) block(why('lay.solventMist', 'trade-lay', facts, 'block', 'hazard'));
   else out.push(why('lay.mistInside', 'trade-lay', facts, 'care'));
   if (id === 'airless') out.push(why('lay.injection', 'trade-lay', {}, 'care'));
   if (needsPower && ctx.space.accessM > HIGH_M) out.push(why('lay.fromLadder', 'trade-lay', facts, 'care'));
   if (id === 'can' && areaM2 > CAN_TO_M2) {
-    const litres = (areaM2 / 10) * (100 / solidsOf(product));
-    out.push(why('lay.manyCans', 'trade-lay', { ...facts, area: measure(areaM2, 'm2'), cans: Math.ceil(litres / CAN_L) }, 'care'));
+    const cans = Math.ceil(withLoss(litres, id, s) / CAN_L - 1e-9);
+    out.push(why('lay.manyCans', 'trade-lay', { ...facts, area: measure(areaM2, 'm2'), cans }, 'care'));
   }
   if (lossOf(id, s) > LAYING[id].lossPct) out.push(why('lay.narrow', 'trade-lay', { ...facts, loss: measure(lossOf(id, s), '%') }));
   return out;
 }
 
 /** What a tradesman takes here when nobody says otherwise. */
-function usual(products: readonly (PrimerId | TopcoatId)[], on: On): Answer<LayingId> {
+function usual(lays: readonly Laid[], on: On): Answer<LayingId> {
   const { s, ctx } = on;
   const flat = ROLLED.includes(s.element) && (PLASTER.includes(s.material) || MASONRY.includes(s.material) || TIMBER.includes(s.material));
   if (softSuspect(s, ctx)) return answer('brush', why('lay.usualSoft', 'trade-lay', { way: 'brush' }));
-  return flat && products.every((p) => against('roller', p, on).every((r) => r.effect !== 'block'))
+  return flat && lays.every((l) => against('roller', l, on).every((r) => r.effect !== 'block'))
     ? answer('roller', why('lay.usualRoller', 'trade-lay', { way: 'roller' }))
     : answer('brush', why('lay.usual', 'trade-lay', { way: 'brush' }));
 }
 
 /** The way in which the products of one use are laid on a piece: somebody's choice, refused with its reason where it does not fit. */
-export function layingOf(use: CoatUse, lays: readonly (Lay & { readonly litres: number })[], { s, ctx }: Pick<On, 's' | 'ctx'>): LayingOf {
+export function layingOf(use: CoatUse, lays: readonly Laid[], on: On): LayingOf {
+  const { s } = on;
   const products = lays.map((l) => l.product);
   const areaM2 = Math.max(...lays.map((l) => l.areaM2));
-  const on = { s, ctx, areaM2 };
   const options = LAYINGS.map((id): LayingOption => {
-    const because = products.flatMap((p) => against(id, p, on));
+    const because = lays.flatMap((l) => against(id, l, on));
     const once = [...new Map(because.map((r) => [r.rule, r])).values()];
     const hours = lays.map((l) => layH(l, id)).concat(LAYING[id].sprays ? [closeForMistH(areaM2)] : []);
     const sum = (end: keyof Range) => hours.reduce((h, r) => h + r[end], 0);
@@ -221,7 +231,7 @@ export function layingOf(use: CoatUse, lays: readonly (Lay & { readonly litres: 
   });
   const asked = s.layings[use];
   const selected: Answer<LayingId> =
-    asked === undefined ? usual(products, on) : answer(asked, why('lay.byPerson', 'job-record', { way: asked }));
+    asked === undefined ? usual(lays, on) : answer(asked, why('lay.byPerson', 'job-record', { way: asked }));
   const own = options.find((o) => o.way === selected.value)!;
   return {
     use,

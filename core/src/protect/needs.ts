@@ -199,7 +199,7 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
       (near.includes('liveHeater') && any((m) => m.wet || m.vapour)) ||
       (near.includes('alarm') && any((m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90))),
     noise: any((m) => m.noisy) || mists.some((m) => LAYING[m.way].db !== null),
-    height: methods.length > 0 && ctx.space.accessM > HIGH_M,
+    height: (methods.length > 0 || coating.some((l) => l.areaM2 * l.coats > 0)) && ctx.space.accessM > HIGH_M,
   };
   const fibres = methods.length > 0 && isPresent(ctx.asbestos.coat.value);
   const kit = ctx.space.moldKit;

@@ -1,3 +1,7 @@
+import { LAID_LOOKS } from '../coat/laying';
+import { LAYINGS } from '../facts';
+import { HAZARD_KINDS } from '../protect';
+import { WORDS } from './en/vocabulary';
 import { language } from './language';
 import { RULE_WORDS } from './en';
 import { typed, valueText, why } from '.';
@@ -31,4 +35,9 @@ test('what a person typed is shown as typed, also where it happens to be a word 
   expect(valueText(typed('notFound'), 'm')).toBe('“notFound”');
   expect(valueText('notFound', 'm')).toBe('not found');
   expect(valueText([typed('notFound'), 'notFound'], 'm')).toBe('“notFound”; not found');
+});
+
+test('every hazard, way of laying and look of a coat has its word', () => {
+  const codes = [...HAZARD_KINDS.map((k) => `reach.${k}`), ...LAYINGS, ...LAID_LOOKS, 'toolWater', 'toolThinner'];
+  expect(codes.filter((c) => WORDS[c] === undefined)).toEqual([]);
 });

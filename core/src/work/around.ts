@@ -153,19 +153,22 @@ export function maskForCoats(a: Around): StepSpec[] {
  * @param closed the coat before it was sprayed too
  */
 export function mistSteps({ ctx }: Around, { product, way, areaM2, coats }: CoatLine, closed: boolean): StepSpec[] {
-  const { sprays, reachM } = LAYING[way];
-  if (!sprays || areaM2 * coats === 0) return [];
+  const { reach } = LAYING[way];
+  if (reach === null || areaM2 * coats === 0) return [];
   const outside = ctx.place === 'outside';
-  const id = `mist-kept.${product}`;
+  const id = `${outside ? 'mist-wind' : 'mist-kept'}.${product}`;
   return [
     stepOf({
       id: `mist.${product}`,
       kind: 'mask',
-      title: why(outside ? 'step.mistOutside' : 'step.mistInside', 'trade-lay', { product, by: way }),
+      title: why(outside ? 'step.mistOutside' : ctx.place === 'bench' ? 'step.mistBench' : 'step.mistInside', 'trade-lay', {
+        product,
+        by: way,
+      }),
       handsOnH: closed ? hours(0, 0) : closeForMistH(areaM2),
       gates: [
         outside
-          ? gate(id, 'mask', why('gate.mistOutside', 'trade-lay', { reach: measure(reachM, 'm'), limit: MIST_WIND }), [
+          ? gate(id, 'mask', why('gate.mistOutside', 'trade-lay', { reach: reach[ctx.rulebook.id], limit: MIST_WIND }), [
               { what: 'windMs', below: MIST_WIND },
             ])
           : gate(id, 'mask', why(ctx.place === 'bench' ? 'gate.mistBench' : 'gate.mistInside', 'trade-lay')),

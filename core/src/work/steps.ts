@@ -352,7 +352,8 @@ export function ownSteps(input: Inputs): StepSpec[] {
     const last = i === coating.lines.length - 1;
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
     const between = Math.max(l.coats - 1, 0);
-    const rub = denib(l.product, l.areaM2, i === 0 ? between : l.coats);
+    // Nothing is rubbed where the sealer over what may hold asbestos would be rubbed through.
+    const rub = denib(l.product, l.areaM2, isPresent(ctx.asbestos.coat.value) ? 0 : i === 0 ? between : l.coats);
     // What is closed for one mist stays closed for the next, and is looked over again.
     const before = coating.lines[i - 1];
     steps.push(...mistSteps(input, l, before !== undefined && LAYING[before.way].sprays));
@@ -380,6 +381,10 @@ export function ownSteps(input: Inputs): StepSpec[] {
       gates: [
         ...(i === 0
           ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: DEW }), [{ what: 'aboveDewC', atLeast: DEW }])]
+          : []),
+        // Of its strokes the zone asks this before they begin; what is in a coat evaporates when it was given back.
+        ...(ctx.place !== 'outside' && baseOf(l.product) === 'solvent' && !LAYING[l.way].sprays && l.areaM2 * l.coats > 0
+          ? [gate(`coat-air.${l.product}`, kind, why('gate.coatAir', 'trade-coat-air'))]
           : []),
         // What the last coat leaves in the rags is looked to before anybody goes home.
         ...(last && coating.lines.some((x) => SELF_HEATING.includes(x.product))

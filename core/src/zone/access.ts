@@ -1,5 +1,6 @@
 /** From what the work of a zone is done when it stands higher than a person reaches, and what has to be right before anybody climbs. */
 import { methodById } from '../catalogue';
+import { LAYING } from '../coat';
 import { HIGH_M } from '../choose';
 import type { Needs, ZoneContext } from '../protect';
 import { answer, why, type Answer, type Reason } from '../reasons';
@@ -28,7 +29,7 @@ const SCAFFOLD_H = 40;
 const LADDER_SLOPE = 4;
 
 /**
- * @param hoursH person-hours of the strokes at that height
+ * @param hoursH person-hours at that height in one stretch: of the strokes, or of the coats, whichever is longer
  * @param scaffoldStands one stands there already: it is worked from that
  * @returns null: it is worked from the floor or the ground
  */
@@ -38,7 +39,9 @@ export function zoneAccess(needs: readonly Needs[], ctx: ZoneContext, hoursH: nu
   if (working.length === 0 || heightM <= HIGH_M || place === 'bench') return null;
   const methods = [...new Set(working.flatMap((n) => n.methods))].map(methodById);
   // Two hands, a hose or a hot tool: nobody does that from a rung.
-  const heavy = methods.some((m) => m.powered || m.blast !== 'no' || m.heatC !== null || m.caustic || m.acid || m.people === 2);
+  const heavy =
+    methods.some((m) => m.powered || m.blast !== 'no' || m.heatC !== null || m.caustic || m.acid || m.people === 2) ||
+    working.some((n) => n.mists.some((m) => LAYING[m.way].needsPower));
   const pieces = working.reduce((sum, n) => sum + n.pieces, 0);
   const short = hoursH / Math.max(1, pieces) <= LADDER_H;
   const by: Access = scaffoldStands

@@ -1,7 +1,7 @@
 /** A zone: one containment and one set of everything for the surfaces that are worked in it. */
 import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
 import type { Range } from '../choose';
-import { LAYING } from '../coat';
+import { reachM } from '../coat';
 import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
 import type { Answer, Reason } from '../reasons';
@@ -133,6 +133,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
   const working = members.filter((m) => m.workedM2 > 0);
   const protection = protect(needs, given);
   const strokesH = working.reduce((sum, m) => plus(sum, hoursOf(m.steps.filter((st) => !isFinish(st))).handsOnH), NOTHING);
+  const finishH = working.reduce((sum, m) => plus(sum, hoursOf(m.steps.filter(isFinish)).handsOnH), NOTHING);
   const coatH = working
     .filter((m) => m.needs.solventCoats.length > 0 || m.needs.mists.length > 0)
     .reduce((sum, m) => plus(sum, hoursOf(m.steps.filter(isFinish)).handsOnH), NOTHING);
@@ -149,7 +150,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
   const access = zoneAccess(
     working.map((m) => m.needs),
     given,
-    strokesH.high,
+    Math.max(strokesH.high, finishH.high),
     given.nearby.some((n) => n.what === 'scaffold'),
   );
   const shiftH = view.setup.shiftH ?? settings.hoursPerDay;
@@ -169,7 +170,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           goesAnyway: given.goesAnyway,
           services: given.services,
           nearby: given.nearby,
-          mistReachM: Math.max(0, ...working.flatMap((m) => m.needs.mists.map((x) => LAYING[x.way].reachM))),
+          mistReachM: Math.max(0, ...working.flatMap((m) => m.needs.mists.map((x) => reachM(x.way, given.rulebook.id)))),
           openings: members,
           machines,
           air,

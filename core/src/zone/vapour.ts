@@ -19,6 +19,8 @@ export interface VapourAnswer {
 /** Air changes an hour of an ordinary room, shut, and with two windows open. Common practice, no published source. */
 const SHUT_ACH = 0.5;
 const OPEN_ACH = 4;
+/** Less than this at once is nothing that anybody can lay, m2. */
+const LEAST_M2 = 0.1;
 
 /**
  * @param sealed doors and windows are closed while the strokes are at work: nobody opens one then
@@ -53,6 +55,7 @@ export function zoneVapour(needs: readonly Needs[], ctx: ZoneContext, sealed: bo
       if (shutM2 === null || openM2 === null) return answer(value, why('vapour.unmeasured', 'trade-coat-air', { what: l.what }, 'care'));
       const area = (m2: number) => measure(Math.floor(m2 * 10) / 10, 'm2');
       const facts = { what: l.what, piece: measure(l.areaM2, 'm2'), shut: area(shutM2), open: area(openM2), limit: limitPpm, by: limitBy };
+      if (openM2 < LEAST_M2) return answer(value, why('vapour.none', 'mem-vapour', facts, 'care'));
       return l.areaM2 <= shutM2
         ? answer(value, why('vapour.fits', 'mem-vapour', facts))
         : closed

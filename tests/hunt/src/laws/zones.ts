@@ -284,21 +284,30 @@ const mistLoose = (run: Run): string[] =>
         const space = run.facts.spaces.find((x) => x.id === s.spaceId)!;
         const where = `${z.name}: ${l.product} by ${l.way}`;
         const solvent = SOLVENT_COATS.includes(l.product);
-        const before = plan.work.steps.findIndex((st) => st.gates.some((g) => g.id === `mist-kept.${l.product}`));
+        const before = plan.work.steps.findIndex((st) =>
+          st.gates.some((g) => /^mist-(kept|wind)\./.test(g.id) && g.id.endsWith(`.${l.product}`)),
+        );
         const at = plan.work.steps.findIndex((st) => ['prime', 'coat'].includes(st.kind) && st.id.endsWith(`.${l.product}`));
         const edge = space.boundaryM ?? 0;
         return [
-          ...(coat?.respirator.value == null ? [`${where} without a mask`] : []),
+          ...(coat === null || coat.respirator.value === null ? [`${where} without a mask`] : []),
           ...(solvent && !coat?.cartridges.includes('organicVapour') ? [`${where} without its cartridge`] : []),
           ...(coat?.kit.some((k) => k.value === 'coverall') ? [] : [`${where} without a suit`]),
           ...(at >= 0 && (before < 0 || before > at) ? [`${where} before the place is closed for it`] : []),
           ...(!s.bench && space.kind === 'elevation' && edge < MISTS[l.way]! ? [`${where} goes over the boundary`] : []),
-          ...(!s.bench && space.kind === 'room' && solvent && l.way !== 'can' ? [`${where} burns in a room`] : []),
+          ...(!s.bench && space.kind === 'room' && solvent && (l.way !== 'can' || l.areaM2 > 1.5) ? [`${where} burns in a room`] : []),
           ...(l.way !== 'can' && run.facts.job.power === 'no' ? [`${where} without power`] : []),
         ];
       }),
     ];
   });
+/** A coat over a sealed suspect is laid and left: the finest pad goes through the sealer. */
+const rubsSuspect = (run: Run): string[] =>
+  [...run.plans.values()].flatMap((p) =>
+    present(p.asbestos.coat.value) && p.work.steps.some((st) => st.because.some((r) => r.rule === 'coat.denib'))
+      ? [`${nameOf(run.facts, p.surfaceId)}: rubbed between coats, over what may hold asbestos`]
+      : [],
+  );
 /** Who coats with solvent indoors has the cartridge for it, and the zone says that there is vapour. */
 const coatsUnmasked = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
@@ -311,6 +320,15 @@ const coatsUnmasked = (run: Run): string[] =>
       ...(coat && z.kind !== 'elevation' && (coat.respirator.value === null || !coat.cartridges.includes('organicVapour'))
         ? [`${z.name}: ${laid[0]!.product} inside without its cartridge`]
         : []),
+      ...(z.kind === 'elevation'
+        ? []
+        : laid.flatMap((l) =>
+            z.surfaceIds
+              .flatMap((id) => run.plans.get(id)?.work.steps ?? [])
+              .filter((st) => ['prime', 'coat'].includes(st.kind) && st.id.endsWith(`.${l.product}`))
+              .filter((st) => !(l.way in MISTS) && st.handsOnH.high > 0 && !st.gates.some((g) => g.id === `coat-air.${l.product}`))
+              .map(() => `${z.name}: ${l.product} inside, and nobody asks for air and flames`),
+          )),
       ...(z.hazards.some((h) => h.kind === 'vapour') ? [] : [`${z.name}: the vapour of ${laid[0]!.product} is forgotten`]),
     ];
   });
@@ -479,7 +497,7 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
   // What is left as it is waits for nothing, and nothing for it.
   const members = z.surfaceIds.flatMap((id) => job.surfaces.find((p) => p.surfaceId === id) ?? []).filter(isWorked);
   const isFinish = (st: SurfacePlan['work']['steps'][number]) =>
-    FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays' || st.id === 'mask.coats';
+    FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays' || st.id === 'mask.coats' || st.id.startsWith('mist.');
   const own = (want: (st: SurfacePlan['work']['steps'][number]) => boolean) =>
     members.flatMap((p) =>
       p.work.steps.flatMap((st, step) =>
@@ -522,6 +540,7 @@ const NUMBERS: readonly (readonly [RegExp, Check['measured'], Check['measured']]
       { what: 'waitedH', value: 15 },
     ],
   ],
+  [/^mist-wind\./, [{ what: 'windMs', value: 4.4 }], [{ what: 'windMs', value: 4.5 }]],
   [/^clean\.(alkali|acid)/, [{ what: 'ph', value: 8.5 }], [{ what: 'ph', value: 8.6 }]],
   [/^dew-point$/, [{ what: 'aboveDewC', value: 3 }], [{ what: 'aboveDewC', value: 2.9 }]],
   [/^wind$/, [{ what: 'windMs', value: 8.9 }], [{ what: 'windMs', value: 9 }]],
@@ -657,6 +676,7 @@ export const ZONE_LAWS: readonly Law[] = [
   { id: 'W2c', says: 'a sealed room has no window to open', check: opensTheSeal },
   { id: 'H1b', says: 'the coating strokes have their mask, gloves and vapour too', check: coatsUnmasked },
   { id: 'H1f', says: 'a mist is kept on site, breathed by nobody, and waits for its closing', check: mistLoose },
+  { id: 'H2e', says: 'nothing is rubbed over what may hold asbestos', check: rubsSuspect },
   { id: 'H1d', says: 'who goes from zone to zone wears the strictest mask, and breathes the sum of their day', check: wrongShifts },
   { id: 'H1e', says: 'what is reached is kept in by the measures of its class', check: keptInTooLittle },
   { id: 'H2d', says: 'a suspect coat that trained people work has its own area, mask, suit, sign, checks and bags', check: fibresLoose },
