@@ -11,18 +11,20 @@ const face = (name: string): string => createRequire(path.resolve('package.json'
 let ready = false;
 function prepare(): void {
   if (ready) return;
-  const [read, bold, name] = [
+  const [read, bold, name, sign] = [
     face('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400'),
     face('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700'),
     face('besley/files/besley-latin-700'),
+    face('besley/files/besley-latin-400'),
   ];
   pdfmake.addFonts({
     Hyperlegible: { normal: read, bold, italics: read, bolditalics: bold },
     Besley: { normal: name, bold: name, italics: name, bolditalics: name },
+    Sign: { normal: sign, bold: name, italics: sign, bolditalics: name },
   });
-  // Nothing is fetched, and nothing but the three faces is read.
+  // Nothing is fetched, and nothing but these faces is read.
   pdfmake.setUrlAccessPolicy(() => false);
-  pdfmake.setLocalAccessPolicy((file: string) => [read, bold, name].includes(file));
+  pdfmake.setLocalAccessPolicy((file: string) => [read, bold, name, sign].includes(file));
   ready = true;
 }
 
@@ -78,11 +80,13 @@ export interface Paper {
 /** How many pages a PDF has. */
 export const pagesOf = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
 
+/** The other face stands taller: its sign must not push the lines apart. */
+const SIGN_LINE = 0.85;
 /** The face of the running text has no sign for a millionth: it is drawn from the other one, not left out. */
 function withMicro<T>(node: T): T {
   if (typeof node === 'string')
     return (
-      node.includes('µ') ? { text: node.split(/(µ)/).map((t) => (t === 'µ' ? { text: t, font: 'Besley', bold: false } : t)) } : node
+      node.includes('µ') ? { text: node.split(/(µ)/).map((t) => (t === 'µ' ? { text: t, font: 'Sign', lineHeight: SIGN_LINE } : t)) } : node
     ) as T;
   if (Array.isArray(node)) return node.map(withMicro) as T;
   if (typeof node !== 'object' || node === null) return node;

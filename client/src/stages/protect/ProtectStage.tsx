@@ -68,6 +68,9 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
             </Words>
             {first ? <Words look="strong">{`${settingUp ? 'First' : 'Next check'}: ${sentence(first, units)}.`}</Words> : null}
             <Words>{`Wear: ${p.respirator.value ? say(p.respirator.value) : 'no respirator'}${withCartridges(p.cartridges)}.`}</Words>
+            {p.coat?.respirator.value ? (
+              <Words>{`While it is coated: ${say(p.coat.respirator.value)}${withCartridges(p.coat.cartridges)}.`}</Words>
+            ) : null}
             <Words>{`Stop when: ${stopsOf(zone, facts, units)}.`}</Words>
           </View>
           {first ? (
