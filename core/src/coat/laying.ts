@@ -200,6 +200,9 @@ function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On
   return out;
 }
 
+/** The same for every piece: one object of it, not one a piece. */
+const FITS = new Map(LAYINGS.map((id) => [id, [why('lay.fits', 'trade-lay', { way: id })]] as const));
+
 /** What a tradesman takes here when nobody says otherwise. */
 function usual(lays: readonly Laid[], on: On): Answer<LayingId> {
   const { s, ctx } = on;
@@ -226,7 +229,7 @@ export function layingOf(use: CoatUse, lays: readonly Laid[], on: On): LayingOf 
       litres,
       hours: { low: sum('low'), high: sum('high') },
       fits: once.every((r) => r.effect !== 'block'),
-      because: once.length > 0 ? once : [why('lay.fits', 'trade-lay', { way: id })],
+      because: once.length > 0 ? once : FITS.get(id)!,
     };
   });
   const asked = s.layings[use];

@@ -47,9 +47,6 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
           ]}
           onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
         />
-        {coating.layings.map((l) => (
-          <LaidBy key={l.use} of={l} jobId={facts.job.id} surface={surface} />
-        ))}
         <Panel title="Coats, in order">
           {coating.refused.length > 0 ? (
             <AnswerRow
@@ -71,6 +68,9 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
           ))}
           <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
         </Panel>
+        {coating.layings.map((l) => (
+          <LaidBy key={l.use} of={l} jobId={facts.job.id} surface={surface} />
+        ))}
       </Column>
       <Column>
         <MayCoat />
