@@ -32,11 +32,13 @@ export function woodMoistureAt(c: number, rhPct: number): number {
 
 /** ISO 13788: inside surface resistance for mold, m2K/W. */
 export const RSI_MOLD = 0.25;
+/** In a corner, or behind furniture on an outside wall, m2K/W. ISO 13788 and its national annexes, from memory. */
+export const RSI_CORNER = 0.35;
 /** Wanted temperature factor in dwellings: the British figure (BRE IP 1/06); ISO 13788 sets how it is reckoned, and no such number. */
 export const FRSI_WANTED = 0.75;
 
 /** Temperature factor of a face from its heat loss: 1 - U x Rsi. */
-export const temperatureFactor = (uWm2K: number): number => Math.max(0, 1 - uWm2K * RSI_MOLD);
+export const temperatureFactor = (uWm2K: number, rsi = RSI_MOLD): number => Math.max(0, 1 - uWm2K * rsi);
 /** Inside surface temperature, C. */
 export const surfaceC = (insideC: number, outsideC: number, fRsi: number): number => outsideC + fRsi * (insideC - outsideC);
 /** Relative humidity at a face, %, of room air meeting it; 100 where it condenses. */

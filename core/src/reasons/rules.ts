@@ -119,6 +119,8 @@ export const RULE_FACTS = {
   'moist.fanNone': ['wanted'],
   'moist.fanIntoRoof': [],
   'moist.fanGuessed': ['rated'],
+  'moist.comesIn': [],
+  'moist.unexplained': ['weeks'],
   'moist.comesBack': ['weeks'],
   'moist.comesSlowly': ['weeks'],
   'moist.staysAway': ['weeks'],

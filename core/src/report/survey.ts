@@ -117,7 +117,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
               wantedM3h: wantedFan(facts_.fanRoom, floorM2, job.rulebook),
             },
             outlook: now_ && {
-              ...stated(comesBack(now_)),
+              ...stated(comesBack(now_, facts_, m.size.value !== 'none')),
               peak: now_.peak,
               firstWeek: now_.firstWeek,
               seenWeek: now_.seenWeek,

@@ -56,7 +56,7 @@ const USUAL: MoistureFacts = {
   fanMeasuredM3h: null,
   fanMinPerDay: 30,
   leakAch: 0.5,
-  waterGPerDay: 1500,
+  waterGPerDay: 600,
   burstsPerDay: 2,
   leak: 'unknown',
   rising: 'unknown',
@@ -312,7 +312,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
     made.addEventListener('message', ({ data }: MessageEvent<FromMoldWorker>) => {
       if (data.run !== mine) return;
       const present = data.kind === 'done' ? data.outlooks.find((o) => o.remedy === 'now') : undefined;
-      if (present && grown && picked === null && ground !== 'wood' && comesBack(present).value === 'no') return setShown(true);
+      if (present && grown && picked === null && ground !== 'wood' && present.firstWeek === null) return setShown(true);
       setState((s) => (data.kind === 'done' ? { share: 1, outlooks: data.outlooks } : { ...s, share: data.share }));
     });
     made.postMessage({
@@ -326,7 +326,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
   }, [moisture, space, climate, ground, picked, grown, facts.job.rulebook]);
 
   const now = state.outlooks?.find((o) => o.remedy === 'now');
-  const verdict = now && comesBack(now);
+  const verdict = now && comesBack(now, moisture, grown !== undefined);
   const open = (file: File) =>
     void file.arrayBuffer().then((b) => {
       const table = readTable(new Uint8Array(b));
@@ -359,7 +359,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
       ) : null}
       {verdict ? (
         <AnswerRow
-          label={{ yes: 'It comes back', slowly: 'It starts again', no: 'It stays away' }[verdict.value]}
+          label={{ yes: 'It comes back', slowly: 'It starts again', no: 'It stays away', unexplained: 'Not explained yet' }[verdict.value]}
           value={
             now.seenWeek !== null
               ? `in ${Math.ceil(now.seenWeek)} weeks`

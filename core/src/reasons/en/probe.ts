@@ -128,6 +128,11 @@ export const PROBE = {
   'moist.fanNone': { says: 'There is no fan; {wanted} is wanted.' },
   'moist.fanIntoRoof': { says: 'The fan does not blow outdoors: it moves the water, it does not remove it.' },
   'moist.fanGuessed': { says: 'Rated {rated}; taken as six tenths of that, as ducts and bends usually leave. Measure at the grille.' },
+  'moist.comesIn': { says: 'Water comes in: what is wetted again grows again, whatever fan and heat do.', lifts: 'Stop the water first, let it dry, and read it again.' },
+  'moist.unexplained': {
+    says: 'By what was entered it would not start within {weeks} weeks, and growth is there: something wets or cools this place that nobody has entered.',
+    lifts: 'Hang a logger at the coldest corner for a week, look for a leak behind it, and read the wall with a meter.',
+  },
   'moist.comesBack': { says: 'As it is, growth can be seen again in about {weeks} weeks.' },
   'moist.comesSlowly': { says: 'As it is, growth starts in about {weeks} weeks, at first only under a microscope.' },
   'moist.staysAway': { says: 'Within the {weeks} weeks reckoned, growth does not start.' },
