@@ -243,7 +243,12 @@ export const MUTANTS = [
   ],
   ['softened wood is no harm', 'trial/square.ts', "['scorched', 'etched', 'softened']", "['scorched', 'etched']"],
   ['a sealed suspect is de-nibbed', 'work/steps.ts', 'isPresent(ctx.asbestos.coat.value) ? 0 : i === 0', 'i === 0'],
-  ['a mist over an unknown boundary', 'coat/laying.ts', 'if (boundaryM === null)', 'if (false)'],
+  [
+    'a mist over an unknown boundary',
+    'coat/laying.ts',
+    "{ ...facts, reach }, 'block', 'hazard')",
+    "{ ...facts, reach }, 'care', 'hazard')",
+  ],
   [
     'a mist of solvent in a room',
     'coat/laying.ts',
