@@ -308,6 +308,17 @@ const rubsSuspect = (run: Run): string[] =>
       ? [`${nameOf(run.facts, p.surfaceId)}: rubbed between coats, over what may hold asbestos`]
       : [],
   );
+/** What of its own coats gives off solvent, is not sprayed, and is laid without anybody asking for air and flames. */
+const unaired = (plan: SurfacePlan | undefined): string[] =>
+  (plan?.coating.lines ?? [])
+    .filter((l) => SOLVENT_COATS.includes(l.product) && !(l.way in MISTS) && l.areaM2 * l.coats > 0)
+    .filter((l) =>
+      plan!.work.steps.some(
+        (st) =>
+          ['prime', 'coat'].includes(st.kind) && st.id.endsWith(`.${l.product}`) && !st.gates.some((g) => g.id === `coat-air.${l.product}`),
+      ),
+    )
+    .map((l) => l.product);
 /** Who coats with solvent indoors has the cartridge for it, and the zone says that there is vapour. */
 const coatsUnmasked = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
@@ -322,12 +333,8 @@ const coatsUnmasked = (run: Run): string[] =>
         : []),
       ...(z.kind === 'elevation'
         ? []
-        : laid.flatMap((l) =>
-            z.surfaceIds
-              .flatMap((id) => run.plans.get(id)?.work.steps ?? [])
-              .filter((st) => ['prime', 'coat'].includes(st.kind) && st.id.endsWith(`.${l.product}`))
-              .filter((st) => !(l.way in MISTS) && st.handsOnH.high > 0 && !st.gates.some((g) => g.id === `coat-air.${l.product}`))
-              .map(() => `${z.name}: ${l.product} inside, and nobody asks for air and flames`),
+        : z.surfaceIds.flatMap((id) =>
+            unaired(run.plans.get(id)).map((product) => `${z.name}: ${product} inside, and nobody asks for air and flames`),
           )),
       ...(z.hazards.some((h) => h.kind === 'vapour') ? [] : [`${z.name}: the vapour of ${laid[0]!.product} is forgotten`]),
     ];
