@@ -242,6 +242,7 @@ export const MUTANTS = [
     "open.find((o) => o.methodId === 'encapsulate') ?? usual.find((o) => o.methodId === 'overcoat') ??",
   ],
   ['softened wood is no harm', 'trial/square.ts', "['scorched', 'etched', 'softened']", "['scorched', 'etched']"],
+  ['solvent in a room without air', 'work/steps.ts', "baseOf(l.product) === 'solvent' && !LAYING[l.way].sprays", 'false'],
   ['a sealed suspect is de-nibbed', 'work/steps.ts', 'isPresent(ctx.asbestos.coat.value) ? 0 : i === 0', 'i === 0'],
   [
     'a mist over an unknown boundary',
