@@ -361,7 +361,12 @@ describe('wrong requests', () => {
       400,
       'bad-json',
     ],
-    ['a newer job file', () => s.call('POST', '/api/jobs/import', { ...file('newer'), version: JOB_FILE_VERSION + 1 }), 422, 'does-not-fit'],
+    [
+      'a newer job file',
+      () => s.call('POST', '/api/jobs/import', { ...file('newer'), version: JOB_FILE_VERSION + 1 }),
+      422,
+      'does-not-fit',
+    ],
   ] as const)('%s', async (_what, call, status, code) => {
     const r = await call();
     expect([r.status, r.body.type, r.type]).toEqual([status, `/problems/${code}`, 'application/problem+json; charset=utf-8']);
