@@ -9,6 +9,7 @@ export * from './choose';
 export * from './protect';
 export * from './coat';
 export * from './work';
+export * from './sign';
 export * from './zone';
 export { limitSetOf } from './air/breathing';
 export * from './job/derive';

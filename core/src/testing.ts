@@ -177,6 +177,8 @@ export function aSurface(over: Partial<Surface> = {}): Surface {
     samples: [],
     squares: [],
     boards: [],
+    signs: [],
+    defects: [],
     ...over,
   };
 }

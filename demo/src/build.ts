@@ -75,6 +75,8 @@ export function surface(
     samples: [],
     squares: [],
     boards: [],
+    signs: [],
+    defects: [],
     ...over,
   };
 }

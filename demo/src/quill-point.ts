@@ -633,6 +633,8 @@ export function quillPoint(): JobFacts {
     ofSquareId: null,
     ofZoneId: null,
     ofBagId: null,
+    ofSignId: null,
+    ofDefectId: null,
     caption,
     marks,
     takenAt: '2026-04-14T11:40:00.000Z',

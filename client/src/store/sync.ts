@@ -189,13 +189,13 @@ const settingsWaiting = (waiting: readonly Change[]): Partial<FirmSettings> =>
 const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   const r = await api.firm();
   if (!r.ok) return;
-  const { people, machines = [], sites = [] } = r.value;
+  const { people, machines = [], sites = [], signPictures = [] } = r.value;
   const firm = getState().outbox.waiting.reduce<FirmFacts>(
     (f, c) => {
       const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
       return next?.ok ? next.value : f;
     },
-    { people, machines, sites },
+    { people, machines, sites, signPictures },
   );
   dispatch(sessionSlice.actions.firmChanged(firm));
 };

@@ -26,4 +26,5 @@ export function methodById(id: MethodId): Method {
   if (!m) throw new RangeError(`no method ${id} in the catalogue`);
   return m;
 }
+export { filmOf, LIFTERS, lifterOf, LIFTER_M2, type Lifter } from './lifting';
 export { BITES, biteDepth, isHelper, makes, METHOD_FACTS, sourceOf, type Bite, type Consumable, type Laying, usesGrit, type Makes, type Method, type MethodFact, type Residue, type Takes } from './method';

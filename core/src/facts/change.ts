@@ -159,6 +159,8 @@ export function withdrawal(c: JobChange, why: string): Record<string, unknown> |
   if (c.entity === 'reading') return withdrawalOf(c.entityId, c.fields, why);
   if (c.entity === 'check' && c.fields['outcome'] === 'pass')
     return { ...c.fields, gate: 'withdrawn', measured: [], note: '', supersedesId: c.entityId, supersedesWhy: why };
+  if (c.entity === 'sign' && c.fields['sign'] !== 'withdrawn')
+    return { ...c.fields, sign: 'withdrawn', note: '', supersedesId: c.entityId, supersedesWhy: why };
   return null;
 }
 

@@ -91,7 +91,10 @@ describe('a batch with something wrong in it', () => {
 });
 
 /** Lists that came later are empty. */
-const oldFacts = () => ({ ...emptyLists('job'), ...(JSON.parse(kept('facts.json')) as JobFacts) });
+const oldFacts = (): JobFacts => {
+  const old = JSON.parse(kept('facts.json')) as JobFacts;
+  return { ...emptyLists('job'), ...old, surfaces: old.surfaces.map((s) => ({ ...emptyLists('surface'), ...s })) };
+};
 
 describe('what was written before', () => {
   const log = JSON.parse(kept('log.json')) as unknown[];

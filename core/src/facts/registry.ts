@@ -9,6 +9,9 @@ import {
   AirSampleFields,
   BagFields,
   BoardFields,
+  DefectFields,
+  SignFields,
+  SignPictureFields,
   CheckFields,
   HaulFields,
   StintFields,
@@ -64,7 +67,7 @@ export interface EntitySpec {
   /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
   readonly appendOnly: boolean;
   /** The version of the job file since which the list exists; older ones do without. */
-  readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9;
+  readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9 | 11;
   /** Its list on the job came later than that on the surface. */
   readonly sinceOnJob?: 5;
   /** The field that says when it was observed. */
@@ -128,6 +131,17 @@ export const REGISTRY = {
     most: 500,
     appendOnly: false,
     since: 5,
+    refs: [],
+    order: byId,
+  }),
+  signPicture: spec({
+    scope: 'firm',
+    fields: SignPictureFields,
+    parents: ['firm'],
+    list: 'signPictures',
+    most: 500,
+    appendOnly: false,
+    since: 11,
     refs: [],
     order: byId,
   }),
@@ -283,6 +297,32 @@ export const REGISTRY = {
     refs: [],
     order: (a, b) => LABELS.compare(a['label'] as string, b['label'] as string) || byId(a, b),
   }),
+  sign: spec({
+    scope: 'job',
+    fields: SignFields,
+    parents: ['surface'],
+    list: 'signs',
+    most: 1000,
+    appendOnly: true,
+    since: 11,
+    time: 'takenAt',
+    refs: [
+      { field: 'partId', to: 'part', where: 'beside', says: says('names a part that is not on this surface') },
+      { field: 'supersedesId', to: 'sign', where: 'beside', says: says('the sign it takes back is not on this surface') },
+    ],
+    order: byTime,
+  }),
+  defect: spec({
+    scope: 'job',
+    fields: DefectFields,
+    parents: ['surface'],
+    list: 'defects',
+    most: 300,
+    appendOnly: false,
+    since: 11,
+    refs: [{ field: 'partId', to: 'part', where: 'beside', says: says('names a part that is not on this surface') }],
+    order: byId,
+  }),
   airSample: spec({
     scope: 'job',
     fields: AirSampleFields,
@@ -367,6 +407,8 @@ export const REGISTRY = {
         where: { under: 'ofSurfaceId' },
         says: says('the trial square it shows is not on that surface'),
       },
+      { field: 'ofSignId', to: 'sign', where: { under: 'ofSurfaceId' }, says: says('the sign it shows is not on that surface') },
+      { field: 'ofDefectId', to: 'defect', where: { under: 'ofSurfaceId' }, says: says('the damage it shows is not on that surface') },
       { field: 'ofZoneId', to: ['space', 'zone', 'job'], where: 'job', says: says('the zone it shows is not on this job') },
       { field: 'ofBagId', to: 'bag', where: 'job', says: says('the bag it shows is not on this job') },
     ],
@@ -430,6 +472,9 @@ export type Sample = RecordOf<'sample'>;
 export type Square = RecordOf<'square'>;
 export type Board = RecordOf<'board'>;
 export type Photo = RecordOf<'photo'>;
+export type Sign = RecordOf<'sign'>;
+export type SignPicture = RecordOf<'signPicture'>;
+export type Defect = RecordOf<'defect'>;
 export type AirSample = RecordOf<'airSample'>;
 export type Haul = RecordOf<'haul'>;
 export type Stint = RecordOf<'stint'>;

@@ -18,9 +18,12 @@ import {
   USED_ON,
   CONDITIONS,
   DECIDERS,
+  DEFECTS,
   ELEMENT_IDS,
+  EXTENTS,
   FAN_ROOMS,
   FINDINGS,
+  FINISHES,
   HARMS,
   HAZARDS,
   INSTRUMENT_CHECKS,
@@ -36,9 +39,11 @@ import {
   PASTS,
   READING_KINDS,
   READING_UNITS,
+  REPAIRS,
   RESPONSES,
   SAMPLE_KINDS,
   SERVICES,
+  SIGNS,
   STATE_LAYERS,
   WASTE_STREAMS,
   WALLS,
@@ -106,6 +111,13 @@ const share01 = z.number().min(0, 'lies outside the area').max(1, 'lies outside 
 const degree = z.number().int('a degree is a whole number, 0 to 5').min(0, 'from 0 to 5').max(5, 'from 0 to 5').nullable().default(null);
 
 const Day = z.iso.date('is a day such as 2026-05-04');
+
+const size0 = (what: string, most: number) =>
+  z
+    .number({ error: `${what} is a number` })
+    .min(0, `${what} cannot be negative`)
+    .max(most, `${what} is over ${most} m: check the unit`)
+    .nullable();
 
 const tested = (most: number, what: string) =>
   z
@@ -281,6 +293,8 @@ export const SurfaceFields = z.strictObject({
   knots: z.enum(YES_NO),
   aim: z.enum(AIMS),
   topcoat: z.enum(TOPCOATS).nullable(),
+  /** How good it has to look; null: nobody said, and it is made tidy. */
+  finish: z.enum(FINISHES).nullable().default(null),
   /** In which way its primers and its topcoat are laid; what is not in it: as is usual there. */
   layings: z.partialRecord(z.enum(COAT_USES), z.enum(LAYINGS, { error: 'no such way of laying a coat' })).default({}),
   /** True when the piece is taken down and worked on a bench. */
@@ -514,9 +528,62 @@ export const PhotoFields = z.strictObject({
   /** A zone, by its own id, its room's or side's, or the job's for the bench; with all of these null the job itself. */
   ofZoneId: Id.nullable().default(null),
   ofBagId: Id.nullable().default(null),
+  ofSignId: Id.nullable().default(null),
+  ofDefectId: Id.nullable().default(null),
   caption: text(200),
   marks: z.array(Mark).max(30, 'at most 30 marks'),
   takenAt: Instant,
+});
+
+/** What was seen at a stroke or a coat, and over how much of the part. */
+export const SignFields = z.strictObject({
+  /** `withdrawn`: takes back the one that it names. */
+  sign: z.enum([...SIGNS, 'withdrawn'], { error: 'no such sign' }),
+  /** On which part; null: on the piece as a whole. */
+  partId: Id.nullable(),
+  /** At which method's stroke; null: at a coat. */
+  methodId: z.enum(METHOD_IDS).nullable(),
+  /** At which coat, as the plan names its product; null: at a stroke. */
+  product: z
+    .string()
+    .regex(/^[A-Za-z0-9]{2,40}$/, 'a product is named as in the plan')
+    .nullable(),
+  extent: z.enum(EXTENTS),
+  note: text(300),
+  takenAt: Instant,
+  supersedesId: Id.nullable(),
+  supersedesWhy: text(300).nullable(),
+});
+
+/** What is wrong with the ground of a piece, where, how large and how deep. */
+export const DefectFields = z.strictObject({
+  kind: z.enum(DEFECTS),
+  partId: Id.nullable(),
+  /** Where it stands on the piece, from its left edge and from below, m; null: nobody said. */
+  alongM: size0('the distance', 200),
+  upM: size0('the height', 100),
+  /** Its extent: an area, a length, or how many. Null: not measured. */
+  areaM2: z.number().positive('an area is more than 0').max(20_000, 'check the unit').nullable(),
+  lengthM: z.number().positive('a length is more than 0').max(1000, 'check the unit').nullable(),
+  pieces: z.number().int('how many is a whole number').min(1, 'at least 1').max(999, 'at most 999'),
+  depthMm: z.number().positive('a depth is more than 0').max(500, 'over 500 mm deep: that is a piece to replace').nullable(),
+  /** Whether it still moves. */
+  moving: z.enum(YES_NO),
+  /** There before the first stroke, or made by it. */
+  asFound: z.boolean(),
+  seenOn: Day,
+  /** What the person decided; null: as proposed. */
+  repair: z.enum(REPAIRS).nullable(),
+  repairWhy: text(300),
+  note: text(300),
+});
+
+/** The firm's own picture of a sign. */
+export const SignPictureFields = z.strictObject({
+  sign: z.enum(SIGNS),
+  hash: z.string().regex(/^[0-9a-f]{64}$/, 'a picture is named by the SHA-256 of its bytes'),
+  width: z.number().int().min(1).max(20_000),
+  height: z.number().int().min(1).max(20_000),
 });
 
 /** A check of an instrument: the calibration film, or bare material with the film over it. HUD Guidelines ch. 7. */

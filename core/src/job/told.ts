@@ -64,6 +64,8 @@ export function entryTold(before: JobFacts, changes: readonly Change[], units: U
   if (name === null) return null;
   if (c.op === 'add' && (c.entity === 'reading' || c.entity === 'sample' || c.entity === 'check'))
     return `${name}: ${c.entity === 'reading' ? say(String(c.fields['kind'])) : say(`entry.${c.entity}`)} recorded`;
+  if (c.op === 'add' && c.entity === 'sign')
+    return c.fields['sign'] === 'withdrawn' ? null : `${name}: ${say(String(c.fields['sign']))} seen`;
   if (c.op !== 'set') return null;
   const row = recordOf(before, c);
   if (!row) return null;

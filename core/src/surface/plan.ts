@@ -21,6 +21,7 @@ import { needsOf, type Needs, type Protection } from '../protect';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from '../trial';
 import { isOpening, type TakeOff } from '../walk';
+import { withSigns, type Sent } from '../sign';
 import { hoursOf, ownSteps, plus, type Step, type StepSpec } from '../work';
 import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
 
@@ -43,6 +44,8 @@ export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'm
   readonly turn: number;
   readonly needs: Needs;
   readonly steps: readonly StepSpec[];
+  /** What was seen that sent work back. */
+  readonly sent: readonly Sent[];
   readonly checks: Surface['checks'];
   readonly planned: readonly MethodId[];
   readonly workedM2: number;
@@ -119,7 +122,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const hold = holdOf(s);
   const choice = choose(s, ctx, area, lead, hold.value, memo);
   const coating = coat(s, ctx, area, choice, lead);
-  const steps = ownSteps({ s, ctx, choice, coating, lead });
+  const { steps, sent, materials: signed } = withSigns(ownSteps({ s, ctx, choice, coating, lead }), { s, ctx, choice, coating, lead });
   const base = {
     surfaceId: s.id,
     spaceId: s.spaceId,
@@ -133,7 +136,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     issue: issueOf(s, choice, ctx, trials, coating),
     choice,
     coating,
-    materials: materialsOf(choice),
+    materials: plus(materialsOf(choice), { low: signed, high: signed }),
     coats: coating.lines.reduce((sum, l) => sum + l.litres * ctx.settings.coatPerLitre[baseOf(l.product)], 0),
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
@@ -145,6 +148,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     turn: turnOf(s.element),
     needs,
     steps,
+    sent,
     checks: s.checks,
     planned: [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))],
     workedM2: steps.some((st) => st.kind === 'prepare') ? choice.parts.reduce((sum, p) => sum + p.areaM2, 0) : 0,
@@ -162,6 +166,7 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
     name: _name,
     turn: _turn,
     steps,
+    sent: _s,
     checks: _c,
     planned: _p,
     workedM2: _w,

@@ -6,7 +6,7 @@ import { ELEMENTS } from './elements';
 
 export type SurfaceDraft = Omit<
   Surface,
-  'id' | 'removedAt' | 'parts' | 'layers' | 'readings' | 'checks' | 'samples' | 'squares' | 'boards'
+  'id' | 'removedAt' | 'parts' | 'layers' | 'readings' | 'checks' | 'samples' | 'squares' | 'boards' | 'signs' | 'defects'
 >;
 export type PartDraft = Omit<Part, 'id' | 'removedAt'>;
 
@@ -50,6 +50,7 @@ export function surfaceDraft(
     past: 'asBefore',
     pastWhy: '',
     clientWhy: '',
+    finish: null,
     layings: {},
     declinedOn: null,
     declinedNote: '',

@@ -2,6 +2,7 @@
 import type { Range } from '../choose';
 import type { CheckNumber } from '../facts';
 import type { Reason } from '../reasons';
+import type { SeenAt } from '../sign/seen';
 import type { Measure } from '../units/units';
 
 export type StepKind =
@@ -45,6 +46,8 @@ export interface Amount {
 
 export interface StepSpec {
   readonly id: string;
+  /** Where signs are seen: its stroke, its coat, its look. Not there: none are. */
+  readonly at?: SeenAt;
   readonly kind: StepKind;
   readonly title: Reason;
   /** Person-hours, hands on. */

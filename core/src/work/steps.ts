@@ -1,7 +1,7 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
 import { METAL, TIMBER, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
-import { methodById, usesGrit, type Method, type Residue } from '../catalogue';
+import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
 import { baseOf, DEW_MARGIN_C, LAYING, layH, type CoatingPlan, type CoatLine } from '../coat';
@@ -141,6 +141,11 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
     if (pick.main && m.bite !== 'bare' && isPresent(lead.overall.value)) because.push(why('order.breakThrough', 'trade-scrape'));
     if (pick.main && FERROUS.includes(s.material) && isSpotted(s) && !m.takes.includes('rust'))
       because.push(why('order.rustSpots', 'trade-rust', {}, 'care'));
+    const film = filmOf(m.id);
+    const lifter = x.areaM2 > 0 ? lifterOf(m, x.kind) : null;
+    if (film)
+      because.push(why('seen.film.range', 'mem-stripper-film', { least: measure(film[0] * 1000, 'um'), most: measure(film[1] * 1000, 'um') }));
+    if (lifter) because.push(why(`lift.${lifter}`, 'trade-seen'));
     const together = soaking === x.methodId && effort.dwellHours !== null;
     soaking = x.methodId;
     if (together) because.push(why('order.soaksTogether', 'trade-round'));
@@ -158,15 +163,19 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
       ...between,
       {
         id: strokeId(x, pick.main),
+        at: { stroke: m.id, partId: x.partId, areaM2: x.areaM2 * share },
         kind: 'remove',
         title: why('step.remove', m.source, { part: x.kind, method: m.id, area: measure(x.areaM2, 'm2') }),
         handsOnH: effort.personHours,
         // Like parts soak side by side; each pass stands its own time.
         waitH: together || effort.dwellHours === null ? NOTHING : times(effort.dwellHours, pick.option.perM2.passes),
-        amounts: effort.consumables.map((c) => ({
-          what: c.id,
-          amount: c.amount.unit === 'pieces' ? measure(Math.ceil(c.amount.value), 'pieces') : c.amount,
-        })),
+        amounts: [
+          ...effort.consumables.map((c) => ({
+            what: c.id,
+            amount: c.amount.unit === 'pieces' ? measure(Math.ceil(c.amount.value), 'pieces') : c.amount,
+          })),
+          ...(lifter ? [{ what: lifter, amount: measure(Math.ceil(x.areaM2 / LIFTER_M2), 'pieces') }] : []),
+        ],
         gates,
         because,
       },
@@ -320,6 +329,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
   }
   step({
     id: 'check',
+    at: { check: true, areaM2 },
     kind: 'check',
     title: why('step.check', 'trade-prime', {}),
     // By what there is to look at: ten doors one by one are looked at as long as one entry of ten. Common practice, no published source.
@@ -359,6 +369,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
     steps.push(...mistSteps(input, l, before !== undefined && LAYING[before.way].sprays));
     step({
       id: `${kind}.${l.product}`,
+      at: { coat: l.product, sprayed: LAYING[l.way].sprays, areaM2: l.areaM2, recoatH: l.recoatH },
       kind,
       title: why(l.use === 'knots' ? 'step.knots' : l.use === 'primer' ? 'step.prime' : 'step.coat', 'trade-interval', {
         product: l.product,

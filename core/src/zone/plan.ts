@@ -1,4 +1,5 @@
 /** A zone: one containment and one set of everything for the surfaces that are worked in it. */
+import type { Sent } from '../sign';
 import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
 import type { Range } from '../choose';
 import { reachM } from '../coat';
@@ -25,6 +26,8 @@ export interface ZoneMember {
   /** Every method that is planned on it. */
   readonly planned: readonly MethodId[];
   readonly steps: readonly StepSpec[];
+  /** What was seen on it that sends work back. */
+  readonly sent: readonly Sent[];
   readonly checks: readonly Check[];
   /** Of a door or window; of anything else nobody asks. */
   readonly opening: Surface['opening'];

@@ -3,6 +3,7 @@
  * when all that comes before it had passed; a failure takes back every pass from the step to which it sends the work.
  */
 import type { Check } from '../facts';
+import type { Sent } from '../sign';
 import { checkOutcome, type Gate, type GateSpec, type GateState, type Step, type StepKind, type StepSpec } from '../work';
 
 /** What happens on a place and sends it back, whichever check is next: entered as a failure of its own. */
@@ -42,6 +43,8 @@ function before(a: At, b: At): boolean {
 
 export interface Own {
   readonly surfaceId: string;
+  /** What was seen at its strokes and coats that sends work back. */
+  readonly sent: readonly Sent[];
   readonly steps: readonly StepSpec[];
   readonly checks: readonly Check[];
 }
@@ -105,6 +108,17 @@ export function standingOf(
   const elsewhere = ({ at }: Placed, c: Check): boolean =>
     at.phase === PHASES.strokes && !at.alone && at.surfaceId !== null && c.zoneId !== null && c.zoneId !== zoneId;
 
+  /** A sign was seen at a step: it, or the nearest of the kind to which it sends the work, is open again, and all after it. */
+  const seen = (surfaceId: string, { stepId, backTo, broke }: Sent) => {
+    const own = steps.find((x) => x.surfaceId === surfaceId && x.step.id === stepId);
+    if (!own) return;
+    const to = backTo === null ? own : (steps.filter((x) => x.step.kind === backTo && (x === own || before(x, own))).at(-1) ?? own);
+    const again = (broke || DISTURBING.includes(to.step.kind)) && takenDown();
+    sendBack(to);
+    if (broke) event('event.breakThrough', surfaceId);
+    if (again) for (const x of gates) if (x.at.phase === PHASES.setUp) passed.delete(x.key);
+  };
+
   const all = [
     ...zoneChecks.map((c) => ({ c, surfaceId: null as string | null })),
     ...owns.flatMap((o) => o.checks.map((c) => ({ c, surfaceId: o.surfaceId as string | null }))),
@@ -119,7 +133,15 @@ export function standingOf(
       (a, b) =>
         Date.parse(a.c.takenAt) - Date.parse(b.c.takenAt) || (a.is === b.is ? (a.c.id < b.c.id ? -1 : 1) : a.is === 'pass' ? -1 : 1),
     );
+  const signs = owns.flatMap((o) => o.sent.map((x) => ({ surfaceId: o.surfaceId, x, at: Date.parse(x.at) }))).sort((a, b) => a.at - b.at);
+  let next = 0;
+  /** Those that were seen before, or in the same second as, what comes next. */
+  const seenUntil = (at: number) => {
+    for (; next < signs.length && signs[next]!.at <= at; next += 1) seen(signs[next]!.surfaceId, signs[next]!.x);
+  };
   for (const { c, surfaceId, is } of inOrder) {
+    // In the same second a pass comes first: what was seen holds.
+    seenUntil(is === 'pass' ? Date.parse(c.takenAt) - 1 : Date.parse(c.takenAt));
     if ((EVENTS as readonly string[]).includes(c.gate)) {
       event(c.gate as EventGate, surfaceId);
       continue;
@@ -139,6 +161,7 @@ export function standingOf(
       failed.delete(g.key);
     }
   }
+  seenUntil(Infinity);
   return {
     state(surfaceId, gate) {
       const g = byKey.get(keyOf(surfaceId, gate.id));

@@ -135,10 +135,11 @@ export class FirmStore {
     const people = await q.select().from(t.people).where(eq(t.people.firmId, this.firmId)).orderBy(asc(t.people.id));
     const machines = await q.select().from(t.machines).where(eq(t.machines.firmId, this.firmId)).orderBy(asc(t.machines.id));
     const sites = await q.select().from(t.sites).where(eq(t.sites.firmId, this.firmId)).orderBy(asc(t.sites.id));
+    const pictures = await q.select().from(t.signPictures).where(eq(t.signPictures.firmId, this.firmId)).orderBy(asc(t.signPictures.id));
     const own = <R extends { firmId: string }>(rows: readonly R[]) => rows.map((r) => without(r, 'firmId'));
     return {
       cursor: firm?.cursor ?? 0,
-      facts: { people: own(people), machines: own(machines), sites: own(sites) },
+      facts: { people: own(people), machines: own(machines), sites: own(sites), signPictures: own(pictures) as FirmFacts['signPictures'] },
     };
   }
 
@@ -383,7 +384,7 @@ export class FirmStore {
                 continue;
               }
               facts = next.value;
-              await writeFirmRecord(rows, c as Change & { entity: 'person' | 'machine' | 'site' });
+              await writeFirmRecord(rows, c as Change & { entity: 'person' | 'machine' | 'site' | 'signPicture' });
             }
             accepted.push(c);
           }

@@ -10,6 +10,8 @@ import {
   LIFTED,
   PASTS,
   READING_KINDS,
+  DEFECTS,
+  EXTENTS,
   type Check,
   type WasteTest,
   type Machine,
@@ -151,6 +153,23 @@ export const machines = pgTable(
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
 );
 
+/** The firm's own pictures of what is seen at a stroke. */
+export const signPictures = pgTable(
+  'sign_pictures',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    sign: text().notNull(),
+    hash: text().notNull(),
+    width: integer().notNull(),
+    height: integer().notNull(),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+
 /** What the database says of itself: its epoch, and which sample job was brought in. */
 export const serverState = pgTable('server_state', { key: text().primaryKey(), value: text().notNull() });
 
@@ -283,6 +302,7 @@ export const surfaces = pgTable(
     knots: text().notNull(),
     aim: text().notNull(),
     topcoat: text(),
+    finish: text(),
     layings: jsonb().notNull().default({}).$type<Record<string, string>>(),
     bench: boolean().notNull(),
     measures: jsonb().notNull().default({}).$type<Record<string, number>>(),
@@ -453,6 +473,59 @@ export const boards = pgTable(
   ],
 );
 
+/** Append-only by trigger (migration 0020). */
+export const signs = pgTable(
+  'signs',
+  {
+    ...onSurface,
+    sign: text().notNull(),
+    partId: text('part_id'),
+    methodId: text('method_id'),
+    product: text(),
+    extent: text().notNull(),
+    note: text().notNull(),
+    takenAt: instant('taken_at').notNull(),
+    supersedesId: text('supersedes_id'),
+    supersedesWhy: text('supersedes_why'),
+    by: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('signs_job').on(t.firmId, t.jobId),
+    check('signs_extent', oneOf('extent', EXTENTS)),
+  ],
+);
+
+export const defects = pgTable(
+  'defects',
+  {
+    ...onSurface,
+    kind: text().notNull(),
+    partId: text('part_id'),
+    alongM: doublePrecision('along_m'),
+    upM: doublePrecision('up_m'),
+    areaM2: doublePrecision('area_m2'),
+    lengthM: doublePrecision('length_m'),
+    pieces: integer().notNull(),
+    depthMm: doublePrecision('depth_mm'),
+    moving: text().notNull(),
+    asFound: boolean('as_found').notNull(),
+    seenOn: text('seen_on').notNull(),
+    repair: text(),
+    repairWhy: text('repair_why').notNull(),
+    note: text().notNull(),
+    ...life,
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('defects_job').on(t.firmId, t.jobId),
+    check('defects_kind', oneOf('kind', DEFECTS)),
+    check('defects_pieces', sql`pieces >= 1`),
+  ],
+);
+
 /** Append-only by trigger (migration 0001): a correction is a new row that supersedes. */
 export const readings = pgTable(
   'readings',
@@ -557,6 +630,8 @@ export const photos = pgTable(
     ofSquareId: text('of_square_id'),
     ofZoneId: text('of_zone_id'),
     ofBagId: text('of_bag_id'),
+    ofSignId: text('of_sign_id'),
+    ofDefectId: text('of_defect_id'),
     caption: text().notNull(),
     marks: jsonb().notNull().$type<unknown[]>(),
     takenAt: instant('taken_at').notNull(),

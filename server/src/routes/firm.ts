@@ -31,6 +31,7 @@ export function firmRoutes(store: FirmStore, person: string): Route[] {
             people: z.array(recordSchema('person')),
             sites: z.array(recordSchema('site')),
             machines: z.array(recordSchema('machine')),
+            signPictures: z.array(recordSchema('signPicture')),
           }),
           z.object({ epoch: z.string(), cursor: z.number(), changes: z.array(Change.loose()), more: z.boolean() }),
         ]),

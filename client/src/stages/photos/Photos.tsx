@@ -8,7 +8,9 @@ import { add, commit, keepPicture, remove, sendPictures, set, useAppDispatch, wa
 import type { FromPhotoWorker } from '../../workers/photo-protocol';
 import { spawnPhotoWorker } from '../../workers/spawn';
 
-type Of = Partial<Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId' | 'ofSquareId' | 'ofZoneId' | 'ofBagId'>>;
+type Of = Partial<
+  Pick<Photo, 'ofSurfaceId' | 'ofSampleId' | 'ofCheckId' | 'ofSquareId' | 'ofZoneId' | 'ofBagId' | 'ofSignId' | 'ofDefectId'>
+>;
 /** Larger than any phone's camera writes: it is something else. */
 const MAX_FILE = 40 * 1024 * 1024;
 
@@ -28,7 +30,14 @@ function makeSmaller(file: Blob): Promise<FromPhotoWorker> {
   });
 }
 
-export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: JobFacts; readonly of: Of; readonly title?: string }) {
+interface PhotosProps {
+  readonly facts: JobFacts;
+  readonly of: Of;
+  readonly title?: string;
+  readonly onAdded?: (photo: Pick<Photo, 'hash' | 'width' | 'height'>) => void;
+}
+
+export function Photos({ facts, of, title = 'Photographs', onAdded }: PhotosProps) {
   const dispatch = useAppDispatch();
   const inputId = useId();
   const [busy, setBusy] = useState(false);
@@ -41,7 +50,9 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
       p.ofCheckId === (of.ofCheckId ?? null) &&
       p.ofSquareId === (of.ofSquareId ?? null) &&
       p.ofZoneId === (of.ofZoneId ?? null) &&
-      p.ofBagId === (of.ofBagId ?? null),
+      p.ofBagId === (of.ofBagId ?? null) &&
+      p.ofSignId === (of.ofSignId ?? null) &&
+      p.ofDefectId === (of.ofDefectId ?? null),
   );
   const take = async (files: FileList | null) => {
     setProblem(undefined);
@@ -68,6 +79,8 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
         ofSquareId: null,
         ofZoneId: null,
         ofBagId: null,
+        ofSignId: null,
+        ofDefectId: null,
         ...of,
         caption: '',
         marks: [],
@@ -75,6 +88,7 @@ export function Photos({ facts, of, title = 'Photographs' }: { readonly facts: J
       };
       const wrong = dispatch(commit(facts.job.id, [add('photo', fields)], 'photograph added'));
       if (wrong[0]) setProblem(wrong[0].message);
+      else onAdded?.(fields);
       void sendPictures(setProblem);
     }
   };

@@ -9,9 +9,11 @@ import {
   formatRange,
   formatWork,
   say,
+  seenTold,
   toBuy,
   type EventGate,
   type JobFacts,
+  type SeenTold,
   type Step,
   type Surface,
 } from '@roughsill/core';
@@ -21,6 +23,7 @@ import { Why } from '../../kit/Why';
 import { commit, useAppDispatch } from '../../store';
 import { useMoney } from '../money';
 import { checkDraft, GateRow } from './Check';
+import { Signs } from './Signs';
 import type { StageProps } from '../props';
 import { cap } from '../../kit/text';
 
@@ -48,7 +51,15 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
       </Column>
       <View className="min-w-[min(21rem,100%)] flex-[2] gap-6">
         {work.steps.map((s, i) => (
-          <StepBlock key={s.id} number={i + 1} step={s} here={work.standsAt === s.id} facts={facts} surface={surface} />
+          <StepBlock
+            key={s.id}
+            number={i + 1}
+            step={s}
+            here={work.standsAt === s.id}
+            facts={facts}
+            surface={surface}
+            told={seenTold(plan)}
+          />
         ))}
         {wide ? null : <Shopping steps={work.steps} />}
       </View>
@@ -82,12 +93,15 @@ export function StepBlock({
   here,
   facts,
   surface,
+  told,
 }: {
   readonly number: number;
   readonly step: Step;
   readonly here: boolean;
   readonly facts: JobFacts;
   readonly surface?: Surface;
+  /** What its signs hang on; none: no signs are told here. */
+  readonly told?: SeenTold;
 }) {
   const units = useUnits();
   const times = [
@@ -119,6 +133,7 @@ export function StepBlock({
           <Words key={a.what}>{`${say(a.what)}: ${formatMeasure(a.amount, units)}`}</Words>
         ))}
         <Why of={sentence(step.title, units)} because={step.because} />
+        {step.at && surface && told ? <Signs facts={facts} surface={surface} at={step.at} told={told} here={here} /> : null}
         {step.gates.map((g) => (
           <GateRow key={g.id} gate={g} facts={facts} surface={surface} />
         ))}

@@ -3,6 +3,7 @@ import { language } from '../language';
 import { CHOOSE } from './choose';
 import { PLAN } from './plan';
 import { PROBE } from './probe';
+import { SIGN_WORDS } from './sign';
 import { TRIAL } from './trial';
 
-export const RULE_WORDS = language({ ...PROBE, ...TRIAL, ...CHOOSE, ...PLAN });
+export const RULE_WORDS = language({ ...PROBE, ...TRIAL, ...CHOOSE, ...PLAN, ...SIGN_WORDS });

@@ -1,0 +1,200 @@
+/**
+ * What was seen at the strokes and coats of a surface, folded in its order of time into what it changes: litres, hours, the clock, what is
+ * looked at again. Pure; a record that contradicts what is known changes nothing but stops the work until somebody says which is wrong.
+ */
+import { METAL, PLASTER, TIMBER, type Extent, type MethodId, type Sign, type SignId, type Surface } from '../facts';
+import { methodById, type Method } from '../catalogue';
+import type { Range } from '../choose';
+import { isPresent, type HazardState } from '../probe';
+import { why, type Reason } from '../reasons';
+import { liveLayers } from '../walk';
+import { SIGN_DATA, type SignPlace, type SignSpec } from './signs';
+
+/** The step at which something is seen. */
+export type SeenAt =
+  | { readonly stroke: MethodId; readonly partId: string; readonly areaM2: number }
+  | { readonly coat: string; readonly sprayed: boolean; readonly areaM2: number; readonly recoatH: Range }
+  | { readonly check: true; readonly areaM2: number };
+
+/** A hand's breadth and what is round it, m2. Common practice, no published source. */
+export const SPOT_M2 = 0.1;
+const SHARE: Readonly<Record<Extent, number>> = { spot: 0, half: 0.5, whole: 1 };
+export const extentM2 = (extent: Extent, areaM2: number): number =>
+  extent === 'spot' ? Math.min(SPOT_M2, areaM2) : SHARE[extent] * areaM2;
+
+/** Beyond the most passes that were planned: after so many more, the method has reached its end. Common practice, no published source. */
+export const AGAIN_MOST = 2;
+
+const PLACES: readonly (readonly [SignPlace, readonly MethodId[]])[] = [
+  ['gel', ['solventGel', 'neutralStripper']],
+  ['caustic', ['causticPoultice', 'causticReady', 'causticBath']],
+  ['milk', ['milkPowder']],
+  ['stone', ['masonryStripper', 'masonryKit']],
+  ['heat', ['infrared', 'heatGun', 'torch']],
+  ['steam', ['steam']],
+  ['scrape', ['wetScrapeLoose', 'dryScrapeLoose', 'wetScrapeBare']],
+  ['sand', ['wetSand', 'drySand', 'padSand', 'hepaSand', 'powerSand']],
+  ['scuff', ['overcoat']],
+  ['soak', ['distemperWash', 'textureSoak']],
+  ['wash', ['washDegrease']],
+  ['mold', ['moldWash', 'moldBiocide', 'moldBleach']],
+  ['putty', ['puttyCut', 'puttyWarm']],
+  ['rust', ['wireBrush', 'drillBrush', 'nylonWheel', 'flapDisc', 'needleGun']],
+  ['rustGel', ['rustGel']],
+  ['blast', ['softBlast', 'sodaBlast', 'spongeBlast', 'hardBlast', 'sweepBlast', 'vacuumBlast']],
+  ['seal', ['thickPrimer', 'encapsulate']],
+];
+/** Null: nothing is seen by which one would go on or stop. */
+export const placeOf = (id: MethodId): SignPlace | null => PLACES.find(([, ids]) => ids.includes(id))?.[0] ?? null;
+
+const placesAt = (at: SeenAt): readonly SignPlace[] => {
+  if ('check' in at) return ['check'];
+  if ('coat' in at) return at.sprayed ? ['coat', 'mist'] : ['coat'];
+  const place = placeOf(at.stroke);
+  return place === null ? [] : [place];
+};
+
+/** Whether it can be there at all: by the material, the tool and what stands beside it. */
+function fits(spec: SignSpec, s: Surface, m: Method | null): boolean {
+  switch (spec.needs) {
+    case 'timber':
+      return TIMBER.includes(s.material);
+    case 'metal':
+      return METAL.includes(s.material);
+    case 'plaster':
+      return PLASTER.includes(s.material);
+    case 'glass':
+      return s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
+    case 'wet':
+      return m === null || !m.powered;
+    case 'powered':
+      return m !== null && m.powered;
+    default:
+      return true;
+  }
+}
+
+/** The signs that may be seen at a step of this surface, in the order of the list. */
+export function signsAt(s: Surface, at: SeenAt): SignId[] {
+  const places = placesAt(at);
+  const m = 'stroke' in at ? methodById(at.stroke) : null;
+  return (Object.keys(SIGN_DATA) as SignId[]).filter((id) => {
+    const spec = SIGN_DATA[id];
+    return spec.at.some((p) => places.includes(p)) && fits(spec, s, m);
+  });
+}
+
+/** What the record says against it: a film where none is left, an older coat under a single one. */
+function against(spec: SignSpec, s: Surface): Reason | null {
+  const coats = liveLayers(s).length;
+  if ((spec.needs === 'film' || spec.needs === 'older') && s.coatsCounted && coats === 0)
+    return why('seen.bareRecord', 'job-record', {}, 'care');
+  if (spec.needs === 'older' && s.coatsCounted && coats === 1) return why('seen.oneCoat', 'job-record', {}, 'care');
+  return null;
+}
+
+export interface Seen {
+  readonly record: Sign;
+  readonly sign: SignId;
+  readonly spec: SignSpec;
+  readonly areaM2: number;
+  /** The how-manyeth of its sign at its step; a check is named by it. */
+  readonly nth: number;
+  /** Why it does not set going what it usually would: then nothing goes on there before somebody decided. Null: it does. */
+  readonly held: Reason | null;
+}
+
+const isAt = (r: Sign, at: SeenAt): boolean =>
+  'check' in at
+    ? r.methodId === null && r.product === null
+    : 'coat' in at
+      ? r.product === at.coat
+      : r.methodId === at.stroke && (r.partId === null || r.partId === at.partId);
+
+/** Its records, oldest first, those that were taken back left out. */
+function standing(s: Surface): Sign[] {
+  const gone = new Set(s.signs.map((r) => r.supersedesId));
+  return s.signs
+    .filter((r) => r.sign !== 'withdrawn' && !gone.has(r.id))
+    .sort((a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt) || (a.id < b.id ? -1 : 1));
+}
+
+/** What decides whether a sign may set going what it usually would. */
+export interface SeenTold {
+  /** A coat that may hold asbestos. */
+  readonly suspect: boolean;
+  readonly leadPresent: boolean;
+}
+
+const DOES_MORE = ['again', 'wet', 'relay'] as const;
+const asksMore = (spec: SignSpec): boolean => (DOES_MORE as readonly string[]).includes(spec.act.does);
+
+/** Why one that comes after `before` sets going nothing. @param whenH hours since the epoch */
+function heldBy(
+  id: SignId,
+  s: Surface,
+  at: SeenAt,
+  before: readonly Seen[],
+  { suspect, leadPresent }: SeenTold,
+  whenH: number,
+): Reason | null {
+  const spec = SIGN_DATA[id];
+  const contradiction = against(spec, s);
+  if (contradiction) return contradiction;
+  if (spec.rubs && suspect) return why('seen.noRub', 'job-record', {}, 'block', 'hazard');
+  if (spec.act.does === 'relay' && leadPresent && s.count > 1) return why('seen.relayApart', 'trade-seen', {}, 'block', 'hazard');
+  if (!asksMore(spec)) return null;
+  const ended = before.findLast((x) => x.spec.act.does === 'end' && x.held === null);
+  const sinceH = ended ? whenH - Date.parse(ended.record.takenAt) / 3_600_000 : Infinity;
+  // A coat that is even is left alone until the next may go on.
+  if (ended && (!('coat' in at) || sinceH < at.recoatH.low)) return why('seen.ended', 'trade-seen', { sign: ended.sign }, 'block');
+  const more = before.filter((x) => x.spec.act.does === 'again' && x.held === null).length;
+  if (spec.act.does === 'again' && 'stroke' in at && more >= AGAIN_MOST) return why('seen.loop', 'trade-seen', { times: more }, 'block');
+  return null;
+}
+
+/** What was seen at one step, each with what it comes to. */
+export function seenAt(s: Surface, at: SeenAt, told: SeenTold): Seen[] {
+  const possible = signsAt(s, at);
+  const out: Seen[] = [];
+  for (const record of standing(s)) {
+    if (!isAt(record, at) || record.sign === 'withdrawn' || !possible.includes(record.sign)) continue;
+    const sign = record.sign;
+    const nth = out.filter((x) => x.sign === sign).length + 1;
+    out.push({
+      record,
+      sign,
+      spec: SIGN_DATA[sign],
+      areaM2: extentM2(record.extent, at.areaM2),
+      nth,
+      held: heldBy(sign, s, at, out, told, Date.parse(record.takenAt) / 3_600_000),
+    });
+  }
+  return out;
+}
+
+export interface Offer {
+  readonly sign: SignId;
+  readonly spec: SignSpec;
+  /** What it means and what comes next. */
+  readonly says: Reason;
+  /** Why it would set going nothing now; null: it may be told. */
+  readonly refused: Reason | null;
+}
+
+/** The signs of a step as they may be told now, beside those that were. */
+export function offersAt(s: Surface, at: SeenAt, told: SeenTold, now: Date): Offer[] {
+  const before = seenAt(s, at, told);
+  return signsAt(s, at).map((sign) => ({
+    sign,
+    spec: SIGN_DATA[sign],
+    says: why(`sign.${sign}`, 'trade-seen'),
+    refused: heldBy(sign, s, at, before, told, now.getTime() / 3_600_000),
+  }));
+}
+
+/** From the pictures of a surface. */
+export const seenTold = (plan: {
+  readonly asbestos: { readonly coat: { readonly value: HazardState } };
+  readonly lead: { readonly overall: { readonly value: HazardState } };
+}): SeenTold => ({ suspect: isPresent(plan.asbestos.coat.value), leadPresent: isPresent(plan.lead.overall.value) });
