@@ -10,6 +10,7 @@ export * from './protect';
 export * from './coat';
 export * from './work';
 export * from './sign';
+export * from './repair';
 export * from './zone';
 export { limitSetOf } from './air/breathing';
 export * from './job/derive';

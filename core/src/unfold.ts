@@ -2,7 +2,7 @@
 export { unfold, type Drawn, type Face, type Unfolded } from './zone/unfold';
 export { footprintOf } from './job/views';
 export { houseScene, type SideShown } from './zone/house';
-export { marksOf, MARKS, type Mark, type MarkKind, type SetUpDrawn } from './zone/marks';
+export { damageMarks, marksOf, MARKS, type Mark, type MarkKind, type SetUpDrawn } from './zone/marks';
 export {
   hatch,
   paintColour,

@@ -10,6 +10,8 @@ import {
   partDrafts,
   surfaceDraft,
   type Board,
+  type Defect,
+  type Sign,
   type ElementId,
   type InstrumentCheck,
   type Job,
@@ -140,6 +142,40 @@ export const board = (id: string, label: string, over: Partial<Board> = {}): Boa
   id,
   label,
   removedAt: null,
+  ...over,
+});
+
+/** Seen on the day of the walk, before the first stroke. */
+export const defect = (id: string, kind: Defect['kind'], over: Partial<Defect> = {}): Defect => ({
+  id,
+  kind,
+  partId: null,
+  alongM: null,
+  upM: null,
+  areaM2: null,
+  lengthM: null,
+  pieces: 1,
+  depthMm: null,
+  moving: 'unknown',
+  asFound: true,
+  seenOn: AT.slice(0, 10),
+  repair: null,
+  repairWhy: '',
+  note: '',
+  removedAt: null,
+  ...over,
+});
+
+/** Seen at a stroke. */
+export const sign = (id: string, over: Partial<Sign> & Pick<Sign, 'sign' | 'extent' | 'takenAt'>): Sign => ({
+  id,
+  partId: null,
+  methodId: null,
+  product: null,
+  note: '',
+  supersedesId: null,
+  supersedesWhy: null,
+  by: 'Ines Marlow',
   ...over,
 });
 

@@ -1,6 +1,6 @@
 /** The invented ferry office and keeper's rooms at Quill Point: built 1904, kitchen wing 1966. */
 import type { Bag, Check, JobFacts, Photo, Surface } from '@roughsill/core';
-import { board, check, choose, facts, job, reading, sample, space, square, surface, type CoatSpec } from './build';
+import { board, check, choose, defect, facts, job, reading, sample, sign, space, square, surface, type CoatSpec } from './build';
 
 /** Named as the simulated lab names itself, so that its answers come in by themselves. */
 const LAB = 'Simulated laboratory';
@@ -229,7 +229,15 @@ export function quillPoint(): JobFacts {
       ['distemper', 'ochre', 'failing'],
       ['limewash', 'white', 'sound'],
     ],
-    { lengthM: 25, widthM: 2.4, conditions: ['powdery'] },
+    {
+      lengthM: 25,
+      widthM: 2.4,
+      conditions: ['powdery'],
+      defects: [
+        defect('qp-df3', 'loosePlaster', { areaM2: 0.4, alongM: 3.2, upM: 1.6, note: 'Behind the old time-table' }),
+        defect('qp-df4', 'crack', { lengthM: 1.1, depthMm: 3, alongM: 17.5, upM: 1.9, note: 'From the corner of the hatch' }),
+      ],
+    },
   );
 
   const door = choose(
@@ -249,6 +257,27 @@ export function quillPoint(): JobFacts {
         conditions: ['runs', 'rubbing'],
         knots: 'yes',
         topcoat: 'alkydGloss',
+        finish: 'smooth',
+        defects: [
+          defect('qp-df1', 'hole', { areaM2: 0.003, depthMm: 22, alongM: 0.78, upM: 1.05, note: 'The old mortice lock' }),
+          defect('qp-df2', 'dent', { areaM2: 0.004, depthMm: 2, alongM: 0.4, upM: 0.2, pieces: 3, note: 'Boots' }),
+        ],
+        signs: [
+          sign('qp-sg1', {
+            sign: 'heatWrinkles',
+            extent: 'half',
+            methodId: 'infrared',
+            partId: 'qp-keeper-door-flat',
+            takenAt: '2026-05-06T08:40:00.000Z',
+          }),
+          sign('qp-sg2', {
+            sign: 'heatSmoke',
+            extent: 'spot',
+            methodId: 'infrared',
+            partId: 'qp-keeper-door-flat',
+            takenAt: '2026-05-06T08:55:00.000Z',
+          }),
+        ],
         readings: [
           reading('qp-r4', {
             kind: 'xrf',

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { router } from 'expo-router';
 import { formatMeasure, measure, type JobDigest, type JobFacts, type Rect, type Space, type ZoneDigest } from '@roughsill/core';
 import {
+  damageMarks,
   marksOf,
   scene,
   sceneSvg,
@@ -81,6 +82,7 @@ const MARK_WORDS: Readonly<Record<MarkKind, string>> = {
   keepOut: 'dashed red: nobody but the crew goes past it',
   scaffold: 'thin uprights: scaffold',
   near: 'named boxes: what lies near, covered or cleared first',
+  damage: 'crosses: damage to the ground',
 };
 
 /** A chip of the texture itself. */
@@ -149,13 +151,14 @@ export function RoomPicture({ facts, digest, space, stage, laid, currentId, pape
   const says = planWords(space.name, pieces.values(), sheetSays);
   const sheet = whole ? [] : [...(laid?.rects ?? []), ...guesses];
   const floorFace = drawing.faces.find((f) => f.id === 'floor' || f.id === 'ground')!.rect;
-  const marks = laid
+  const setUp = laid
     ? marksOf(drawing, space, facts.surfaces, {
         ...laid.setUp,
         wayIn: facts.surfaces.some((s) => s.opening === 'wayIn' && !s.bench && laid.surfaceIds.includes(s.id)),
         sheet: whole ? [floorFace] : sheet.map(drawing.onFloor),
       })
     : [];
+  const marks = stage === 'walk' || stage === 'work' ? [...setUp, ...damageMarks(drawing, here)] : setUp;
   const at = (width: number, maxHeight = MOST_HIGH) =>
     scene(drawing, pieces, {
       width,

@@ -12,7 +12,8 @@ import { endsClear } from '../trial';
 import { againstTopcoat, needsBond, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
-import { PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
+import { extentOf, finishOf, finishSpec } from '../repair';
+import { baseOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
 
 export interface CoatLine {
   readonly use: 'knots' | 'primer' | 'topcoat';
@@ -21,6 +22,8 @@ export interface CoatLine {
   readonly coats: number;
   /** What is lost in laying it included. */
   readonly litres: number;
+  /** Of it, what drinks so much that it is laid once more there, m2. */
+  readonly againM2: number;
   /** In which way it is laid. */
   readonly way: LayingId;
   readonly recoatH: Coating['recoatH'];
@@ -128,6 +131,7 @@ const line = (
   areaM2,
   coats: data.coats,
   litres: litresFor(areaM2, data.coats, data.volumeSolidsPct, data.dryFilmUm, LAYING.brush.lossPct),
+  againM2: 0,
   way: 'brush',
   recoatH: data.recoatH,
   because,
@@ -139,6 +143,12 @@ function laid(l: CoatLine, layings: readonly LayingOf[], s: Surface): CoatLine {
   if (how === undefined) return l;
   return { ...l, way: how.value, litres: withLoss(l.litres, how.value, s), because: [...l.because, ...how.because] };
 }
+
+/** What an earlier blasting or caustic tore open, m2. */
+const damagedOn = (s: Surface): number =>
+  s.defects
+    .filter((x) => x.removedAt === null && (x.kind === 'blastDamage' || x.kind === 'causticDamage'))
+    .reduce((sum, x) => sum + extentOf(x), 0);
 
 /** The coats from knots to finish for a surface, with litres and intervals. */
 export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Choice, lead: LeadPicture): CoatingPlan {
@@ -228,7 +238,22 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     if (same < 0) lines.push(line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, because));
     else lines[same] = line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, [...lines[same]!.because, ...because]);
   }
-  lines.push(line('topcoat', topcoatId, top, area.totalM2, [...topcoat.because, ...asks]));
+  const finish = finishSpec(s);
+  const wanted = { ...top, coats: top.coats + (top.clear || baseOf(topcoatId) === 'mineral' ? 0 : finish.extraCoats) };
+  const extra = wanted.coats > top.coats ? [why('finish.extraCoat', 'trade-repair', { coats: top.coats, finish: finishOf(s) })] : [];
+  lines.push(line('topcoat', topcoatId, wanted, area.totalM2, [...topcoat.because, ...extra, ...asks]));
+  // Knots are sealed as they are; the first coat over the whole is what a torn grain drinks.
+  const first = lines.findIndex((l) => l.use !== 'knots');
+  const damagedM2 = Math.min(damagedOn(s), lines[first]!.areaM2);
+  if (damagedM2 > 0) {
+    const l = lines[first]!;
+    lines[first] = {
+      ...l,
+      againM2: damagedM2,
+      litres: l.litres * (1 + damagedM2 / (l.areaM2 * l.coats)),
+      because: [...l.because, why('prime.damaged', 'trade-repair', { area: measure(damagedM2, 'm2') }, 'care')],
+    };
+  }
   const layings = COAT_USES.flatMap((use): LayingOf[] => {
     const own = lines.filter((l) => l.use === use);
     return own.length === 0 ? [] : [layingOf(use, own, { s, ctx })];

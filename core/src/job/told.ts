@@ -16,6 +16,7 @@ function valueText(field: string, v: unknown, units: UnitSystem): string | null 
       : METRES.test(field)
         ? formatMeasure(measure(v, 'm'), units)
         : String(v);
+  if (field === 'repair') return say(`repair.${String(v)}`);
   return typeof v === 'string' ? say(v) : null;
 }
 
@@ -64,6 +65,7 @@ export function entryTold(before: JobFacts, changes: readonly Change[], units: U
   if (name === null) return null;
   if (c.op === 'add' && (c.entity === 'reading' || c.entity === 'sample' || c.entity === 'check'))
     return `${name}: ${c.entity === 'reading' ? say(String(c.fields['kind'])) : say(`entry.${c.entity}`)} recorded`;
+  if (c.op === 'add' && c.entity === 'defect') return `${name}: ${say(String(c.fields['kind']))} recorded`;
   if (c.op === 'add' && c.entity === 'sign')
     return c.fields['sign'] === 'withdrawn' ? null : `${name}: ${say(String(c.fields['sign']))} seen`;
   if (c.op !== 'set') return null;

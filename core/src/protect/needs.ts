@@ -3,6 +3,7 @@ import type { SolventId } from '../air/vapour';
 import { BOUGHT, type Chemistry, type ElementId, type LayingId, type MethodId, type Surface, type WallId } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { baseOf, LAYING, solidsOf, thinnerOf, type CoatLine } from '../coat';
+import { cuts, type Repair } from '../repair';
 import { HIGH_M, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
@@ -163,7 +164,14 @@ function runOf(s: Surface): number {
   return first === 'height' ? s.widthM : s.lengthM;
 }
 
-export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overall }: LeadPicture, coating: readonly CoatLine[]): Needs {
+export function needsOf(
+  s: Surface,
+  ctx: SurfaceContext,
+  choice: Choice,
+  { overall }: LeadPicture,
+  coating: readonly CoatLine[],
+  repairs: readonly Repair[] = [],
+): Needs {
   const { rulebook } = ctx;
   const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
   const picks = new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)));
@@ -186,7 +194,7 @@ export function needsOf(s: Surface, ctx: SurfaceContext, choice: Choice, { overa
     lead,
     asbestos: guarded,
     mold: isMoldy(s) && methods.length > 0,
-    silica: holdsSilica(s) && dusty,
+    silica: holdsSilica(s) && (dusty || repairs.some((r) => cuts(r.repair.value))),
     dust: dusty,
     vapour: any((m) => m.vapour) || solventCoats.length > 0,
     mist: mists.length > 0,

@@ -43,6 +43,8 @@ export const SOURCES = {
   'ca-1532.1': { kind: 'mem', title: '8 CCR 1532.1', at: 'California: limit 10, action level 2 ug/m3, from 2025', where: 'US' },
   'cfr40-61.145': pub('US', '40 CFR 61.145(b)', 'asbestos NESHAP: notice of 10 working days', 'Not for a residential building of four or fewer dwellings.'),
   'cfr29-1926.62': pub('US', '29 CFR 1926.62(d) to (n)', 'what an exposure to lead sets going'),
+  'trade-repair': { kind: 'trade', title: 'Common practice', at: 'repair of the ground by kind, size and depth; how a finish is judged', where: 'any' },
+  'mem-filler': { kind: 'mem', title: 'Data sheets of fillers', at: 'depth of a layer, drying', where: 'any' },
   'trade-seen': { kind: 'trade', title: 'Common practice', at: 'what is seen at the stroke, and what is done about it', where: 'any' },
   'mem-stripper-film': { kind: 'mem', title: 'Data sheets of strippers', at: 'least and most of a film', where: 'any' },
   'trade-lay': { kind: 'trade', title: 'Common practice', at: 'laying on: what suits which tool, loss, reach of mist, wind, cleaning', where: 'any' },

@@ -1,9 +1,12 @@
 /** One surface on one side of paper, for whoever pays: what is there, three ways, which is chosen, because of what, and instead of what. */
-import type { JobFacts, MethodId } from '../facts';
+import type { JobFacts, MethodId, Surface } from '../facts';
 import { compareMethods, daysOf, type Alternative } from '../compare';
 import { methodById } from '../catalogue';
 import { midpoint, type Range } from '../choose';
 import { createDeriver } from '../job/derive';
+import { FINISH, finishOf } from '../repair';
+import type { SurfacePlan } from '../surface/plan';
+import { defectSize } from '../work';
 import { UNCOUNTED } from '../probe';
 import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
@@ -47,6 +50,8 @@ export interface ClientPage {
   /** That they declined it, and when; empty: they did not. */
   readonly declined: string;
   readonly price: string;
+  /** How good it has to look and how that is judged; then the damage that was there before, and what is done about it. */
+  readonly finish: readonly string[];
   /** How the rooms are kept safe meanwhile. */
   readonly care: readonly string[];
 }
@@ -87,6 +92,22 @@ function against(o: Alternative, chosen: Alternative, money: (n: number) => stri
   const but = o.because.find((r) => r.effect === 'care' && !said.has(r.rule));
   return `${cap(say(o.methodId))}: ${told.join(', ')}.${but ? ` ${sentence(but, units)}` : ''}`;
 }
+
+/** What was agreed on, so that it is judged by that. */
+function finishSays(s: Surface, { job }: JobFacts): string {
+  const id = finishOf(s);
+  const { light, from, staysMm } = FINISH[id];
+  const agreed = s.finish === null ? 'planned, nobody said otherwise' : 'agreed';
+  return `${cap(say(id))} (${agreed}): looked at in ${say(light)} from ${formatMeasure(from[job.rulebook], job.units)}. Dents up to ${formatMeasure(measure(staysMm, 'mm'), job.units)} deep may stay.`;
+}
+/** As found before the first stroke. */
+const damageSays = (plan: SurfacePlan, units: UnitSystem): string[] =>
+  plan.repairs
+    .filter((r) => r.defect.asFound)
+    .map(
+      (r) =>
+        `As found: ${say(r.defect.kind)}, ${r.measured ? formatMeasure(defectSize(r), units) : 'not measured'}: ${say(`repair.${r.repair.value}`)}.`,
+    );
 
 /** @returns null when there is no such surface */
 export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): ClientPage | null {
@@ -172,6 +193,7 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
       plan.proof === 'unpriced'
         ? say('proof.unpriced')
         : `${formatRange(plan.money, money)}, with its share of what its room needs. ${say(`proof.${plan.proof}`)}`,
+    finish: [finishSays(s, facts), ...damageSays(plan, units)],
     care: [
       p.sheetLaidM2.value > 0
         ? `${formatMeasure(measure(p.sheetLaidM2.value, 'm2'), units)} of sheet where this is worked, ${p.openings.value === 'none' ? 'doors as usual' : 'doors and windows closed'}.`

@@ -4,4 +4,4 @@ export { clientPage, type ClientMethod, type ClientPage } from './client';
 export { declinedSays } from './declined';
 export { programme, type Programme, type ProgrammeSection, type ProgrammeZone } from './programme';
 export { placeText, surveyReport, type SurveyReport } from './survey';
-export { blanks, jobMarkdown, unpriced } from './markdown';
+export { blanks, damageLine, finishLine, jobMarkdown, signLine, unpriced } from './markdown';

@@ -1,6 +1,7 @@
 /** The report as a readable plan. */
 import { withCartridges } from '../protect';
 import { say, spell } from '../reasons';
+import { SIGN_ROLES } from '../sign';
 import { tell } from '../words';
 import { formatHours, formatRange, formatWork, many, moneyIn, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport, ZoneReport } from './report';
@@ -84,6 +85,11 @@ export const unpriced = (n: number): string =>
 export const blanks = (numbers: SurfaceReport['steps'][number]['checks'][number]['numbers']): string =>
   numbers.map((n) => ` (${n.name}: ____ ${UNITS[n.unit].label})`).join('');
 
+const begun = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
+/** "Go on: film wrinkles and bubbles. Stop: lifts clean. Harm: dry and crusted." */
+export const signLine = (signs: NonNullable<SurfaceReport['steps'][number]['signs']>): string =>
+  SIGN_ROLES.flatMap((r) => (signs[r].length === 0 ? [] : [`${begun(say(`role.${r}`))}: ${signs[r].join('; ')}.`])).join(' ');
+
 function stepLines(steps: SurfaceReport['steps']): string[] {
   const out: string[] = [];
   for (const st of steps) {
@@ -94,6 +100,7 @@ function stepLines(steps: SurfaceReport['steps']): string[] {
     out.push(`${st.number}. **${st.title}**${times.length > 0 ? ` (${times.join('; ')})` : ''}`);
     if (st.quantities.length > 0) out.push(`   - ${st.quantities.map((q) => `${q.what}: ${q.text}`).join('; ')}`);
     for (const r of st.because) out.push(`   - ${r.says}`);
+    if (st.signs) out.push(`   - ${signLine(st.signs)}`);
     for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue}${blanks(c.numbers)}`);
   }
   return out;
@@ -146,6 +153,13 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
   return out;
 }
 
+/** How good it has to look, and how that is judged. */
+export const finishLine = ({ finish: f }: Pick<SurfaceReport, 'finish'>): string =>
+  `Finish: ${f.name}${f.agreed ? '' : ' (nobody said otherwise)'}, looked at in ${f.light} from ${f.from.text}.`;
+/** "Hole, 0.1 ft2, as found: fill, 2 layers." */
+export const damageLine = (r: SurfaceReport['repairs'][number]): string =>
+  `${begun(r.name)}, ${r.size?.text ?? 'not measured'}, ${r.asFound ? 'as found' : 'made by the work'}: ${r.does}${r.layers > 1 ? `, ${r.layers} layers` : ''}.`;
+
 function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string {
   const out: string[] = [`### ${s.name}`, '', `${s.count} × ${s.element}, ${s.material}, ${s.area.text} in all.`];
   if (s.problems.length > 0) out.push('', '**Put right first:**', ...s.problems.map((p) => `- ${p.message}`));
@@ -182,6 +196,9 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
     }
   }
   if (s.comparison) out.push(...comparisonLines(s.comparison, money));
+  out.push('', finishLine(s));
+  if (s.repairs.length > 0)
+    out.push('', '**Damage to the ground**', '', ...s.repairs.map((r) => `- ${damageLine(r)} ${r.because.map((b) => b.says).join(' ')}`));
   out.push('', '**Steps**', '', ...stepLines(s.steps));
   out.push(
     '',

@@ -13,7 +13,9 @@ import { bookOf, RULEBOOKS, type FirmSettings } from '../rulebook';
 import { formatRange, formatWeight, measure, type UnitSystem } from '../units/units';
 import { silicaOn, UNCOUNTED } from '../probe';
 import { taskWears } from '../protect';
-import { checkUnit, type Step } from '../work';
+import { SIGN_DATA, SIGN_ROLES, signsAt, type SignRole } from '../sign';
+import { FINISH, finishOf } from '../repair';
+import { checkUnit, defectSize, type Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { STREAMS, wasteOf } from '../waste';
 import { comparisonReport, trialReport } from './choosing';
@@ -67,7 +69,23 @@ function partReport(part: PartChoice, detail: Detail, r: Reporter) {
   };
 }
 
-const stepReports = (steps: readonly Step[], { units, reasons, quantity }: Reporter) =>
+type Signs = Readonly<Record<SignRole, readonly string[]>>;
+/** A house has a few dozen lists of signs, however many steps. */
+const signLists = new Map<string, Signs>();
+/** What is looked for at a step, by what it says; null: nothing. */
+function signsOf(st: Step, s: Surface | null): Signs | null {
+  const ids = s && st.at ? signsAt(s, st.at) : [];
+  if (ids.length === 0) return null;
+  // Spelled as the rules' country does.
+  const key = `${say('oldColour')}/${ids.join()}`;
+  const known = signLists.get(key);
+  if (known) return known;
+  const made = Object.fromEntries(SIGN_ROLES.map((r) => [r, ids.filter((id) => SIGN_DATA[id].role === r).map(say)])) as unknown as Signs;
+  signLists.set(key, made);
+  return made;
+}
+
+const stepReports = (steps: readonly Step[], { units, reasons, quantity }: Reporter, s: Surface | null = null) =>
   steps.map((st, i) => ({
     number: i + 1,
     kind: st.kind,
@@ -85,6 +103,8 @@ const stepReports = (steps: readonly Step[], { units, reasons, quantity }: Repor
       ifNotBackTo: g.backTo,
       because: reasons([g.because]),
     })),
+    /** What is seen there: to go on, to stop, and of harm. */
+    signs: signsOf(st, s),
     because: reasons(st.because),
   }));
 
@@ -198,9 +218,35 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
       })),
     },
     /** Its own; what its zone does once for all stands there. */
+    /** How good it has to look, and how that is judged. */
+    finish: {
+      value: finishOf(s),
+      agreed: s.finish !== null,
+      name: say(finishOf(s)),
+      light: say(FINISH[finishOf(s)].light),
+      from: quantity(FINISH[finishOf(s)].from[rules]),
+      staysMm: FINISH[finishOf(s)].staysMm,
+    },
+    /** What is wrong with its ground, and what is done about it. */
+    repairs: p.repairs.map((x) => ({
+      damage: x.defect.kind,
+      name: say(x.defect.kind),
+      /** Null: not measured, and taken as a usual one. */
+      size: x.measured ? quantity(defectSize(x)) : null,
+      depthMm: x.defect.depthMm,
+      asFound: x.defect.asFound,
+      seenOn: x.defect.seenOn,
+      repair: x.repair.value,
+      does: say(`repair.${x.repair.value}`),
+      layers: x.layers,
+      personHours: x.handsOnH,
+      because: reasons(x.repair.because),
+      note: x.defect.note,
+    })),
     steps: stepReports(
       p.work.steps.filter((st) => !st.shared),
       r,
+      s,
     ),
     /** Hands on with its share of the zone's work; that share; and waiting. */
     hours: { handsOn: p.work.handsOnH, ofZone: p.work.sharedH, waiting: p.work.waitH },

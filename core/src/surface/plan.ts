@@ -21,6 +21,7 @@ import { needsOf, type Needs, type Protection } from '../protect';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from '../trial';
 import { isOpening, type TakeOff } from '../walk';
+import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
 import { hoursOf, ownSteps, plus, type Step, type StepSpec } from '../work';
 import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
@@ -83,6 +84,8 @@ export interface SurfacePlan {
   readonly sharedMoney: Range;
   /** What its methods use up, and what is laid on: of its own money, beside the work. */
   readonly materials: Range;
+  /** What is done about each defect of its ground. */
+  readonly repairs: readonly Repair[];
   readonly coats: number;
   readonly proof: PriceProof;
   /** What must be put right before the plan can be trusted. */
@@ -122,7 +125,15 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const hold = holdOf(s);
   const choice = choose(s, ctx, area, lead, hold.value, memo);
   const coating = coat(s, ctx, area, choice, lead);
-  const { steps, sent, materials: signed } = withSigns(ownSteps({ s, ctx, choice, coating, lead }), { s, ctx, choice, coating, lead });
+  const stroked = choice.parts.some((p) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs));
+  const repairs = repairsOf(s, ctx, area.totalM2, stroked);
+  const {
+    steps,
+    sent,
+    materials: signed,
+  } = withSigns(ownSteps({ s, ctx, choice, coating, lead, repairs }), { s, ctx, choice, coating, lead });
+  // What is left as it is, or waits for an answer, is not repaired either.
+  const repairing = steps.some((st) => st.kind === 'repair');
   const base = {
     surfaceId: s.id,
     spaceId: s.spaceId,
@@ -136,12 +147,13 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     issue: issueOf(s, choice, ctx, trials, coating),
     choice,
     coating,
-    materials: plus(materialsOf(choice), { low: signed, high: signed }),
+    repairs,
+    materials: plus(materialsOf(choice), both(signed + (repairing ? repairs.reduce((sum, r) => sum + r.money, 0) : 0))),
     coats: coating.lines.reduce((sum, l) => sum + l.litres * ctx.settings.coatPerLitre[baseOf(l.product)], 0),
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
   };
-  const needs = needsOf(s, ctx, choice, lead, coating.lines);
+  const needs = needsOf(s, ctx, choice, lead, coating.lines, repairs);
   return {
     ...base,
     name: s.name,
@@ -202,6 +214,8 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
     next: first ?? nextByChecks(work, protection),
   };
 }
+
+const both = (n: number): Range => ({ low: n, high: n });
 
 /** What the methods use up. Labour stands beside it; what is bought once is the zone's. */
 function materialsOf(choice: Choice): Range {

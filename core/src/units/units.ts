@@ -22,6 +22,7 @@ export type Dimension =
   | 'money'
   | 'count'
   | 'film'
+  | 'depth'
   | 'years'
   | 'woodMoisture'
   | 'gypsumScale'
@@ -82,6 +83,8 @@ export const UNITS = {
   pieces: { dimension: 'count', scale: 1, label: '' },
   um: { dimension: 'film', scale: 1, label: 'µm' },
   mil: { dimension: 'film', scale: INCH_M * 1000, label: 'mil' },
+  mm: { dimension: 'depth', scale: 1, label: 'mm' },
+  inDeep: { dimension: 'depth', scale: INCH_M * 1000, label: 'in' },
   year: { dimension: 'years', scale: 1, label: '' },
   '%MC': { dimension: 'woodMoisture', scale: 1, label: '% moisture' },
   '%gypsum': { dimension: 'gypsumScale', scale: 1, label: '% gypsum scale' },
@@ -147,6 +150,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     temperature: 'C',
     temperatureDifference: 'deltaC',
     film: 'um',
+    depth: 'mm',
     speed: 'm/s',
     flow: 'm3/h',
     pressure: 'Pa',
@@ -160,6 +164,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     temperature: 'F',
     temperatureDifference: 'deltaF',
     film: 'mil',
+    depth: 'inDeep',
     speed: 'mph',
     flow: 'cfm',
     pressure: 'inH2O',

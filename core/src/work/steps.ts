@@ -8,8 +8,10 @@ import { baseOf, DEW_MARGIN_C, LAYING, layH, type CoatingPlan, type CoatLine } f
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent } from '../probe';
 import { why, type Reason } from '../reasons';
+import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
+import { repairSteps } from './repairs';
 import { beforeStrokes, denib, maskForCoats, mistSteps, unmask, washStep } from './around';
 import { gate, hours, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
@@ -25,6 +27,7 @@ interface Inputs {
   readonly choice: Choice;
   readonly coating: CoatingPlan;
   readonly lead: LeadPicture;
+  readonly repairs: readonly Repair[];
 }
 
 /** A step's name. Its check carries the method as well: what passed for one stroke says nothing of another. Law O3. */
@@ -144,7 +147,9 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
     const film = filmOf(m.id);
     const lifter = x.areaM2 > 0 ? lifterOf(m, x.kind) : null;
     if (film)
-      because.push(why('seen.film.range', 'mem-stripper-film', { least: measure(film[0] * 1000, 'um'), most: measure(film[1] * 1000, 'um') }));
+      because.push(
+        why('seen.film.range', 'mem-stripper-film', { least: measure(film[0] * 1000, 'um'), most: measure(film[1] * 1000, 'um') }),
+      );
     if (lifter) because.push(why(`lift.${lifter}`, 'trade-seen'));
     const together = soaking === x.methodId && effort.dwellHours !== null;
     soaking = x.methodId;
@@ -252,8 +257,30 @@ const cleanedWith = ({ product, way, coats, areaM2 }: CoatLine): StepSpec['amoun
     ? []
     : [{ what: baseOf(product) === 'solvent' ? 'toolThinner' : 'toolWater', amount: measure(LAYING[way].cleanL * coats, 'L') }];
 
+/** Laid once more where the ground drinks; the tool is in the hand. */
+const onceMore = ({ way, againM2 }: CoatLine): Range => hours(againM2 / LAYING[way].m2PerH.high, againM2 / LAYING[way].m2PerH.low);
+
 /** ISO 8502-4: the face at least so far above the dew point. */
 const DEW = measure(DEW_MARGIN_C, 'deltaC');
+
+/**
+ * What is filled and rubbed beside the defects that were recorded: by how good it has to look; where they were recorded, only what was
+ * overlooked. Common practice, no published source.
+ */
+function smallFilling(s: Surface, areaM2: number): Range {
+  const { filling } = finishSpec(s);
+  const recorded = liveDefects(s).length > 0;
+  return hours((areaM2 / 20) * filling, (recorded ? areaM2 / 12 : areaM2 / 6) * filling);
+}
+const finishWords = (s: Surface, ctx: SurfaceContext): Reason => {
+  const spec = finishSpec(s);
+  return why('finish.judged', 'trade-repair', {
+    finish: finishOf(s),
+    light: spec.light,
+    from: spec.from[ctx.rulebook.id],
+    stays: measure(spec.staysMm, 'mm'),
+  });
+};
 
 /** The steps of one surface, from what the earlier stages decided; its zone sets up, cleans and verifies around them (zone/steps.ts). */
 export function ownSteps(input: Inputs): StepSpec[] {
@@ -343,12 +370,15 @@ export function ownSteps(input: Inputs): StepSpec[] {
       id: 'repair',
       kind: 'repair',
       title: why(glazed ? 'step.repair' : 'step.repairPlain', 'trade-prime', {}),
-      handsOnH: hours(areaM2 / 20, areaM2 / 6),
+      handsOnH: smallFilling(s, areaM2),
       because: [
+        ...(s.finish === null ? [] : [finishWords(s, ctx)]),
         ...(s.conditions.includes('openJoints') ? [why('repair.joints', 'trade-prime')] : []),
         ...(suspect ? [why('repair.suspect', ctx.rulebook.sources.asbestosWork, {}, 'care', 'hazard')] : []),
       ],
     });
+
+  steps.push(...repairSteps(input));
 
   if (coating.refused.length > 0)
     step({
@@ -363,7 +393,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
     const between = Math.max(l.coats - 1, 0);
     // Nothing is rubbed where the sealer over what may hold asbestos would be rubbed through.
-    const rub = denib(l.product, l.areaM2, isPresent(ctx.asbestos.coat.value) ? 0 : i === 0 ? between : l.coats);
+    const rub = denib(l.product, l.areaM2, isPresent(ctx.asbestos.coat.value) || !finishSpec(s).denibs ? 0 : i === 0 ? between : l.coats);
     // What is closed for one mist stays closed for the next, and is looked over again.
     const before = coating.lines[i - 1];
     steps.push(...mistSteps(input, l, before !== undefined && LAYING[before.way].sprays));
@@ -377,7 +407,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
         area: measure(l.areaM2, 'm2'),
         by: l.way,
       }),
-      handsOnH: plus(layH(l, l.way), rub.handsOnH),
+      handsOnH: plus(plus(layH(l, l.way), onceMore(l)), rub.handsOnH),
       waitH: hours(l.recoatH.low * (between + (last ? 0 : 1)), l.recoatH.high * (between + (last ? 0 : 1))),
       amounts: [{ what: l.product, amount: measure(l.litres, 'L') }, ...cleanedWith(l)],
       because: [

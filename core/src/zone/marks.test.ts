@@ -1,5 +1,5 @@
 import { aSpace, aSurface } from '../testing';
-import { marksOf, unfold, type Mark, type MarkKind, type SetUpDrawn } from '../unfold';
+import { damageMarks, marksOf, unfold, type Mark, type MarkKind, type SetUpDrawn } from '../unfold';
 import type { Surface } from '../facts';
 
 const room = aSpace({ kind: 'room', lengthM: 6, widthM: 4, heightM: 3 });
@@ -77,4 +77,21 @@ test('before a side: screen at the far edge of the sheet, a line round it, the s
   expect(Math.min(...scaffold.map((l) => l.y1))).toBe(2);
   // Neither the far pond nor the drain that nobody measured is drawn where it is not.
   expect(of(marks, 'near').map((m) => [m.name, m.box!.y0, m.box!.x1])).toEqual([['path', 8, 10]]);
+});
+
+test('damage stands on its piece, whichever way its wall is folded out', () => {
+  const hole = { id: 'hole', kind: 'hole', alongM: 0.2, upM: 0.3, removedAt: null } as Surface['defects'][number];
+  for (const wall of ['A', 'B', 'C', 'D'] as const) {
+    const piece = opening('casementSash', { lengthM: 1.2, widthM: 0.6, wall, defects: [hole] });
+    const drawn = unfold(room, [piece])!;
+    const [{ lines }] = damageMarks(drawn, [piece]) as [Mark];
+    const [cx, cy] = [(lines[0]!.x0 + lines[0]!.x1) / 2, (lines[0]!.y0 + lines[0]!.y1) / 2];
+    const r = drawn.pieces[0]!.rects[0]!;
+    const floor = drawn.faces.find((f) => f.id === 'floor')!.rect;
+    expect([wall, cx > r.x0 && cx < r.x1 && cy > r.y0 && cy < r.y1]).toEqual([wall, true]);
+    // Up on a wall is away from the floor.
+    const edge = { A: cy - r.y0, B: r.x1 - cx, C: r.y1 - cy, D: cx - r.x0 }[wall];
+    expect(edge).toBeCloseTo(0.3, 9);
+    expect(r.y1 <= floor.y0 || r.y0 >= floor.y1 || r.x1 <= floor.x0 || r.x0 >= floor.x1).toBe(true);
+  }
 });

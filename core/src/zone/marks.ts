@@ -9,7 +9,7 @@ import { isOpening } from '../walk';
 import type { Rect } from './shapes';
 import type { Unfolded } from './unfold';
 
-export const MARKS = ['seal', 'flap', 'air', 'way', 'screen', 'keepOut', 'scaffold', 'near'] as const;
+export const MARKS = ['seal', 'flap', 'air', 'way', 'screen', 'keepOut', 'scaffold', 'near', 'damage'] as const;
 export type MarkKind = (typeof MARKS)[number];
 export interface Line {
   readonly x0: number;
@@ -141,6 +141,34 @@ export function nearRect(n: Nearby, wholeM: number): Rect {
   const out = n.outM ?? 1;
   const x0 = n.alongM ?? 0;
   return { x0, x1: Math.min(x0 + longOf(n, wholeM), Math.max(wholeM, x0 + 0.3)), y0: -out - depthOf(n), y1: -out };
+}
+
+/** Half a cross where the ground is damaged, m. */
+const CROSS = 0.08;
+/** Damage that somebody placed, on the piece on which it is: along it from its left edge, up from below, whichever way its wall is folded. */
+export function damageMarks(of: Unfolded, surfaces: readonly Surface[]): Mark[] {
+  return of.pieces.flatMap((p): Mark[] => {
+    const s = surfaces.find((x) => x.id === p.surfaceId);
+    const [r] = p.rects;
+    if (!s || !r) return [];
+    const [mx, my] = [(r.x0 + r.x1) / 2, (r.y0 + r.y1) / 2];
+    const face = of.faces.find((f) => f.id !== 'ground' && mx >= f.rect.x0 && mx <= f.rect.x1 && my >= f.rect.y0 && my <= f.rect.y1);
+    // Walls B and D are folded out sideways: what is up on them lies left and right.
+    const aside = face?.id === 'B' || face?.id === 'D';
+    const [longM, highM] = aside ? [r.y1 - r.y0, r.x1 - r.x0] : [r.x1 - r.x0, r.y1 - r.y0];
+    return s.defects.flatMap((x): Mark[] => {
+      if (x.removedAt !== null || x.alongM === null || x.upM === null) return [];
+      const [along, up] = [Math.min(x.alongM, longM), Math.min(x.upM, highM)];
+      const at = {
+        A: [r.x1 - along, r.y0 + up],
+        B: [r.x1 - up, r.y1 - along],
+        C: [r.x0 + along, r.y1 - up],
+        D: [r.x0 + up, r.y0 + along],
+      }[face?.id === 'A' || face?.id === 'B' || face?.id === 'D' ? face.id : 'C'] as [number, number];
+      const [cx, cy] = at;
+      return [mark('damage', [line(cx - CROSS, cy - CROSS, cx + CROSS, cy + CROSS), line(cx - CROSS, cy + CROSS, cx + CROSS, cy - CROSS)])];
+    });
+  });
 }
 
 export function marksOf(

@@ -142,6 +142,7 @@ const LOOK: Readonly<
   keepOut: { ink: 'oxide', wide: 2.5, dashed: true, paint: null },
   scaffold: { ink: 'ink', wide: 1, dashed: false, paint: null },
   near: { ink: 'ink', wide: 1.2, dashed: false, paint: 'house' },
+  damage: { ink: 'oxide', wide: 2.2, dashed: false, paint: null },
 };
 
 function markShapes(m: Mark, box: (r: Rect) => Box, width: number): Shape[] {

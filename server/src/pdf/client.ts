@@ -59,6 +59,8 @@ export async function clientPdf(input: PaperInput): Promise<Buffer> {
     ...(page.own ? [{ text: page.own, bold: true, margin: [0, 0, 0, 3] } satisfies Content] : []),
     list(page.chosenBecause),
     ...(page.insteadOf.length > 0 ? [sub('Instead of'), list(page.insteadOf)] : []),
+    sub('Finish'),
+    list(page.finish),
     sub('Price'),
     para(page.price),
     ...(page.care.length > 0 ? [sub('Meanwhile'), list(page.care)] : []),

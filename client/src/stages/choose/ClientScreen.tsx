@@ -78,6 +78,9 @@ function Page({ facts, surface }: { readonly facts: JobFacts; readonly surface: 
           material={surface.material}
           bite={chosen ? { coats: page.bite, label: say(chosen.methodId), toBare: page.bite >= page.coats.length } : undefined}
         />
+        <Panel title="Finish" testID="client-finish">
+          <Lines says={page.finish} />
+        </Panel>
         <Panel title="Price">
           <Words>{page.price}</Words>
         </Panel>

@@ -120,7 +120,12 @@ test('a job takes over the address and year of its site, and is told when the li
   fireEvent.change(await screen.findByTestId('site'), { target: { value: 'pier' } });
   expect((screen.getByLabelText('Where it is') as HTMLInputElement).value).toBe('Pier house');
   expect((screen.getByTestId('year-built') as HTMLInputElement).value).toBe('1898');
-  act(() => void s.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], signPictures: [], sites: [{ ...site, address: '2 Pier Row' }] })));
+  act(
+    () =>
+      void s.dispatch(
+        sessionSlice.actions.firmChanged({ people: [], machines: [], signPictures: [], sites: [{ ...site, address: '2 Pier Row' }] }),
+      ),
+  );
   expect(screen.getByText('On the list the site is at: 2 Pier Row.')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Take that over' }));
   await waitFor(() =>

@@ -40,6 +40,7 @@ import { Photos } from '../photos/Photos';
 import type { StageScreenProps } from '../props';
 import { against } from './against';
 import { Coats } from './Coats';
+import { Defects, Finish } from './Defects';
 import { Degrees } from './Degrees';
 import { cap } from '../../kit/text';
 import { copySurface } from './drafts';
@@ -116,6 +117,8 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
         <Column>
           <Later>
             <Pick label="What do you want of it" value={surface.aim} options={options(AIMS)} onChange={(aim) => write({ aim }, 'aim')} />
+            <Finish facts={facts} surface={surface} />
+            <Defects facts={facts} surface={surface} plan={plan} />
             <Photos facts={facts} of={{ ofSurfaceId: surface.id }} />
             <Folded title="What it is, and its sizes" says={sizes} testID="what-it-is">
               <TextField

@@ -9,7 +9,20 @@ export const nextPosition = (rows: readonly { readonly position: number }[]): nu
 /** The same piece again, without what was found or done on the first: another piece is another piece. */
 export function copySurface(s: Surface, over: Partial<Surface> = {}): { readonly id: string; readonly drafts: Draft[] } {
   const id = newId();
-  const { id: _i, removedAt: _r, parts, layers, readings: _x, checks: _c, samples: _s, squares: _q, boards: _b, signs: _g, defects: _d, ...fields } = s;
+  const {
+    id: _i,
+    removedAt: _r,
+    parts,
+    layers,
+    readings: _x,
+    checks: _c,
+    samples: _s,
+    squares: _q,
+    boards: _b,
+    signs: _g,
+    defects: _d,
+    ...fields
+  } = s;
   return {
     id,
     drafts: [

@@ -24,6 +24,9 @@ import {
 } from '@roughsill/core';
 import {
   blanks,
+  damageLine,
+  finishLine,
+  signLine,
   declinedSays,
   jobReport,
   NOTICE,
@@ -190,6 +193,7 @@ function notesOf(report: JobReport, only: string | undefined): { readonly list: 
     if (space.minorWork) note(space.minorWork.because);
     for (const s of surfaces) {
       note(surfaceReasons(s));
+      s.repairs.forEach((r) => note(r.because));
       steps(s.steps);
     }
   }
@@ -338,6 +342,7 @@ function StepLines({ steps }: { readonly steps: SurfaceReport['steps'] }) {
             <b>{`${st.number}. ${st.title}`}</b>
             {about.length > 0 ? ` (${about.join(' · ')})` : ''}
             <Refs of={st.because} />
+            {st.signs ? <span>{` ${signLine(st.signs)}`}</span> : null}
             {st.checks.map((c) => (
               <span key={c.id}>{` ${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}${blanks(c.numbers)}.`}</span>
             ))}
@@ -436,6 +441,13 @@ function SurfacePaper({ s, money, coats, bite, material, whole }: SurfacePaperPr
         <p key={`${t.method}${t.coating}`}>
           <b>{`Trial, ${t.name} on ${t.coating}: ${say(t.state.value)}`}</b>
           <Refs of={t.state.because} />
+        </p>
+      ))}
+      <p>{finishLine(s)}</p>
+      {s.repairs.map((r, i) => (
+        <p key={i}>
+          {damageLine(r)}
+          <Refs of={r.because} />
         </p>
       ))}
       <StepLines steps={s.steps} />

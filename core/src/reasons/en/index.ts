@@ -3,7 +3,8 @@ import { language } from '../language';
 import { CHOOSE } from './choose';
 import { PLAN } from './plan';
 import { PROBE } from './probe';
+import { REPAIR_WORDS } from './repair';
 import { SIGN_WORDS } from './sign';
 import { TRIAL } from './trial';
 
-export const RULE_WORDS = language({ ...PROBE, ...TRIAL, ...CHOOSE, ...PLAN, ...SIGN_WORDS });
+export const RULE_WORDS = language({ ...PROBE, ...TRIAL, ...CHOOSE, ...PLAN, ...SIGN_WORDS, ...REPAIR_WORDS });

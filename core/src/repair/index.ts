@@ -1,0 +1,3 @@
+export { FILLER, FILLERS, layersFor, type Filler, type FillerId } from './fillers';
+export { FINISH, finishOf, finishSpec, type FinishSpec } from './finish';
+export { cuts, DEFECT, extentOf, groundOf, liveDefects, repairOf, repairsFor, repairsOf, type DefectSpec, type Repair } from './repair';

@@ -1,0 +1,132 @@
+/** The defects of the ground as steps: one for each kind of repair, with its layers, its drying, its dust and its proof. */
+import type { RepairId, Surface } from '../facts';
+import type { Choice, Range } from '../choose';
+import type { CoatingPlan } from '../coat';
+import { isPresent, type LeadPicture } from '../probe';
+import { DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
+import { why, type Reason } from '../reasons';
+import type { SurfaceContext } from '../surface/context';
+import { measure } from '../units/units';
+import { gate, hours, plus, stepOf, type Amount, type GateSpec, type StepSpec } from './step';
+
+interface Inputs {
+  readonly s: Surface;
+  readonly ctx: SurfaceContext;
+  readonly choice: Choice;
+  readonly coating: CoatingPlan;
+  readonly lead: LeadPicture;
+  readonly repairs: readonly Repair[];
+}
+
+/** Edges of old film that are skimmed level: what ends beside bare ground. Common practice, no published source. */
+const LEVEL_SHARE = 0.15;
+const LEVEL_H_M2: Range = { low: 0.25, high: 0.6 };
+
+const names = (rs: readonly Repair[]): string[] => [...new Set(rs.map((r) => r.defect.kind))];
+
+/** What rubbing it down makes, and how that is kept in. */
+function rubWords(r: Repair, { lead }: Inputs): Reason[] {
+  if (r.filler === null) return [];
+  const { rubbed, dust } = FILLER[r.filler];
+  if (!rubbed) return dust === 'silica' ? [why('repair.notRubbed', 'mem-filler', { filler: r.filler })] : [];
+  return isPresent(lead.overall.value)
+    ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')]
+    : [why('repair.rubDry', 'trade-repair', { dust: `dust.${dust}` }, 'care')];
+}
+
+function gatesOf(repair: RepairId): GateSpec[] {
+  if (repair === 'siliconeOff') return [gate('silicone-gone', 'repair', why('gate.siliconeGone', 'trade-repair'))];
+  if (repair === 'reglaze' || repair === 'rePutty') return [gate(`glass-eased.${repair}`, 'repair', why('gate.paneWhole', 'trade-repair'))];
+  return [gate(`repaired.${repair}`, 'repair', why('gate.repairHard', 'trade-repair', { repair: `repair.${repair}` }))];
+}
+
+const unique = (because: readonly Reason[]): Reason[] => {
+  const seen = new Set<string>();
+  return because.filter((r) => !seen.has(JSON.stringify(r)) && seen.add(JSON.stringify(r)));
+};
+
+/** What is mixed, bought or let in for a group of them. */
+function amountsOf(rs: readonly Repair[]): Amount[] {
+  const sums = new Map<string, Amount>();
+  for (const { amount } of rs) {
+    if (amount === null) continue;
+    const value = amount.value + (sums.get(amount.what)?.amount.value ?? 0);
+    sums.set(amount.what, { what: amount.what, amount: measure(value, amount.unit) });
+  }
+  return [...sums.values()];
+}
+
+export function repairSteps(input: Inputs): StepSpec[] {
+  const { s, ctx, coating, repairs } = input;
+  const out: StepSpec[] = [];
+  const asked = repairs.filter((r) => r.repair.value === 'ask');
+  if (asked.length > 0)
+    out.push(
+      stepOf({
+        id: 'repair.ask',
+        kind: 'ask',
+        title: why('step.repairAsk', 'trade-repair', { defects: names(asked) }),
+        because: unique(asked.flatMap((r) => r.repair.because)),
+      }),
+    );
+  const kinds = [...new Set(repairs.map((r) => r.repair.value))].filter((r) => r !== 'ask' && r !== 'leave');
+  for (const kind of kinds) {
+    const rs = repairs.filter((r) => r.repair.value === kind);
+    const found = rs.filter((r) => r.defect.asFound).length;
+    const layered = rs.filter((r) => r.layers > 1);
+    const sealed = rs.find((r) => r.filler !== null && FILLER[r.filler].sealedBy === 'primer' && coating.lines.length > 0);
+    const ordered = rs.find((r) => r.leadDays !== null);
+    out.push(
+      stepOf({
+        id: `repair.${kind}`,
+        kind: 'repair',
+        title: why('step.repairOne', 'trade-repair', { repair: `repair.${kind}`, defects: names(rs) }),
+        handsOnH: rs.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0)),
+        // They dry side by side.
+        waitH: { low: Math.max(...rs.map((r) => r.waitH.low)), high: Math.max(...rs.map((r) => r.waitH.high)) },
+        amounts: amountsOf(rs),
+        gates: gatesOf(kind),
+        because: unique([
+          ...rs.flatMap((r) => r.repair.because),
+          ...layered.map((r) => why('repair.layers', 'mem-filler', { layers: measure(r.layers, 'pieces'), filler: r.filler! })),
+          ...rs.flatMap((r) => rubWords(r, input)),
+          ...(sealed ? [why('repair.sealAfter', 'trade-repair', { filler: sealed.filler! })] : []),
+          ...(ordered
+            ? [
+                why('repair.order', 'trade-repair', {
+                  low: measure(ordered.leadDays!.low, 'd'),
+                  high: measure(ordered.leadDays!.high, 'd'),
+                }),
+              ]
+            : []),
+          ...(s.element === 'ceiling' && (kind === 'patch' || kind === 'skim' || kind === 'fill')
+            ? [why('repair.texture', 'trade-repair')]
+            : []),
+          ...(found > 0 ? [why('repair.asFound', 'trade-repair', { count: measure(found, 'pieces') })] : []),
+        ]),
+      }),
+    );
+  }
+  // Old film that ends beside bare ground shows its edge; nothing is skimmed over what may hold asbestos.
+  const levelM2 = coating.left.value === 'partly' ? coating.bareM2 * LEVEL_SHARE : 0;
+  if (finishSpec(s).levels && levelM2 > 0 && coating.lines.length > 0 && !isPresent(ctx.asbestos.overall.value))
+    out.push(
+      stepOf({
+        id: 'level',
+        kind: 'repair',
+        title: why('step.level', 'trade-repair', { area: measure(levelM2, 'm2') }),
+        handsOnH: { low: LEVEL_H_M2.low * levelM2, high: LEVEL_H_M2.high * levelM2 },
+        waitH: FILLER.fineSurfacer.dryH,
+        amounts: [{ what: 'fineSurfacer', amount: measure(levelM2, 'L') }],
+        because: isPresent(input.lead.overall.value) ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')] : [],
+      }),
+    );
+  return out;
+}
+
+/** Every defect in a line: what it is, how large, what is done. */
+export const defectSize = (r: Repair) => {
+  const { extent } = DEFECT[r.defect.kind];
+  const size = extentOf(r.defect);
+  return extent === 'area' ? measure(size, 'm2') : extent === 'length' ? measure(size, 'm') : measure(size, 'pieces');
+};
