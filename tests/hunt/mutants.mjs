@@ -243,7 +243,12 @@ export const MUTANTS = [
   ],
   ['softened wood is no harm', 'trial/square.ts', "['scorched', 'etched', 'softened']", "['scorched', 'etched']"],
   ['solvent in a room without air', 'work/steps.ts', "baseOf(l.product) === 'solvent' && !LAYING[l.way].sprays", 'false'],
-  ['a sealed suspect is de-nibbed', 'work/steps.ts', 'isPresent(ctx.asbestos.coat.value) ? 0 : i === 0', 'i === 0'],
+  [
+    'a sealed suspect is de-nibbed',
+    'work/steps.ts',
+    'isPresent(ctx.asbestos.coat.value) || !finishSpec(s).denibs ? 0 : i === 0',
+    'i === 0',
+  ],
   [
     'a mist over an unknown boundary',
     'coat/laying.ts',
@@ -321,4 +326,17 @@ export const MUTANTS = [
   ['growth is cleaned without suction', 'zone/air.ts', "sheetFor(moldKit.value) === 'none'", "moldKit.value !== 'fullFace'"],
   ['masks cost nothing', 'zone/plan.ts', 'const perDay = maskDay(respirator.value) +', 'const perDay = 0 *'],
   ['the floor before the ceiling', 'zone/order.ts', 'a.m.turn - b.m.turn || a.i - b.i', 'a.i - b.i'],
+  // Signs and repairs
+  ['a repair goes into a suspect', 'repair/repair.ts', 'TOUCHES.includes(value) && isPresent(ctx.asbestos.overall.value)', 'false'],
+  ['the level is skimmed over a suspect', 'work/repairs.ts', "id: suspect ? 'level.ask' : 'level'", "id: 'level'"],
+  ['a run is cut level over a suspect', 'sign/seen.ts', 'spec.rubs && suspect', 'false'],
+  [
+    'an older colour stops nobody',
+    'sign/apply.ts',
+    "c.gates.push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
+    "[].push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
+  ],
+  ['a pass from before holds after what was seen', 'zone/standing.ts', 'seenUntil(Infinity);', ';'],
+  ['relaid gel takes less than nothing', 'sign/apply.ts', 'Math.max(0, more.value', 'Math.min(Infinity, more.value'],
+  ['a question makes a repair cheaper', 'work/repairs.ts', 'asked.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0))', 'hours(0, 0)'],
 ];

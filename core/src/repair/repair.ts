@@ -303,14 +303,22 @@ function amountOf(repair: RepairId, filler: FillerId | null, x: Defect, depth: n
   return { what: filler, value: size * depth * LOST, unit: 'L' };
 }
 
+interface Decided {
+  readonly answer: Answer<RepairId>;
+  /** What it would be once the question is answered: its hours and stuff stay in the price, for not knowing makes nothing cheaper. */
+  readonly meant: RepairId;
+}
+const asked = (meant: RepairId, reasons: Why, first: Reason): Decided => ({ answer: answer('ask', first, ...reasons), meant });
+
 /** A person's choice where it can be made; else what is proposed, and why not the other. */
-function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, stroked: boolean): Answer<RepairId> {
+function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, stroked: boolean): Decided {
   const spec = DEFECT[x.kind];
   if (!spec.on.includes(groundOf(s)))
-    return answer('ask', why('repair.notHere', 'job-record', { defect: x.kind, material: s.material }, 'block'));
+    return asked('ask', [], why('repair.notHere', 'job-record', { defect: x.kind, material: s.material }, 'block'));
   if (spec.extent === 'area' && x.areaM2 !== null && x.areaM2 * x.pieces > totalM2 * 1.001 && totalM2 > 0)
-    return answer(
+    return asked(
       'ask',
+      [],
       why('repair.larger', 'job-record', { defect: measure(x.areaM2 * x.pieces, 'm2'), area: measure(totalM2, 'm2') }, 'block'),
     );
   const [best, because] = borne(x, s, proposed(x, s, totalM2));
@@ -320,34 +328,34 @@ function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, st
   if (x.repair !== null) {
     const filler = withWhat(x.repair, s);
     if (!repairsFor(x.kind, s).includes(x.repair)) {
-      reasons.push(why('repair.notSo', 'trade-repair', { repair: x.repair, defect: x.kind }, 'block'));
+      reasons.push(why('repair.notSo', 'trade-repair', { repair: `repair.${x.repair}`, defect: x.kind }, 'block'));
       value = best;
     } else if (filler !== null && !bears(x.repair, x, s)) {
       const deep = [measure(depthOf(x), 'mm'), measure(FILLER[filler].mostMm!, 'mm')] as const;
       reasons.push(why('repair.tooDeep', 'mem-filler', { filler, deep }, 'block'));
       value = best;
-    } else reasons.splice(0, reasons.length, why('repair.byPerson', 'job-record', { repair: x.repair }));
+    } else reasons.splice(0, reasons.length, why('repair.byPerson', 'job-record', { repair: `repair.${x.repair}` }));
   }
   if (finishSpec(s).asks && value !== 'leave' && x.repair === null)
-    return answer('ask', why('repair.museum', 'trade-repair', { repair: value }), ...reasons);
+    return asked(value, reasons, why('repair.museum', 'trade-repair', { repair: `repair.${value}` }));
   if (TOUCHES.includes(value) && isPresent(ctx.asbestos.overall.value))
-    return answer('ask', why('repair.suspect', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard'), ...reasons);
-  if (cuts(value) && !stroked) return answer('ask', why('repair.noStroke', 'job-record', { repair: value }, 'block'), ...reasons);
-  return answer(value, ...reasons);
+    return asked(value, reasons, why('repair.notInto', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard'));
+  if (cuts(value) && !stroked) return asked(value, reasons, why('repair.noStroke', 'job-record', { repair: `repair.${value}` }, 'block'));
+  return { answer: answer(value, ...reasons), meant: value };
 }
 
 /** @param stroked something on the piece is disturbed anyway, so that its zone stands */
 export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, stroked: boolean): Repair {
-  const repair = decided(x, s, ctx, totalM2, stroked);
-  const filler = withWhat(repair.value, s);
+  const { answer: repair, meant } = decided(x, s, ctx, totalM2, stroked);
+  const filler = withWhat(meant, s);
   const depth = depthOf(x);
   const layers = filler !== null && DEFECT[x.kind].depth ? layersFor(filler, depth) : 1;
-  const [perUnit, setUp] = HOURS[repair.value];
+  const [perUnit, setUp] = HOURS[meant];
   const size = extentOf(x);
   const dry = filler === null ? { low: 0, high: 0 } : FILLER[filler].dryH;
-  const amount = amountOf(repair.value, filler, x, depth);
+  const amount = amountOf(meant, filler, x, depth);
   const price = amount === null ? 0 : amount.what === 'stock' ? 14 * amount.value : FILLER[filler!].price * amount.value;
-  const glass = repair.value === 'reglaze' ? 25 * size : 0;
+  const glass = meant === 'reglaze' ? 25 * size : 0;
   return {
     defect: x,
     measured: measured(x),

@@ -56,6 +56,11 @@ function amountsOf(rs: readonly Repair[]): Amount[] {
   return [...sums.values()];
 }
 
+const longest = (rs: readonly Repair[]): Range => ({
+  low: Math.max(...rs.map((r) => r.waitH.low)),
+  high: Math.max(...rs.map((r) => r.waitH.high)),
+});
+
 export function repairSteps(input: Inputs): StepSpec[] {
   const { s, ctx, coating, repairs } = input;
   const out: StepSpec[] = [];
@@ -66,6 +71,10 @@ export function repairSteps(input: Inputs): StepSpec[] {
         id: 'repair.ask',
         kind: 'ask',
         title: why('step.repairAsk', 'trade-repair', { defects: names(asked) }),
+        handsOnH: asked.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0)),
+        waitH: longest(asked),
+        amounts: amountsOf(asked),
+        gates: [gate('repair-answered', 'ask', why('gate.repairAnswered', 'trade-repair', { defects: names(asked) }))],
         because: unique(asked.flatMap((r) => r.repair.because)),
       }),
     );
@@ -83,7 +92,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
         title: why('step.repairOne', 'trade-repair', { repair: `repair.${kind}`, defects: names(rs) }),
         handsOnH: rs.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0)),
         // They dry side by side.
-        waitH: { low: Math.max(...rs.map((r) => r.waitH.low)), high: Math.max(...rs.map((r) => r.waitH.high)) },
+        waitH: longest(rs),
         amounts: amountsOf(rs),
         gates: gatesOf(kind),
         because: unique([
@@ -109,16 +118,20 @@ export function repairSteps(input: Inputs): StepSpec[] {
   }
   // Old film that ends beside bare ground shows its edge; nothing is skimmed over what may hold asbestos.
   const levelM2 = coating.left.value === 'partly' ? coating.bareM2 * LEVEL_SHARE : 0;
-  if (finishSpec(s).levels && levelM2 > 0 && coating.lines.length > 0 && !isPresent(ctx.asbestos.overall.value))
+  const suspect = isPresent(ctx.asbestos.overall.value);
+  if (finishSpec(s).levels && levelM2 > 0 && coating.lines.length > 0)
     out.push(
       stepOf({
-        id: 'level',
-        kind: 'repair',
+        id: suspect ? 'level.ask' : 'level',
+        kind: suspect ? 'ask' : 'repair',
         title: why('step.level', 'trade-repair', { area: measure(levelM2, 'm2') }),
         handsOnH: { low: LEVEL_H_M2.low * levelM2, high: LEVEL_H_M2.high * levelM2 },
         waitH: FILLER.fineSurfacer.dryH,
         amounts: [{ what: 'fineSurfacer', amount: measure(levelM2, 'L') }],
-        because: isPresent(input.lead.overall.value) ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')] : [],
+        because: [
+          ...(suspect ? [why('repair.notInto', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard')] : []),
+          ...(isPresent(input.lead.overall.value) ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')] : []),
+        ],
       }),
     );
   return out;

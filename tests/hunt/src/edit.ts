@@ -42,7 +42,20 @@ const parentOf = (entity: Entity, surfaceId: string | null): JobChange['parent']
 
 /** A surface entered anew: what can be seen of it, none of its records. */
 function enteredAgain(s: Surface, id: string, over: Partial<Surface>): JobChange[] {
-  const { id: _id, removedAt: _r, parts, layers, readings: _a, checks: _b, samples: _c, squares: _d, boards: _e, signs: _f, defects: _g, ...fields } = s;
+  const {
+    id: _id,
+    removedAt: _r,
+    parts,
+    layers,
+    readings: _a,
+    checks: _b,
+    samples: _c,
+    squares: _d,
+    boards: _e,
+    signs: _f,
+    defects: _g,
+    ...fields
+  } = s;
   const live = <T extends { removedAt: string | null }>(xs: readonly T[]) => xs.filter((x) => x.removedAt === null);
   const child = (entity: Entity, row: { id: string; removedAt: string | null }): JobChange => {
     const { id: own, removedAt: _gone, ...rest } = row;

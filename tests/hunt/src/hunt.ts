@@ -9,9 +9,10 @@ import { EVIDENCE } from './laws/evidence';
 import { HAZARDS_LAWS } from './laws/hazards';
 import { RELATIONS } from './laws/relation';
 import type { Law } from './laws/law';
+import { REPAIR_LAWS } from './laws/repair';
 import { ZONE_LAWS } from './laws/zones';
 
-export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS, ...RELATIONS, ...ZONE_LAWS];
+export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS, ...RELATIONS, ...ZONE_LAWS, ...REPAIR_LAWS];
 
 interface Scenario {
   readonly recipe: Recipe;

@@ -249,6 +249,29 @@ const check = fieldsOf('check', {
   supersedesId: c(null),
   supersedesWhy: c(null),
 });
+const defect = fieldsOf('defect', {
+  partId: c(null),
+  alongM: c(null),
+  upM: c(null),
+  areaM2: maybe(fc.constantFrom(0.001, 0.05, 0.4, 30)),
+  lengthM: maybe(fc.constantFrom(0.2, 1.5)),
+  pieces: fc.constantFrom(1, 1, 3),
+  depthMm: maybe(fc.constantFrom(0.2, 3, 18, 90)),
+  seenOn: c('2026-02-20'),
+  repair: maybe(fc.constantFrom('leave', 'fill', 'splice', 'patch', 'skim'), 3),
+  repairWhy: c(''),
+  note: c(''),
+});
+/** Where it was seen is settled when the surface stands: at one of its strokes, its coats, or the look before them. */
+const sign = fieldsOf('sign', {
+  partId: fc.nat(2),
+  methodId: fc.constantFrom('stroke', 'coat', 'check', 'stroke'),
+  product: fc.constantFrom('alkydGloss', 'matEmulsion', 'exteriorAcrylic', 'plasterSealer', 'acrylicWood', 'zincPhosphate'),
+  note: c(''),
+  takenAt: hours.map(at),
+  supersedesId: c(null),
+  supersedesWhy: c(null),
+});
 const instrumentCheck = fieldsOf('instrumentCheck', {
   device: fc.constantFrom('X-1', 'X-1', 'X-2'),
   what: fc.constantFrom('calibration', 'calibration', 'calibration', 'substrate'),
@@ -321,6 +344,8 @@ interface SurfaceRecipe {
   readonly squares: readonly Made[];
   readonly boards: readonly Fields[];
   readonly checks: readonly Fields[];
+  readonly defects: readonly Fields[];
+  readonly signs: readonly Fields[];
   readonly removed: boolean;
 }
 const list = <T>(x: fc.Arbitrary<T>, max: number, min = 0) => fc.array(x, { minLength: min, maxLength: max });
@@ -343,6 +368,8 @@ const surfaceRecipe: fc.Arbitrary<SurfaceRecipe> = fc.record({
   squares: fc.oneof({ weight: 2, arbitrary: c([] as Made[]) }, { weight: 1, arbitrary: list(square, 3) }),
   boards: fc.oneof({ weight: 4, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(board, 2) }),
   checks: fc.oneof({ weight: 2, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(check, 3) }),
+  defects: fc.oneof({ weight: 2, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(defect, 3, 1) }),
+  signs: fc.oneof({ weight: 2, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(sign, 4, 1) }),
   removed: fc.oneof({ weight: 9, arbitrary: c(false) }, { weight: 1, arbitrary: c(true) }),
 });
 
@@ -595,6 +622,20 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
       soundCoats: b['coats'] === null ? null : b['soundCoats'],
     })),
     checks: r.checks.map((k, i) => ({ ...k, id: `${id}-check-${i}`, by: 'Tester' })),
+    defects: r.defects.map((k, i) => ({ ...k, id: `${id}-defect-${i}`, removedAt: null })),
+    signs: r.signs.map((k, i) => {
+      const part = pickFrom(parts, k['partId'] as number) as { readonly id: string; readonly methodId: string | null } | undefined;
+      const at = k['methodId'];
+      return {
+        ...k,
+        id: `${id}-sign-${i}`,
+        by: 'Tester',
+        sign: k['sign'] === 'withdrawn' ? 'oldColour' : k['sign'],
+        partId: at === 'stroke' ? (part?.id ?? null) : null,
+        methodId: at === 'stroke' ? (part?.methodId ?? 'overcoat') : null,
+        product: at === 'coat' ? k['product'] : null,
+      };
+    }),
   };
   return facts as unknown as Surface;
 }

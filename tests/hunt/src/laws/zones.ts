@@ -207,14 +207,21 @@ function unsafeBeside(run: Run): string[] {
   });
 }
 
-/** Before a side that is guarded: what lies within 20 ft (6.1 m under UK rules), and what nobody measured; a scaffold wherever anything is done. */
-function liesNear({ facts }: Run, z: ZonePlan, worked: boolean): (readonly [string, boolean])[] {
-  const within = facts.job.rulebook === 'uk' ? 6.1 : 6.096;
+/** Feet are exact: 7 ft and 20 ft; a mist under UK rules 2 m and 6 m. */
+const MIST_M = { us: { can: 2.1336, lowPressure: 2.1336, airless: 6.096 }, uk: { can: 2, lowPressure: 2, airless: 6 } } as const;
+/**
+ * Before a side that is guarded: what lies within 20 ft (6.1 m under UK rules), and what nobody measured; before one that is sprayed what its
+ * mist reaches; a scaffold wherever anything is done.
+ */
+function liesNear(run: Run, z: ZonePlan, worked: boolean): (readonly [string, boolean])[] {
+  const { facts } = run;
+  const mists = mistsOf(run, z).map(({ l }) => MIST_M[facts.job.rulebook][l.way as keyof (typeof MIST_M)['us']]);
+  const sealed = facts.job.rulebook === 'uk' ? 6.1 : 6.096;
   const there = z.kind === 'elevation' ? facts.spaces.filter((x) => z.spaceIds.includes(x.id)).flatMap((x) => x.nearby) : [];
-  const guarded = z.surfaceIds.length > 0 && z.protection.needed.value;
+  const within = Math.max(z.surfaceIds.length > 0 && z.protection.needed.value ? sealed : 0, ...mists);
   return NEARBY.map((what) => [
     `protect/near.${what}`,
-    worked && there.some((n) => n.what === what && (what === 'scaffold' || (guarded && (n.outM === null || n.outM <= within)))),
+    worked && there.some((n) => n.what === what && (what === 'scaffold' || (within > 0 && (n.outM === null || n.outM <= within)))),
   ]);
 }
 
