@@ -328,7 +328,6 @@ export const MUTANTS = [
   ['the floor before the ceiling', 'zone/order.ts', 'a.m.turn - b.m.turn || a.i - b.i', 'a.i - b.i'],
   // Signs and repairs
   ['a repair goes into a suspect', 'repair/repair.ts', 'TOUCHES.includes(value) && isPresent(ctx.asbestos.overall.value)', 'false'],
-  ['the level is skimmed over a suspect', 'work/repairs.ts', "id: suspect ? 'level.ask' : 'level'", "id: 'level'"],
   ['a run is cut level over a suspect', 'sign/seen.ts', 'spec.rubs && suspect', 'false'],
   [
     'an older colour stops nobody',
@@ -336,7 +335,5 @@ export const MUTANTS = [
     "c.gates.push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
     "[].push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
   ],
-  ['a pass from before holds after what was seen', 'zone/standing.ts', 'seenUntil(Infinity);', ';'],
-  ['relaid gel takes less than nothing', 'sign/apply.ts', 'Math.max(0, more.value', 'Math.min(Infinity, more.value'],
   ['a question makes a repair cheaper', 'work/repairs.ts', 'asked.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0))', 'hours(0, 0)'],
 ];

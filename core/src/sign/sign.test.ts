@@ -206,6 +206,9 @@ describe('what follows from one', () => {
     expect(rulesOf(stepWith(one).because)).toEqual(expect.arrayContaining(['seen.relay', 'seen.relayLead']));
     expect(rulesOf(stepWith(six).because)).toContain('seen.relayApart');
     expect(litres(stepWith(one), 'stripperGel')).toBeLessThan(litres(stepWith({ ...one, signs: [] }), 'stripperGel'));
+    // However often it is told, nothing comes back into the tin.
+    const often = { ...one, signs: [0, 1, 2, 3, 4].map((n) => aSign('gelStillWet', at, 'whole', n)) };
+    expect(litres(stepWith(often), 'stripperGel')).toBe(0);
     expect(litres(stepWith(six), 'stripperGel')).toBe(litres(stepWith({ ...six, signs: [] }), 'stripperGel'));
   });
 });

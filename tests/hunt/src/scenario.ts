@@ -118,6 +118,7 @@ const surface = fieldsOf('surface', {
   ),
   coatsCounted: fc.oneof({ weight: 4, arbitrary: c(true) }, { weight: 1, arbitrary: c(false) }),
   measures: c({}),
+  finish: fc.constantFrom(null, null, 'smooth', 'utility', 'museum'),
   layings,
   filmUm: maybe(fc.constantFrom(60, 125, 126, 1600)),
   moldM2: maybe(fc.constantFrom(0, 0.2, 0.9, 0.93, 5, 9.2, 9.3, 40)),
@@ -263,7 +264,25 @@ const defect = fieldsOf('defect', {
   note: c(''),
 });
 /** Where it was seen is settled when the surface stands: at one of its strokes, its coats, or the look before them. */
+const SEEN = {
+  stroke: [
+    'oldColour',
+    'oldColour',
+    'edgeLifts',
+    'edgeHeld',
+    'dustRises',
+    'sandShiny',
+    'sandClogs',
+    'gelStillWet',
+    'gelThirsty',
+    'gouge',
+    'washColour',
+  ],
+  coat: ['coatRun', 'coatLump', 'coatBloom', 'coatBleeds', 'coatWrinkles', 'coatSkips', 'coatThirsty'],
+  check: ['tapeSand', 'tapeFilm', 'dropBeads'],
+} as const;
 const sign = fieldsOf('sign', {
+  sign: fc.nat(20),
   partId: fc.nat(2),
   methodId: fc.constantFrom('stroke', 'coat', 'check', 'stroke'),
   product: fc.constantFrom('alkydGloss', 'matEmulsion', 'exteriorAcrylic', 'plasterSealer', 'acrylicWood', 'zincPhosphate'),
@@ -625,15 +644,16 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
     defects: r.defects.map((k, i) => ({ ...k, id: `${id}-defect-${i}`, removedAt: null })),
     signs: r.signs.map((k, i) => {
       const part = pickFrom(parts, k['partId'] as number) as { readonly id: string; readonly methodId: string | null } | undefined;
-      const at = k['methodId'];
+      const at = k['methodId'] as keyof typeof SEEN;
+      const seen = SEEN[at];
       return {
         ...k,
         id: `${id}-sign-${i}`,
         by: 'Tester',
-        sign: k['sign'] === 'withdrawn' ? 'oldColour' : k['sign'],
+        sign: seen[(k['sign'] as number) % seen.length],
         partId: at === 'stroke' ? (part?.id ?? null) : null,
         methodId: at === 'stroke' ? (part?.methodId ?? 'overcoat') : null,
-        product: at === 'coat' ? k['product'] : null,
+        product: at === 'coat' ? (r.fields['topcoat'] ?? k['product']) : null,
       };
     }),
   };
