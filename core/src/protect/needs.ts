@@ -1,6 +1,6 @@
 /** What one surface asks of the zone in which it is worked. */
 import type { SolventId } from '../air/vapour';
-import { BOUGHT, type Chemistry, type ElementId, type LayingId, type MethodId, type Surface, type WallId } from '../facts';
+import { BOUGHT, type Chemistry, type ElementId, type LayingId, type MethodId, type RepairId, type Surface, type WallId } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { baseOf, LAYING, solidsOf, thinnerOf, type CoatLine } from '../coat';
 import { cuts, type Repair } from '../repair';
@@ -164,6 +164,9 @@ function runOf(s: Surface): number {
   return first === 'height' ? s.widthM : s.lengthM;
 }
 
+/** Repairs that take old putty out: it is worked as a method that does. */
+const TAKES_PUTTY: readonly RepairId[] = ['rePutty', 'reglaze'];
+
 export function needsOf(
   s: Surface,
   ctx: SurfaceContext,
@@ -178,7 +181,8 @@ export function needsOf(
   const methods = [...picks].map(methodById).filter((m) => m.disturbs);
   // Old putty holds lead of its own, whatever the paint on it is.
   const putty =
-    methods.some((m) => m.takes.includes('putty')) && (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
+    (methods.some((m) => m.takes.includes('putty')) || repairs.some((r) => TAKES_PUTTY.includes(r.repair.value))) &&
+    (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
   const lead = methods.length > 0 && (putty || isPresent(overall.value));
   // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
   const guarded = methods.length > 0 && isPresent(ctx.asbestos.overall.value);

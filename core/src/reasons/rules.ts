@@ -898,6 +898,7 @@ export const RULE_FACTS = {
   'repair.unmeasured': [],
   'repair.layers': ['layers', 'filler'],
   'repair.rubWet': [],
+  'repair.cutLead': [],
   'repair.rubDry': ['dust'],
   'repair.notRubbed': ['filler'],
   'repair.sealAfter': ['filler'],

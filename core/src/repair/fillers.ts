@@ -47,7 +47,7 @@ const f = (
 export const FILLER: Readonly<Record<FillerId, Filler>> = {
   fineSurfacer: f(2, 3, [2, 4], 12, 'gypsum'),
   woodFiller: f(15, 50, [0.5, 1], 28, 'resin'),
-  woodResin: f(null, null, [12, 24], 45, 'none'),
+  woodResin: f(null, null, [12, 24], 45, 'none', { sealedBy: 'nothing' }),
   woodGlue: f(null, null, [4, 24], 18, 'none', { sealedBy: 'nothing' }),
   gypsumFiller: f(8, 25, [4, 24], 6, 'gypsum'),
   // About a millimetre a day, and it is kept damp meanwhile.
@@ -56,8 +56,8 @@ export const FILLER: Readonly<Record<FillerId, Filler>> = {
   limeMortar: f(20, 60, [48, 168], 2, 'silica', { rubbed: false, sealedBy: 'nothing' }),
   flexibleSealant: f(12, 12, [12, 24], 16, 'none', { sealedBy: 'nothing' }),
   metalFiller: f(5, 15, [0.5, 1], 26, 'resin'),
-  glazingPutty: f(null, null, [168, 336], 11, 'none'),
-  plasterWashers: f(null, null, [12, 24], 0.6, 'none', { unit: 'pieces' }),
+  glazingPutty: f(null, null, [168, 336], 11, 'none', { sealedBy: 'nothing' }),
+  plasterWashers: f(null, null, [12, 24], 0.6, 'none', { unit: 'pieces', sealedBy: 'nothing' }),
   siliconeRemover: f(null, null, [1, 4], 30, 'none', { sealedBy: 'nothing' }),
   rustPrimer: f(null, null, [6, 12], 22, 'none', { sealedBy: 'nothing' }),
 };

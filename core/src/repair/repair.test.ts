@@ -204,7 +204,7 @@ describe('on the way to the coat', () => {
     expect(smooth!.coating.lines.at(-1)!.coats).toBe(tidy!.coating.lines.at(-1)!.coats + 1);
     const repair = smooth!.work.steps.find((st) => st.id === 'repair')!;
     expect(repair.because.map((b) => sentence(b, 'ft'))).toContain(
-      'Finish: smooth. It is looked at in daylight from 3 ft; dents up to 0.012 in deep may stay.',
+      'Finish: smooth. It is looked at in daylight from 3 ft; dents up to 1/64 in deep may stay.',
     );
     // Where nobody said, it is tidy, and nothing is reckoned otherwise.
     expect(planOf(sill([]), NEW).money).toEqual(planOf(sill([], { finish: 'tidy' }), NEW).money);

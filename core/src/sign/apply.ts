@@ -34,6 +34,9 @@ const RELAID = 0.5;
 /** Laying what is fresh, h/m2, where the method has no laying rate of its own: a pump sprayer or a brush. Common practice. */
 const WET_H_M2 = 1 / 15;
 
+/** Wiping or rinsing it again, h/m2, as the rinse of a whole face is reckoned. */
+const RINSE_H_M2: Range = { low: 1 / 25, high: 1 / 10 };
+
 const times = (r: Range, k: number): Range => ({ low: r.low * k, high: r.high * k });
 
 /** One pass over 1 m2 of the stroke or coat. */
@@ -164,7 +167,9 @@ function does(c: Change, x: Seen, once: Once | null, at: SeenAt, lead: LeadPictu
   if (act.does === 'tool') c.handsOnH = plus(c.handsOnH, times({ low: act.h, high: act.h * 2 }, Math.max(1, x.areaM2)));
   if (act.does === 'stop') stop();
   if (act.does === 'back') {
-    if (once) c.handsOnH = plus(c.handsOnH, times(once.handsOnH, x.areaM2));
+    // Wiped or rinsed again, or worked again there.
+    const again = act.to === 'rinse' ? RINSE_H_M2 : once?.handsOnH;
+    if (again) c.handsOnH = plus(c.handsOnH, times(again, x.areaM2));
     c.gates.push(gate(`seen.${x.sign}.${x.nth}`, act.to, why('gate.seenBack', 'trade-seen', { sign: x.sign })));
   }
   if (act.does === 'breakThrough') {

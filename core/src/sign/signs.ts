@@ -249,7 +249,7 @@ export const SIGN_DATA: Readonly<Record<SignId, SignSpec>> = {
   gouge: {
     at: ['scrape', 'rust', 'sand'],
     role: 'ruined',
-    act: { does: 'back', to: 'repair' },
+    act: { does: 'tool', h: 0.3 },
     look: { ground: 'wood', figure: 'gouge', tool: 'blade' },
   },
   dustRises: {

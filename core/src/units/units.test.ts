@@ -36,3 +36,16 @@ test('a published limit keeps its own unit in brackets for a metric reader', () 
   expect(formatMeasure(measure(5000, 'ppm'), 'm')).toBe('5,000 ppm');
   expect(formatMeasure(measure(0.25, 'h'), 'm')).toBe('15 min');
 });
+
+// Exact by definition: an inch is 25.4 mm.
+test.each([
+  [0.3, '1/64 in'],
+  [1, '3/64 in'],
+  [2, '5/64 in'],
+  [25.4, '1 in'],
+  [38.1, '1 1/2 in'],
+  [22, '7/8 in'],
+  [200, '8 in'],
+])('a depth of %d mm is read as %s', (mm, says) => {
+  expect(formatMeasure(measure(mm, 'mm'), 'ft')).toBe(says);
+});

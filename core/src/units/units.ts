@@ -211,11 +211,23 @@ export function formatMeasure(m: Measure, system: UnitSystem): string {
   if (m.unit === 'h') return formatHours(m.value);
   if (UNITS[m.unit].dimension === 'length' && system === 'ft') return feetForReading(convert(m.value, m.unit, 'm'));
   if (UNITS[m.unit].dimension === 'volume') return formatVolume(convert(m.value, m.unit, 'L'), system);
+  if (UNITS[m.unit].dimension === 'depth' && system === 'ft') return inchesDeep(convert(m.value, m.unit, 'inDeep'));
   const own = unitFor(UNITS[m.unit].dimension, system);
   if (own === undefined || own === m.unit) return text(m.value, m.unit);
   const isSi = UNITS[m.unit].scale === 1;
   const shown = text(convert(m.value, m.unit, own), own);
   return isSi ? shown : `${shown} (${text(m.value, m.unit)})`;
+}
+
+/** Depths by the rule in the pocket: 1/32 in, 3/4 in, 1 1/2 in; from half a foot on without the fraction. */
+function inchesDeep(inches: number): string {
+  if (inches >= 6) return `${Math.round(inches)} in`;
+  const parts = Math.max(1, Math.round(inches * (inches < 1 / 8 ? 64 : 16)));
+  const of = inches < 1 / 8 ? 64 : 16;
+  const whole = Math.floor(parts / of);
+  let [top, below] = [parts % of, of];
+  while (top > 0 && top % 2 === 0) [top, below] = [top / 2, below / 2];
+  return `${[whole > 0 ? String(whole) : '', top > 0 ? `${top}/${below}` : ''].filter(Boolean).join(' ')} in`;
 }
 
 /** Small amounts in the small unit: nobody measures 0.001 gallons. */

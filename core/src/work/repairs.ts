@@ -3,7 +3,7 @@ import type { RepairId, Surface } from '../facts';
 import type { Choice, Range } from '../choose';
 import type { CoatingPlan } from '../coat';
 import { isPresent, type LeadPicture } from '../probe';
-import { DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
+import { cuts, DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
 import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
@@ -98,6 +98,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
         because: unique([
           ...rs.flatMap((r) => r.repair.because),
           ...layered.map((r) => why('repair.layers', 'mem-filler', { layers: measure(r.layers, 'pieces'), filler: r.filler! })),
+          ...(cuts(kind) && isPresent(input.lead.overall.value) ? [why('repair.cutLead', 'trade-repair', {}, 'care', 'hazard')] : []),
           ...rs.flatMap((r) => rubWords(r, input)),
           ...(sealed ? [why('repair.sealAfter', 'trade-repair', { filler: sealed.filler! })] : []),
           ...(ordered
