@@ -1038,6 +1038,7 @@ export const RULE_FACTS = {
   'gate.seenStop': ['sign'],
   'gate.seenBack': ['sign'],
   'gate.seenBroke': [],
+  'gate.seenFilled': ['sign'],
 } as const satisfies Record<string, readonly string[]>;
 
 export type RuleId = keyof typeof RULE_FACTS;

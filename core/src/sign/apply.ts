@@ -91,6 +91,8 @@ interface Change {
   money: number;
   because: Reason[];
   gates: GateSpec[];
+  /** Checks that stand where the repairs are done. */
+  later: GateSpec[];
 }
 
 const UNTOUCHED = (st: StepSpec): Change => ({
@@ -100,6 +102,7 @@ const UNTOUCHED = (st: StepSpec): Change => ({
   money: 0,
   because: [],
   gates: [],
+  later: [],
 });
 
 function takes(c: Change, of: Once['uses'][number], m2: number): void {
@@ -164,7 +167,9 @@ function does(c: Change, x: Seen, once: Once | null, at: SeenAt, lead: LeadPictu
     c.because.push(why('seen.relay', 'trade-seen', { litres: measure(product.amount.value * RELAID * x.areaM2, 'L') }));
     if (isPresent(lead.overall.value)) c.because.push(why('seen.relayLead', 'trade-seen', {}, 'care', 'hazard'));
   }
-  if (act.does === 'tool') c.handsOnH = plus(c.handsOnH, times({ low: act.h, high: act.h * 2 }, Math.max(1, x.areaM2)));
+  if (act.does === 'fill') c.later.push(gate(`seen.${x.sign}.${x.nth}`, 'repair', why('gate.seenFilled', 'trade-seen', { sign: x.sign })));
+  if (act.does === 'tool' || act.does === 'fill')
+    c.handsOnH = plus(c.handsOnH, times({ low: act.h, high: act.h * 2 }, Math.max(1, x.areaM2)));
   if (act.does === 'stop') stop();
   if (act.does === 'back') {
     // Wiped or rinsed again, or worked again there.
@@ -183,7 +188,7 @@ function does(c: Change, x: Seen, once: Once | null, at: SeenAt, lead: LeadPictu
 function sentBy(x: Seen, stepId: string): Sent | null {
   const { act } = x.spec;
   const sent = (backTo: StepKind | null, broke = false): Sent => ({ at: x.record.takenAt, stepId, backTo, broke });
-  if (x.held || act.does === 'stop' || act.does === 'again' || act.does === 'wet') return sent(null);
+  if (x.held || act.does === 'stop' || act.does === 'again' || act.does === 'wet' || act.does === 'fill') return sent(null);
   if (act.does === 'back') return sent(act.to);
   return act.does === 'breakThrough' ? sent(null, true) : null;
 }
@@ -196,14 +201,23 @@ export function withSigns(steps: readonly StepSpec[], input: Inputs): Signed {
   const sent: Sent[] = [];
   let materials = 0;
   let brokeM2 = 0;
+  let later: GateSpec[] = [];
+  /** Of several repairs the first; where nothing is repaired, the first coat. */
+  const here = (st: StepSpec): GateSpec[] => {
+    if (later.length === 0 || !['repair', 'prime', 'coat'].includes(st.kind)) return [];
+    const due = later;
+    later = [];
+    return due;
+  };
   const signed = steps.map((st): StepSpec => {
     const { at } = st;
-    if (!at) return st;
+    const due = here(st);
+    if (!at) return due.length === 0 ? st : { ...st, gates: [...st.gates, ...due] };
     const seen = seenAt(s, at, told);
     const line = 'coat' in at ? coating.lines.find((l) => l.product === at.coat) : undefined;
     // What was broken into is primed again, with the first coat of the piece.
     const again = line !== undefined && line === coating.lines[0] ? brokeM2 : 0;
-    if (seen.length === 0 && again === 0) return st;
+    if (seen.length === 0 && again === 0 && due.length === 0) return st;
     const once = 'stroke' in at ? onceOfStroke(methodById(at.stroke), choice, at.partId) : line ? onceOfCoat(line, ctx) : null;
     const c = UNTOUCHED(st);
     for (const x of seen) {
@@ -218,14 +232,18 @@ export function withSigns(steps: readonly StepSpec[], input: Inputs): Signed {
       c.because.push(why('seen.again', 'trade-seen', { area: measure(again, 'm2') }));
     }
     materials += c.money;
+    later.push(...c.later);
     return {
       ...st,
       handsOnH: c.handsOnH,
       waitH: c.waitH,
       amounts: c.amounts,
-      gates: [...st.gates, ...c.gates],
+      gates: [...st.gates, ...due, ...c.gates],
       because: [...st.because, ...c.because.filter((r, i) => c.because.indexOf(r) === i)],
     };
   });
+  // Nothing is repaired or coated: it is looked at with the last step.
+  const last = signed.at(-1);
+  if (last && later.length > 0) signed[signed.length - 1] = { ...last, gates: [...last.gates, ...later] };
   return { steps: signed, sent, materials };
 }

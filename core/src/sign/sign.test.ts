@@ -129,6 +129,7 @@ test('each sign that can be told sets something going on its step', () => {
         const seen = { ...s, signs: [aSign(sign, st.at)] };
         const after = planOf(seen, OPEN).work.steps.find((x) => x.id === st.id)!;
         const does = (x: Step) => JSON.stringify([x.handsOnH, x.waitH, x.amounts, x.gates.map((g) => g.id)]);
+
         // An end has nothing to add: it shuts what would add to it.
         const shut = offersAt(seen, st.at, { suspect: false, leadPresent: false }, new Date(later(1))).filter((o) => o.refused !== null);
         expect([sign, does(after) !== does(st) || shut.length > 0]).toEqual([sign, true]);
@@ -261,6 +262,13 @@ describe('where the work stands', () => {
     // Taken back, it is as if it had not been told.
     const taken = { ...broke, signs: [...broke.signs, aSign('withdrawn', stroke.at!, 'spot', 31, { supersedesId: broke.signs[0]!.id })] };
     expect(states(taken, zone)).toEqual(states(done, zone));
+  });
+  test('a gouge is filled with the repairs, and no coat goes on before', () => {
+    const base = stripped({ aim: 'keepSound', topcoat: 'alkydGloss', readings: [clear], conditions: ['flaking'] }, 'wetScrapeLoose');
+    const plan = planOf({ ...base, signs: [aSign('gouge', stepWith(base).at!, 'spot', 30)] });
+    const at = plan.work.steps.findIndex((st) => st.gates.some((g) => g.id === 'seen.gouge.1'));
+    expect(plan.work.steps[at]!.kind).toBe('repair');
+    expect(plan.work.steps.findIndex((st) => st.kind === 'prime' || st.kind === 'coat')).toBeGreaterThan(at);
   });
   test('what was broken into is primed again, there and only there', () => {
     const base = stripped({ aim: 'keepSound', topcoat: 'alkydGloss', readings: [clear] });

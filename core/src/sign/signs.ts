@@ -52,6 +52,8 @@ export type Act =
   | { readonly does: 'end' }
   /** Another tool by hand, h/m2. */
   | { readonly does: 'tool'; readonly h: number }
+  /** Filled with the repairs, h/m2: no coat before it is. */
+  | { readonly does: 'fill'; readonly h: number }
   /** Nothing goes on before somebody decided. */
   | { readonly does: 'stop' }
   /** That place goes back. */
@@ -249,7 +251,7 @@ export const SIGN_DATA: Readonly<Record<SignId, SignSpec>> = {
   gouge: {
     at: ['scrape', 'rust', 'sand'],
     role: 'ruined',
-    act: { does: 'tool', h: 0.3 },
+    act: { does: 'fill', h: 0.3 },
     look: { ground: 'wood', figure: 'gouge', tool: 'blade' },
   },
   dustRises: {

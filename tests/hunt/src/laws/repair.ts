@@ -63,7 +63,9 @@ const wentOn = (run: Run): string[] =>
         ? stepsOf(plan, x)
             .filter((st) => st.because.some((r) => r.rule === `sign.${x.sign}`))
             .flatMap((st) => {
-              const gate = st.gates.find((g) => g.id.startsWith(`seen.${x.sign}.`));
+              // At the step itself, or where the repairs are done.
+              const from = plan.work.steps.slice(plan.work.steps.indexOf(st));
+              const gate = from.flatMap((y) => y.gates).find((g) => g.id.startsWith(`seen.${x.sign}.`));
               if (!gate) return [`${x.sign} at ${st.id} has no check`];
               // A pass that is older than what was seen says nothing of it.
               const after = s.checks.some((c) => c.gate === gate.id && c.outcome === 'pass' && c.takenAt > x.takenAt);
