@@ -328,7 +328,8 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
   );
 }
 
-function StepLines({ steps }: { readonly steps: SurfaceReport['steps'] }) {
+/** @param signs what is looked for at each stroke, too: on the paper of one surface, which goes to the wall */
+function StepLines({ steps, signs = false }: { readonly steps: SurfaceReport['steps']; readonly signs?: boolean }) {
   return (
     <>
       {steps.map((st) => {
@@ -342,7 +343,7 @@ function StepLines({ steps }: { readonly steps: SurfaceReport['steps'] }) {
             <b>{`${st.number}. ${st.title}`}</b>
             {about.length > 0 ? ` (${about.join(' · ')})` : ''}
             <Refs of={st.because} />
-            {st.signs ? <span>{` ${signLine(st.signs)}`}</span> : null}
+            {signs && st.signs ? <span>{` ${signLine(st.signs)}`}</span> : null}
             {st.checks.map((c) => (
               <span key={c.id}>{` ${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}${blanks(c.numbers)}.`}</span>
             ))}
@@ -443,14 +444,14 @@ function SurfacePaper({ s, money, coats, bite, material, whole }: SurfacePaperPr
           <Refs of={t.state.because} />
         </p>
       ))}
-      <p>{finishLine(s)}</p>
+      {whole || s.finish.agreed ? <p>{finishLine(s)}</p> : null}
       {s.repairs.map((r, i) => (
         <p key={i}>
           {damageLine(r)}
           <Refs of={r.because} />
         </p>
       ))}
-      <StepLines steps={s.steps} />
+      <StepLines steps={s.steps} signs={whole} />
       <p className="paper-small">
         {s.proof === 'unpriced'
           ? say('proof.unpriced')
