@@ -1,4 +1,5 @@
 /** What is seen at a stroke, and damage of the ground: told by a tap, answered at once, taken back, kept without a signal. */
+import { useEffect } from 'react';
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { SIGN_DATA, SIGNS, type JobFacts, type Material, type SurfacePlan } from '@roughsill/core';
@@ -31,10 +32,13 @@ function open(): { store: Store; facts: () => JobFacts } {
 }
 const doorOf = (facts: JobFacts) => facts.surfaces.find((s) => s.id === DOOR)!;
 let latest: SurfacePlan;
+const seePlan = (plan: SurfacePlan): void => {
+  latest = plan;
+};
 function Stage({ show }: { readonly show: (p: StageProps) => React.ReactNode }) {
   const facts = useAppSelector((s) => s.jobs.byId['quill-point']!.facts);
   const plan = useSurfacePlan(facts, DOOR)!;
-  latest = plan;
+  useEffect(() => seePlan(plan), [plan]);
   return <>{show({ facts, surface: doorOf(facts), plan })}</>;
 }
 const inside = (store: Store, show: (p: StageProps) => React.ReactNode) =>
