@@ -33,7 +33,8 @@ test('signs during a strip: patches topped up, a spot sent back, one taken back;
   await app.sent();
   const signs = (await factsOf(app, jobId)).surfaces.find((s: { id: string }) => s.id === sash.id).signs;
   expect(signs.map((x: { sign: string; extent: string }) => `${x.sign} ${x.extent}`)).toEqual(['gelThirsty half', 'oldColour spot']);
-  // Done there: nothing more is laid on it, and the tile says why.
+  // Done all over: nothing more is laid on it, and the tile says why.
+  await step.getByRole('radio', { name: /^All of it/ }).click();
   await step.getByTestId('sign-gelRibbon').click();
   await expect(step.getByTestId('sign-gelThirsty')).toHaveAttribute('aria-disabled', 'true');
   await expect(step.getByTestId('sign-gelThirsty')).toContainText('Seen before');

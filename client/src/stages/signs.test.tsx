@@ -83,6 +83,7 @@ describe('signs', () => {
     inside(store, (p) => <WorkStage {...p} />);
     const step = within(screen.getByTestId('step-remove.flat'));
     fireEvent.click(step.getByTestId('see'));
+    fireEvent.click(step.getByRole('radio', { name: /^All of it, / }));
     for (let n = 0; n < 2; n += 1) fireEvent.click(step.getByTestId('sign-heatGum'));
     const tile = step.getByTestId('sign-heatGum');
     expect(tile.getAttribute('aria-disabled')).toBe('true');

@@ -106,13 +106,15 @@ const UNTOUCHED = (st: StepSpec): Change => ({
 });
 
 function takes(c: Change, of: Once['uses'][number], m2: number): void {
-  const more = measure(of.amount.value * m2, of.amount.unit);
-  const i = c.amounts.findIndex((a) => a.what === of.what && a.amount.unit === more.unit);
-  const value = Math.max(0, more.value + (i < 0 ? 0 : c.amounts[i]!.amount.value));
-  const amount = { what: of.what, amount: measure(of.amount.unit === 'pieces' ? Math.ceil(value) : value, more.unit) };
+  const { value: perM2, unit } = of.amount;
+  const i = c.amounts.findIndex((a) => a.what === of.what && a.amount.unit === unit);
+  const before = i < 0 ? 0 : c.amounts[i]!.amount.value;
+  // Nothing comes back into the tin beyond what was to be taken out of it, and no money for it either.
+  const after = Math.max(0, before + perM2 * m2);
+  const amount = { what: of.what, amount: measure(unit === 'pieces' ? Math.ceil(after) : after, unit) };
   if (i < 0) c.amounts.push(amount);
   else c.amounts[i] = amount;
-  c.money += of.money * m2;
+  if (perM2 > 0) c.money += (of.money * (after - before)) / perM2;
 }
 
 /** What one sign does to its step. */

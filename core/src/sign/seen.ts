@@ -22,7 +22,10 @@ const SHARE: Readonly<Record<Extent, number>> = { spot: 0, half: 0.5, whole: 1 }
 export const extentM2 = (extent: Extent, areaM2: number): number =>
   extent === 'spot' ? Math.min(SPOT_M2, areaM2) : SHARE[extent] * areaM2;
 
-/** Beyond the most passes that were planned: after so many more, the method has reached its end. Common practice, no published source. */
+/**
+ * Beyond the most passes that were planned: after so many more over the whole part, the method has reached its end. Other spots of one part
+ * are other places. Common practice, no published source.
+ */
 export const AGAIN_MOST = 2;
 
 const PLACES: readonly (readonly [SignPlace, readonly MethodId[]])[] = [
@@ -98,7 +101,7 @@ export interface Seen {
   readonly sign: SignId;
   readonly spec: SignSpec;
   readonly areaM2: number;
-  /** The how-manyeth of its sign at its step; a check is named by it. */
+  /** The how-manyeth of its sign at its step, those that were taken back counted: a check is named by it, and keeps its name. */
   readonly nth: number;
   /** Why it does not set going what it usually would: then nothing goes on there before somebody decided. Null: it does. */
   readonly held: Reason | null;
@@ -111,13 +114,8 @@ const isAt = (r: Sign, at: SeenAt): boolean =>
       ? r.product === at.coat
       : r.methodId === at.stroke && (r.partId === null || r.partId === at.partId);
 
-/** Its records, oldest first, those that were taken back left out. */
-function standing(s: Surface): Sign[] {
-  const gone = new Set(s.signs.map((r) => r.supersedesId));
-  return s.signs
-    .filter((r) => r.sign !== 'withdrawn' && !gone.has(r.id))
-    .sort((a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt) || (a.id < b.id ? -1 : 1));
-}
+const inTime = (records: readonly Sign[]): Sign[] =>
+  [...records].sort((a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt) || (a.id < b.id ? -1 : 1));
 
 /** What decides whether a sign may set going what it usually would. */
 export interface SeenTold {
@@ -128,6 +126,17 @@ export interface SeenTold {
 
 const DOES_MORE = ['again', 'wet', 'relay'] as const;
 const asksMore = (spec: SignSpec): boolean => (DOES_MORE as readonly string[]).includes(spec.act.does);
+
+const isEnd = (x: Seen): boolean => x.spec.act.does === 'end' && x.held === null;
+const sumM2 = (xs: readonly Seen[]): number => xs.reduce((sum, x) => sum + x.areaM2, 0);
+/**
+ * What of the part has not reached its end, m2: a spot that has leaves the rest open. A coat that is even is left alone only until the next
+ * may go on.
+ */
+function openM2(at: SeenAt, before: readonly Seen[], whenH: number): number {
+  const ends = before.filter((x) => isEnd(x) && (!('coat' in at) || whenH - Date.parse(x.record.takenAt) / 3_600_000 < at.recoatH.low));
+  return ends.length === 0 ? Math.max(at.areaM2, Number.MIN_VALUE) : Math.max(0, at.areaM2 - sumM2(ends) - 1e-9);
+}
 
 /** Why one that comes after `before` sets going nothing. @param whenH hours since the epoch */
 function heldBy(
@@ -144,30 +153,38 @@ function heldBy(
   if (spec.rubs && suspect) return why('seen.noRub', 'job-record', {}, 'block', 'hazard');
   if (spec.act.does === 'relay' && leadPresent && s.count > 1) return why('seen.relayApart', 'trade-seen', {}, 'block', 'hazard');
   if (!asksMore(spec)) return null;
-  const ended = before.findLast((x) => x.spec.act.does === 'end' && x.held === null);
-  const sinceH = ended ? whenH - Date.parse(ended.record.takenAt) / 3_600_000 : Infinity;
-  // A coat that is even is left alone until the next may go on.
-  if (ended && (!('coat' in at) || sinceH < at.recoatH.low)) return why('seen.ended', 'trade-seen', { sign: ended.sign }, 'block');
-  const more = before.filter((x) => x.spec.act.does === 'again' && x.held === null).length;
-  if (spec.act.does === 'again' && 'stroke' in at && more >= AGAIN_MOST) return why('seen.loop', 'trade-seen', { times: more }, 'block');
+  if (openM2(at, before, whenH) <= 0) {
+    const ended = before.findLast(isEnd)!;
+    return why('seen.ended', 'trade-seen', { sign: ended.sign }, 'block');
+  }
+  const passes = at.areaM2 > 0 ? sumM2(before.filter((x) => x.spec.act.does === 'again' && x.held === null)) / at.areaM2 : 0;
+  if (spec.act.does === 'again' && 'stroke' in at && passes >= AGAIN_MOST - 1e-9)
+    return why('seen.loop', 'trade-seen', { times: Math.round(passes) }, 'block');
   return null;
 }
 
 /** What was seen at one step, each with what it comes to. */
 export function seenAt(s: Surface, at: SeenAt, told: SeenTold): Seen[] {
   const possible = signsAt(s, at);
+  const all = inTime(s.signs);
+  const gone = new Set(s.signs.map((r) => r.supersedesId));
   const out: Seen[] = [];
-  for (const record of standing(s)) {
+  for (const record of all) {
+    if (gone.has(record.id)) continue;
     if (!isAt(record, at) || record.sign === 'withdrawn' || !possible.includes(record.sign)) continue;
     const sign = record.sign;
-    const nth = out.filter((x) => x.sign === sign).length + 1;
+    const whenH = Date.parse(record.takenAt) / 3_600_000;
+    const spec = SIGN_DATA[sign];
+    const held = heldBy(sign, s, at, out, told, whenH);
+    const areaM2 = extentM2(record.extent, at.areaM2);
     out.push({
       record,
       sign,
-      spec: SIGN_DATA[sign],
-      areaM2: extentM2(record.extent, at.areaM2),
-      nth,
-      held: heldBy(sign, s, at, out, told, Date.parse(record.takenAt) / 3_600_000),
+      spec,
+      // What has reached its end is not gone over with the rest.
+      areaM2: asksMore(spec) && held === null ? Math.min(areaM2, openM2(at, out, whenH)) : areaM2,
+      nth: all.filter((r) => r.sign === sign && isAt(r, at)).indexOf(record) + 1,
+      held,
     });
   }
   return out;

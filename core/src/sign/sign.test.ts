@@ -176,7 +176,16 @@ describe('what follows from one', () => {
     expect(sentence(offer(held, 'edgeLifts').refused!, 'ft')).toBe(
       'Seen before: edge held from two sides. Another pass only takes from the material.',
     );
-    const over = Array.from({ length: AGAIN_MOST }, (_, i) => aSign('edgeLifts', where, 'spot', i));
+    // A spot that held leaves the rest open, and other spots are other places.
+    const spot = { ...plaster, signs: [aSign('edgeHeld', where, 'spot'), ...[1, 2, 3].map((n) => aSign('edgeLifts', where, 'spot', n))] };
+    expect(offer(spot, 'edgeLifts').refused).toBeNull();
+    // What held is not gone over with the rest.
+    const rest = { ...plaster, signs: [aSign('edgeHeld', where, 'half'), aSign('edgeLifts', where, 'whole', 1)] };
+    const more = stepWith(rest, OPEN).handsOnH.high - stepWith(plaster, OPEN).handsOnH.high;
+    const all =
+      stepWith({ ...plaster, signs: [aSign('edgeLifts', where, 'whole', 1)] }, OPEN).handsOnH.high - stepWith(plaster, OPEN).handsOnH.high;
+    expect(more).toBeCloseTo(all / 2, 6);
+    const over = Array.from({ length: AGAIN_MOST }, (_, i) => aSign('edgeLifts', where, 'whole', i));
     expect(offer({ ...plaster, signs: over.slice(1) }, 'edgeLifts').refused).toBeNull();
     expect(offer({ ...plaster, signs: over }, 'edgeLifts').refused?.rule).toBe('seen.loop');
     // Written all the same, by another phone: it sets going no pass, and asks.
@@ -210,6 +219,9 @@ describe('what follows from one', () => {
     // However often it is told, nothing comes back into the tin.
     const often = { ...one, signs: [0, 1, 2, 3, 4].map((n) => aSign('gelStillWet', at, 'whole', n)) };
     expect(litres(stepWith(often), 'stripperGel')).toBe(0);
+    const spent = planOf({ ...one, signs: [] }).materials.high - planOf(often).materials.high;
+    // 14 a film on a square metre: no more is saved than the tin was to give.
+    expect(spent).toBeCloseTo((litres(stepWith({ ...one, signs: [] }), 'stripperGel') / 0.9) * 14, 6);
     expect(litres(stepWith(six), 'stripperGel')).toBe(litres(stepWith({ ...six, signs: [] }), 'stripperGel'));
   });
 });
@@ -259,6 +271,10 @@ describe('where the work stands', () => {
     const again = { ...broke, checks: [...broke.checks, ...passes(broke, 60)] };
     expect(states(again, zonePasses(base, 40))[gateId]).toBe('passed');
     expect(states(again, zonePasses(base, 40))['seen.oldColour.1']).toBe('passed');
+    // One more of its kind has a check of its own; taking back the first leaves that one its name.
+    const two = { ...done, signs: [aSign('oldColour', stroke.at!, 'spot', 30), aSign('oldColour', stroke.at!, 'spot', 31)] };
+    const first = { ...two, signs: [...two.signs, aSign('withdrawn', stroke.at!, 'spot', 32, { supersedesId: two.signs[0]!.id })] };
+    expect(Object.keys(states(first, zone)).filter((id) => id.startsWith('seen.'))).toEqual(['seen.oldColour.2']);
     // Taken back, it is as if it had not been told.
     const taken = { ...broke, signs: [...broke.signs, aSign('withdrawn', stroke.at!, 'spot', 31, { supersedesId: broke.signs[0]!.id })] };
     expect(states(taken, zone)).toEqual(states(done, zone));

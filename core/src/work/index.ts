@@ -1,6 +1,6 @@
 export { clothsForFloor } from './cloths';
 export { CHECK_UNITS, checkUnit, keeps, checkOutcome } from './judge';
-export { defectSize } from './repairs';
+export { defectSize, repairMoney } from './repairs';
 export { ownSteps } from './steps';
 export {
   gate,

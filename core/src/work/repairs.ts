@@ -1,19 +1,15 @@
 /** The defects of the ground as steps: one for each kind of repair, with its layers, its drying, its dust and its proof. */
 import type { RepairId, Surface } from '../facts';
-import type { Choice, Range } from '../choose';
+import type { Range } from '../choose';
 import type { CoatingPlan } from '../coat';
 import { isPresent, type LeadPicture } from '../probe';
 import { cuts, DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
 import { why, type Reason } from '../reasons';
-import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
+import type { Around } from './around';
 import { gate, hours, plus, stepOf, type Amount, type GateSpec, type StepSpec } from './step';
 
-interface Inputs {
-  readonly s: Surface;
-  readonly ctx: SurfaceContext;
-  readonly choice: Choice;
-  readonly coating: CoatingPlan;
+interface Inputs extends Around {
   readonly lead: LeadPicture;
   readonly repairs: readonly Repair[];
 }
@@ -61,6 +57,14 @@ const longest = (rs: readonly Repair[]): Range => ({
   high: Math.max(...rs.map((r) => r.waitH.high)),
 });
 
+/** Of old film, what is skimmed level at its edges, m2; a millimetre of it is a litre on each. */
+const levelledM2 = (s: Surface, coating: CoatingPlan): number =>
+  finishSpec(s).levels && coating.left.value === 'partly' && coating.lines.length > 0 ? coating.bareM2 * LEVEL_SHARE : 0;
+
+/** What is bought for repairs and levelling, in the firm's money. */
+export const repairMoney = ({ s, coating, repairs }: Pick<Inputs, 's' | 'coating' | 'repairs'>): number =>
+  repairs.reduce((sum, r) => sum + r.money, 0) + levelledM2(s, coating) * FILLER.fineSurfacer.price;
+
 export function repairSteps(input: Inputs): StepSpec[] {
   const { s, ctx, coating, repairs } = input;
   const out: StepSpec[] = [];
@@ -72,8 +76,8 @@ export function repairSteps(input: Inputs): StepSpec[] {
         kind: 'ask',
         title: why('step.repairAsk', 'trade-repair', { defects: names(asked) }),
         handsOnH: asked.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0)),
+        // Nothing is fetched for what may not be done; its hours and price stand, for not knowing makes nothing cheaper.
         waitH: longest(asked),
-        amounts: amountsOf(asked),
         gates: [gate('repair-answered', 'ask', why('gate.repairAnswered', 'trade-repair', { defects: names(asked) }))],
         because: unique(asked.flatMap((r) => r.repair.because)),
       }),
@@ -118,9 +122,9 @@ export function repairSteps(input: Inputs): StepSpec[] {
     );
   }
   // Old film that ends beside bare ground shows its edge; nothing is skimmed over what may hold asbestos.
-  const levelM2 = coating.left.value === 'partly' ? coating.bareM2 * LEVEL_SHARE : 0;
+  const levelM2 = levelledM2(s, coating);
   const suspect = isPresent(ctx.asbestos.overall.value);
-  if (finishSpec(s).levels && levelM2 > 0 && coating.lines.length > 0)
+  if (levelM2 > 0)
     out.push(
       stepOf({
         id: suspect ? 'level.ask' : 'level',
@@ -128,7 +132,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
         title: why('step.level', 'trade-repair', { area: measure(levelM2, 'm2') }),
         handsOnH: { low: LEVEL_H_M2.low * levelM2, high: LEVEL_H_M2.high * levelM2 },
         waitH: FILLER.fineSurfacer.dryH,
-        amounts: [{ what: 'fineSurfacer', amount: measure(levelM2, 'L') }],
+        amounts: suspect ? [] : [{ what: 'fineSurfacer', amount: measure(levelM2, 'L') }],
         because: [
           ...(suspect ? [why('repair.notInto', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard')] : []),
           ...(isPresent(input.lead.overall.value) ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')] : []),

@@ -33,10 +33,19 @@ const ROLE_EDGE = { goOn: 'border-verdigris', stop: 'border-ochre', ruined: 'bor
 /** The firm's own picture, else the drawing. */
 function Picture({ sign, material }: { readonly sign: SignId; readonly material: Material }) {
   const own = useFirm().signPictures.find((p) => p.removedAt === null && p.sign === sign);
-  return own ? (
-    <Image source={{ uri: `/api/photos/${own.hash}` }} style={{ width: 72, height: 54 }} resizeMode="cover" aria-hidden />
-  ) : (
-    <SignPicture sign={sign} material={material} />
+  return (
+    <View className="relative" style={{ width: 72, height: 54 }}>
+      <SignPicture sign={sign} material={material} />
+      {/* Without a signal it does not come, and the drawing stands. */}
+      {own ? (
+        <Image
+          source={{ uri: `/api/photos/${own.hash}` }}
+          style={{ position: 'absolute', left: 0, top: 0, width: 72, height: 54 }}
+          resizeMode="cover"
+          aria-hidden
+        />
+      ) : null}
+    </View>
   );
 }
 
