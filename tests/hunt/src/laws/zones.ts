@@ -107,16 +107,16 @@ function countedTwice(run: Run): string[] {
 }
 
 /** The most growth in any room where a stroke meets some, ft2: a room's patches are summed, and one that nobody measured is taken for a large one. EPA 402-K-01-001. */
-function grows({ facts }: Run, members: readonly SurfacePlan[]): number {
+function grows({ facts }: Run, members: readonly SurfacePlan[], z: ZonePlan): number {
   const is = (s: Surface) => s.removedAt === null && (s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0);
   // A stroke of any kind sets it free, where it is on the piece that is worked.
   const met = members.some(
     (p) => facts.surfaces.some((s) => s.id === p.surfaceId && is(s)) && strokesOf(p).some((d) => d.to !== 'nothing'),
   );
   if (!met) return 0;
-  const rooms = [...new Set(members.map((p) => p.spaceId))];
+  // Joined rooms stand open to each other: growth in the one that nobody works is in the same closed place.
   return Math.max(
-    ...rooms.map((room) => {
+    ...z.spaceIds.map((room) => {
       const moldy = facts.surfaces.filter((s) => s.spaceId === room && is(s));
       return moldy.reduce((sum, s) => sum + (s.moldM2 === null ? Infinity : s.moldM2 / 0.09290304), 0);
     }),
@@ -132,7 +132,7 @@ const keptInTooLittle = (run: Run): string[] =>
     const members = z.surfaceIds.flatMap((id) => run.plans.get(id) ?? []).filter(isWorked);
     const strokes = members.flatMap(strokesOf);
     const gates = z.steps.flatMap((st) => st.gates.map((g) => g.id));
-    const growth = z.kind === 'room' ? grows(run, members) : 0;
+    const growth = z.kind === 'room' ? grows(run, members, z) : 0;
     const stone = members.some(
       (p) =>
         STONE.includes(run.facts.surfaces.find((s) => s.id === p.surfaceId)!.material) &&
@@ -199,7 +199,7 @@ function unsafeBeside(run: Run): string[] {
       ['protect/wiring-dead', near.includes('wiring') && any((d) => d.wet === true)],
       ['protect/heater-cold', near.includes('liveHeater') && any((d) => d.wet === true)],
       ['cleanUp/fire-watch', any((d) => d.hot === true)],
-      ['protect/air-runs', z.kind === 'room' && grows(run, members) >= 10],
+      ['protect/air-runs', z.kind === 'room' && grows(run, members, z) >= 10],
     ];
     return [...wanted, ...liesNear(run, z, members.length > 0)]
       .filter(([g, is]) => is !== gates.includes(g) && (is || g.startsWith('protect/near.') || g === 'protect/air-runs'))
