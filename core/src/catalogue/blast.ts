@@ -2,7 +2,7 @@
 import { MASONRY, METAL, TIMBER } from '../facts/vocabulary';
 import { ft2h, method, once, span, type Method } from './method';
 
-const REACH = { flat: 1, moulded: 0.9, turned: 0.8, carved: 0.6, tight: 0.7, threads: 0.6, underside: 0.7 } as const;
+const REACH = { flat: 1, moulded: 0.9, turned: 0.8, carved: 0.6, tight: 0.7, threads: 0.6, underside: 0.7, arris: 0.7 } as const;
 
 /** Nut shell, cob and the like: a blast to bare, or a sweep from afar. */
 const SOFT_GRIT = {

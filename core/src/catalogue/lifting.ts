@@ -24,6 +24,7 @@ const BY_PART: Readonly<Record<PartKind, Lifter>> = {
   moulded: 'contourPad',
   turned: 'contourPad',
   threads: 'contourPad',
+  arris: 'contourPad',
   carved: 'narrowScraper',
   tight: 'narrowScraper',
 };

@@ -220,6 +220,7 @@ export const BY_HAND = {
   besideGlass: 0.5,
   threads: 0.3,
   underside: 0.7,
+  arris: 0.6,
 } as const;
 /** What flows or clings goes everywhere, and little slower. */
 export const BY_BRUSH = {
@@ -231,6 +232,7 @@ export const BY_BRUSH = {
   besideGlass: 0.6,
   threads: 0.5,
   underside: 0.6,
+  arris: 0.9,
 } as const;
 /** ft2/h as estimating practice gives it, in m2/h. */
 export const ft2h = (low: number, high: number) => ({ lowM2PerH: low * 0.09290304, highM2PerH: high * 0.09290304 });

@@ -72,7 +72,7 @@ export const SCRAPE = [
   method('padSand', {
     bite: 'skin',
     suits: [...TIMBER, ...METAL],
-    reach: { flat: 1, moulded: 0.7, turned: 0.7, underside: 0.6 },
+    reach: { flat: 1, moulded: 0.7, turned: 0.7, underside: 0.6, arris: 0.5 },
     dust: 'low',
     powered: true,
     hepa: true,

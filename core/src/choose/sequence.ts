@@ -59,7 +59,7 @@ const PHASES: readonly Phase[] = [
 ];
 
 /** Stripper drips on what lies below: turned before mouldings before flats. */
-const PART_ORDER: readonly PartKind[] = ['turned', 'carved', 'tight', 'threads', 'moulded', 'besideGlass', 'underside', 'flat'];
+const PART_ORDER: readonly PartKind[] = ['turned', 'carved', 'tight', 'threads', 'moulded', 'besideGlass', 'underside', 'flat', 'arris'];
 
 function phaseOf(m: Method): Phase {
   if (m.id === 'leave' || m.id === 'cover' || m.id === 'encapsulate') return 'keep';

@@ -40,7 +40,7 @@ export const BINDERS = [
 ] as const;
 export type Binder = (typeof BINDERS)[number];
 
-export const PART_KINDS = ['flat', 'moulded', 'turned', 'carved', 'tight', 'besideGlass', 'threads', 'underside'] as const;
+export const PART_KINDS = ['flat', 'moulded', 'turned', 'carved', 'tight', 'besideGlass', 'threads', 'underside', 'arris'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
 export const CONDITIONS = [

@@ -84,6 +84,8 @@ export const FirmSettings = z.strictObject({
   dustOff: z.enum(['microfibre', 'tackCloth']).default('microfibre'),
   /** School: handles, stays and plates come off before the coat, or stay and are cleaned, scuffed and primed. */
   fittings: z.enum(['off', 'stay']).default('off'),
+  /** School: glass is taped before a brush goes along it, or the line is cut in by hand. */
+  glassLine: z.enum(['tape', 'cutIn']).default('tape'),
   /** School: what seals a cleaned and dried mold stain. */
   moldSeal: z.enum(['stainBlock', 'undercoat', 'pva']).default('stainBlock'),
   /** School: prime everything. Off: prime bare, mixed, stained and metal; direct over sound, keyed, compatible coats. */
@@ -140,6 +142,7 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   dustOff: 'microfibre',
   moldSeal: 'stainBlock',
   fittings: 'off',
+  glassLine: 'tape',
   primeAlways: false,
   crew: 2,
   hoursPerDay: 7.5,

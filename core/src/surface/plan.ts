@@ -23,7 +23,7 @@ import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold 
 import { isOpening, type TakeOff } from '../walk';
 import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
-import { hoursOf, ownSteps, plus, repairMoney, type Step, type StepSpec } from '../work';
+import { hoursOf, maskMoney, ownSteps, plus, repairMoney, type Step, type StepSpec } from '../work';
 import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
 
 export interface WorkPlan {
@@ -148,7 +148,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     choice,
     coating,
     repairs,
-    materials: plus(materialsOf(choice), both(signed + (repairing ? repairMoney({ s, coating, repairs }) : 0))),
+    materials: plus(materialsOf(choice), both(signed + maskMoney(steps) + (repairing ? repairMoney({ s, coating, repairs }) : 0))),
     coats: coating.lines.reduce((sum, l) => sum + l.litres * ctx.settings.coatPerLitre[baseOf(l.product)], 0),
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),

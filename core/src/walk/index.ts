@@ -1,5 +1,5 @@
 export { COUNTED, ELEMENTS, isOpening, type Element, type Shape } from './elements';
-export { liveLayers, liveParts, sectionM2, sizeOf, takeOff, type SumLine, type TakeOff } from './measure';
+export { liveLayers, liveParts, REBATE_M, sectionM2, sizeOf, takeOff, type SumLine, type TakeOff } from './measure';
 export { partDrafts, surfaceDraft, type PartDraft, type SurfaceDraft } from './templates';
 export { degreeShare, DEGREES, failsByDegree } from './degrees';
 export { isPaid } from './paid';

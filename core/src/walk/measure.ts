@@ -154,7 +154,7 @@ const SUMS: Readonly<Record<Shape, (l: number, w: number, size: (id: MeasureId) 
   ],
 };
 /** Common practice: a glazing rebate shows about 10 mm of wood and putty. */
-const REBATE_M = 0.01;
+export const REBATE_M = 0.01;
 /** Common practice: stiles and rails leave about six tenths of a face to its panels, each way. */
 const PANEL_SHARE = 0.6;
 

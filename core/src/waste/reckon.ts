@@ -1,4 +1,5 @@
 /** How much leaves a job, by stream: from its sheet, from the coats that its strokes take off, and from what they use up. */
+import { maskKg } from '../work';
 import { methodById, type Consumable, type Method } from '../catalogue';
 import { picksOf, type Range } from '../choose';
 import { baseOf } from '../coat';
@@ -176,6 +177,16 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
           low: amount.value * 0.8,
           high: amount.value,
         });
+      }
+  // What was up for the strokes has on it what they took off; what was up for the coats is plain rubbish.
+  for (const step of plan.work.steps)
+    if (!step.shared)
+      for (const { what, amount } of step.amounts) {
+        const kgEach = maskKg(what);
+        if (kgEach === 0) continue;
+        const stream = step.id !== 'mask.strokes' ? 'clean' : fibres ? 'suspectAsbestos' : guarded ? 'sheetAndChips' : 'clean';
+        const kg = amount.value * kgEach;
+        out.add(stream, { low: kg, high: kg }, lead && stream !== 'clean', why('waste.fromMasking', 'trade-waste', { amount }));
       }
   const oil = plan.coating.lines.filter((l) => baseOf(l.product) === 'solvent').reduce((sum, l) => sum + l.litres, 0);
   // A twentieth of what is laid ends in rags and brushes. Common practice, no published source.

@@ -4,7 +4,7 @@
  * published source.
  */
 import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
-import { methodById, type Method } from '../catalogue';
+import { methodById } from '../catalogue';
 import { picksOf, type Choice, type Range } from '../choose';
 import { closeForMistH, LAYING, MIST_WIND, type CoatingPlan, type CoatLine } from '../coat';
 import { isPresent } from '../probe';
@@ -12,7 +12,19 @@ import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
 import { liveLayers } from '../walk';
-import { gate, hours, stepOf, type StepSpec } from './step';
+import {
+  cutInH,
+  glassLineM,
+  maskH,
+  maskingOfCoats,
+  maskingOfStrokes,
+  mistFilmM2,
+  spoilersOf,
+  unmaskH,
+  type Masked,
+  type Masking,
+} from './masking';
+import { gate, hours, plus, stepOf, type StepSpec } from './step';
 
 /** Handles, stays, catches, lifts, plates: how many a piece usually carries. Hinges stay. */
 const FITTINGS: Readonly<Partial<Record<ElementId, number>>> = { doubleHungSash: 3, casementSash: 3, door: 4, shutter: 2 };
@@ -22,15 +34,10 @@ const ALLOW = {
   offEach: { low: 0.04, high: 0.1 },
   onEach: { low: 0.04, high: 0.1 },
   cleanEach: { low: 0.08, high: 0.2 },
-  /** For each thing that is masked, on one piece. */
-  maskEach: { low: 0.05, high: 0.12 },
-  unmaskEach: { low: 0.02, high: 0.05 },
   washPerM2: { low: 1 / 30, high: 1 / 12 },
   denibPerM2: { low: 1 / 60, high: 1 / 25 },
 } as const satisfies Record<string, Range>;
 const by = (r: Range, k: number): Range => ({ low: r.low * k, high: r.high * k });
-
-export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'wallBehind' | 'floorEdge' | 'fittings';
 
 export interface Around {
   readonly s: Surface;
@@ -58,7 +65,15 @@ function targets(a: Around): Masked[] {
   return out;
 }
 
-const spoils = (m: Method): boolean => m.disturbs && (m.caustic || m.vapour || m.heatC !== null || m.powered || m.blast !== 'no');
+/** By hand along a steady line, the school of firms that tape no glass; what flies or spatters is always masked. */
+const cutsIn = ({ ctx, coating }: Around): boolean =>
+  ctx.settings.glassLine === 'cutIn' && coating.lines.every((l) => !LAYING[l.way].sprays && l.way !== 'roller');
+/** What is masked for the coats. */
+const coatTargets = (a: Around): Masked[] => targets(a).filter((x) => x !== 'glass' || !cutsIn(a));
+
+/** Glass that is cut in: its line, m; 0 where it is taped or there is none. */
+export const cutInM = (a: Around): number => (cutsIn(a) && targets(a).includes('glass') ? glassLineM(a.s) : 0);
+export { cutInH };
 
 /** Off and tagged, or the school that leaves them on. */
 function fittingsStep(a: Around): StepSpec[] {
@@ -80,14 +95,16 @@ function fittingsStep(a: Around): StepSpec[] {
   ];
 }
 
-const maskStep = (id: string, a: Around, what: readonly Masked[], because: readonly Reason[]): StepSpec =>
+const maskStep = (id: string, a: Around, what: readonly Masked[], made: Masking, because: readonly Reason[]): StepSpec =>
   stepOf({
     id,
     kind: 'mask',
     title: why('step.mask', 'trade-contain', { what: what.map((w) => `mask.${w}`) }),
-    handsOnH: by(ALLOW.maskEach, what.length * a.s.count),
-    because,
+    handsOnH: maskH(made, what.length * a.s.count),
+    amounts: made.amounts,
+    because: [...because, ...made.because],
   });
+const coatMasking = (a: Around, what: readonly Masked[]): Masking => maskingOfCoats(what, a.s, fittingsOf(a.s), a.coating, a.ctx);
 
 /** Before the first stroke: fittings, and what a stroke would spoil. */
 export function beforeStrokes(a: Around): StepSpec[] {
@@ -97,7 +114,13 @@ export function beforeStrokes(a: Around): StepSpec[] {
   if (!coats && !strokes.some((m) => m.disturbs)) return [];
   return [
     ...fittingsStep(a),
-    ...(what.length > 0 && strokes.some(spoils) ? [maskStep('mask.strokes', a, what, [why('mask.beforeStrokes', 'trade-contain')])] : []),
+    ...(what.length > 0 && spoilersOf(strokes).length > 0
+      ? [
+          maskStep('mask.strokes', a, what, maskingOfStrokes(what, a.s, fittingsOf(a.s), strokes), [
+            why('mask.beforeStrokes', 'trade-contain'),
+          ]),
+        ]
+      : []),
   ];
 }
 
@@ -144,15 +167,17 @@ export const denib = (
 
 /** Before the first coat. */
 export function maskForCoats(a: Around): StepSpec[] {
-  const what = targets(a);
-  return what.length > 0 && a.coating.lines.length > 0 ? [maskStep('mask.coats', a, what, [why('mask.beforeCoats', 'trade-prime')])] : [];
+  const what = coatTargets(a);
+  return what.length > 0 && a.coating.lines.length > 0
+    ? [maskStep('mask.coats', a, what, coatMasking(a, what), [why('mask.beforeCoats', 'trade-prime')])]
+    : [];
 }
 
 /**
  * Before a coat is sprayed: the place closed for its mist, people out, flames out; outdoors what lies within its reach. Law H1.
  * @param closed the coat before it was sprayed too
  */
-export function mistSteps({ ctx }: Around, { product, way, areaM2, coats }: CoatLine, closed: boolean): StepSpec[] {
+export function mistSteps({ ctx }: Pick<Around, 'ctx'>, { product, way, areaM2, coats }: CoatLine, closed: boolean): StepSpec[] {
   const { reach } = LAYING[way];
   if (reach === null || areaM2 * coats === 0) return [];
   const outside = ctx.place === 'outside';
@@ -166,6 +191,7 @@ export function mistSteps({ ctx }: Around, { product, way, areaM2, coats }: Coat
         by: way,
       }),
       handsOnH: closed ? hours(0, 0) : closeForMistH(areaM2),
+      amounts: closed || ctx.place === 'bench' ? [] : [{ what: 'maskFilm', amount: measure(mistFilmM2(ctx, areaM2), 'm2') }],
       gates: [
         outside
           ? gate(id, 'mask', why('gate.mistOutside', 'trade-lay', { reach: reach[ctx.rulebook.id], limit: MIST_WIND }), [
@@ -180,10 +206,10 @@ export function mistSteps({ ctx }: Around, { product, way, areaM2, coats }: Coat
 /** After the last coat. */
 export function unmask(a: Around): StepSpec[] {
   if (a.coating.lines.length === 0) return [];
-  const what = targets(a);
+  const what = coatTargets(a);
   const back = fittingsStay(a) ? 0 : fittingsOf(a.s);
   if (what.length === 0 && back === 0) return [];
-  const off = by(ALLOW.unmaskEach, what.length * a.s.count);
+  const off = what.length > 0 ? unmaskH(coatMasking(a, what), what.length * a.s.count) : hours(0, 0);
   const on = by(ALLOW.onEach, back);
   return [
     stepOf({
@@ -192,7 +218,7 @@ export function unmask(a: Around): StepSpec[] {
       title: why(back > 0 ? (what.length > 0 ? 'step.unmaskAndFit' : 'step.fit') : 'step.unmask', 'trade-prime', {
         count: measure(back, 'pieces'),
       }),
-      handsOnH: { low: off.low + on.low, high: off.high + on.high },
+      handsOnH: plus(off, on),
       because: [
         ...(what.length > 0 ? [why('unmask.when', 'trade-prime')] : []),
         ...(what.includes('glass') ? [why('unmask.glass', 'trade-prime')] : []),

@@ -1,5 +1,6 @@
 export { clothsForFloor } from './cloths';
 export { CHECK_UNITS, checkUnit, keeps, checkOutcome } from './judge';
+export { isCovering, isTape, maskKg, maskMoney } from './masking';
 export { defectSize, repairMoney } from './repairs';
 export { ownSteps } from './steps';
 export {

@@ -12,7 +12,8 @@ import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
 import { repairSteps } from './repairs';
-import { beforeStrokes, denib, maskForCoats, mistSteps, unmask, washStep } from './around';
+import { beforeStrokes, cutInH, cutInM, denib, maskForCoats, mistSteps, unmask, washStep } from './around';
+import { strokeOnWords } from './stroke-on';
 import { gate, hours, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
 /** Drying oil in a heap of rags heats itself. */
@@ -388,6 +389,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
       because: coating.refused,
     });
   steps.push(...maskForCoats(input));
+  const lineM = cutInM(input);
   coating.lines.forEach((l, i) => {
     const last = i === coating.lines.length - 1;
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
@@ -407,7 +409,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
         area: measure(l.areaM2, 'm2'),
         by: l.way,
       }),
-      handsOnH: plus(plus(layH(l, l.way), onceMore(l)), rub.handsOnH),
+      handsOnH: plus(plus(plus(layH(l, l.way), onceMore(l)), rub.handsOnH), cutInH(l.use === 'knots' ? 0 : lineM, l.coats)),
       waitH: hours(l.recoatH.low * (between + (last ? 0 : 1)), l.recoatH.high * (between + (last ? 0 : 1))),
       amounts: [{ what: l.product, amount: measure(l.litres, 'L') }, ...cleanedWith(l)],
       because: [
@@ -418,6 +420,8 @@ export function ownSteps(input: Inputs): StepSpec[] {
           at: measure(20, 'C'),
         }),
         ...rub.because,
+        ...strokeOnWords(s, l, ctx),
+        ...(lineM > 0 && l.use !== 'knots' ? [why('coat.cutIn', 'trade-lay', { line: measure(lineM, 'm') })] : []),
       ],
       gates: [
         ...(i === 0

@@ -78,6 +78,7 @@ export const firms = pgTable('firms', {
   moldSchool: text('mold_school').notNull().default('moldWash').$type<'moldWash' | 'moldBiocide' | 'moldBleach'>(),
   dustOff: text('dust_off').notNull().default('microfibre').$type<'microfibre' | 'tackCloth'>(),
   fittings: text().notNull().default('off').$type<'off' | 'stay'>(),
+  glassLine: text().notNull().default('tape').$type<'tape' | 'cutIn'>(),
   moldSeal: text('mold_seal').notNull().default('stainBlock').$type<'stainBlock' | 'undercoat' | 'pva'>(),
   primeAlways: boolean('prime_always').notNull().default(false),
   crew: integer().notNull().default(2),

@@ -241,6 +241,15 @@ export function SettingsScreen() {
                 ]}
                 onChange={(fittings) => put({ fittings })}
               />
+              <Pick
+                label="Paint along the glass"
+                value={s.glassLine}
+                options={[
+                  { value: 'tape', label: 'taped: one line, whoever holds the brush' },
+                  { value: 'cutIn', label: 'cut in by hand, 2 mm onto the glass' },
+                ]}
+                onChange={(glassLine) => put({ glassLine })}
+              />
               <Toggle
                 label="Prime everything"
                 hint="Off by default: direct only over sound, keyed, compatible coats; bare, mixed, stained and metal are always primed"

@@ -474,8 +474,17 @@ function senseless(run: Run): string[] {
     const out: string[] = [];
     const say = (what: string) => out.push(`${s.name}: ${what}`);
     const glazed = s.parts.some((x) => x.removedAt === null && x.kind === 'besideGlass');
-    if (coat >= 0 && glazed && (at('mask.coats') < 0 || at('mask.coats') > coat || at('unmask') < coat))
+    // Cut in by hand where the firm does so; what flies or spatters is masked all the same.
+    const byHand = run.settings.glassLine === 'cutIn' && p.coating.lines.every((l) => ['brush', 'pad', 'wipe'].includes(l.way));
+    if (coat >= 0 && glazed && !byHand && (at('mask.coats') < 0 || at('mask.coats') > coat || at('unmask') < coat))
       say('glass is coated beside without masking on and off');
+    for (const st of p.work.steps.filter((x) => x.kind === 'mask' && x.id.startsWith('mask.'))) {
+      const tape = st.amounts.filter((x) => x.what.endsWith('Tape'));
+      if (tape.length === 0 || tape.some((x) => !(x.amount.value > 0))) say(`${st.id} has no tape`);
+      // A metre of it is an edge of something on the piece: no more than everything there is, ten times about.
+      const most = 10 * s.count * s.faces * (30 * (s.lengthM + s.widthM) + 10);
+      if (tape.some((x) => x.amount.value > most)) say(`${st.id} takes more tape than there are edges`);
+    }
     if (coat >= 0 && ['door', 'doubleHungSash', 'casementSash', 'shutter'].includes(s.element) && at('fittings') < 0)
       say('nobody looks to its fittings');
     if (at('fittings') >= 0 && stroke >= 0 && at('fittings') > stroke) say('fittings are looked to after a stroke');
