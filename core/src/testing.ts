@@ -93,6 +93,7 @@ export const GOOD_NUMBERS: Check['measured'] = [
   { what: 'dustFloor', value: 1 },
   { what: 'dustSill', value: 10 },
   { what: 'dustTrough', value: 20 },
+  { what: 'leadPpm', value: 10 },
 ];
 /** A check that passed, of a surface or, with its zone, of the job. */
 export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({

@@ -19,7 +19,7 @@ export const MUTANTS = [
     'fibres[place.of[at]!]! = disturbedM2',
   ],
   ['trained people may use machines', 'choose/sheet.ts', 'm.wet && !m.powered && !m.caustic', 'true && !m.caustic'],
-  ['fibres are bagged like chips', 'waste/reckon.ts', "const stream = fibres ? 'suspectAsbestos' : streamOf", 'const stream = streamOf'],
+  ['fibres are bagged like chips', 'waste/reckon.ts', "fibres ? 'suspectAsbestos' : biocide", 'biocide'],
   ['nobody is masked for fibres', 'protect/protect.ts', 'if (fibres)\n    out.push', 'if (false)\n    out.push'],
   ['who coats is not on the band', 'zone/shift.ts', '  coat?.respirator.value ?? null,\n', ''],
   ['a weaker mask that is owned will do', 'protect/masks.ts', 'r.apf >= asked.apf && ', ''],
@@ -307,7 +307,7 @@ export const MUTANTS = [
   ['a number beyond its limit passes', 'work/judge.ts', '!keeps(a, values.get(a.what)!)', 'false'],
   ['glass is not masked', 'work/around.ts', "out.push('glass')", 'out.push()'],
   ['grease is scuffed in', 'work/steps.ts', '...washStep(input), ', ''],
-  ['tape stays on', 'work/steps.ts', 'steps.push(...unmask(input));', ''],
+  ['tape stays on', 'work/steps.ts', '...unmask(input), ', ''],
   ['what nobody measured is far off', 'zone/nearby.ts', 'n.outM === null || n.outM <= reachM', 'n.outM !== null && n.outM <= reachM'],
   ['a scaffold only beside lead', 'zone/nearby.ts', "n.what === 'scaffold' || (reachM", '(reachM'],
   [
@@ -326,6 +326,15 @@ export const MUTANTS = [
   ['growth is cleaned without suction', 'zone/air.ts', "sheetFor(moldKit.value) === 'none'", "moldKit.value !== 'fullFace'"],
   ['masks cost nothing', 'zone/plan.ts', 'const perDay = maskDay(respirator.value) +', 'const perDay = 0 *'],
   ['the floor before the ceiling', 'zone/order.ts', 'a.m.turn - b.m.turn || a.i - b.i', 'a.i - b.i'],
+  [
+    'a cot keeps its lead',
+    'choose/depth.ts',
+    "goodsOf(s.element) === 'childs' && isPresent",
+    "goodsOf(s.element) === 'nobody' && isPresent",
+  ],
+  ['a cot is given back unproved', 'work/around.ts', 'if (goods === null || !isPresent(a.lead.overall.value)) return [];', 'return [];'],
+  ['antifouling is plain rubbish', 'waste/reckon.ts', "l.binder === 'antifouling')", "l.binder === 'casein')"],
+  ['a gas pipe is not tested after', 'work/steps.ts', "...serviceStep(input, 'after'), ", ''],
   // Signs and repairs
   ['a repair goes into a suspect', 'repair/repair.ts', 'TOUCHES.includes(value) && isPresent(ctx.asbestos.overall.value)', 'false'],
   ['a run is cut level over a suspect', 'sign/seen.ts', 'spec.rubs && suspect', 'false'],

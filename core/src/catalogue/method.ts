@@ -1,6 +1,6 @@
 /** What is known of a method of taking a coating off, or of leaving it on. Plain data: the rules (rules.ts) judge it. */
 import type { ExposureClassId } from '../rulebook';
-import { MASONRY, METAL, PLASTER, TIMBER, type Binder, type Material, type MethodId, type PartKind } from '../facts/vocabulary';
+import { MASONRY, METAL, PLASTER, PLASTIC, TIMBER, type Binder, type Material, type MethodId, type PartKind } from '../facts/vocabulary';
 import type { SourceId } from '../reasons';
 import type { Measure } from '../units/units';
 
@@ -208,7 +208,10 @@ const PLAIN = {
 type Given = Pick<Method, 'bite' | 'suits' | 'reach' | 'rate' | 'source'> & Partial<Method>;
 export const method = (id: MethodId, given: Given): Method => ({ ...PLAIN, id, ...given });
 
-export const EVERY: readonly Material[] = [...TIMBER, ...PLASTER, ...MASONRY, ...METAL];
+/** What washes, scuffs or stays goes with every ground. */
+export const EVERY: readonly Material[] = [...TIMBER, ...PLASTER, ...MASONRY, ...METAL, ...PLASTIC];
+/** A blade goes with what does not tear. */
+export const SOLID: readonly Material[] = [...TIMBER, ...PLASTER, ...MASONRY, ...METAL];
 export const FERROUS: readonly Material[] = ['mildSteel', 'castIron'];
 /** A hand tool goes everywhere, slower where it is fiddly. */
 export const BY_HAND = {

@@ -9,7 +9,7 @@ const DRIES_AT_C = 35;
 const CAUSTIC = {
   bite: 'bare',
   suits: ['softwood', 'plywood', 'brick', 'stone', ...FERROUS],
-  failsOn: ['acrylic', 'epoxy', 'polyurethane', 'limewash', 'bitumen'],
+  failsOn: ['acrylic', 'epoxy', 'polyurethane', 'limewash', 'bitumen', 'factory', 'antifouling'],
   reach: { ...BY_BRUSH, moulded: 1, turned: 0.9, carved: 0.8, tight: 0.8, besideGlass: 0.5 },
   wet: true,
   caustic: true,
@@ -50,7 +50,7 @@ export const STRIP = [
   method('solventGel', {
     bite: 'bare',
     suits: [...TIMBER, ...FERROUS, 'brick', 'stone'],
-    failsOn: ['limewash', 'distemper', 'epoxy'],
+    failsOn: ['limewash', 'distemper', 'epoxy', 'factory'],
     reach: BY_BRUSH,
     wet: true,
     vapour: true,
@@ -70,8 +70,8 @@ export const STRIP = [
   }),
   method('neutralStripper', {
     bite: 'bare',
-    suits: [...TIMBER, ...FERROUS, 'aluminium', 'galvanised', 'limePlaster', 'gypsumPlaster', ...MASONRY],
-    failsOn: ['casein', 'limewash', 'epoxy'],
+    suits: [...TIMBER, ...FERROUS, 'aluminium', 'galvanised', 'brass', 'fibreglass', 'limePlaster', 'gypsumPlaster', ...MASONRY],
+    failsOn: ['casein', 'limewash', 'epoxy', 'factory'],
     reach: BY_BRUSH,
     wet: true,
     vapour: true,
@@ -105,7 +105,7 @@ export const STRIP = [
   method('causticBath', {
     bite: 'bare',
     suits: ['softwood', ...FERROUS],
-    failsOn: ['epoxy', 'polyurethane'],
+    failsOn: ['epoxy', 'polyurethane', 'factory'],
     reach: { flat: 1, moulded: 1, turned: 1, carved: 1, tight: 1, threads: 1, underside: 1, arris: 1 },
     wet: true,
     caustic: true,

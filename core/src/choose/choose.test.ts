@@ -369,6 +369,11 @@ test('every method on every material, part, place and lead state has a verdict w
         { job: { rulebook }, settings: { rates: { solventGel: { ...AS_CATALOGUED, chemistry } } } },
       ]),
     ),
+    ...(['us', 'uk'] as const).flatMap((rulebook): [Surface, Setup][] => [
+      [failing({ element: 'cot' }), { job: { rulebook } }],
+      [failing({ element: 'chair' }), { job: { rulebook } }],
+      [failing({ element: 'hull', layers: [aLayer(0, { binder: 'antifouling', soundness: 'failing' })] }), { job: { rulebook } }],
+    ]),
     [failing({ scrapped: true, conditions: ['runs'] }), {}],
     [aSurface({ conditions: ['runs'] }), {}],
     [bare({ element: 'wall', material: 'limePlaster' }), { job: { rulebook: 'uk' } }],

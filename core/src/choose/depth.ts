@@ -4,7 +4,7 @@ import type { SurfaceContext } from '../surface/context';
 import { isPresent, type LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
 import { measure } from '../units/units';
-import { ELEMENTS, failsByDegree } from '../walk';
+import { ELEMENTS, failsByDegree, goodsOf } from '../walk';
 import { endsClear, wantsBare, type Hold } from '../trial';
 import { FERROUS } from '../catalogue/method';
 import type { Bite } from '../catalogue';
@@ -20,6 +20,11 @@ export const RUST_FACE = 4;
 export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture, hold: Hold): Answer<Bite> {
   // Nobody works on what the client declined: it is left, and stands outside the scope.
   if (s.declinedOn !== null) return answer('none', why('depth.declined', 'job-record'));
+  if (goodsOf(s.element) === 'childs' && isPresent(lead.overall.value))
+    return answer(
+      'bare',
+      why('depth.childsGoods', ctx.rulebook.id === 'us' ? 'cfr16-1303' : 'mem-toys-uk', { leadInReach: lead.overall.value }),
+    );
   const element = ELEMENTS[s.element];
   const rubs = element.friction || s.conditions.includes('rubbing');
   const filmsClear = lead.coats.length > 0 && lead.coats.every((c) => CLEAR_FILMS.includes(c.coat.binder));

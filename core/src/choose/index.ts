@@ -1,3 +1,4 @@
+export { GOODS_LEAD } from './rules';
 export { ASKED, MAY, mayI, type AskedMethod, type May, type MayI } from './asked';
 export { CLEAR_FILMS, RUST_FACE, RUST_SPOTS } from './depth';
 export { isMains, reactions } from './reacts';

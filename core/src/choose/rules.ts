@@ -28,6 +28,8 @@ export interface Rule {
 
 /** NFPA 51B (2019): at least 60 minutes. */
 const FIRE_WATCH = measure(60, 'min');
+/** Lead in the paint of what is given back: 0.009 % by weight, 16 CFR 1303.1; scraped-off material of toys, EN 71-3 as amended in 2018, from memory. */
+export const GOODS_LEAD = { us: measure(90, 'ppm'), uk: measure(23, 'mg/kg') } as const;
 /** The lower end of mineral spirits, the weakest of what is sold. NFPA 325, from memory. */
 const FLASH = measure(38, 'C');
 
@@ -149,6 +151,37 @@ export const RULES: readonly Rule[] = [
     is('minorWork', 'within'),
   ]),
   rule('lead.ownHome', 'care', 'law', 'cfr40-745.82', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('paid', false), is('dwelling', true), is('rulebook', 'us')]),
+  rule('lead.workshop', 'care', 'law', 'cfr29-1910.1025', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('goods', 'furniture', 'childs'), is('rulebook', 'us')]),
+  rule('lead.workshopUk', 'care', 'law', 'clw2002', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('goods', 'furniture', 'childs'), is('rulebook', 'uk')]),
+  // A cot and a toy are never given back with lead on them, whatever lies over it.
+  rule(
+    'goods.childs',
+    'block',
+    'law',
+    'cfr16-1303',
+    (m) => m.bite !== 'bare' && !isHelper(m),
+    [is('leadAnywhere', ...PRESENT), is('goods', 'childs'), is('rulebook', 'us')],
+    () => GOODS_LEAD.us,
+  ),
+  rule(
+    'goods.childsUk',
+    'block',
+    'hazard',
+    'mem-toys-uk',
+    (m) => m.bite !== 'bare' && !isHelper(m),
+    [is('leadAnywhere', ...PRESENT), is('goods', 'childs'), is('rulebook', 'uk')],
+    () => GOODS_LEAD.uk,
+  ),
+  rule(
+    'goods.furniture',
+    'care',
+    'hazard',
+    'cfr16-1303',
+    (m) => m.bite !== 'bare' && !isHelper(m),
+    [is('leadAnywhere', ...PRESENT), is('goods', 'furniture'), is('rulebook', 'us')],
+    () => GOODS_LEAD.us,
+  ),
+  rule('goods.furnitureUk', 'care', 'hazard', 'mem-toys-uk', (m) => m.bite !== 'bare' && !isHelper(m), [is('leadAnywhere', ...PRESENT), is('goods', 'furniture'), is('rulebook', 'uk')]),
   rule('lead.wholePieceCounts', 'care', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.failingChild', 'block', 'hazard', 'cfr24-35.1330', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'us')]),
   rule('lead.failingChildUk', 'block', 'hazard', 'trade-aim', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'uk')]),
@@ -201,6 +234,12 @@ export const RULES: readonly Rule[] = [
   rule('silica.dryGrindUk', 'block', 'hazard', 'uk-silica', (m) => m.bite === 'bare' && !m.hepa && ((m.powered && !m.wet) || m.blast !== 'no'), [is('silica', true), is('rulebook', 'uk')]),
   rule('silica.someDust', 'care', 'hazard', 'trade-sand', (m) => m.bite === 'bare' && (m.handDry || m.hepa), [is('silica', true)]),
 
+  // Old antifouling: copper, and before the bans tin, in every chip of it
+  rule('antifoul.dry', 'block', 'hazard', 'mem-antifoul', (m) => m.disturbs && !m.wet && !m.hepa, [is('antifouling', true)]),
+  rule('antifoul.heat', 'block', 'hazard', 'mem-antifoul', (m) => m.heatC !== null && m.heatC > 90, [is('antifouling', true)]),
+  rule('antifoul.caught', 'care', 'hazard', 'mem-antifoul', (m) => m.disturbs && (m.wet || m.hepa), [is('antifouling', true)]),
+  rule('plastic.trial', 'care', 'trade', 'trade-trial', (m) => m.disturbs && m.bite !== 'skin', [is('material', 'fibreglass'), noSquare]),
+
   // The site
   rule('site.gas', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('gasPipe', true)]),
   rule('site.gasBlast', 'block', 'hazard', 'trade-blast', (m) => m.blast !== 'no', [is('gasPipe', true)]),
@@ -232,7 +271,7 @@ export const RULES: readonly Rule[] = [
   // Strippers
   rule('caustic.tannin', 'block', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'tanninWood')]),
   rule('caustic.oilyWood', 'care', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'oilyWood'), noSquare]),
-  rule('caustic.metal', 'block', 'hazard', 'trade-strip', (m) => m.caustic, [is('material', 'aluminium', 'galvanised')]),
+  rule('caustic.metal', 'block', 'hazard', 'trade-strip', (m) => m.caustic, [is('material', 'aluminium', 'galvanised', 'brass')]),
   rule('caustic.inside', 'block', 'trade', 'trade-strip', (m) => m.caustic && m.needs.includes('drain'), [is('place', 'inside')]),
   rule('caustic.firmOff', 'block', 'firm', 'firm-setting', (m) => m.id === 'causticPoultice', [is('causticAllowed', false), is('timber', true)]),
   rule('caustic.burns', 'care', 'hazard', 'ansi-z358', (m) => m.caustic, [is('methodSuits', true)]),

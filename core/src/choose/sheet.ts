@@ -28,7 +28,7 @@ import {
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
 import { convert, measure } from '../units/units';
-import { ELEMENTS, failsByDegree } from '../walk';
+import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';
 import { FERROUS } from '../catalogue/method';
@@ -81,6 +81,8 @@ export interface SurfaceSheet {
   readonly rubs: boolean;
   readonly childOrPregnancy: SiteView['childOrPregnancy'];
   readonly isSash: boolean;
+  /** Loose goods that are given back: a cot and a toy, or furniture. */
+  readonly goods: 'no' | 'furniture' | 'childs';
   /** A plain face that a board can cover. */
   readonly isFace: boolean;
   readonly minorWork: boolean | null;
@@ -182,6 +184,9 @@ export interface Sheet {
   readonly causticAllowed: boolean;
   readonly ownsHepa: boolean;
   readonly dwelling: boolean;
+  readonly goods: SurfaceSheet['goods'];
+  /** There is old antifouling on it, at whatever depth: a tool that slips is in it. */
+  readonly antifouling: boolean;
   readonly clear: boolean;
   readonly glazed: boolean;
   readonly silica: boolean;
@@ -300,10 +305,12 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     thickFilm: s.filmUm !== null && s.filmUm >= THICK_FILM.value - 1,
     rubs: element.friction || element.chewable || has('rubbing') || has('chewable'),
     childOrPregnancy: ctx.site.childOrPregnancy,
-    isSash: s.element === 'doubleHungSash' || s.element === 'casementSash',
+    isSash: isWindow(s.element),
+    goods: goodsOf(s.element) ?? 'no',
     isFace: element.shape === 'face' && s.element !== 'shutter' && s.element !== 'floorBoards',
     minorWork: ctx.space.minorWork,
-    dwelling: ctx.site.dwelling,
+    // What is carried to a workshop is no part of the house: the rule for renovators is not about it.
+    dwelling: ctx.site.dwelling && goodsOf(s.element) === null,
     assisted: ctx.site.assisted,
     paid: ctx.site.paid,
     entitled: ctx.site.entitled,
@@ -314,7 +321,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     listed: ctx.site.listed,
     asthma: ctx.site.asthma,
     others: ctx.site.others,
-    services: ctx.space.services,
+    services: s.element === 'gasPipe' && !ctx.space.services.includes('gasPipe') ? [...ctx.space.services, 'gasPipe'] : ctx.space.services,
     accessM: ctx.space.accessM,
     rulebook: ctx.rulebook.id,
     edition: ctx.rulebook.editionId,
@@ -322,7 +329,9 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
 }
 
 /** Binders on which some method fails, or of which nothing is known. */
-const TELLING: readonly Binder[] = BINDERS.filter((b) => b === 'unknown' || METHODS.some((m) => m.failsOn.includes(b)));
+const TELLING: readonly Binder[] = BINDERS.filter(
+  (b) => b === 'unknown' || b === 'antifouling' || METHODS.some((m) => m.failsOn.includes(b)),
+);
 
 function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
   const all = lead.coats.map((c) => c.coat.binder);
@@ -424,6 +433,8 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     causticAllowed: settings.allowCausticOnTimber,
     ownsHepa: ownsShroud(settings),
     dwelling: s.dwelling,
+    goods: s.goods,
+    antifouling: s.binders.bare.includes('antifouling'),
     clear: s.clearTopcoat,
     glazed: s.glazed,
     power: s.power,

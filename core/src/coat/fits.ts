@@ -4,33 +4,35 @@
  */
 import { FERROUS } from '../catalogue/method';
 import { CLEAR_FILMS } from '../choose';
-import { MASONRY, METAL, PLASTER, TIMBER, type Binder, type Material, type Surface, type TopcoatId } from '../facts';
+import { MASONRY, METAL, PLASTER, PLASTIC, TIMBER, type Binder, type Material, type Surface, type TopcoatId } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { lastFaceC, readsWet } from '../probe';
 import { fromTable, type FactsOf, type Reason, type RuleId, type SourceId } from '../reasons';
 import { measure } from '../units/units';
+import { isHeater } from '../walk';
 import { TOPCOATS_DATA } from './products';
 
 /** Hard, closed films on which waterborne paint takes no hold by itself. */
-const CLOSED_FILMS: readonly Binder[] = ['oil', 'alkyd', 'shellac', 'lacquer', 'polyurethane', 'epoxy'];
+const CLOSED_FILMS: readonly Binder[] = ['oil', 'alkyd', 'shellac', 'lacquer', 'polyurethane', 'epoxy', 'factory'];
 /** What is made for dry rooms. */
 const INSIDE_ONLY: readonly TopcoatId[] = ['matEmulsion', 'waterborneEggshell'];
 /** Lime binds to lime and to the pores of stone and brick, to nothing else. */
 const TAKES_LIME: readonly Material[] = ['limePlaster', 'brick', 'stone'];
 /** Films that close a wall to vapour. */
-const TIGHT: readonly TopcoatId[] = ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish'];
+const TIGHT: readonly TopcoatId[] = ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish', 'antifoulingCoat'];
 /** What stays on a hot heater without yellowing through or softening. */
 const BEARS_HEAT: readonly TopcoatId[] = ['metalEnamel', 'alkydGloss', 'waterborneGloss'];
 /** What a topcoat is made for; elsewhere it is asked about. */
 const MADE_FOR: Readonly<Record<TopcoatId, readonly Material[]>> = {
-  waterborneEggshell: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL],
-  waterborneGloss: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL],
+  waterborneEggshell: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL, ...PLASTIC],
+  waterborneGloss: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL, ...PLASTIC],
   alkydGloss: [...TIMBER, ...PLASTER, ...METAL],
   exteriorAcrylic: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL],
   matEmulsion: [...PLASTER, ...MASONRY, ...TIMBER],
   limewash: TAKES_LIME,
-  clearVarnish: TIMBER,
+  clearVarnish: [...TIMBER, 'brass'],
   metalEnamel: METAL,
+  antifoulingCoat: [...TIMBER, 'fibreglass', 'mildSteel'],
 };
 
 /** Coldest and hottest face on which a generic coat dries as it should, C. From memory of maker practice: the data sheet rules. */
@@ -70,10 +72,15 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
     if (over) out.push(refuse('coat.limewashOverFilm', 'trade-prime', { ...facts, binder: over }));
   } else if (films.includes('limewash')) out.push(refuse('coat.overLimewash', 'trade-prime', facts));
   if (films.includes('distemper')) out.push(refuse('coat.overDistemper', 'trade-wash', facts));
+  // Below the water only antifouling grows no weed, above it or on a house it has no place; and nothing else holds on what leaches.
+  if (topcoat === 'antifoulingCoat' && s.element !== 'hull') out.push(refuse('coat.antifoulingElsewhere', 'mem-antifoul', facts));
+  if (topcoat !== 'antifoulingCoat' && films.includes('antifouling')) out.push(refuse('coat.overAntifouling', 'mem-antifoul', facts));
+  if (topcoat === 'antifoulingCoat' && s.element === 'hull') out.push(ask('coat.antifoulingLaw', 'mem-antifoul', facts));
+  if (PLASTIC.includes(s.material) || films.includes('factory')) out.push(ask('coat.patchFirst', 'trade-trial', facts));
   if (films.includes('bitumen')) out.push(ask('coat.overBitumen', 'trade-prime', facts));
   if (films.includes('unknown')) out.push(ask('coat.overUnknown', 'trade-prime', facts));
   if (s.material === 'galvanised' && bare && data.base === 'solvent') out.push(refuse('coat.alkydOnZinc', 'trade-prime', facts));
-  if (s.element === 'heater' && !BEARS_HEAT.includes(topcoat)) out.push(refuse('coat.heater', 'trade-prime', facts));
+  if (isHeater(s.element) && !BEARS_HEAT.includes(topcoat)) out.push(refuse('coat.heater', 'trade-prime', facts));
   if (s.material === 'limePlaster' && TIGHT.includes(topcoat)) out.push(refuse('coat.tightOnLime', 'trade-prime', facts));
   else if (mineral && (s.conditions.includes('wet') || readsWet(s)) && data.base !== 'mineral')
     out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
@@ -107,10 +114,11 @@ export function usualTopcoat(s: Surface, ctx: SurfaceContext, films: readonly Bi
   const uncoated = films.length === 0 && s.coatsCounted && s.layers.every((l) => l.removedAt !== null);
   // What was never painted is painted when somebody says so.
   if (uncoated) return null;
-  if (clear && TIMBER.includes(s.material)) return 'clearVarnish';
-  if (s.element === 'heater' || FERROUS.includes(s.material)) return 'metalEnamel';
+  if (s.element === 'hull') return 'antifoulingCoat';
+  if (clear && (TIMBER.includes(s.material) || s.material === 'brass')) return 'clearVarnish';
+  if (isHeater(s.element) || FERROUS.includes(s.material)) return 'metalEnamel';
   if (METAL.includes(s.material)) return outside ? 'exteriorAcrylic' : 'waterborneGloss';
   if (TAKES_LIME.includes(s.material) && films.every((b) => b === 'limewash') && (outside || films.length > 0)) return 'limewash';
   if (outside) return 'exteriorAcrylic';
-  return TIMBER.includes(s.material) ? 'waterborneEggshell' : 'matEmulsion';
+  return TIMBER.includes(s.material) || PLASTIC.includes(s.material) ? 'waterborneEggshell' : 'matEmulsion';
 }

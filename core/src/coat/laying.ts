@@ -112,7 +112,25 @@ const IN_CANS: readonly (PrimerId | TopcoatId)[] = [
 /** What is rubbed on thin and off again. Common practice. */
 const WIPED: readonly (PrimerId | TopcoatId)[] = ['clearVarnish', 'sandingSealer'];
 /** Turned, barred or thin: nothing flat for a roller or a pad. */
-const NO_FLAT: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'railing', 'ironRailing', 'newelPost', 'pipe', 'heater', 'casing'];
+const NO_FLAT: readonly ElementId[] = [
+  'doubleHungSash',
+  'casementSash',
+  'railing',
+  'ironRailing',
+  'newelPost',
+  'pipe',
+  'heater',
+  'casing',
+  'metalCasement',
+  'windowFrame',
+  'handrail',
+  'chair',
+  'cot',
+  'gasPipe',
+  'downpipe',
+  'corbel',
+  'panelRadiator',
+];
 /** Large and flat. */
 const ROLLED: readonly ElementId[] = ['wall', 'ceiling'];
 

@@ -1,12 +1,23 @@
 /** Which primer, where: by material, what was left behind, what bleeds and what goes on top. */
-import { COAT_USES, MASONRY, PLASTER, TIMBER, type Binder, type LayingId, type MethodId, type Surface, type TopcoatId } from '../facts';
+import {
+  COAT_USES,
+  MASONRY,
+  PLASTER,
+  PLASTIC,
+  TIMBER,
+  type Binder,
+  type LayingId,
+  type MethodId,
+  type Surface,
+  type TopcoatId,
+} from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { picksOf, type Choice } from '../choose';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { measure, type Measure } from '../units/units';
-import { degreeShare, type TakeOff } from '../walk';
+import { degreeShare, isHeater, type TakeOff } from '../walk';
 import { isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
 import { againstTopcoat, needsBond, usualTopcoat } from './fits';
@@ -93,13 +104,22 @@ function primerFor(
 ): Answer<PrimerId> {
   const top = TOPCOATS_DATA[topcoat];
   const facts = { material: s.material, topcoat };
-  if (left === 'coated' && s.element !== 'heater' && needsBond(films, topcoat))
+  if (topcoat === 'antifoulingCoat' && left !== 'coated') return answer('underwaterPrimer', why('prime.underwater', 'mem-antifoul', facts));
+  // A stoved or powder-coated film takes no paint by itself, of whatever kind.
+  if (left === 'coated' && !isHeater(s.element) && films.includes('factory'))
+    return answer('bonding', why('prime.factory', 'trade-prime', facts));
+  if (left === 'coated' && !isHeater(s.element) && needsBond(films, topcoat))
     return answer('bonding', why('prime.overHardFilm', 'trade-prime', facts));
   if (left === 'coated')
     return ctx.settings.primeAlways
       ? answer('bonding', why('prime.always', 'firm-setting', facts))
       : answer('none', why('prime.soundCoats', 'trade-prime', facts));
-  if (s.element === 'heater' && FERROUS.includes(s.material)) return answer('heatResistant', why('prime.heater', 'trade-prime', facts));
+  if (isHeater(s.element) && FERROUS.includes(s.material)) return answer('heatResistant', why('prime.heater', 'trade-prime', facts));
+  if (PLASTIC.includes(s.material)) return answer('bonding', why('prime.plastic', 'trade-prime', facts));
+  if (s.material === 'brass')
+    return top.clear
+      ? answer('none', why('prime.brassClear', 'trade-prime', facts))
+      : answer('etch', why('prime.brass', 'trade-prime', facts));
   if (s.material === 'aluminium') return answer('etch', why('prime.aluminium', 'trade-prime', facts));
   if (s.material === 'galvanised') return answer('etch', why('prime.galvanised', 'trade-prime', facts));
   if (s.material === 'mildSteel') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));

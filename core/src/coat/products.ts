@@ -15,6 +15,7 @@ export type PrimerId =
   | 'zincPhosphate'
   | 'etch'
   | 'heatResistant'
+  | 'underwaterPrimer'
   | 'none';
 
 export interface Coating {
@@ -54,6 +55,7 @@ export const TOPCOATS_DATA: Readonly<Record<TopcoatId, Coating>> = {
   limewash: c('mineral', 20, 60, 3, 24, 48),
   clearVarnish: c('solvent', 48, 38, 3, 16, 24, true),
   metalEnamel: c('solvent', 48, 40, 2, 16, 24),
+  antifoulingCoat: c('solvent', 50, 50, 2, 6, 16),
 };
 
 export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
@@ -70,10 +72,18 @@ export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
   zincPhosphate: c('solvent', 48, 45, 2, 6, 12),
   etch: c('solvent', 15, 10, 1, 0.33, 1),
   heatResistant: c('solvent', 40, 30, 2, 16, 24),
+  underwaterPrimer: c('solvent', 45, 40, 2, 6, 24),
   none: c('water', 100, 1, 0, 0, 0),
 };
 
-const THINNED = { knotting: 'isopropanol', etch: 'isopropanol', metalEnamel: 'xylene', heatResistant: 'xylene' } as const;
+const THINNED = {
+  knotting: 'isopropanol',
+  etch: 'isopropanol',
+  metalEnamel: 'xylene',
+  heatResistant: 'xylene',
+  underwaterPrimer: 'xylene',
+  antifoulingCoat: 'xylene',
+} as const;
 /** The solvent in one that is thinned with solvent. From memory of data sheets. */
 export const thinnerOf = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' =>
   id in THINNED ? THINNED[id as keyof typeof THINNED] : 'mineralSpirits';

@@ -15,13 +15,17 @@ export const MATERIALS = [
   'castIron',
   'galvanised',
   'aluminium',
+  'brass',
+  'fibreglass',
+  'laminate',
 ] as const;
 export type Material = (typeof MATERIALS)[number];
 
 export const TIMBER: readonly Material[] = ['softwood', 'tanninWood', 'oilyWood', 'plywood'];
 export const PLASTER: readonly Material[] = ['limePlaster', 'gypsumPlaster', 'board'];
 export const MASONRY: readonly Material[] = ['concrete', 'brick', 'stone'];
-export const METAL: readonly Material[] = ['mildSteel', 'castIron', 'galvanised', 'aluminium'];
+export const METAL: readonly Material[] = ['mildSteel', 'castIron', 'galvanised', 'aluminium', 'brass'];
+export const PLASTIC: readonly Material[] = ['fibreglass', 'laminate'];
 
 export const BINDERS = [
   'unknown',
@@ -37,6 +41,8 @@ export const BINDERS = [
   'epoxy',
   'bitumen',
   'textured',
+  'factory',
+  'antifouling',
 ] as const;
 export type Binder = (typeof BINDERS)[number];
 
@@ -69,6 +75,7 @@ export const CHECK_NUMBERS = [
   'dustFloor',
   'dustSill',
   'dustTrough',
+  'leadPpm',
 ] as const;
 export type CheckNumber = (typeof CHECK_NUMBERS)[number];
 
@@ -95,6 +102,7 @@ export const TOPCOATS = [
   'limewash',
   'clearVarnish',
   'metalEnamel',
+  'antifoulingCoat',
 ] as const;
 export type TopcoatId = (typeof TOPCOATS)[number];
 
@@ -137,6 +145,7 @@ export const WASTE_STREAMS = [
   'filters',
   'media',
   'moldDebris',
+  'biocideDebris',
   'suspectAsbestos',
 ] as const;
 export type WasteStreamId = (typeof WASTE_STREAMS)[number];
@@ -167,6 +176,7 @@ export const MEASURES = [
   'sections',
   'columns',
   'factor',
+  'pieceM',
 ] as const;
 export type MeasureId = (typeof MEASURES)[number];
 
@@ -448,6 +458,21 @@ export const ELEMENT_IDS = [
   'corrugatedSheet',
   'soffit',
   'column',
+  'handrail',
+  'post',
+  'furniture',
+  'chair',
+  'cot',
+  'toy',
+  'panelRadiator',
+  'windowFrame',
+  'metalCasement',
+  'corbel',
+  'stringCourse',
+  'downpipe',
+  'gasPipe',
+  'machineHousing',
+  'hull',
 ] as const;
 export type ElementId = (typeof ELEMENT_IDS)[number];
 

@@ -2,6 +2,7 @@
 import type { Check, JobFacts } from '../facts';
 import { typed, why, type Reason } from '../reasons';
 import { convert, measure, UNITS } from '../units/units';
+import { isHeater } from '../walk';
 import { siteDuties } from '../walk/duties';
 import { gate, stepOf, type Amount, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
 import type { ZonePlan } from '../zone';
@@ -29,7 +30,7 @@ function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reas
     out.push(uk ? why('handOver.leadUk', 'clw2002', {}) : why('handOver.lead', 'cfr40-745.84', {}));
   if (stays.length > 0) out.push(why('handOver.stays', 'trade-aim', { count: measure(stays.length, 'pieces') }));
   if (surfaces.some((p) => p.coating.lines.length > 0)) out.push(why('handOver.care', 'trade-interval', {}));
-  if (facts.surfaces.some((s) => s.element === 'heater' && s.removedAt === null)) out.push(why('handOver.heater', 'trade-interval', {}));
+  if (facts.surfaces.some((s) => isHeater(s.element) && s.removedAt === null)) out.push(why('handOver.heater', 'trade-interval', {}));
   return out;
 }
 

@@ -17,6 +17,8 @@ export function leadShareByYear(builtYear: number | null): number {
 const ELEMENT_ODDS: Readonly<Record<string, number>> = {
   doubleHungSash: 1.5,
   casementSash: 1.5,
+  metalCasement: 1.4,
+  windowFrame: 1.4,
   sill: 1.4,
   casing: 1.3,
   door: 1.3,

@@ -8,7 +8,7 @@ import { HIGH_M, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
 import type { SurfaceContext } from '../surface/context';
-import { ELEMENTS } from '../walk';
+import { ELEMENTS, liveLayers } from '../walk';
 import type { Protection } from './protect';
 
 /** What a stroke can reach or make; containment, air, clothing and checks of a zone follow from the whole list. Law H1. */
@@ -16,6 +16,7 @@ export const HAZARD_KINDS = [
   'lead',
   'asbestos',
   'mold',
+  'antifoul',
   'silica',
   'dust',
   'vapour',
@@ -154,7 +155,7 @@ function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[])
 }
 
 /** A sill belongs to every window, whichever way it opens. */
-const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'sill'];
+const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'metalCasement', 'sill'];
 
 /** The wall face that a piece takes up, m. */
 function runOf(s: Surface): number {
@@ -198,6 +199,8 @@ export function needsOf(
     lead,
     asbestos: guarded,
     mold: isMoldy(s) && methods.length > 0,
+    // Copper and tin of an old antifouling.
+    antifoul: methods.length > 0 && liveLayers(s).some((l) => l.binder === 'antifouling'),
     silica: holdsSilica(s) && (dusty || repairs.some((r) => cuts(r.repair.value))),
     dust: dusty,
     vapour: any((m) => m.vapour) || solventCoats.length > 0,

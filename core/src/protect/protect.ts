@@ -127,9 +127,15 @@ const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
 };
 
 /** What the growth and the grit ask for, beside lead: each with its reason. Common practice for grit: a hood for hard grit. */
+/** What is set free beside lead: fibres, by the state of the coat; the poison of an old antifouling. */
+interface Freed {
+  readonly fibres: HazardState | null;
+  readonly antifoul: boolean;
+}
+
 function alsoBreathed(
   methods: readonly Method[],
-  fibres: HazardState | null,
+  { fibres, antifoul }: Freed,
   ctx: ZoneContext,
 ): { readonly least: RespiratorId; readonly because: Reason }[] {
   const { rulebook } = ctx;
@@ -142,6 +148,7 @@ function alsoBreathed(
       least: rulebook.id === 'uk' ? 'ffp3' : 'halfMask',
       because: why('ppe.fibres', rulebook.sources.asbestosWork, { asbestos: fibres }),
     });
+  if (antifoul) out.push({ least: rulebook.id === 'uk' ? 'halfP3' : 'halfMask', because: why('ppe.biocide', 'mem-antifoul') });
   const blast = methods.filter((m) => m.blast !== 'no');
   if (blast.length > 0)
     out.push({
@@ -160,12 +167,12 @@ function alsoBreathed(
 function askedOf(
   exposure: Exposure,
   vapour: boolean,
-  fibres: HazardState | null,
+  freed: Freed,
   ctx: ZoneContext,
   methods: readonly Method[],
 ): Answer<RespiratorId | null> {
   const forLead = forLeadAndVapour(exposure, vapour, ctx);
-  const also = alsoBreathed(methods, fibres, ctx);
+  const also = alsoBreathed(methods, freed, ctx);
   if (also.length === 0 || (forLead.value === null && forLead.because.some((r) => r.effect === 'block'))) return forLead;
   const rank = (id: RespiratorId | null) => ctx.rulebook.respirators.findIndex((r) => r.id === id);
   const most = also.reduce((a, b) => (rank(b.least) > rank(a.least) ? b : a));
@@ -230,8 +237,9 @@ function kitFor(
     lead,
     near,
     fibres,
+    antifoul,
     asbestos,
-  }: Readonly<Record<'guarded' | 'lead' | 'near' | 'fibres', boolean>> & { readonly asbestos: HazardState },
+  }: Readonly<Record<'guarded' | 'lead' | 'near' | 'fibres' | 'antifoul', boolean>> & { readonly asbestos: HazardState },
   { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
@@ -255,6 +263,12 @@ function kitFor(
     else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
     else add('leadVacuum', why(lead ? 'kit.classMH' : 'kit.classM', 'uk-vacuum'));
   }
+  if (antifoul && !dressed) {
+    const clothes = why('kit.biocide', 'mem-antifoul');
+    out.push(answer('coverall', clothes, heat));
+    add('bootCovers', clothes);
+    add('washStation', clothes);
+  }
   const bleach = any((m) => m.id === 'moldBleach');
   const solvent = any((m) => m.vapour && m.id !== 'moldBleach');
   add('goggles', why('kit.eyes', 'trade-contain'));
@@ -277,8 +291,9 @@ function kitFor(
   }
   if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
   const suited = moldKit !== null && sheetFor(moldKit.value) !== 'none';
-  if (suited && !dressed && any((m) => m.takes.includes('mold'))) out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
-  if (moldKit !== null && sheetFor(moldKit.value) === 'full' && !dressed && any((m) => m.takes.includes('mold')))
+  if (suited && !dressed && !antifoul && any((m) => m.takes.includes('mold')))
+    out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
+  if (moldKit !== null && sheetFor(moldKit.value) === 'full' && !dressed && !antifoul && any((m) => m.takes.includes('mold')))
     add('bootCovers', why('kit.moldSuit', sources.mold));
   const loud = loudest(methods);
   if (loud) {
@@ -372,10 +387,11 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   const wear = (of: readonly Method[]) => {
     const exposure = exposureTo(of, working, ctx);
     const vapour = of.some((m) => m.vapour);
-    const freed = working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null;
+    const antifoul = working.some((n) => n.reaches.includes('antifoul') && of.some((m) => n.methods.includes(m.id)));
+    const fibresOf = working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null;
     return {
       exposure,
-      respirator: ownedMask(askedOf(exposure, vapour, freed, ctx, of), vapour, {
+      respirator: ownedMask(askedOf(exposure, vapour, { fibres: fibresOf, antifoul }, ctx, of), vapour, {
         masks: rulebook.respirators,
         owned: ctx.settings.masks,
       }),
@@ -383,7 +399,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
         ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
         ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
       ],
-      kit: kitFor(of, { guarded, lead, near: working.some((n) => n.care === 'guard'), fibres, asbestos }, ctx),
+      kit: kitFor(of, { guarded, lead, near: working.some((n) => n.care === 'guard'), fibres, antifoul, asbestos }, ctx),
     };
   };
   const { exposure, respirator, cartridges, kit } = wear(methods);

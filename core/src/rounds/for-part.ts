@@ -1,5 +1,6 @@
 /** The question for one part of a surface, as the plan and the firm have it; the person then changes crew, cover and size. */
-import type { MethodId, Surface } from '../facts';
+import type { MethodId, PartKind, Surface } from '../facts';
+import { sizeOf } from '../walk';
 import { methodById, type Method } from '../catalogue';
 import { picksOf } from '../choose';
 import type { SurfacePlan } from '../surface/plan';
@@ -7,6 +8,9 @@ import { lastFaceC } from '../probe';
 import type { FirmSettings } from '../rulebook';
 import { REFERENCE_C } from '../trial';
 import type { RoundQuestion } from './rounds';
+
+/** What the counted pieces of a surface are made of; its rails and runs are flat. */
+const COUNTED_PARTS: readonly PartKind[] = ['turned', 'carved', 'moulded'];
 
 /** A strip of wall that one person lays and lifts without moving. Common practice. */
 const STRIP_M2 = 0.25;
@@ -39,8 +43,10 @@ export function roundQuestion(
   const method = methodById(option.methodId);
   if (!method.laying) return undefined;
   const soak = option.perM2.dwellHours;
-  const equalPieces = s.count > 1;
-  const pieceM2 = equalPieces ? part.areaM2 / s.count : STRIP_M2;
+  // Spindles, corbels and modillions are pieces inside one surface.
+  const pieces = s.count * Math.max(1, COUNTED_PARTS.includes(part.kind) ? sizeOf(s, 'pieces') : 1);
+  const equalPieces = pieces > 1;
+  const pieceM2 = equalPieces ? part.areaM2 / pieces : STRIP_M2;
   const several = settings.crew > 1;
   return {
     method,
@@ -54,7 +60,7 @@ export function roundQuestion(
     pieceM2,
     speed: method.reach[part.kind] ?? 0.5,
     soakH: soak?.high ?? 0,
-    pieces: equalPieces ? s.count : Math.ceil(part.areaM2 / pieceM2),
+    pieces: equalPieces ? pieces : Math.ceil(part.areaM2 / pieceM2),
     pace: paceOf(plan, method),
     settings,
   };

@@ -236,7 +236,11 @@ function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext, trials: readon
   const held = picked.flatMap((m) => {
     const spoken = againstSquares(m, trials, ctx);
     if (spoken !== null) return [spoken];
-    const asks = m.disturbs && ((m.caustic && m.trialFirst) || (MASONRY.includes(s.material) && m.trialFirst && historic));
+    const asks =
+      m.disturbs &&
+      ((s.material === 'fibreglass' && m.bite !== 'skin') ||
+        (m.caustic && m.trialFirst) ||
+        (MASONRY.includes(s.material) && m.trialFirst && historic));
     const state = ctx.trials[m.id]?.state;
     if (!asks || state === 'done') return [];
     const facts = { method: m.id, material: s.material };

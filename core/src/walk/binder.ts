@@ -2,8 +2,10 @@
 import { BINDERS, TRIALS, type Binder, type Layer, type Response, type Trial } from '../facts';
 import { answer, why, type Answer, type Reason } from '../reasons';
 
-type Named = Exclude<Binder, 'unknown' | 'textured'>;
-const NAMED = BINDERS.filter((b): b is Named => b !== 'unknown' && b !== 'textured');
+/** Texture, a stoved film and antifouling are known by where they are, not by a drop. */
+type Named = Exclude<Binder, 'unknown' | 'textured' | 'factory' | 'antifouling'>;
+const BY_EYE: readonly Binder[] = ['unknown', 'textured', 'factory', 'antifouling'];
+const NAMED = BINDERS.filter((b): b is Named => !BY_EYE.includes(b));
 
 /** Share of coats of each binder that soften or dissolve. Common practice, no published source: ranks, not measurements. */
 const YIELDS: Readonly<Record<Trial, Readonly<Record<Named, number>>>> = {

@@ -2,7 +2,7 @@
 import type { ElementId, Material, MeasureId, PartKind } from '../facts/vocabulary';
 
 /** How the coated area follows from the sizes (measure.ts). */
-export type Shape = 'face' | 'sash' | 'panels' | 'girth' | 'balustrade' | 'stair' | 'sections';
+export type Shape = 'face' | 'sash' | 'panels' | 'girth' | 'course' | 'balustrade' | 'stair' | 'sections';
 
 export interface Element {
   readonly id: ElementId;
@@ -123,10 +123,19 @@ export const ELEMENTS: Readonly<Record<ElementId, Element>> = {
   ),
   wall: e('wall', 'face', 'limePlaster', [4.2, 2.7], ['length', 'height'], 'both', FLAT, { openingsM2: 0, factor: 1 }),
   ceiling: e('ceiling', 'face', 'limePlaster', [4.2, 3.6], ['length', 'width'], 'in', FLAT, { openingsM2: 0, factor: 1 }),
-  cornice: e('cornice', 'girth', 'limePlaster', [15.6, 0.35], ['length', 'girth'], 'in', [
-    ['moulded', 80],
-    ['tight', 20],
-  ]),
+  cornice: e(
+    'cornice',
+    'course',
+    'limePlaster',
+    [15.6, 0.35],
+    ['length', 'girth'],
+    'in',
+    [
+      ['moulded', 80],
+      ['tight', 20],
+    ],
+    { pieces: 0, pieceM: 0.1, pieceGirthM: 0.2 },
+  ),
   railing: e(
     'railing',
     'balustrade',
@@ -242,6 +251,196 @@ export const ELEMENTS: Readonly<Record<ElementId, Element>> = {
     ['tight', 20],
   ]),
   corrugatedSheet: e('corrugatedSheet', 'face', 'galvanised', [4, 2.4], ['length', 'height'], 'out', FLAT, { openingsM2: 0, factor: 1.15 }),
+  handrail: e(
+    'handrail',
+    'girth',
+    'softwood',
+    [3.6, 0.2],
+    ['length', 'girth'],
+    'both',
+    [
+      ['turned', 75],
+      ['underside', 25],
+    ],
+    {},
+    ['chewable', 'loose'],
+  ),
+  post: e('post', 'girth', 'softwood', [2.4, 0.4], ['height', 'girth'], 'both', [
+    ['flat', 90],
+    ['arris', 10],
+  ]),
+  furniture: e(
+    'furniture',
+    'panels',
+    'softwood',
+    [0.9, 1.1],
+    ['height', 'width'],
+    'in',
+    [
+      ['flat', 65],
+      ['moulded', 20],
+      ['tight', 8],
+      ['arris', 7],
+    ],
+    { panels: 2, mouldingM: 0.02, edgeM: 0.45 },
+    ['friction', 'loose'],
+  ),
+  chair: e(
+    'chair',
+    'balustrade',
+    'softwood',
+    [0.45, 0.9],
+    ['width', 'height'],
+    'in',
+    [
+      ['turned', 60],
+      ['flat', 25],
+      ['tight', 15],
+    ],
+    { pieces: 8, pieceGirthM: 0.11, railGirthM: 0.9 },
+    ['friction', 'loose'],
+  ),
+  cot: e(
+    'cot',
+    'balustrade',
+    'softwood',
+    [3.6, 0.6],
+    ['length', 'height'],
+    'in',
+    [
+      ['turned', 60],
+      ['flat', 25],
+      ['tight', 15],
+    ],
+    { pieces: 48, pieceGirthM: 0.06, railGirthM: 0.36 },
+    ['friction', 'chewable', 'loose'],
+  ),
+  toy: e(
+    'toy',
+    'face',
+    'softwood',
+    [0.4, 0.25],
+    ['length', 'height'],
+    'in',
+    [
+      ['flat', 70],
+      ['tight', 15],
+      ['arris', 15],
+    ],
+    { openingsM2: 0, factor: 3 },
+    ['friction', 'chewable', 'loose'],
+  ),
+  // Front and back of a panel with its recesses, the lip all round and the fins that a brush reaches.
+  panelRadiator: e(
+    'panelRadiator',
+    'face',
+    'mildSteel',
+    [0.6, 1.0],
+    ['height', 'length'],
+    'in',
+    [
+      ['flat', 45],
+      ['moulded', 25],
+      ['tight', 22],
+      ['arris', 8],
+    ],
+    { openingsM2: 0, factor: 2.2 },
+  ),
+  windowFrame: e(
+    'windowFrame',
+    'girth',
+    'softwood',
+    [4.2, 0.16],
+    ['length', 'girth'],
+    'both',
+    [
+      ['flat', 65],
+      ['moulded', 25],
+      ['arris', 10],
+    ],
+    {},
+    ['friction'],
+  ),
+  metalCasement: e(
+    'metalCasement',
+    'sash',
+    'mildSteel',
+    [1.2, 0.55],
+    ['height', 'width'],
+    'both',
+    [
+      ['flat', 45],
+      ['tight', 20],
+      ['besideGlass', 25],
+      ['arris', 10],
+    ],
+    { panesAcross: 1, panesDown: 3, stileM: 0.03, muntinM: 0.016, edgeM: 0.03 },
+    ['friction'],
+  ),
+  corbel: e(
+    'corbel',
+    'course',
+    'stone',
+    [6, 0.3],
+    ['length', 'girth'],
+    'out',
+    [
+      ['moulded', 55],
+      ['carved', 35],
+      ['underside', 10],
+    ],
+    { pieces: 8, pieceM: 0.35, pieceGirthM: 0.6 },
+  ),
+  stringCourse: e(
+    'stringCourse',
+    'course',
+    'stone',
+    [6, 0.25],
+    ['length', 'girth'],
+    'out',
+    [
+      ['flat', 60],
+      ['moulded', 30],
+      ['underside', 10],
+    ],
+    { pieces: 0, pieceM: 0.15, pieceGirthM: 0.3 },
+  ),
+  downpipe: e('downpipe', 'girth', 'castIron', [5.4, 0.33], ['height', 'girth'], 'out', [
+    ['turned', 80],
+    ['tight', 20],
+  ]),
+  gasPipe: e('gasPipe', 'girth', 'mildSteel', [3, 0.085], ['length', 'girth'], 'both', [
+    ['turned', 80],
+    ['threads', 8],
+    ['tight', 12],
+  ]),
+  machineHousing: e(
+    'machineHousing',
+    'panels',
+    'castIron',
+    [1.3, 0.9],
+    ['height', 'width'],
+    'both',
+    [
+      ['flat', 70],
+      ['tight', 18],
+      ['arris', 12],
+    ],
+    { panels: 2, mouldingM: 0.02, edgeM: 0.6 },
+  ),
+  hull: e(
+    'hull',
+    'face',
+    'softwood',
+    [6, 1.5],
+    ['length', 'height'],
+    'out',
+    [
+      ['flat', 85],
+      ['tight', 15],
+    ],
+    { openingsM2: 0, factor: 1.1 },
+  ),
   plinth: e('plinth', 'face', 'brick', [6, 0.5], ['length', 'height'], 'out', FLAT, { openingsM2: 0, factor: 1 }),
 };
 
@@ -249,4 +448,10 @@ export const ELEMENTS: Readonly<Record<ElementId, Element>> = {
 export const COUNTED: readonly MeasureId[] = ['panesAcross', 'panesDown', 'panels', 'pieces', 'steps', 'sections', 'columns', 'factor'];
 
 /** A hole in the wall that is closed and sealed where the room is worked, or by which it is entered. */
-export const isOpening = (id: ElementId): boolean => id === 'door' || id === 'doubleHungSash' || id === 'casementSash';
+export const isOpening = (id: ElementId): boolean => id === 'door' || isWindow(id);
+/** A sash with its glass. */
+export const isWindow = (id: ElementId): boolean => ELEMENTS[id].shape === 'sash';
+/** It is worked off and cold, painted with what bears its heat, and warmed again slowly. */
+export const isHeater = (id: ElementId): boolean => id === 'heater' || id === 'panelRadiator';
+/** Loose goods that go back to somebody: no part of a house, and bound by what may be given back. Null: fixed work. */
+export const goodsOf = (id: ElementId): 'furniture' | 'childs' | null => (id === 'cot' || id === 'toy' ? 'childs' : id === 'furniture' || id === 'chair' ? 'furniture' : null);

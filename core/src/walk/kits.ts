@@ -2,10 +2,23 @@
 import { usualSize } from '../units/length';
 import type { UnitSystem } from '../units/units';
 import { BLANK_SPACE, type ElementId, type Space, type SpaceDraft } from '../facts';
-import { ELEMENTS } from './elements';
+import { ELEMENTS, isWindow } from './elements';
 import { surfaceDraft, type SurfaceDraft } from './templates';
 
-export const KIT_IDS = ['bedroom', 'kitchen', 'bath', 'stair', 'hall', 'cellar', 'shopfront', 'elevation', 'porch'] as const;
+export const KIT_IDS = [
+  'bedroom',
+  'kitchen',
+  'bath',
+  'stair',
+  'hall',
+  'cellar',
+  'shopfront',
+  'elevation',
+  'porch',
+  'workshop',
+  'plantRoom',
+  'boatyard',
+] as const;
 export type KitId = (typeof KIT_IDS)[number];
 
 /** How a piece of a kit takes its size from the room: walls all round, a face, a run along the walls; else as its template. */
@@ -27,7 +40,6 @@ export interface RoomKit {
 const piece = (element: ElementId, fit: Fit = 'own', count = 1): KitPiece => ({ element, fit, count });
 const DOOR_M2 = 1.7;
 const WINDOW_M2 = 1.5;
-const isWindow = (e: ElementId) => e === 'doubleHungSash' || e === 'casementSash';
 
 /** Common practice, no published source: what such a room usually holds. */
 export const KITS: Readonly<Record<KitId, RoomKit>> = {
@@ -182,6 +194,39 @@ export const KITS: Readonly<Record<KitId, RoomKit>> = {
       piece('stairFlight'),
       piece('door'),
     ],
+  },
+  workshop: {
+    id: 'workshop',
+    kind: 'room',
+    lengthM: 6,
+    widthM: 4,
+    heightM: 2.7,
+    pieces: [piece('furniture'), piece('chair', 'own', 4), piece('cot'), piece('toy', 'own', 3)],
+  },
+  plantRoom: {
+    id: 'plantRoom',
+    kind: 'room',
+    lengthM: 4,
+    widthM: 3,
+    heightM: 2.6,
+    pieces: [
+      piece('wall', 'round'),
+      piece('ceiling', 'ceiling'),
+      piece('metalCasement', 'own', 2),
+      piece('windowFrame'),
+      piece('gasPipe'),
+      piece('pipe', 'own', 2),
+      piece('machineHousing'),
+      piece('panelRadiator'),
+    ],
+  },
+  boatyard: {
+    id: 'boatyard',
+    kind: 'elevation',
+    lengthM: 8,
+    widthM: null,
+    heightM: 2,
+    pieces: [piece('hull', 'own', 2), piece('handrail', 'own', 2)],
   },
 };
 

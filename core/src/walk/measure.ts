@@ -132,6 +132,11 @@ const SUMS: Readonly<Record<Shape, (l: number, w: number, size: (id: MeasureId) 
     ];
   },
   girth: (l, w) => [line('girth', [l, w])],
+  /** A run by its girth, and like pieces on it: modillions, dentils, corbels. */
+  course: (l, w, size) => [
+    line('girth', [l, w]),
+    ...(size('pieces') > 0 ? [line('piecesOn', [size('pieceM'), size('pieceGirthM')], [size('pieces')])] : []),
+  ],
   /** Uprights by height and girth, rails by length and girth. */
   balustrade: (l, h, size) => [line('uprights', [h, size('pieceGirthM')], [size('pieces')]), line('rails', [l, size('railGirthM')])],
   /** Treads and risers across the flight, and a string on each side along the slope. */

@@ -115,12 +115,17 @@ function underUs(asked: WasteAsked): Answer<Classed> {
   const out: Found = { codes: [], because: [], untested: false };
   if (stream !== 'clean' && stream !== 'oilyRags') leadByTest(asked, out);
   byChemistry(asked, out);
+  if (stream === 'biocideDebris') {
+    out.untested = true;
+    out.because.push(why('waste.biocide', 'mem-antifoul', {}, 'care'));
+  }
   if (out.because.length === 0) out.because.push(why(stream === 'oilyRags' ? 'waste.heatsItself' : 'waste.nothingInIt', 'trade-waste'));
   return answer({ class: out.codes.length > 0 ? 'hazardous' : out.untested ? 'test' : 'ordinary', codes: out.codes }, ...out.because);
 }
 
 function underUk({ stream, lead, test }: WasteAsked): Answer<Classed> {
   const hazardous = (code: WasteCode, because: Reason): Answer<Classed> => answer({ class: 'hazardous', codes: [code] }, because);
+  if (stream === 'biocideDebris') return hazardous('08 01 17*', why('waste.biocide', 'mem-antifoul', {}, 'care'));
   if (stream === 'solventRags' || stream === 'solventSludge') return hazardous('20 01 27*', why('waste.ukSolvent', 'uk-waste'));
   const [ph] = [test?.ph ?? null];
   if (stream === 'causticSludge' && (ph === null || ph >= 11.5)) return hazardous('06 02 05*', why('waste.ukCaustic', 'uk-waste'));

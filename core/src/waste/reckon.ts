@@ -124,6 +124,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
   // What trained people take off a suspect coat, and all that it is on, is asbestos.
   const fibres = isPresent(plan.asbestos.coat.value);
   const coats = s.layers.filter((l) => l.removedAt === null).length;
+  const biocide = s.layers.some((l) => l.removedAt === null && l.binder === 'antifouling');
   const textured = s.layers.some((l) => l.removedAt === null && l.binder === 'textured');
   for (const part of plan.choice.parts)
     for (const { option } of picksOf(part)) {
@@ -143,7 +144,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
           : wet
             ? { low: TEXTURE_WET_KG_M2.low * part.areaM2 * share.low, high: TEXTURE_WET_KG_M2.high * part.areaM2 * share.high }
             : { low: film.low * part.areaM2 * share.low, high: film.high * part.areaM2 * share.high };
-      const stream = fibres ? 'suspectAsbestos' : streamOf(m, guarded);
+      const stream = fibres ? 'suspectAsbestos' : biocide ? 'biocideDebris' : streamOf(m, guarded);
       const sum = out.add(
         stream,
         kg,

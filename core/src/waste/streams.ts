@@ -37,6 +37,7 @@ export const STREAMS: Readonly<Record<WasteStreamId, WasteStream>> = {
   filters: S('filters', 'bag', 'lockedDry', 10, null),
   media: S('media', 'drum', 'lockedDry', 25, null),
   moldDebris: S('moldDebris', 'bag', 'lockedDry', 12, null),
+  biocideDebris: S('biocideDebris', 'doubleBag', 'sealedLocked', 12, null),
   suspectAsbestos: S('suspectAsbestos', 'doubleBag', 'sealedLocked', 12, null, 'cfr29-1926.1101k8'),
 };
 

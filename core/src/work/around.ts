@@ -5,13 +5,13 @@
  */
 import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { picksOf, type Choice, type Range } from '../choose';
+import { GOODS_LEAD, picksOf, type Choice, type Range } from '../choose';
 import { closeForMistH, LAYING, MIST_WIND, type CoatingPlan, type CoatLine } from '../coat';
-import { isPresent } from '../probe';
+import { isPresent, type LeadPicture } from '../probe';
 import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
-import { liveLayers } from '../walk';
+import { goodsOf, isHeater, liveLayers } from '../walk';
 import {
   cutInH,
   glassLineM,
@@ -24,10 +24,20 @@ import {
   type Masked,
   type Masking,
 } from './masking';
-import { gate, hours, plus, stepOf, type StepSpec } from './step';
+import { gate, hours, plus, stepOf, type GateSpec, type StepSpec } from './step';
 
 /** Handles, stays, catches, lifts, plates: how many a piece usually carries. Hinges stay. */
-const FITTINGS: Readonly<Partial<Record<ElementId, number>>> = { doubleHungSash: 3, casementSash: 3, door: 4, shutter: 2 };
+const FITTINGS: Readonly<Partial<Record<ElementId, number>>> = {
+  doubleHungSash: 3,
+  casementSash: 3,
+  metalCasement: 3,
+  door: 4,
+  shutter: 2,
+  furniture: 4,
+  machineHousing: 4,
+};
+/** Riveted, welded or under pressure: nobody takes them off to paint behind them, whatever the school. */
+const FIXED: readonly ElementId[] = ['metalCasement', 'machineHousing'];
 
 /** Person-hours. */
 const ALLOW = {
@@ -49,7 +59,8 @@ export interface Around {
 const fittingsOf = (s: Surface): number => (FITTINGS[s.element] ?? 0) * s.count;
 
 /** Fittings go, unless the firm's school leaves them, or they are screwed into what may hold asbestos. */
-const fittingsStay = ({ ctx }: Around): boolean => ctx.settings.fittings === 'stay' || isPresent(ctx.asbestos.coat.value);
+const fittingsStay = ({ s, ctx }: Around): boolean =>
+  ctx.settings.fittings === 'stay' || FIXED.includes(s.element) || isPresent(ctx.asbestos.coat.value);
 
 /** What is beside it and must not be touched. */
 function targets(a: Around): Masked[] {
@@ -57,10 +68,12 @@ function targets(a: Around): Masked[] {
   const is = (...ids: readonly ElementId[]) => ids.includes(s.element);
   const out: Masked[] = [];
   if (s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass')) out.push('glass');
-  if (ctx.place === 'outside' && !MASONRY.includes(s.material) && !is('railing', 'ironRailing')) out.push('rawMasonry');
-  if (is('heater')) out.push('ratingPlate');
-  if (is('heater', 'pipe') && ctx.place === 'inside') out.push('wallBehind');
-  if (is('baseboard', 'stairFlight', 'newelPost', 'railing', 'column') && ctx.place === 'inside') out.push('floorEdge');
+  if (ctx.place === 'outside' && !MASONRY.includes(s.material) && !is('railing', 'ironRailing', 'hull', 'handrail')) out.push('rawMasonry');
+  if (isHeater(s.element) || is('machineHousing')) out.push('ratingPlate');
+  if (is('gasPipe')) out.push('gasParts');
+  if ((isHeater(s.element) || is('pipe', 'gasPipe')) && ctx.place === 'inside') out.push('wallBehind');
+  if (is('baseboard', 'stairFlight', 'newelPost', 'post', 'railing', 'column', 'machineHousing') && ctx.place === 'inside')
+    out.push('floorEdge');
   if (fittingsOf(s) > 0 && fittingsStay(a)) out.push('fittings');
   return out;
 }
@@ -80,8 +93,9 @@ function fittingsStep(a: Around): StepSpec[] {
   const count = fittingsOf(a.s);
   if (count === 0) return [];
   const stay = fittingsStay(a);
-  const because =
-    stay && a.ctx.settings.fittings === 'off'
+  const because = FIXED.includes(a.s.element)
+    ? [why('fittings.fixed', 'trade-prime')]
+    : stay && a.ctx.settings.fittings === 'off'
       ? [why('fittings.suspect', a.ctx.rulebook.sources.asbestosWork, {}, 'care', 'hazard')]
       : [why(stay ? 'fittings.stay' : 'fittings.off', stay ? 'firm-setting' : 'trade-prime')];
   return [
@@ -105,6 +119,60 @@ const maskStep = (id: string, a: Around, what: readonly Masked[], made: Masking,
     because: [...because, ...made.because],
   });
 const coatMasking = (a: Around, what: readonly Masked[]): Masking => maskingOfCoats(what, a.s, fittingsOf(a.s), a.coating, a.ctx);
+
+/** A pipe under gas is tested before and after by whoever may; a machine is locked out by whoever runs it. */
+const serviceGates = ({ s }: Around, when: 'before' | 'after'): GateSpec[] => [
+  ...(s.element === 'gasPipe'
+    ? [
+        gate(
+          `gas-tight.${when}`,
+          when === 'before' ? 'mask' : 'unmask',
+          why(when === 'before' ? 'gate.gasBefore' : 'gate.gasAfter', 'trade-gas'),
+        ),
+      ]
+    : []),
+  ...(s.element === 'machineHousing' && when === 'before' ? [gate('locked-out', 'mask', why('gate.lockedOut', 'cfr29-1910.147'))] : []),
+  ...(isHeater(s.element) && when === 'before' ? [gate('piece-cold', 'mask', why('gate.pieceCold', 'trade-heat'))] : []),
+];
+/** Out of use before anybody lays a hand on it, back in use after the last coat. */
+export function serviceStep(a: Around, when: 'before' | 'after'): StepSpec[] {
+  const gates = serviceGates(a, when);
+  if (gates.length === 0) return [];
+  const gas = a.s.element === 'gasPipe';
+  return [
+    stepOf({
+      id: `service.${when}`,
+      kind: when === 'before' ? 'mask' : 'unmask',
+      title: !gas ? why('step.outOfUse', 'trade-heat') : why(when === 'before' ? 'step.gasBefore' : 'step.gasAfter', 'trade-gas'),
+      handsOnH: gas ? hours(0.1, 0.25) : hours(0.05, 0.15),
+      gates,
+      because: gas ? [why('gas.painted', 'trade-gas', {}, 'care', 'hazard')] : [],
+    }),
+  ];
+}
+/** What goes back to somebody is given back with what is on it known. */
+export function goodsStep(a: Around & { readonly lead: LeadPicture }): StepSpec[] {
+  const goods = goodsOf(a.s.element);
+  if (goods === null || !isPresent(a.lead.overall.value)) return [];
+  const us = a.ctx.rulebook.id === 'us';
+  const limit = GOODS_LEAD[us ? 'us' : 'uk'];
+  const bare = a.coating.left.value === 'bare';
+  const source = us ? 'cfr16-1303' : 'mem-toys-uk';
+  return [
+    stepOf({
+      id: 'giveBack',
+      kind: 'verify',
+      title: why('step.giveBack', source),
+      gates: [
+        goods === 'childs'
+          ? gate('goods-clear', 'remove', why('gate.goodsClear', source, { limit }), [
+              { what: 'leadPpm', atMost: measure(limit.value, 'ppm') },
+            ])
+          : gate('goods-told', 'verify', why(bare ? 'gate.goodsBare' : 'gate.goodsTold', source, { limit: GOODS_LEAD.us })),
+      ],
+    }),
+  ];
+}
 
 /** Before the first stroke: fittings, and what a stroke would spoil. */
 export function beforeStrokes(a: Around): StepSpec[] {

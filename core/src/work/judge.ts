@@ -14,6 +14,7 @@ export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
   dustFloor: 'ug/ft2',
   dustSill: 'ug/ft2',
   dustTrough: 'ug/ft2',
+  leadPpm: 'ppm',
 };
 
 /** As a person on a job reads and enters it. Minutes and hours are what the check speaks of. */

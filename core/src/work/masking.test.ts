@@ -12,7 +12,7 @@ const casement = (over: Partial<Surface> = {}) =>
     element: 'casementSash',
     lengthM: 1.2,
     widthM: 0.55,
-    layers: [aLayer(0, { binder: 'alkyd', appliedYear: 2016 })],
+    layers: [aLayer(0, { binder: 'alkyd' })],
     topcoat: 'alkydGloss',
     yearMade: 2016,
     parts: [aPart('flat', 'overcoat', { sharePct: 70 }), aPart('besideGlass', 'overcoat', { sharePct: 30 })],
@@ -83,7 +83,7 @@ test('each kind of stroke has the tape that stands it: film for stripper, foil a
     );
   expect(by('solventGel')).toEqual(['filmTape', 'maskFilm']);
   expect(by('infrared')).toEqual(['filmTape', 'maskFilm', 'foilTape', 'heatShield']);
-  expect(by('sweepBlast')[0]).toBe('clothTape');
+  expect(by('softBlast')[0]).toBe('clothTape');
 });
 
 test('the school that cuts in tapes no glass, says its line and takes the time; a mist is masked all the same', () => {

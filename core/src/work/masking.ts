@@ -12,7 +12,7 @@ import { measure } from '../units/units';
 import { REBATE_M, sizeOf, takeOff } from '../walk';
 import type { Amount } from './step';
 
-export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'wallBehind' | 'floorEdge' | 'fittings';
+export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'gasParts' | 'wallBehind' | 'floorEdge' | 'fittings';
 
 export const TAPES = ['crepeTape', 'longLifeTape', 'filmTape', 'foilTape', 'clothTape'] as const;
 export type TapeId = (typeof TAPES)[number];
@@ -89,8 +89,25 @@ interface Edge {
 }
 
 /** Pieces that lie along a wall or floor; the rest stand in a hole or on a face and have an outline. */
-const RUNS: readonly ElementId[] = ['casing', 'sill', 'baseboard', 'pipe', 'pipeLagging', 'gutter', 'cornice', 'soffit'];
+const RUNS: readonly ElementId[] = [
+  'casing',
+  'sill',
+  'baseboard',
+  'pipe',
+  'gasPipe',
+  'downpipe',
+  'windowFrame',
+  'handrail',
+  'pipeLagging',
+  'gutter',
+  'corbel',
+  'stringCourse',
+  'cornice',
+  'soffit',
+];
 const ONE_FITTING: Edge = { lineM: 0.3, faceM2: 0.02 };
+/** Valve, dial, tag, vent and threads of one pipe. */
+const GAS_PARTS: Edge = { lineM: 1.2, faceM2: 0.05 };
 const ONE_PLATE: Edge = { lineM: 0.4, faceM2: 0.01 };
 /** Panes of a piece that is no sash: about half its face. */
 const GLAZED_SHARE = 0.5;
@@ -116,7 +133,7 @@ const outline = (s: Surface): number => (RUNS.includes(s.element) ? 2 * s.length
 /** Where the piece meets the floor, or a wall along a stair. */
 function footM(s: Surface): number {
   if (s.element === 'stairFlight') return 2 * sizeOf(s, 'steps') * Math.hypot(sizeOf(s, 'riseM'), sizeOf(s, 'goingM'));
-  return s.element === 'newelPost' || s.element === 'column' ? s.widthM : s.lengthM;
+  return s.element === 'newelPost' || s.element === 'post' || s.element === 'column' ? s.widthM : s.lengthM;
 }
 
 function edgeOf(what: Masked, s: Surface, fittings: number): Edge {
@@ -126,11 +143,13 @@ function edgeOf(what: Masked, s: Surface, fittings: number): Edge {
     case 'rawMasonry':
       return times({ lineM: outline(s), faceM2: 0 }, s.count);
     case 'wallBehind':
-      return times({ lineM: outline(s), faceM2: s.element === 'pipe' ? 0 : s.lengthM * s.widthM }, s.count);
+      return times({ lineM: outline(s), faceM2: s.element === 'pipe' || s.element === 'gasPipe' ? 0 : s.lengthM * s.widthM }, s.count);
     case 'floorEdge':
       return times({ lineM: footM(s), faceM2: 0 }, s.count);
     case 'ratingPlate':
       return times(ONE_PLATE, s.count);
+    case 'gasParts':
+      return times(GAS_PARTS, s.count);
     case 'fittings':
       return times(ONE_FITTING, fittings);
   }

@@ -12,7 +12,7 @@ import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
 import { repairSteps } from './repairs';
-import { beforeStrokes, cutInH, cutInM, denib, maskForCoats, mistSteps, unmask, washStep } from './around';
+import { beforeStrokes, cutInH, cutInM, denib, goodsStep, maskForCoats, mistSteps, serviceStep, unmask, washStep } from './around';
 import { strokeOnWords } from './stroke-on';
 import { gate, hours, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
@@ -328,7 +328,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
     gates: dampGates,
   });
 
-  steps.push(...beforeStrokes(input), ...washStep(input), ...removeSteps(input));
+  steps.push(...serviceStep(input, 'before'), ...beforeStrokes(input), ...washStep(input), ...removeSteps(input));
 
   for (const residue of coating.residues) {
     step({
@@ -421,7 +421,9 @@ export function ownSteps(input: Inputs): StepSpec[] {
         }),
         ...rub.because,
         ...strokeOnWords(s, l, ctx),
-        ...(lineM > 0 && l.use !== 'knots' ? [why('coat.cutIn', 'trade-lay', { line: measure(lineM, 'm') })] : []),
+        ...(lineM > 0 && l.use !== 'knots'
+          ? [why('coat.cutIn', 'trade-lay', { line: measure(lineM, 'm'), overlap: measure(2, 'mm') })]
+          : []),
       ],
       gates: [
         ...(i === 0
@@ -439,7 +441,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
     });
   });
 
-  steps.push(...unmask(input));
+  steps.push(...unmask(input), ...serviceStep(input, 'after'), ...goodsStep(input));
 
   if (picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)) {
     const by = ctx.rulebook.id === 'uk' ? 'uk-asbestos' : 'cfr29-1926.1101k';

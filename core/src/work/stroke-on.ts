@@ -23,6 +23,8 @@ const TOP_EDGE_LAST: readonly string[] = ['sash', 'panels'];
 
 /** An edge takes the next stroke so long at 20 C, min; twice as long 10 C colder, half as long 10 C warmer. */
 const OPEN_MIN: Readonly<Record<ReturnType<typeof baseOf>, number>> = { water: 10, solvent: 30, mineral: 6 };
+const COLD_C = 10;
+const WARM_C = 30;
 export const openMin = (base: ReturnType<typeof baseOf>, tempC: number): number => OPEN_MIN[base] * 2 ** ((20 - tempC) / 10);
 
 /** What one person lays of one piece before its edge has set, m2. */
@@ -44,7 +46,15 @@ export function strokeOnWords(s: Surface, line: CoatLine, { settings }: SurfaceC
     ...(LAYING[line.way].sprays
       ? []
       : [
-          why('coat.wetEdge', 'mem-wet-edge', { cold: open(10), open: open(20), warm: open(30), stretch: measure(atOnce, 'm2') }),
+          why('coat.wetEdge', 'mem-wet-edge', {
+            cold: open(COLD_C),
+            coldAt: measure(COLD_C, 'C'),
+            open: open(20),
+            at: measure(20, 'C'),
+            warm: open(WARM_C),
+            warmAt: measure(WARM_C, 'C'),
+            stretch: measure(atOnce, 'm2'),
+          }),
           ...(largest > atOnce * settings.crew
             ? [
                 why(

@@ -28,6 +28,10 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
     before.push(gate('dust-kept', 'protect', why('gate.dustKept', source)));
     after.push(gate('dust-gone', 'cleanUp', why('gate.dustGone', source)));
   }
+  if (reached.has('antifoul')) {
+    before.push(gate('biocide-ready', 'protect', why('gate.biocideReady', 'mem-antifoul')));
+    after.push(gate('biocide-gone', 'cleanUp', why('gate.biocideGone', 'mem-antifoul')));
+  }
   // Of the strokes: what is in a coat evaporates when the zone was given back, and is asked at the coat.
   if (solvent) before.push(gate('flames-out', 'protect', why('gate.flamesOut', 'trade-strip')));
   // Law H9, over all pieces of the zone: its vapour does not stay with the piece.

@@ -26,7 +26,7 @@ interface At {
 
 const FINISHING: readonly StepKind[] = ['prime', 'coat', 'unmask'];
 export const isFinish = (st: StepSpec): boolean =>
-  FINISHING.includes(st.kind) || ['coat.ask', 'asbestosStays', 'mask.coats'].includes(st.id) || st.id.startsWith('mist.');
+  FINISHING.includes(st.kind) || ['coat.ask', 'asbestosStays', 'giveBack', 'mask.coats'].includes(st.id) || st.id.startsWith('mist.');
 
 /** What is done again inside sheet and seals. */
 const DISTURBING: readonly StepKind[] = ['remove', 'rinse'];

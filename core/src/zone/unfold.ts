@@ -4,7 +4,7 @@
  */
 import type { ElementId, Space, Surface, WallId } from '../facts';
 import { ROUND_OPENING } from '../protect/needs';
-import { ELEMENTS } from '../walk';
+import { ELEMENTS, isWindow } from '../walk';
 import { spread, wallLength, wallsOf, type Floor, type Rect } from './shapes';
 
 export interface Face {
@@ -32,7 +32,9 @@ const GAP = 0.5;
 const GROUND = 3.5;
 /** Usual height of a window's lower edge above the floor, m. Common practice, no published source. */
 const SILL = 0.9;
-const WINDOWS: readonly ElementId[] = ['doubleHungSash', 'casementSash'];
+
+/** What runs along the top of its wall. */
+const UNDER_THE_TOP: readonly ElementId[] = ['cornice', 'corbel'];
 
 /** How wide along the wall, how high, and how far above the floor a piece is drawn. */
 function sizeOf(s: Surface, wallM: number): { w: number; h: number; z: number } {
@@ -40,7 +42,7 @@ function sizeOf(s: Surface, wallM: number): { w: number; h: number; z: number } 
   const [w, high] = first === 'height' ? [s.widthM, s.lengthM] : [s.lengthM, s.widthM];
   // A casing runs round its opening: it is drawn as the opening, not as the run.
   const [wide, tall] = s.element === 'casing' ? [w / ROUND_OPENING, Math.min(wallM, w / 2.4)] : [w, Math.min(high, wallM)];
-  const z = WINDOWS.includes(s.element) ? SILL : s.element === 'sill' ? SILL - 0.1 : s.element === 'cornice' ? wallM - tall : 0;
+  const z = isWindow(s.element) ? SILL : s.element === 'sill' ? SILL - 0.1 : UNDER_THE_TOP.includes(s.element) ? wallM - tall : 0;
   return { w: wide, h: tall, z: Math.max(0, Math.min(z, wallM - tall)) };
 }
 

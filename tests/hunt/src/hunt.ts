@@ -10,9 +10,18 @@ import { HAZARDS_LAWS } from './laws/hazards';
 import { RELATIONS } from './laws/relation';
 import type { Law } from './laws/law';
 import { REPAIR_LAWS } from './laws/repair';
+import { WORLD_LAWS } from './laws/world';
 import { ZONE_LAWS } from './laws/zones';
 
-export const LAWS: readonly Law[] = [...EVIDENCE, ...HAZARDS_LAWS, ...CHOICE_LAWS, ...RELATIONS, ...ZONE_LAWS, ...REPAIR_LAWS];
+export const LAWS: readonly Law[] = [
+  ...EVIDENCE,
+  ...HAZARDS_LAWS,
+  ...CHOICE_LAWS,
+  ...RELATIONS,
+  ...ZONE_LAWS,
+  ...REPAIR_LAWS,
+  ...WORLD_LAWS,
+];
 
 interface Scenario {
   readonly recipe: Recipe;

@@ -29,7 +29,7 @@ function refusedBy(film: Binder, top: TopcoatId): boolean {
   if (film === 'limewash') return true;
   return top === 'clearVarnish' && !['shellac', 'lacquer', 'polyurethane'].includes(film);
 }
-const SOLVENT: readonly TopcoatId[] = ['alkydGloss', 'metalEnamel', 'clearVarnish'];
+const SOLVENT: readonly TopcoatId[] = ['alkydGloss', 'metalEnamel', 'clearVarnish', 'antifoulingCoat'];
 
 function coatBreaches(s: Surface, run: Run): string[] {
   const plan = run.plans.get(s.id);
@@ -41,10 +41,14 @@ function coatBreaches(s: Surface, run: Run): string[] {
   add(outdoors && (top === 'matEmulsion' || top === 'waterborneEggshell'), 'outdoors');
   add(top === 'limewash' && !['limePlaster', 'brick', 'stone'].includes(s.material), `on ${s.material}`);
   add(
-    s.material === 'limePlaster' && ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish'].includes(top),
+    s.material === 'limePlaster' && ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish', 'antifoulingCoat'].includes(top),
     'closes lime plaster',
   );
-  add(s.element === 'heater' && ['matEmulsion', 'limewash', 'clearVarnish'].includes(top), 'on a heater');
+  add(
+    ['heater', 'panelRadiator'].includes(s.element) && ['matEmulsion', 'limewash', 'clearVarnish', 'antifoulingCoat'].includes(top),
+    'on a heater',
+  );
+  add(top === 'antifoulingCoat' && s.element !== 'hull', 'poison where nothing lies in water');
   const renewed = plan.choice.parts.every((p) => p.selected.value !== null && DOES[p.selected.value].to === 'out');
   add(s.conditions.includes('oilSoaked') && !renewed && s.boards.every((b) => b.removedAt !== null), 'on oil-soaked material');
   const worked = plan.choice.parts.filter((p) => p.areaM2 > 0 && p.selected.value !== null);
@@ -56,7 +60,7 @@ function coatBreaches(s: Surface, run: Run): string[] {
   return out;
 }
 
-const METALS = ['mildSteel', 'castIron', 'galvanised', 'aluminium'];
+const METALS = ['mildSteel', 'castIron', 'galvanised', 'aluminium', 'brass'];
 const WOODS = ['softwood', 'tanninWood', 'oilyWood', 'plywood'];
 const said = (plan: SurfacePlan): ReadonlySet<string> =>
   new Set(plan.work.steps.flatMap((st) => [st.title, ...st.because, ...st.gates.map((g) => g.because)].map((r) => r.rule)));

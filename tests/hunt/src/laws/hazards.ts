@@ -225,6 +225,8 @@ export const HAZARDS_LAWS: readonly Law[] = [
     'a firm without certificate or renovator on the first day does no paid work on more than a little lead paint where people live',
     ({ s, plan, does }, run) => {
       const { job } = run.facts;
+      // Furniture, chairs, cots and toys are no part of the house.
+      if (['furniture', 'chair', 'cot', 'toy'].includes(s.element)) return false;
       const own = job.worker === 'owner' && job.tenure === 'ownerOccupied' && job.publicFunding !== 'yes';
       if (!cuts(does) || entitled(run) || !job.dwelling || job.rulebook !== 'us' || own) return false;
       const room = run.facts.spaces.find((x) => x.id === s.spaceId)?.kind === 'room';

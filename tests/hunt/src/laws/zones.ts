@@ -258,6 +258,8 @@ const SOLVENT_COATS = [
   'alkydGloss',
   'clearVarnish',
   'metalEnamel',
+  'antifoulingCoat',
+  'underwaterPrimer',
   'alkydWood',
   'knotting',
   'stainBlock',
@@ -520,7 +522,12 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
   // What is left as it is waits for nothing, and nothing for it.
   const members = z.surfaceIds.flatMap((id) => job.surfaces.find((p) => p.surfaceId === id) ?? []).filter(isWorked);
   const isFinish = (st: SurfacePlan['work']['steps'][number]) =>
-    FINISH.includes(st.kind) || st.id === 'coat.ask' || st.id === 'asbestosStays' || st.id === 'mask.coats' || st.id.startsWith('mist.');
+    FINISH.includes(st.kind) ||
+    st.id === 'coat.ask' ||
+    st.id === 'asbestosStays' ||
+    st.id === 'giveBack' ||
+    st.id === 'mask.coats' ||
+    st.id.startsWith('mist.');
   const own = (want: (st: SurfacePlan['work']['steps'][number]) => boolean) =>
     members.flatMap((p) =>
       p.work.steps.flatMap((st, step) =>
@@ -565,6 +572,7 @@ const NUMBERS: readonly (readonly [RegExp, Check['measured'], Check['measured']]
   ],
   [/^mist-wind\./, [{ what: 'windMs', value: 4.4 }], [{ what: 'windMs', value: 4.5 }]],
   [/^clean\.(alkali|acid)/, [{ what: 'ph', value: 8.5 }], [{ what: 'ph', value: 8.6 }]],
+  [/^goods-clear$/, [{ what: 'leadPpm', value: 23 }], [{ what: 'leadPpm', value: 90.1 }]],
   [/^dew-point$/, [{ what: 'aboveDewC', value: 3 }], [{ what: 'aboveDewC', value: 2.9 }]],
   [/^wind$/, [{ what: 'windMs', value: 8.9 }], [{ what: 'windMs', value: 9 }]],
   [/^fire-watch$/, [{ what: 'waitedMin', value: 60 }], [{ what: 'waitedMin', value: 59 }]],
