@@ -1,6 +1,6 @@
 /** Loose goods, old antifouling, gas pipes: what each asks for, written down here again. */
 import { wasteOf } from '../../../../core/src/waste';
-import type { Surface } from '../../../../core/src/facts';
+import type { MethodId, Surface } from '../../../../core/src/facts';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { Run } from '../run';
 import type { Law } from './law';
@@ -29,14 +29,15 @@ const leadedGoods = (run: Run): string[] =>
   });
 
 const HOT = ['infrared', 'heatGun', 'torch', 'puttyWarm', 'steam'];
-const DRY = ['dryScrapeLoose', 'drySand', 'padSand', 'powerSand', 'drillBrush', 'wireBrush', 'flapDisc', 'needleGun', 'nylonWheel'];
+/** Dry by hand, or a motor without its shroud. */
+const flies = (id: MethodId): boolean => DOES[id].dryHand === true || DOES[id].motor === true;
 const poisonFlies = (run: Run): string[] => {
   const waste = wasteOf(run.facts, run.job, run.settings).map((w) => w.stream);
   return each(run, (s, plan) => {
     const coats = s.layers.filter((l) => l.removedAt === null);
     if (coats[0]?.binder !== 'antifouling') return [];
     const mine = picked(plan);
-    const out = mine.filter((id) => HOT.includes(id) || DRY.includes(id)).map((id) => `${id} on old antifouling`);
+    const out = mine.filter((id) => HOT.includes(id) || flies(id)).map((id) => `${id} on old antifouling`);
     const disturbed =
       isWorked(plan) && plan.choice.parts.some((p) => p.areaM2 > 0 && p.selected.value !== null && DOES[p.selected.value].to !== 'nothing');
     if (!disturbed) return out;
