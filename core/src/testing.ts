@@ -94,6 +94,7 @@ export const GOOD_NUMBERS: Check['measured'] = [
   { what: 'dustSill', value: 10 },
   { what: 'dustTrough', value: 20 },
   { what: 'leadPpm', value: 10 },
+  { what: 'faceRhPct', value: 60 },
 ];
 /** A check that passed, of a surface or, with its zone, of the job. */
 export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({

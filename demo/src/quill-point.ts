@@ -1,4 +1,5 @@
 /** The invented ferry office and keeper's rooms at Quill Point: built 1904, kitchen wing 1966. */
+import { USUAL_MOISTURE } from '@roughsill/core';
 import type { Bag, Check, JobFacts, Photo, Surface } from '@roughsill/core';
 import { board, check, choose, defect, facts, job, reading, sample, sign, space, square, surface, type CoatSpec } from './build';
 
@@ -56,6 +57,7 @@ export function quillPoint(): JobFacts {
     heightM: 2.4,
     yearBuilt: 1966,
     moisture: {
+      ...USUAL_MOISTURE,
       insideC: 19,
       insideRhPct: 74,
       outsideC: 4,
@@ -73,6 +75,8 @@ export function quillPoint(): JobFacts {
       laundryDries: 'unknown',
       coldCorner: 'yes',
       fanRoom: 'bath',
+      heating: 'twice',
+      logged: { from: '2026-03-30 08:00', hours: 168, missing: 3, meanC: 18.2, meanRhPct: 72, faceRhPct: 89, hoursAbove80: 139 },
     },
   });
   const cellar = space('qp-cellar', 'Cellar', 'room', 4, { lengthM: 5.2, widthM: 4.1, heightM: 2, services: ['liveHeater', 'wiring'] });
@@ -398,7 +402,27 @@ export function quillPoint(): JobFacts {
   const kitchenDoor = surface('qp-kitchen-casing', kitchen.id, 2, 'casing', 'New door casing', [['acrylic', 'white', 'sound', 2019]], {
     yearMade: 2019,
     knots: 'no',
+    // Small, and wanted without a brush mark: from a can, behind tape.
+    topcoat: 'alkydGloss',
+    layings: { topcoat: 'can' },
   });
+  // Entered last, so that the order in which the rooms were walked stays as it was.
+  const gas = surface('qp-kitchen-gas', kitchen.id, 3, 'gasPipe', 'Gas pipe to the stove', [['alkyd', 'grey', 'sound', 1994]], {
+    yearMade: 1994,
+    lengthM: 2.2,
+  });
+  const cot = surface(
+    'qp-keeper-cot',
+    keeper.id,
+    3,
+    'cot',
+    'Cot from the loft',
+    [
+      ['alkyd', 'white', 'sound'],
+      ['oil', 'green', 'sound'],
+    ],
+    { bench: true },
+  );
 
   const washCeiling = surface('qp-wash-ceiling', wash.id, 0, 'ceiling', 'Damp ceiling', [['acrylic', 'white', 'failing', 2015]], {
     material: 'gypsumPlaster',
@@ -638,9 +662,11 @@ export function quillPoint(): JobFacts {
       keeperDoor,
       base,
       heater,
+      cot,
       ceiling,
       kitchenWall,
       kitchenDoor,
+      gas,
       washCeiling,
       washWall,
       lagging,

@@ -70,7 +70,7 @@ test('today says how many are clear, what nobody may touch, and what the samples
   const { store, facts } = open();
   inside(store, <TodayPanel facts={facts()} digest={digestOf(facts(), planOf(facts()))} />);
   const today = screen.getByTestId('today');
-  expect(today.textContent).toMatch(/1clear8assumed4waiting6found/);
+  expect(today.textContent).toMatch(/1clear10assumed4waiting6found/);
   expect(screen.getByTestId('not-to-be-touched').textContent).toMatch(/Textured ceiling, Damp ceiling, Outside wall and 2 more/);
   expect(screen.getByTestId('today-act').textContent).toMatch(/overdue/);
 });
@@ -187,7 +187,10 @@ test('the chart says in words what its lines show', () => {
   const { store, facts } = open();
   const space = facts().spaces.find((s) => s.id === 'qp-wash')!;
   const climate = simulatedClimate('test');
-  const outlooks = REMEDIES.map((r) => outlook(space.moisture!, space, climate, PINE, r, 'us'));
-  inside(store, <GrowthChart outlooks={outlooks} says="Growth index by week" />);
+  const lines = (['now', 'all'] as const).map((as) => ({
+    as,
+    outlook: outlook(space.moisture!, space, climate, PINE, as === 'now' ? [] : REMEDIES, 'us'),
+  }));
+  inside(store, <GrowthChart lines={lines} says="Growth index by week" />);
   expect(screen.getByRole('img', { name: 'Growth index by week' })).toBeTruthy();
 });

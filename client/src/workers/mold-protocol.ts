@@ -1,5 +1,5 @@
 import type { MoistureFacts } from '@roughsill/core';
-import type { Climate, MoldMaterial, Outlook } from '@roughsill/core/moist';
+import type { Climate, Forecast, MoldMaterial } from '@roughsill/core/moist';
 
 export interface ToMoldWorker {
   /** Counts the runs, so that the answer to an older question is passed over. */
@@ -12,4 +12,4 @@ export interface ToMoldWorker {
 }
 export type FromMoldWorker =
   | { readonly kind: 'progress'; readonly run: number; readonly share: number }
-  | { readonly kind: 'done'; readonly run: number; readonly outlooks: readonly Outlook[] };
+  | { readonly kind: 'done'; readonly run: number; readonly forecast: Forecast };

@@ -1,14 +1,14 @@
 /** Reckons a room's year of hours beside the page, remedy by remedy, and tells how far it is. */
-import { outlook, REMEDIES, type Outlook } from '@roughsill/core/moist';
+import { forecast } from '@roughsill/core/moist';
 import type { FromMoldWorker, ToMoldWorker } from './mold-protocol';
 
 const post = (m: FromMoldWorker): void => globalThis.postMessage(m);
 
 globalThis.addEventListener('message', ({ data }: MessageEvent<ToMoldWorker>) => {
-  const out: Outlook[] = [];
-  REMEDIES.forEach((remedy, i) => {
-    const progress = (share: number) => post({ kind: 'progress', run: data.run, share: (i + share) / REMEDIES.length });
-    out.push(outlook(data.moisture, data.space, data.climate, data.material, remedy, data.rules, progress));
+  const { run, moisture, space, climate, material, rules } = data;
+  post({
+    kind: 'done',
+    run,
+    forecast: forecast(moisture, space, climate, material, rules, (share) => post({ kind: 'progress', run, share })),
   });
-  post({ kind: 'done', run: data.run, outlooks: out });
 });

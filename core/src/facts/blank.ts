@@ -2,6 +2,7 @@
 import type { z } from 'zod';
 import type {
   AirSampleFields,
+  MoistureFacts,
   BagFields,
   BoardFields,
   HaulFields,
@@ -206,4 +207,32 @@ export const BLANK_BAG: Omit<BagDraft, 'stream' | 'filledAt'> = {
   place: '',
   haulId: null,
   note: '',
+};
+
+/** A usual small bathroom in a cool season, to be put right. */
+export const USUAL_MOISTURE: MoistureFacts = {
+  insideC: 20,
+  insideRhPct: 60,
+  outsideC: 5,
+  outsideRhPct: 85,
+  uValueWm2K: 1.5,
+  fanRatedM3h: null,
+  fanMeasuredM3h: null,
+  fanMinPerDay: 30,
+  leakAch: 0.5,
+  waterGPerDay: 600,
+  burstsPerDay: 2,
+  leak: 'unknown',
+  rising: 'unknown',
+  fanVentsOutside: 'unknown',
+  laundryDries: 'unknown',
+  coldCorner: 'unknown',
+  fanRoom: 'bath',
+  heating: 'steady',
+  letDownC: 4,
+  windowMinPerDay: 0,
+  lining: 'plaster',
+  coldFace: 'plain',
+  measuredFaceC: null,
+  logged: null,
 };

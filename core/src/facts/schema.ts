@@ -21,7 +21,11 @@ import {
   DEFECTS,
   ELEMENT_IDS,
   EXTENTS,
+  COLD_FACES,
+  FAN_BLOWS,
   FAN_ROOMS,
+  HEATINGS,
+  LININGS,
   FINDINGS,
   FINISHES,
   HARMS,
@@ -187,6 +191,20 @@ const between = (low: number, high: number, what: string) =>
     .min(low, `${what} under ${low} is not plausible`)
     .max(high, `${what} over ${high} is not plausible`);
 
+/** A logger's days in one room, summed up. */
+const Logged = z.strictObject({
+  from: z.string().min(1).max(40),
+  hours: z.number().int('a whole number').min(1).max(20_000, 'check the hours'),
+  /** Hours without a value. */
+  missing: z.number().int('a whole number').min(0).max(20_000, 'check the hours'),
+  meanC: between(-30, 60, 'the mean temperature'),
+  meanRhPct: between(0, 100, 'the mean humidity'),
+  /** At the coldest face, over all its hours, %. */
+  faceRhPct: between(0, 100, 'the humidity at the face'),
+  hoursAbove80: z.number().int('a whole number').min(0).max(20_000, 'check the hours'),
+});
+export type Logged = z.infer<typeof Logged>;
+
 /** What the mold cause finder weighs of a room: climate, the coldest outside face, the fan, and what wets the room. */
 export const MoistureFacts = z.strictObject({
   insideC: between(-20, 50, 'the temperature inside'),
@@ -208,10 +226,21 @@ export const MoistureFacts = z.strictObject({
   burstsPerDay: z.number().int('a whole number').min(0).max(48, 'check the number'),
   leak: z.enum(YES_NO),
   rising: z.enum(YES_NO),
-  fanVentsOutside: z.enum(YES_NO),
+  fanVentsOutside: z.enum(FAN_BLOWS),
   laundryDries: z.enum(YES_NO),
   coldCorner: z.enum(YES_NO),
   fanRoom: z.enum(FAN_ROOMS).default('bath'),
+  /** When it is heated to the temperature inside, and by how much it is let down meanwhile, C. */
+  heating: z.enum(HEATINGS).default('steady'),
+  letDownC: between(0, 20, 'the temperature let down').default(4),
+  /** Windows wide open, min a day. */
+  windowMinPerDay: between(0, 1440, 'the minutes of a day').default(0),
+  lining: z.enum(LININGS).default('plaster'),
+  coldFace: z.enum(COLD_FACES).default('plain'),
+  /** The coldest spot as measured with the temperatures inside and outside, C: a bridge shows itself so. Null: not measured. */
+  measuredFaceC: between(-50, 50, 'the temperature of the face').nullable().default(null),
+  /** What a logger that hung in the room said: the last one that was brought in. */
+  logged: Logged.nullable().default(null),
 });
 export type MoistureFacts = z.infer<typeof MoistureFacts>;
 

@@ -76,6 +76,7 @@ export const CHECK_NUMBERS = [
   'dustSill',
   'dustTrough',
   'leadPpm',
+  'faceRhPct',
 ] as const;
 export type CheckNumber = (typeof CHECK_NUMBERS)[number];
 
@@ -427,7 +428,18 @@ export const YES_NO = ['yes', 'no', 'unknown'] as const;
 export type YesNo = (typeof YES_NO)[number];
 
 /** What a room's fan is for; each has a flow of its own. */
-export const FAN_ROOMS = ['bath', 'kitchenHood', 'kitchen'] as const;
+export const FAN_ROOMS = ['bath', 'wc', 'utilityRoom', 'kitchenHood', 'kitchen', 'cellar'] as const;
+/** Where a fan blows; into the roof is not outdoors, and one that is turned round blows in. */
+export const FAN_BLOWS = ['yes', 'no', 'blowsIn', 'unknown'] as const;
+/** When a room is heated. */
+export const HEATINGS = ['steady', 'night', 'twice', 'off'] as const;
+export type Heating = (typeof HEATINGS)[number];
+/** What stands before the coldest face. */
+export const COLD_FACES = ['plain', 'corner', 'curtain', 'furniture', 'builtIn'] as const;
+export type ColdFace = (typeof COLD_FACES)[number];
+/** What the walls and ceiling of a room are lined with. */
+export const LININGS = ['plaster', 'board', 'timber', 'lime', 'tiles'] as const;
+export type LiningId = (typeof LININGS)[number];
 export type FanRoom = (typeof FAN_ROOMS)[number];
 
 export const ELEMENT_IDS = [

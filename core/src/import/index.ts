@@ -12,6 +12,7 @@ export {
   type ImportSettings,
   type Mapping,
 } from './results';
+export { readLogger } from './logger-csv';
 export { readClimate } from './climate';
 export { bagsCsv } from './bags-csv';
 export { registerCsv } from './register-csv';

@@ -61,6 +61,7 @@ export const spaceView = (
   accessM: space.accessM ?? (onScaffold(space) ? Math.max(space.heightM ?? 0, STOREY_M) : 0),
   goesAnyway: space.goesAnyway,
   causeKnown: space.moisture !== null,
+  comesIn: space.moisture !== null && (space.moisture.leak === 'yes' || space.moisture.rising === 'yes'),
   moldKit: growthM2.length > 0 ? moldKitFor(growthM2, rulebook) : null,
   minorWork,
   suspectM2,

@@ -2,5 +2,22 @@ export { FRSI_WANTED, saturationPa, surfaceC, surfaceRh, temperatureFactor, wood
 export { realFlow, wantedFan } from './fan';
 export { growthIndex, liningOf, PINE, type MoldMaterial, type Sensitivity } from './growth';
 export { HOURS_A_YEAR, simulatedClimate, steadyClimate, type Climate } from './climate';
-export { faceClimate, type FaceClimate, type RoomAir, type WaterAccount } from './room';
-export { comesBack, fanVerdict, outlook, REMEDIES, roomAir, spotClimate, type Outlook, type Remedy, type SpotClimate } from './cause';
+export { faceClimate, type FaceClimate, type HeatAccount, type RoomAir, type WaterAccount } from './room';
+export {
+  comesBack,
+  faceFactor,
+  fanVerdict,
+  measuredFactor,
+  outlook,
+  REMEDIES,
+  remediesFor,
+  roomAir,
+  RSI,
+  spotClimate,
+  type FanVerdict,
+  type Outlook,
+  type Remedy,
+  type SpotClimate,
+} from './cause';
+export { forecast, staysAway, type Cost, type Forecast, type Priced } from './remedies';
+export { laidOver, type LaidOver, type Logger } from './logger';

@@ -1,7 +1,8 @@
 import psychrolib from 'psychrolib';
 import fc from 'fast-check';
 import { convert } from '../units/units';
-import type { MoistureFacts } from '../facts';
+import { COLD_FACES, HEATINGS, LININGS, MoistureFacts as MoistureSchema, USUAL_MOISTURE, type MoistureFacts } from '../facts';
+import { readLogger, readTable } from '../import';
 import {
   leastTemperatureFactor,
   saturationC,
@@ -12,7 +13,9 @@ import {
   vapourGM3,
   woodMoistureAt,
 } from './air';
-import { comesBack, fanVerdict, outlook, roomAir, spotClimate } from './cause';
+import { comesBack, faceFactor, fanVerdict, outlook, REMEDIES, remediesFor, roomAir, spotClimate, type Remedy } from './cause';
+import { forecast, staysAway, type Priced } from './remedies';
+import { laidOver } from './logger';
 import { faceClimate, penetrationM, type RoomAir } from './room';
 import { simulatedClimate, steadyClimate } from './climate';
 import { airChanges, wantedFan } from './fan';
@@ -72,6 +75,9 @@ describe('fans', () => {
   });
   // ASHRAE 62.2: 100 cfm at a hood, 300 cfm elsewhere in a kitchen; Approved Document F: 30 and 60 L/s.
   test.each([
+    ['wc', 'us', 50],
+    ['utilityRoom', 'uk', 30],
+    ['wc', 'uk', 6],
     ['kitchenHood', 'us', 100],
     ['kitchen', 'us', 300],
     ['kitchenHood', 'uk', 30],
@@ -164,6 +170,7 @@ describe('mold growth index: Hukka and Viitanen 1999', () => {
 
 describe('the cause of mold in a room', () => {
   const bath: MoistureFacts = {
+    ...USUAL_MOISTURE,
     insideC: 19,
     insideRhPct: 65,
     outsideC: 3,
@@ -187,7 +194,7 @@ describe('the cause of mold in a room', () => {
 
   test('a steady room settles where vapour in and out balance', () => {
     // 240 g a day into 11.4 m3 at 0.3 changes: 10 g/h / 3.42 m3/h = 2.92 g/m3 above outdoors, short of what condenses.
-    const air = roomAir({ ...bath, fanRatedM3h: null, burstsPerDay: 0, waterGPerDay: 240, leakAch: 0.3 }, room, 'now', 'us');
+    const air = roomAir({ ...bath, fanRatedM3h: null, burstsPerDay: 0, waterGPerDay: 240, leakAch: 0.3 }, room, [], 'us');
     const face = faceClimate(air, steadyClimate(18, 60, 4000));
     const expected = vapourGM3(saturationPa(18) * 0.6, air.insideC) + 10 / air.leakM3h;
     const got = vapourGM3((saturationPa(face.tempC[3999]!) * face.rhPct[3999]!) / 100, air.insideC);
@@ -196,7 +203,7 @@ describe('the cause of mold in a room', () => {
 
   test('bare of linings, and with nothing cold, a room empties as exp(-Qt/V)', () => {
     const air = {
-      ...roomAir({ ...bath, leakAch: 0.3 }, room, 'now', 'us'),
+      ...roomAir({ ...bath, leakAch: 0.3 }, room, [], 'us'),
       liningM2: 0,
       coldM2: 0,
       waterGPerDay: 0,
@@ -218,6 +225,14 @@ describe('the cause of mold in a room', () => {
     fRsi: fc.double({ min: 0.2, max: 0.95, noNaN: true }),
     coldM2: fc.double({ min: 1, max: 20, noNaN: true }),
     liningM2: fc.double({ min: 0, max: 60, noNaN: true }),
+    heating: fc.constantFrom(...HEATINGS),
+    letDownC: fc.double({ min: 0, max: 8, noNaN: true }),
+    fabricWK: fc.double({ min: 0, max: 60, noNaN: true }),
+    capacityWhK: fc.double({ min: 10, max: 2000, noNaN: true }),
+    lining: fc.constantFrom(...LININGS),
+    ground: fc.boolean(),
+    windowM3h: fc.double({ min: 0, max: 300, noNaN: true }),
+    windowMinPerDay: fc.double({ min: 0, max: 1440, noNaN: true }),
     leakM3h: fc.double({ min: 0, max: 60, noNaN: true }),
     fanM3h: fc.double({ min: 0, max: 120, noNaN: true }),
     fanMinPerDay: fc.double({ min: 0, max: 1440, noNaN: true }),
@@ -228,10 +243,12 @@ describe('the cause of mold in a room', () => {
   });
   const month = { tempC: year.tempC.slice(0, 720), rhPct: year.rhPct.slice(0, 720), startsAt: 0, simulated: true };
 
-  test('every gram is accounted for, and no face holds more than runs off', () => {
+  test('every gram and every watt hour is accounted for, and no face holds more than runs off', () => {
     fc.assert(
       fc.property(airs, (air) => {
-        const { water, rhPct, wetGM2 } = faceClimate(air, month);
+        const { water, heat, rhPct, wetGM2 } = faceClimate(air, month);
+        expect(Math.abs(heat.heated - heat.withAir - heat.throughWalls - heat.kept)).toBeLessThan(1e-6 * (1 + heat.heated));
+        expect(heat.heated).toBeGreaterThanOrEqual(0);
         expect(Math.abs(water.givenOff - water.airedOut - water.ranOff - water.kept)).toBeLessThan(1e-6 * (1 + water.givenOff));
         expect([Math.min(...rhPct) >= 0, Math.max(...rhPct) <= 100, Math.max(...wetGM2) <= 200 + 1e-9]).toEqual([true, true, true]);
         expect(Math.min(...wetGM2)).toBeGreaterThanOrEqual(0);
@@ -241,27 +258,39 @@ describe('the cause of mold in a room', () => {
   });
 
   test('every input moves the face in its physical direction', () => {
-    const mean = (air: RoomAir) => faceClimate(air, month).rhPct.reduce((a, b) => a + b, 0) / 720;
+    const meanOf = (xs: Float64Array) => xs.reduce((a, b) => a + b, 0) / xs.length;
+    const mean = (air: RoomAir) => meanOf(faceClimate(air, month).rhPct);
     const dampens: readonly ((a: RoomAir) => RoomAir)[] = [
       (a) => ({ ...a, waterGPerDay: a.waterGPerDay + 500 }),
       (a) => ({ ...a, alwaysGH: a.alwaysGH + 20 }),
-      (a) => ({ ...a, fRsi: a.fRsi * 0.9 }),
+      // Against ground that is warmer than the room the colder face is the better tied one.
+      (a) => (a.ground ? a : { ...a, fRsi: a.fRsi * 0.9 }),
     ];
     fc.assert(
       fc.property(airs, (air) => {
-        const base = mean(air);
-        for (const more of dampens) expect(mean(more(air))).toBeGreaterThanOrEqual(base - 1e-9);
+        const base = faceClimate(air, month);
+        for (const more of dampens) {
+          const wetter = faceClimate(more(air), month);
+          // What ran down a face is gone, and dampens nothing any more.
+          if (wetter.water.ranOff > 0) continue;
+          expect(meanOf(wetter.rhPct)).toBeGreaterThanOrEqual(meanOf(base.rhPct) - 1e-9);
+        }
       }),
       { numRuns: 30, endOnFailure: true },
     );
     // Winter air is the drier: the more of it, the drier the face.
-    const wet = { ...roomAir(bath, room, 'now', 'us') };
+    const wet = { ...roomAir(bath, room, [], 'us') };
     expect(mean({ ...wet, leakM3h: wet.leakM3h * 2 })).toBeLessThan(mean(wet));
     expect(mean({ ...wet, fanM3h: wet.fanM3h * 2 })).toBeLessThan(mean(wet));
+    expect(mean({ ...wet, windowMinPerDay: 120 })).toBeLessThan(mean(wet));
+    // A room that is let down is the colder one, and its faces the damper.
+    for (const heating of ['night', 'twice', 'off'] as const) expect(mean({ ...wet, heating, letDownC: 6 })).toBeGreaterThan(mean(wet));
+    const order = COLD_FACES.map((coldFace) => faceFactor({ ...bath, uValueWm2K: 0.9, coldCorner: 'no', coldFace }));
+    expect(order).toEqual([...order].sort((a, b) => b - a));
   });
 
   test('what condenses stays on the face and dries off again; the face is at 100 % meanwhile', () => {
-    const air = { ...roomAir({ ...bath, waterGPerDay: 500, burstsPerDay: 1, leakAch: 1 }, room, 'now', 'us'), liningM2: 0 };
+    const air = { ...roomAir({ ...bath, waterGPerDay: 500, burstsPerDay: 1, leakAch: 1 }, room, [], 'us'), liningM2: 0 };
     const { wetGM2, rhPct } = faceClimate(air, steadyClimate(0, 70, 48));
     const day = [...wetGM2].slice(24, 48);
     expect(day[7]).toBeGreaterThan(1);
@@ -273,8 +302,49 @@ describe('the cause of mold in a room', () => {
     expect(shut.water.kept + shut.water.ranOff).toBeCloseTo(500 * 20, 6);
   });
 
+  test('heated steadily the power is H (T - T_out); let go, it cools as exp(-Ht/C)', () => {
+    const still = { ...roomAir({ ...bath, burstsPerDay: 0, fanMinPerDay: 0 }, room, [], 'us') };
+    const H = still.fabricWK + (1206 / 3600) * still.leakM3h;
+    const steady = faceClimate(still, steadyClimate(0, 70, 200)).heat;
+    expect(steady.heated / 200).toBeCloseTo(H * still.insideC, 6);
+    // Hours long against the step: the implicit step and the exponential differ by a fiftieth.
+    const slow = { ...still, heating: 'off' as const, capacityWhK: 40 * H };
+    const { roomC } = faceClimate(slow, steadyClimate(0, 70, 41));
+    expect(roomC[39]! / still.insideC).toBeCloseTo(Math.exp(-1), 1);
+    expect(Math.abs(roomC[39]! / still.insideC - (1 + 1 / 40) ** -40)).toBeLessThan(1e-9);
+  });
+
+  test('what was measured at the face outranks its reckoning, where inside and outside are far enough apart to tell', () => {
+    const cold = { ...bath, coldCorner: 'no' as const, insideC: 20, outsideC: 0, measuredFaceC: 9 };
+    expect(faceFactor(cold)).toBeCloseTo(0.45, 9);
+    expect(faceFactor({ ...cold, outsideC: 15 })).toBe(faceFactor({ ...cold, measuredFaceC: null }));
+    expect(faceFactor(cold, ['insulation'])).toBeGreaterThan(0.8);
+  });
+
+  test('a cellar lies in the ground: its face keeps the mean of the year, and warm air of summer wets it', () => {
+    const cellar: MoistureFacts = {
+      ...bath,
+      fanRoom: 'cellar',
+      heating: 'off',
+      burstsPerDay: 0,
+      waterGPerDay: 0,
+      coldCorner: 'no',
+      leakAch: 0.2,
+    };
+    const summer = { tempC: year.tempC.slice(4000, 5500), rhPct: year.rhPct.slice(4000, 5500), startsAt: 4000, simulated: true };
+    const wetHours = (leakAch: number) => {
+      const air = { ...roomAir({ ...cellar, leakAch }, room, [], 'us'), fanM3h: 0 };
+      // The ground has the mean of the whole year, as a floor over it has.
+      return faceClimate({ ...air, insideC: 10 }, { ...summer, tempC: summer.tempC.map((c) => c + 6) }).rhPct.filter((rh) => rh >= 80)
+        .length;
+    };
+    expect(wetHours(3)).toBeGreaterThanOrEqual(wetHours(0.1));
+    expect(fanVerdict({ ...cellar, fanRatedM3h: 100 }, 20, 'us').because.map((r) => r.rule)).toContain('moist.cellarSummer');
+    expect(remediesFor(cellar)).not.toContain('airing');
+  });
+
   test('linings take the top off a burst', () => {
-    const air = roomAir({ ...bath, waterGPerDay: 60, burstsPerDay: 1 }, room, 'now', 'us');
+    const air = roomAir({ ...bath, waterGPerDay: 60, burstsPerDay: 1 }, room, [], 'us');
     const top = (liningM2: number) => Math.max(...faceClimate({ ...air, liningM2 }, steadyClimate(12, 60, 240)).rhPct.slice(120));
     expect(top(air.liningM2)).toBeLessThan(top(0) - 1);
   });
@@ -287,9 +357,9 @@ describe('the cause of mold in a room', () => {
 
   test('a leak wets the face whatever fan and heat do; wash that dries indoors dampens; a corner is colder', () => {
     const dry = { ...bath, uValueWm2K: 0.3, waterGPerDay: 100, coldCorner: 'no' } as const;
-    const of = (m: MoistureFacts, r: 'now' | 'all' = 'now') => outlook(m, room, year, PINE, r, 'us');
+    const of = (m: MoistureFacts, r: readonly Remedy[] = []) => outlook(m, room, year, PINE, r, 'us');
     expect(of(dry).seenWeek).toBeNull();
-    expect(of({ ...dry, leak: 'yes' }, 'all').seenWeek).not.toBeNull();
+    expect(of({ ...dry, leak: 'yes' }, REMEDIES).seenWeek).not.toBeNull();
     expect(comesBack(of(dry), { ...dry, rising: 'yes' }, false)).toMatchObject({ value: 'yes', because: [{ rule: 'moist.comesIn' }] });
     expect(of({ ...dry, laundryDries: 'yes' }).dampestMonthRhPct).toBeGreaterThan(of(dry).dampestMonthRhPct);
     expect(of({ ...dry, coldCorner: 'yes' }).fRsi).toBeLessThan(of(dry).fRsi);
@@ -297,25 +367,92 @@ describe('the cause of mold in a room', () => {
     expect([comesBack(of(dry), dry, true).value, comesBack(of(dry), dry, false).value]).toEqual(['unexplained', 'no']);
   });
 
-  test('each remedy helps, and all three help most', () => {
-    const peaks = Object.fromEntries(
-      (['now', 'fan', 'heat', 'insulation', 'all'] as const).map((r) => [r, outlook(bath, room, year, PINE, r, 'us')]),
-    );
-    expect(peaks['now']!.hoursAbove80).toBeGreaterThan(peaks['fan']!.hoursAbove80);
-    expect(peaks['now']!.hoursAbove80).toBeGreaterThan(peaks['heat']!.hoursAbove80);
-    expect(peaks['now']!.hoursAbove80).toBeGreaterThan(peaks['insulation']!.hoursAbove80);
-    expect(Math.min(...['fan', 'heat', 'insulation'].map((r) => peaks[r]!.hoursAbove80))).toBeGreaterThanOrEqual(
-      peaks['all']!.hoursAbove80,
-    );
-    expect(comesBack(peaks['now']!, bath, true).value).toBe('yes');
-    expect(comesBack(peaks['all']!, bath, false).value).toBe('no');
+  test('each remedy helps, and all help most; the cheapest set that is enough is as cheap as any', () => {
+    const f = forecast(bath, room, year, PINE, 'us');
+    expect(f.singles.map((o) => o.takes[0]).sort()).toEqual([...remediesFor(bath)].sort());
+    for (const o of f.singles) expect(o.hoursAbove80).toBeLessThan(f.now.hoursAbove80);
+    expect(Math.min(...f.singles.map((o) => o.hoursAbove80))).toBeGreaterThanOrEqual(f.all.hoursAbove80);
+    expect(comesBack(f.now, bath, true).value).toBe('yes');
+    expect(comesBack(f.all, bath, false).value).toBe('no');
+    // Against every set of them, reckoned one by one.
+    const kinds = remediesFor(bath);
+    const price = (o: Priced) => o.cost.once / 10 + o.cost.aYear;
+    const sets = Array.from({ length: 2 ** kinds.length - 1 }, (_, i) => kinds.filter((_r, bit) => ((i + 1) >> bit) & 1));
+    const enough = sets.filter((takes) => staysAway(outlook(bath, room, year, PINE, takes, 'us')));
+    expect(f.least === null).toBe(enough.length === 0);
+    expect(enough.map((s) => s.join())).toContain(f.least!.takes.join());
+    for (const o of f.singles) if (staysAway(o)) expect(price(f.least!)).toBeLessThanOrEqual(price(o) + 1e-9);
   });
 
   test('a fan that blows into the roof counts as none; a label is not a flow', () => {
-    expect(roomAir({ ...bath, fanVentsOutside: 'no' }, room, 'now', 'us').fanM3h).toBe(0);
+    for (const fanVentsOutside of ['no', 'blowsIn'] as const) expect(roomAir({ ...bath, fanVentsOutside }, room, [], 'us').fanM3h).toBe(0);
+    expect(fanVerdict({ ...bath, fanVentsOutside: 'blowsIn' }, 4.56, 'us').value).toBe('blowsIn');
     expect(fanVerdict({ ...bath, fanVentsOutside: 'no' }, 4.56, 'us').value).toBe('intoRoof');
     expect(fanVerdict({ ...bath, fanRatedM3h: 100 }, 4.56, 'us').value).toBe('weak');
     expect(fanVerdict({ ...bath, fanRatedM3h: 100, fanMeasuredM3h: 90 }, 4.56, 'us').value).toBe('enough');
+  });
+
+  describe('a logger', () => {
+    const week = (over: (h: number) => { c?: number; rh?: number } = () => ({}), room = 'Bath') =>
+      `time,temperature C,humidity,room\n${Array.from({ length: 200 }, (_, h) => {
+        const { c = 19, rh = 55 } = over(h);
+        const at = new Date(Date.UTC(2026, 0, 12, h)).toISOString().slice(0, 16).replace('T', ' ');
+        return `${at},${Number.isNaN(c) ? '' : c},${rh},${room}`;
+      }).join('\n')}\n`;
+    const read = (csv: string) => {
+      const table = readTable(new TextEncoder().encode(csv));
+      if (!table.ok) throw new Error('no table');
+      return readLogger(table.value, 'Bath');
+    };
+    const good = (csv: string) => {
+      const r = read(csv);
+      if (!r.ok) throw new Error(r.problems[0]!.message);
+      return r.value;
+    };
+    test('is refused for another room, 200 %, gaps, too little, and no time', () => {
+      const says = (csv: string) => {
+        const r = read(csv);
+        return r.ok ? '' : `${r.problems[0]!.path}: ${r.problems[0]!.message}`;
+      };
+      expect(says(week(undefined, 'Kitchen'))).toBe('line 2: hung in “Kitchen”: this is Bath');
+      expect(says(week((h) => (h === 9 ? { rh: 200 } : {})))).toBe('line 11: 200 % is no humidity: 0 to 100 %');
+      expect(says(week((h) => (h > 20 && h < 120 ? { c: NaN } : {})))).toMatch(/99 of its 200 hours are missing/);
+      expect(says(week().split('\n').slice(0, 40).join('\n'))).toMatch(/at least 72/);
+      expect(says('a,b,c\n1,2,3\n')).toMatch(/no column is named time/);
+    });
+    test('that fits, that shows more water, that hung outdoors', () => {
+      const sim = faceClimate(roomAir(bath, room, [], 'us'), year);
+      const at = 11 * 24;
+      const same = good(week((h) => ({ c: sim.roomC[at + h]!, rh: sim.roomRhPct[at + h]! })));
+      const fits = laidOver(bath, room, year, same, 'us');
+      expect(fits.verdict.value).toBe('fits');
+      expect(fits.logged).toMatchObject({ hours: 200, missing: 0 });
+      const wet = laidOver({ ...bath, waterGPerDay: 100 }, room, year, same, 'us');
+      expect(wet.verdict.value).toBe('wetter');
+      // By hand: what goes out with the air is what is given off, G = Q (v_in - v_out), within what the linings even out in a week.
+      expect(wet.shownGPerDay).toBeGreaterThan(0.6 * bath.waterGPerDay);
+      const out = good(week((h) => ({ c: year.tempC[at + h]!, rh: year.rhPct[at + h]! })));
+      expect(laidOver(bath, room, year, out, 'us').verdict.value).toBe('elsewhere');
+    });
+    test('humidity that falls by itself shows the air changes: exp(-nt), by hand', () => {
+      const out = steadyClimate(5, 60, 8760);
+      const vOut = vapourGM3(saturationPa(5) * 0.6, 19);
+      const falling = good(
+        week((h) => {
+          const v = vapourGM3((saturationPa(5) * 60) / 100, 5) + 6 * Math.exp(-0.4 * (h % 12));
+          return { rh: (100 * v) / vapourGM3(saturationPa(19), 19) };
+        }),
+      );
+      expect(vOut).toBeGreaterThan(0);
+      expect(laidOver(bath, room, out, falling, 'us').shownAch).toBeCloseTo(0.4, 2);
+    });
+  });
+
+  test('what no room is said in trade words: negative flow, 200 %, a night colder than it can be', () => {
+    const says = (over: object) => MoistureSchema.safeParse({ ...bath, ...over }).error?.issues[0]?.message;
+    expect(says({ fanMeasuredM3h: -5 })).toMatch(/the fan under 0/);
+    expect(says({ insideRhPct: 200 })).toMatch(/humidity inside over 100/);
+    expect(says({ letDownC: 40 })).toMatch(/let down over 20/);
   });
 
   test('spot readings: 20 C, 50 %, 0 C outside at U 1.5 is a risk; at U 0.4 it is not', () => {

@@ -99,7 +99,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
         const facts_ = space.moisture;
         const floor = surfaces.find((s) => s.element === 'ceiling');
         const floorM2 = (space.lengthM ?? floor?.lengthM ?? 0) * (space.widthM ?? floor?.widthM ?? 0);
-        const now_ = facts_ && outlook(facts_, space, simulatedClimate(seed || job.id), PINE, 'now', job.rulebook);
+        const now_ = facts_ && outlook(facts_, space, simulatedClimate(seed || job.id), PINE, [], job.rulebook);
         return [
           {
             space: space.name,

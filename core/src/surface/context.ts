@@ -57,6 +57,8 @@ export interface SpaceView {
   readonly goesAnyway: string;
   /** Somebody recorded what wets it. */
   readonly causeKnown: boolean;
+  /** Water comes in from outside or from below, as far as anybody said. */
+  readonly comesIn: boolean;
   /** Of coats that may hold asbestos in this room, or in those that are one with it, what nobody has decided to leave, m2. */
   readonly suspectM2: number;
   /** What cleaning the growth of this room is done in, by its class; null: no growth in it. */

@@ -15,6 +15,7 @@ export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
   dustSill: 'ug/ft2',
   dustTrough: 'ug/ft2',
   leadPpm: 'ppm',
+  faceRhPct: '%RH',
 };
 
 /** As a person on a job reads and enters it. Minutes and hours are what the check speaks of. */

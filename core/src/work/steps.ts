@@ -6,7 +6,7 @@ import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
 import { baseOf, DEW_MARGIN_C, LAYING, layH, type CoatingPlan, type CoatLine } from '../coat';
 import type { LeadPicture } from '../probe';
-import { isDamp, isPresent } from '../probe';
+import { isDamp, isPresent, readsWet } from '../probe';
 import { why, type Reason } from '../reasons';
 import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
@@ -89,6 +89,24 @@ function dryGate(id: string, timber: boolean, metal: boolean): GateSpec {
   if (!timber) return gate(id, 'dry', why('gate.moistureMineral', 'astm-d4263'), [{ what: 'waitedH', atLeast: measure(16, 'h') }]);
   const limit = measure(15, '%MC');
   return gate(id, 'dry', why('gate.moisture', 'mem-moisture', { limit }), [{ what: 'moisturePct', atMost: limit }]);
+}
+
+/** A week of it at the coldest face, %: five under what grows mold in a month. ISO 13788; the margin is common practice. */
+const CURED_RH = measure(75, '%RH');
+/** Wood that is still wetted stays above. Wood Handbook. */
+const CURED_WOOD = measure(16, '%MC');
+/** A cause is cured when a reading says so: the air of a room by a logger's week, what is wetted by its own moisture. Law O2. */
+function curedGate(s: Surface, { place, space }: SurfaceContext): GateSpec {
+  const byAir = place === 'inside' && !space.comesIn && !s.conditions.includes('wet') && !readsWet(s);
+  if (byAir)
+    return gate('cause-cured', 'prepare', why('gate.causeCuredAir', 'iso13788', { limit: CURED_RH }), [
+      { what: 'faceRhPct', atMost: CURED_RH },
+    ]);
+  if (TIMBER.includes(s.material))
+    return gate('cause-cured', 'prepare', why('gate.causeCuredWood', 'mem-moisture', { limit: CURED_WOOD }), [
+      { what: 'moisturePct', atMost: CURED_WOOD },
+    ]);
+  return gate('cause-cured', 'prepare', why('gate.causeCured', 'astm-d4263'), [{ what: 'waitedH', atLeast: measure(16, 'h') }]);
 }
 
 /** Ready to paint: pH 6 to 8.5. ASTM D4262 and practice. */
@@ -315,7 +333,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
   }
 
   const damp = isDamp(s);
-  const dampGates = damp ? [gate('cause-cured', 'prepare', why('gate.causeCured', 'trade-mold'))] : [];
+  const dampGates = damp ? [curedGate(s, ctx)] : [];
   step({
     id: 'prepare',
     kind: 'prepare',

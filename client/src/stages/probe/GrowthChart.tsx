@@ -3,24 +3,29 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Polyline, Text as SvgText } from 'react-native-svg';
 import { say } from '@roughsill/core';
-import type { Outlook, Remedy } from '@roughsill/core/moist';
+import type { Outlook } from '@roughsill/core/moist';
 
 const HEIGHT = 240;
 const LEFT = 30;
 const RIGHT = 12;
 const TOP = 10;
 const BOTTOM = 34;
-const LOOKS: Readonly<Record<Remedy, { readonly stroke: string; readonly dash?: string; readonly width: number }>> = {
+/** What each line stands for; three are enough to read: as it is, the cheapest that is enough, all of them. */
+export const CHARTED = ['now', 'least', 'all'] as const;
+export type Charted = (typeof CHARTED)[number];
+const LOOKS: Readonly<Record<Charted, { readonly stroke: string; readonly dash?: string; readonly width: number }>> = {
   now: { stroke: 'rgb(var(--oxide))', width: 3.5 },
-  fan: { stroke: 'rgb(var(--slate))', dash: '9 5', width: 2.5 },
-  heat: { stroke: 'rgb(var(--umber))', dash: '2 5', width: 3 },
-  insulation: { stroke: 'rgb(var(--ash))', dash: '12 4 3 4', width: 2.5 },
+  least: { stroke: 'rgb(var(--slate))', dash: '9 5', width: 3 },
   all: { stroke: 'rgb(var(--verdigris))', width: 2.5 },
 };
+export interface ChartLine {
+  readonly as: Charted;
+  readonly outlook: Outlook;
+}
 
-export function GrowthChart({ outlooks, says }: { readonly outlooks: readonly Outlook[]; readonly says: string }) {
+export function GrowthChart({ lines, says }: { readonly lines: readonly ChartLine[]; readonly says: string }) {
   const [width, setWidth] = useState(0);
-  const weeks = Math.max(1, ...outlooks.map((o) => o.weekly.length - 1));
+  const weeks = Math.max(1, ...lines.map((l) => l.outlook.weekly.length - 1));
   const x = (week: number) => LEFT + (week / weeks) * (width - LEFT - RIGHT);
   const y = (index: number) => TOP + (1 - index / 6) * (HEIGHT - TOP - BOTTOM);
   const ticks = Array.from({ length: 5 }, (_, i) => Math.round((i * weeks) / 4));
@@ -62,12 +67,12 @@ export function GrowthChart({ outlooks, says }: { readonly outlooks: readonly Ou
               {t === 0 ? 'week 0' : t}
             </SvgText>
           ))}
-          {outlooks.map((o) => {
-            const look = LOOKS[o.remedy];
+          {lines.map((l) => {
+            const look = LOOKS[l.as];
             return (
               <Polyline
-                key={o.remedy}
-                points={o.weekly.map((v, i) => `${x(i).toFixed(1)},${y(v).toFixed(1)}`).join(' ')}
+                key={l.as}
+                points={l.outlook.weekly.map((v, i) => `${x(i).toFixed(1)},${y(v).toFixed(1)}`).join(' ')}
                 fill="none"
                 stroke={look.stroke}
                 strokeWidth={look.width}
@@ -82,10 +87,10 @@ export function GrowthChart({ outlooks, says }: { readonly outlooks: readonly Ou
 }
 
 /** A piece of the line, for the list below the chart. */
-export function RemedyLine({ remedy }: { readonly remedy: Remedy }) {
-  const look = LOOKS[remedy];
+export function RemedyLine({ as }: { readonly as: Charted }) {
+  const look = LOOKS[as];
   return (
-    <Svg width={44} height={14} aria-label={say(`remedy.${remedy}`)}>
+    <Svg width={44} height={14} aria-label={say(`remedy.${as}`)}>
       <Line x1={2} x2={42} y1={7} y2={7} stroke={look.stroke} strokeWidth={look.width} strokeDasharray={look.dash} />
     </Svg>
   );

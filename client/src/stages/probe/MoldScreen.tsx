@@ -10,24 +10,32 @@ import {
   MoistureFacts as MoistureSchema,
   roundForReading,
   bookOf,
+  COLD_FACES,
+  FAN_BLOWS,
+  HEATINGS,
+  LININGS,
   say,
   spell,
+  USUAL_MOISTURE,
   YES_NO,
   type JobFacts,
   type MoistureFacts,
   type Problem,
   type Space,
 } from '@roughsill/core';
-import { readClimate, readTable } from '@roughsill/core/import';
+import { readClimate, readLogger, readTable } from '@roughsill/core/import';
 import {
   comesBack,
   fanVerdict,
+  laidOver,
   liningOf,
   PINE,
   simulatedClimate,
   spotClimate,
   type Climate,
-  type Outlook,
+  type Forecast,
+  type Logger,
+  type Priced,
   type Sensitivity,
 } from '@roughsill/core/moist';
 import { CAUSE_QUESTIONS, moldPicture } from '@roughsill/core/survey';
@@ -37,7 +45,9 @@ import { commit, set, useAppDispatch } from '../../store';
 import type { FromMoldWorker, ToMoldWorker } from '../../workers/mold-protocol';
 import { spawnMoldWorker } from '../../workers/spawn';
 import { JobPage } from '../JobPage';
-import { GrowthChart, RemedyLine } from './GrowthChart';
+import { useMoney } from '../money';
+import { GrowthChart, RemedyLine, type Charted, type ChartLine } from './GrowthChart';
+import { WeekChart } from './WeekChart';
 
 export const MoldScreen = () => (
   <JobPage title={spell('What makes it mold')} hint="Water from outside comes first; then the room’s own air; then the coldest face.">
@@ -45,26 +55,6 @@ export const MoldScreen = () => (
   </JobPage>
 );
 
-/** A usual small bathroom in a cool season, to be put right. */
-const USUAL: MoistureFacts = {
-  insideC: 20,
-  insideRhPct: 60,
-  outsideC: 5,
-  outsideRhPct: 85,
-  uValueWm2K: 1.5,
-  fanRatedM3h: null,
-  fanMeasuredM3h: null,
-  fanMinPerDay: 30,
-  leakAch: 0.5,
-  waterGPerDay: 600,
-  burstsPerDay: 2,
-  leak: 'unknown',
-  rising: 'unknown',
-  fanVentsOutside: 'unknown',
-  laundryDries: 'unknown',
-  coldCorner: 'unknown',
-  fanRoom: 'bath',
-};
 const WALLS = [
   { value: '0.4', label: 'lined, 0.4' },
   { value: '1.0', label: 'cavity, 1.0' },
@@ -101,7 +91,9 @@ function Room({ facts, space }: { readonly facts: JobFacts; readonly space: Spac
   const picture = moldPicture(space, surfaces, bookOf(facts.job));
   const write = (fields: Partial<MoistureFacts>, what: string) =>
     setProblems(
-      dispatch(commit(facts.job.id, [set('space', space.id, { moisture: { ...(m ?? USUAL), ...fields } })], `${space.name}: ${what}`)),
+      dispatch(
+        commit(facts.job.id, [set('space', space.id, { moisture: { ...(m ?? USUAL_MOISTURE), ...fields } })], `${space.name}: ${what}`),
+      ),
     );
   return (
     <>
@@ -112,8 +104,11 @@ function Room({ facts, space }: { readonly facts: JobFacts; readonly space: Spac
             key={q}
             label={say(q)}
             value={m?.[q] ?? 'unknown'}
-            options={YES_NO.map((value) => ({ value, label: value === 'unknown' ? 'not known' : value }))}
-            onChange={(v) => write({ [q]: v }, say(q))}
+            options={(q === 'fanVentsOutside' ? FAN_BLOWS : YES_NO).map((value) => ({
+              value,
+              label: value === 'unknown' ? 'not known' : say(value),
+            }))}
+            onChange={(v: string) => write({ [q]: v }, say(q))}
             testID={`cause-${q}`}
           />
         ))}
@@ -127,7 +122,7 @@ function Room({ facts, space }: { readonly facts: JobFacts; readonly space: Spac
         <>
           <ClimateForm moisture={m} onSet={write} readings={<FromReadings facts={facts} space={space} onSet={write} />} />
           <Now moisture={m} space={space} facts={facts} />
-          <Outlooks facts={facts} space={space} moisture={m} />
+          <Outlooks facts={facts} space={space} moisture={m} onSet={write} />
         </>
       )}
     </>
@@ -173,7 +168,7 @@ function ClimateForm({ moisture: m, onSet, readings }: ClimateFormProps) {
     return r.success ? undefined : r.error.issues[0]?.message;
   };
   const number = (
-    field: 'insideRhPct' | 'outsideRhPct' | 'uValueWm2K' | 'fanMinPerDay' | 'leakAch' | 'waterGPerDay' | 'burstsPerDay',
+    field: 'insideRhPct' | 'outsideRhPct' | 'uValueWm2K' | 'fanMinPerDay' | 'windowMinPerDay' | 'leakAch' | 'waterGPerDay' | 'burstsPerDay',
     label: string,
     unit?: string,
     step?: number,
@@ -202,6 +197,36 @@ function ClimateForm({ moisture: m, onSet, readings }: ClimateFormProps) {
         step={1}
         check={(v) => check(field)(imperial ? convert(v, 'F', 'C') : v)}
         onCommit={(v) => v !== null && onSet({ [field]: imperial ? convert(v, 'F', 'C') : v }, label.toLowerCase())}
+      />
+    </View>
+  );
+  /** A colder hour by so many degrees: no temperature, but a difference of two. */
+  const less = (
+    <View className="min-w-[9rem] flex-1">
+      <NumberField
+        label="Let down by"
+        unit={imperial ? '°F' : '°C'}
+        value={roundForReading(imperial ? m.letDownC * 1.8 : m.letDownC)}
+        decimals={1}
+        step={1}
+        check={(v) => check('letDownC')(imperial ? v / 1.8 : v)}
+        onCommit={(v) => v !== null && onSet({ letDownC: imperial ? v / 1.8 : v }, 'let down')}
+        testID="moist-letDownC"
+      />
+    </View>
+  );
+  const face = (
+    <View className="min-w-[9rem] flex-1">
+      <NumberField
+        label="Coldest spot, measured"
+        hint="With the two temperatures above: a bridge shows itself so"
+        unit={imperial ? '°F' : '°C'}
+        optional
+        value={m.measuredFaceC === null ? null : roundForReading(imperial ? convert(m.measuredFaceC, 'C', 'F') : m.measuredFaceC)}
+        decimals={1}
+        check={(v) => check('measuredFaceC')(imperial ? convert(v, 'F', 'C') : v)}
+        onCommit={(v) => onSet({ measuredFaceC: v === null ? null : imperial ? convert(v, 'F', 'C') : v }, 'coldest spot')}
+        testID="moist-measuredFaceC"
       />
     </View>
   );
@@ -237,6 +262,7 @@ function ClimateForm({ moisture: m, onSet, readings }: ClimateFormProps) {
       />
       <View className="flex-row flex-wrap gap-3">
         {number('uValueWm2K', 'Heat loss', 'W/m²K', undefined, 2)}
+        {face}
         {number('leakAch', 'Leaks', 'air changes/h', 0.1, 2)}
         {number('waterGPerDay', 'Water given off', 'g/day', 250)}
         {number('burstsPerDay', 'Showers or cooking', 'a day', 1)}
@@ -254,7 +280,29 @@ function ClimateForm({ moisture: m, onSet, readings }: ClimateFormProps) {
           />
         </View>
         {number('fanMinPerDay', 'Fan runs', 'min/day', 15)}
+        {number('windowMinPerDay', 'Windows wide open', 'min/day', 10)}
       </View>
+      <Pick
+        label="What stands before the coldest wall"
+        value={m.coldFace}
+        options={COLD_FACES.map((value) => ({ value, label: say(`coldFace.${value}`) }))}
+        onChange={(coldFace) => onSet({ coldFace }, 'what stands before the wall')}
+        testID="cold-face"
+      />
+      <Pick
+        label="Walls and ceiling are lined with"
+        value={m.lining}
+        options={LININGS.map((value) => ({ value, label: say(`lining.${value}`) }))}
+        onChange={(lining) => onSet({ lining }, 'lining')}
+      />
+      <Pick
+        label="Heated"
+        value={m.heating}
+        options={HEATINGS.map((value) => ({ value, label: say(`heating.${value}`) }))}
+        onChange={(heating) => onSet({ heating }, 'heating')}
+        testID="heating"
+      />
+      {m.heating === 'night' || m.heating === 'twice' ? <View className="flex-row flex-wrap gap-3">{less}</View> : null}
     </Panel>
   );
 }
@@ -275,7 +323,7 @@ function Now({ moisture, space, facts }: { readonly moisture: MoistureFacts; rea
       />
       <AnswerRow
         label="Fan"
-        value={{ enough: 'enough', weak: 'too weak', none: 'none', intoRoof: 'not outdoors' }[fan.value]}
+        value={{ enough: 'enough', weak: 'too weak', none: 'none', intoRoof: 'not outdoors', blowsIn: 'blows in' }[fan.value]}
         of="the fan"
         because={fan.because}
       />
@@ -283,7 +331,17 @@ function Now({ moisture, space, facts }: { readonly moisture: MoistureFacts; rea
   );
 }
 
-function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readonly space: Space; readonly moisture: MoistureFacts }) {
+function Outlooks({
+  facts,
+  space,
+  moisture,
+  onSet,
+}: {
+  readonly facts: JobFacts;
+  readonly space: Space;
+  readonly moisture: MoistureFacts;
+  readonly onSet: (fields: Partial<MoistureFacts>, what: string) => void;
+}) {
   const inputId = useId();
   const [own, setOwn] = useState<{ climate: Climate; name: string } | null>(null);
   const grown = facts.surfaces.find((s) => s.spaceId === space.id && s.removedAt === null && s.conditions.includes('moldy'));
@@ -292,7 +350,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
   // Where growth is there, and on its lining would stay away, the ground has shown that it feeds it: the strictest is taken.
   const [shown, setShown] = useState(false);
   const ground = picked ?? (shown ? 'wood' : lining);
-  const [state, setState] = useState<{ share: number; outlooks: readonly Outlook[] | null }>({ share: 0, outlooks: null });
+  const [state, setState] = useState<{ share: number; forecast: Forecast | null }>({ share: 0, forecast: null });
   const [problem, setProblem] = useState<string>();
   const worker = useRef<Worker | null>(null);
   const run = useRef(0);
@@ -311,9 +369,9 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
     const mine = run.current;
     made.addEventListener('message', ({ data }: MessageEvent<FromMoldWorker>) => {
       if (data.run !== mine) return;
-      const present = data.kind === 'done' ? data.outlooks.find((o) => o.remedy === 'now') : undefined;
+      const present = data.kind === 'done' ? data.forecast.now : undefined;
       if (present && grown && picked === null && ground !== 'wood' && present.firstWeek === null) return setShown(true);
-      setState((s) => (data.kind === 'done' ? { share: 1, outlooks: data.outlooks } : { ...s, share: data.share }));
+      setState((s) => (data.kind === 'done' ? { share: 1, forecast: data.forecast } : { ...s, share: data.share }));
     });
     made.postMessage({
       run: mine,
@@ -325,7 +383,8 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
     } satisfies ToMoldWorker);
   }, [moisture, space, climate, ground, picked, grown, facts.job.rulebook]);
 
-  const now = state.outlooks?.find((o) => o.remedy === 'now');
+  const f = state.forecast;
+  const now = f?.now;
   const verdict = now && comesBack(now, moisture, grown !== undefined);
   const open = (file: File) =>
     void file.arrayBuffer().then((b) => {
@@ -371,31 +430,7 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
           because={verdict.because}
         />
       ) : null}
-      {state.outlooks ? (
-        <>
-          <GrowthChart
-            outlooks={state.outlooks}
-            says={`Growth index by week. ${state.outlooks.map((o) => `${say(`remedy.${o.remedy}`)}: at most ${o.peak.toFixed(1)}`).join('; ')}`}
-          />
-          <View className="gap-1" testID="remedies">
-            {state.outlooks.map((o) => (
-              <View key={o.remedy} className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
-                <RemedyLine remedy={o.remedy} />
-                <Words look="row" className="min-w-[7rem]">
-                  {say(`remedy.${o.remedy}`)}
-                </Words>
-                <Words
-                  look="note"
-                  className="min-w-[12rem] flex-1"
-                >{`${o.seenWeek !== null ? `seen in ${Math.ceil(o.seenWeek)} weeks` : o.firstWeek !== null ? `starts in ${Math.ceil(o.firstWeek)} weeks` : 'does not start'}; at most ${o.peak.toFixed(1)} of 6; dampest month ${Math.round(o.dampestMonthRhPct)} % at the face; ${o.airChanges.toFixed(1)} air changes/h`}</Words>
-              </View>
-            ))}
-          </View>
-          <Words look="note">
-            {`Fan: the size that the rule asks for, running on 30 minutes. Heat: ${formatMeasure(measure(2, 'deltaC'), facts.job.units)} more, never let down. Insulation: to 0.4 W/m²K. A model on wood (Hukka and Viitanen 1999): weeks are a guide, not a promise.`}
-          </Words>
-        </>
-      ) : null}
+      {f ? <Remedies f={f} facts={facts} /> : null}
       <View className="flex-row flex-wrap items-center gap-2">
         <View className="relative min-h-touch border-2 border-soot bg-panel">
           {createElement(
@@ -419,6 +454,151 @@ function Outlooks({ facts, space, moisture }: { readonly facts: JobFacts; readon
           {problem}
         </Words>
       ) : null}
+      <LoggerWeek facts={facts} space={space} moisture={moisture} climate={climate} onSet={onSet} />
     </Panel>
+  );
+}
+
+/** In words what a set of remedies does and costs. */
+function RemedyRow({ label, o, line }: { readonly label: string; readonly o: Priced; readonly line?: Charted }) {
+  const money = useMoney();
+  const { once, aYear } = o.cost;
+  const costs = [
+    once > 0 ? `${money(once)} once` : '',
+    Math.abs(aYear) >= 1 ? `${money(Math.abs(aYear))} a year ${aYear > 0 ? 'more' : 'less'} heat` : '',
+  ].filter(Boolean);
+  return (
+    <View className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
+      {line ? <RemedyLine as={line} /> : <View className="w-11" />}
+      <Words look="row" className="min-w-[9rem]">
+        {label}
+      </Words>
+      <Words look="note" className="min-w-[12rem] flex-1">
+        {[
+          o.seenWeek !== null
+            ? `seen in ${Math.ceil(o.seenWeek)} weeks`
+            : o.firstWeek !== null
+              ? `starts in ${Math.ceil(o.firstWeek)} weeks`
+              : 'does not start',
+          `at most ${o.peak.toFixed(1)} of 6`,
+          `dampest month ${Math.round(o.dampestMonthRhPct)} % at the face`,
+          `${o.airChanges.toFixed(1)} air changes/h`,
+          ...(o.takes.length === 0 ? [`${Math.round(o.heatKWh)} kWh of heat`] : costs.length > 0 ? costs : ['costs nothing']),
+        ].join('; ')}
+      </Words>
+    </View>
+  );
+}
+
+function Remedies({ f, facts }: { readonly f: Forecast; readonly facts: JobFacts }) {
+  const lines: ChartLine[] = [
+    { as: 'now', outlook: f.now },
+    ...(f.least ? [{ as: 'least' as const, outlook: f.least }] : []),
+    { as: 'all', outlook: f.all },
+  ];
+  const named = (takes: Priced['takes']) => takes.map((r) => say(`remedy.${r}`).toLowerCase()).join(', ');
+  return (
+    <>
+      <GrowthChart
+        lines={lines}
+        says={`Growth index by week. ${lines.map((l) => `${say(`remedy.${l.as}`)}: at most ${l.outlook.peak.toFixed(1)}`).join('; ')}`}
+      />
+      <View className="gap-1" testID="remedies">
+        <RemedyRow label={say('remedy.now')} o={f.now} line="now" />
+        {f.least ? <RemedyRow label={`${say('remedy.least')}: ${named(f.least.takes)}`} o={f.least} line="least" /> : null}
+        {f.singles.map((o) => (
+          <RemedyRow key={o.takes.join()} label={say(`remedy.${o.takes[0]!}`)} o={o} />
+        ))}
+        <RemedyRow label={say('remedy.all')} o={f.all} line="all" />
+      </View>
+      {f.least === null && f.all.firstWeek !== null ? (
+        <Words look="strong" tone="oxide">
+          Not even all of them keep it away: look for water that nobody named, and measure before anything is bought.
+        </Words>
+      ) : null}
+      <Words look="note">
+        {`Fan: the size that the rule asks for, running on 30 minutes. Heat: ${formatMeasure(measure(2, 'deltaC'), facts.job.units)} more, never let down. Insulation: to 0.4 W/m²K. Prices from memory, a tenth of what is bought counted a year. A model on wood (Hukka and Viitanen 1999): weeks are a guide, not a promise.`}
+      </Words>
+    </>
+  );
+}
+
+/** A logger's week laid over what was reckoned, and kept in sum: by it the cause is judged cured. */
+function LoggerWeek({
+  facts,
+  space,
+  moisture,
+  climate,
+  onSet,
+}: {
+  readonly facts: JobFacts;
+  readonly space: Space;
+  readonly moisture: MoistureFacts;
+  readonly climate: Climate;
+  readonly onSet: (fields: Partial<MoistureFacts>, what: string) => void;
+}) {
+  const inputId = useId();
+  const units = useUnits();
+  const [logger, setLogger] = useState<Logger | null>(null);
+  const [problem, setProblem] = useState<string>();
+  const over = useMemo(
+    () => (logger === null ? null : laidOver(moisture, space, climate, logger, facts.job.rulebook)),
+    [logger, moisture, space, climate, facts.job.rulebook],
+  );
+  const open = (file: File) =>
+    void file.arrayBuffer().then((b) => {
+      const table = readTable(new Uint8Array(b));
+      const read = table.ok ? readLogger(table.value, space.name) : table;
+      if (!read.ok) return setProblem(read.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
+      setProblem(undefined);
+      setLogger(read.value);
+      const { logged } = laidOver(moisture, space, climate, read.value, facts.job.rulebook);
+      onSet({ logged }, 'logger');
+    });
+  const kept = moisture.logged;
+  return (
+    <View className="gap-2" testID="logger">
+      <View className="relative min-h-touch self-start border-2 border-soot bg-panel">
+        {createElement(
+          'label',
+          { htmlFor: inputId, style: { display: 'flex', minHeight: '3rem', alignItems: 'center', padding: '0 1rem', cursor: 'pointer' } },
+          <Words look="strong">Lay a logger’s week over it, CSV</Words>,
+        )}
+        {createElement('input', {
+          id: inputId,
+          type: 'file',
+          accept: '.csv,.txt,text/csv',
+          'data-testid': 'logger-file',
+          onChange: (e: { target: { files: FileList | null } }) => e.target.files?.[0] && open(e.target.files[0]),
+          style: { position: 'absolute', inset: 0, opacity: 0, width: '100%' },
+        })}
+      </View>
+      {problem ? (
+        <Words alert look="strong" tone="oxide">
+          {problem}
+        </Words>
+      ) : null}
+      {kept ? (
+        <Words look="note">
+          {`Logged from ${kept.from}: ${kept.hours} h${kept.missing > 0 ? `, ${kept.missing} h missing` : ''}; on average ${formatMeasure(measure(kept.meanC, 'C'), units)} and ${Math.round(kept.meanRhPct)} % in the room, ${Math.round(kept.faceRhPct)} % at the coldest face, ${kept.hoursAbove80} h at 80 % and more there.`}
+        </Words>
+      ) : null}
+      {over && logger ? (
+        <>
+          <AnswerRow
+            label="Against what was reckoned"
+            value={{ fits: 'it fits', wetter: 'wetter', drier: 'drier', elsewhere: 'another place' }[over.verdict.value]}
+            of="the logger’s week"
+            because={over.verdict.because}
+            note={[
+              `shows about ${Math.round(over.shownGPerDay / 10) * 10} g of water a day at the air changes entered`,
+              ...(over.shownAch === null ? [] : [`humidity fell by itself at ${over.shownAch.toFixed(1)} air changes/h`]),
+              ...(climate.simulated ? ['the weather outdoors is simulated: only means are compared'] : []),
+            ].join('; ')}
+          />
+          <WeekChart logged={logger.rhPct} reckoned={over.reckonedRhPct} />
+        </>
+      ) : null}
+    </View>
   );
 }

@@ -348,7 +348,9 @@ export const PLAN = {
   'verify.cloth': { says: 'A fresh damp cloth for each sill and each floor part of less than {limit}. UK rules set no wipe limit: ask for dust wipes at a lab where small children live.' },
 
   // Checks that must pass
-  'gate.causeCured': { says: 'The cause of the damp is found and cured' },
+  'gate.causeCured': { says: 'The cause of the damp is found and cured: a taped sheet stays dry below for a day and a night' },
+  'gate.causeCuredAir': { says: 'The cause of the damp is found and cured: a logger’s week says at most {limit} at the coldest face' },
+  'gate.causeCuredWood': { says: 'The cause of the damp is found and cured: the wood reads at most {limit}' },
   'gate.containmentUpUnsigned': { says: 'Sheet and seals are up, and nobody else is inside' },
   'gate.cleaned': { says: 'No chip and no dust is in sight, from the highest ledge to the floor' },
   'gate.windowsClosed': { says: 'The neighbour knows the days, and the windows that look on the work are closed' },

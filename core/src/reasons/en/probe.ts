@@ -128,6 +128,12 @@ export const PROBE = {
   'moist.fanNone': { says: 'There is no fan; {wanted} is wanted.' },
   'moist.fanIntoRoof': { says: 'The fan does not blow outdoors: it moves the water, it does not remove it.' },
   'moist.fanGuessed': { says: 'Rated {rated}; taken as six tenths of that, as ducts and bends usually leave. Measure at the grille.' },
+  'moist.fanBlowsIn': { says: 'The fan blows in: it presses damp air into walls and rooms, and takes none out. Reckoned as no fan until it is turned round.' },
+  'moist.cellarSummer': { says: 'A cellar is aired while it is colder outdoors than in it: warm air of summer wets its walls.' },
+  'logger.elsewhere': { says: 'The logger follows the air outdoors ({apart} apart on average): it did not hang in this room, or beside an open window.', lifts: 'Hang it in the middle of the room, away from window, heater and shower, for a week.' },
+  'logger.fits': { says: 'The logger’s mean is {humid}, {reckoned} was reckoned: what was entered explains the room.' },
+  'logger.wetter': { says: 'The logger’s mean is {humid}, {reckoned} was reckoned: more water than was entered, about {water} a day at these air changes, or less air. Measure the fan at its grille, and ask for laundry, fish tank, dryer and leaks.' },
+  'logger.drier': { says: 'The logger’s mean is {humid}, {reckoned} was reckoned: the room is drier than what was entered.' },
   'moist.comesIn': { says: 'Water comes in: what is wetted again grows again, whatever fan and heat do.', lifts: 'Stop the water first, let it dry, and read it again.' },
   'moist.unexplained': {
     says: 'By what was entered it would not start within {weeks} weeks, and growth is there: something wets or cools this place that nobody has entered.',

@@ -572,6 +572,19 @@ const NUMBERS: readonly (readonly [RegExp, Check['measured'], Check['measured']]
   ],
   [/^mist-wind\./, [{ what: 'windMs', value: 4.4 }], [{ what: 'windMs', value: 4.5 }]],
   [/^clean\.(alkali|acid)/, [{ what: 'ph', value: 8.5 }], [{ what: 'ph', value: 8.6 }]],
+  [
+    /^cause-cured$/,
+    [
+      { what: 'faceRhPct', value: 75 },
+      { what: 'moisturePct', value: 16 },
+      { what: 'waitedH', value: 16 },
+    ],
+    [
+      { what: 'faceRhPct', value: 75.1 },
+      { what: 'moisturePct', value: 16.1 },
+      { what: 'waitedH', value: 15 },
+    ],
+  ],
   [/^goods-clear$/, [{ what: 'leadPpm', value: 23 }], [{ what: 'leadPpm', value: 90.1 }]],
   [/^dew-point$/, [{ what: 'aboveDewC', value: 3 }], [{ what: 'aboveDewC', value: 2.9 }]],
   [/^wind$/, [{ what: 'windMs', value: 8.9 }], [{ what: 'windMs', value: 9 }]],
