@@ -91,3 +91,20 @@ test('a damaged sill: one tap on its face, its size, what is done, its step and 
   await expect(app.id('client-finish')).toContainText('looked at in daylight from 3 ft');
   await expect(app.id('client-finish')).toContainText('As found: rot');
 });
+
+test('a frame sprayed from a can: what is masked, in metres and paper, when it is closed for the mist, and what a brush would need', async ({
+  app,
+}) => {
+  const jobId = await app.bring(example('quill-point'));
+  const frame = (await factsOf(app, jobId)).surfaces.find((s: { name: string }) => s.name === 'New door casing');
+  await app.open(`/job/${jobId}/work/${frame.id}`);
+  const mask = app.id('step-mask.coats');
+  await expect(mask).toContainText('Mask the wall beside it');
+  await expect(mask).toContainText(/long-life tape: \d+'/);
+  await expect(mask).toContainText(/masking paper: [\d.]+ ft²/);
+  await expect(app.id('step-mist.alkydGloss')).toContainText(/masking film: \d+ ft²/);
+  // A cot goes back only against a laboratory's number.
+  const cot = (await factsOf(app, jobId)).surfaces.find((s: { name: string }) => s.name === 'Cot from the loft');
+  await app.open(`/job/${jobId}/work/${cot.id}`);
+  await expect(app.id('step-giveBack')).toContainText('at most 90 ppm of lead');
+});

@@ -197,6 +197,20 @@ test('the mold cause finder asks about water first, then shows what each remedy 
     .id('climate-file')
     .setInputFiles({ name: 'winter.csv', mimeType: 'text/csv', buffer: Buffer.from(`hour;temperature;humidity\n${rows}\n`) });
   await expect(app.id('outlook')).toContainText('winter.csv');
+  // A logger that hung in another room is refused; its own week is laid over and kept in sum.
+  const week = (place: string) =>
+    Buffer.from(
+      `time,temperature C,humidity,room\n${Array.from({ length: 168 }, (_, h) => `${new Date(Date.UTC(2026, 1, 2, h)).toISOString().slice(0, 16).replace('T', ' ')},19,${60 + (h % 24)},${place}`).join('\n')}\n`,
+    );
+  await app.id('logger-file').setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: week('Kitchen wing') });
+  await expect(app.id('logger')).toContainText('hung in “Kitchen wing”');
+  await app.id('logger-file').setInputFiles({ name: 'b.csv', mimeType: 'text/csv', buffer: week('Wash-room') });
+  await expect(app.id('logger')).toContainText('Against what was reckoned');
+  await app.sent();
+  expect((await factsOf(app, jobId)).spaces.find((s: { name: string }) => s.name === 'Wash-room').moisture.logged).toMatchObject({
+    hours: 168,
+    missing: 0,
+  });
 });
 
 test('a simulated instrument is read, looked at, and only then recorded', async ({ app, page }) => {

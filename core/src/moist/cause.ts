@@ -38,7 +38,7 @@ const sides = (space: Size): readonly [number, number, number] => [space.lengthM
 /** Which remedies there are to take here: nobody moves furniture that is not there. */
 export const remediesFor = (m: MoistureFacts): Remedy[] =>
   REMEDIES.filter((r) => {
-    if (r === 'laundry') return m.laundryDries !== 'no';
+    if (r === 'laundry') return m.laundryDries === 'yes';
     if (r === 'furniture') return standsBefore(m);
     if (r === 'insulation') return m.fanRoom === 'cellar' || m.uValueWm2K > LINED_U;
     // Warm air brought into a cellar in summer wets it.

@@ -78,11 +78,34 @@ function targets(a: Around): Masked[] {
   return out;
 }
 
+/** Joinery in a wall: what flies or runs gets onto the wall about it. */
+const IN_A_WALL: readonly ElementId[] = [
+  'casing',
+  'windowFrame',
+  'door',
+  'doubleHungSash',
+  'casementSash',
+  'metalCasement',
+  'sill',
+  'baseboard',
+  'wainscot',
+  'cornice',
+  'heaterBoard',
+];
+const beside = ({ s, ctx }: Around, flies: boolean): Masked[] =>
+  flies && ctx.place === 'inside' && IN_A_WALL.includes(s.element) ? ['wallBeside'] : [];
+
 /** By hand along a steady line, the school of firms that tape no glass; what flies or spatters is always masked. */
 const cutsIn = ({ ctx, coating }: Around): boolean =>
   ctx.settings.glassLine === 'cutIn' && coating.lines.every((l) => !LAYING[l.way].sprays && l.way !== 'roller');
 /** What is masked for the coats. */
-const coatTargets = (a: Around): Masked[] => targets(a).filter((x) => x !== 'glass' || !cutsIn(a));
+const coatTargets = (a: Around): Masked[] => [
+  ...targets(a).filter((x) => x !== 'glass' || !cutsIn(a)),
+  ...beside(
+    a,
+    a.coating.lines.some((l) => LAYING[l.way].sprays),
+  ),
+];
 
 /** Glass that is cut in: its line, m; 0 where it is taped or there is none. */
 export const cutInM = (a: Around): number => (cutsIn(a) && targets(a).includes('glass') ? glassLineM(a.s) : 0);
@@ -177,12 +200,13 @@ export function goodsStep(a: Around & { readonly lead: LeadPicture }): StepSpec[
 /** Before the first stroke: fittings, and what a stroke would spoil. */
 export function beforeStrokes(a: Around): StepSpec[] {
   const strokes = a.choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId)));
-  const what = targets(a);
+  const spoilers = spoilersOf(strokes);
+  const what = [...targets(a), ...beside(a, spoilers.includes('blasting') || spoilers.includes('chemistry'))];
   const coats = a.coating.lines.length > 0;
   if (!coats && !strokes.some((m) => m.disturbs)) return [];
   return [
     ...fittingsStep(a),
-    ...(what.length > 0 && spoilersOf(strokes).length > 0
+    ...(what.length > 0 && spoilers.length > 0
       ? [
           maskStep('mask.strokes', a, what, maskingOfStrokes(what, a.s, fittingsOf(a.s), strokes), [
             why('mask.beforeStrokes', 'trade-contain'),

@@ -36,7 +36,8 @@ test('the line about three panes in metres, a tenth more for corners; twice for 
 test('a brush asks for a line; a can for the panes covered whole, and the room closed with film', () => {
   const can = casement({ layings: { topcoat: 'can' } });
   expect(amounts(casement())).not.toHaveProperty('maskPaper');
-  expect(amounts(can).maskPaper).toBeCloseTo(PANES * 1.1, 9);
+  // The panes whole, and 0.6 m of the wall about the sash: 2 x (1.2 + 0.55) m.
+  expect(amounts(can).maskPaper).toBeCloseTo((PANES + 3.5 * 0.6) * 1.1, 9);
   expect(amounts(can, 'mist.alkydGloss').maskFilm).toBeGreaterThan(0);
   const money = (s: Surface) => planOf(s, young).materials.high;
   expect(money(can)).toBeGreaterThan(money(casement()));

@@ -12,7 +12,7 @@ import { measure } from '../units/units';
 import { REBATE_M, sizeOf, takeOff } from '../walk';
 import type { Amount } from './step';
 
-export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'gasParts' | 'wallBehind' | 'floorEdge' | 'fittings';
+export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'gasParts' | 'wallBehind' | 'floorEdge' | 'wallBeside' | 'fittings';
 
 export const TAPES = ['crepeTape', 'longLifeTape', 'filmTape', 'foilTape', 'clothTape'] as const;
 export type TapeId = (typeof TAPES)[number];
@@ -106,7 +106,7 @@ const RUNS: readonly ElementId[] = [
   'soffit',
 ];
 const ONE_FITTING: Edge = { lineM: 0.3, faceM2: 0.02 };
-/** Valve, dial, tag, vent and threads of one pipe. */
+/** Valve, dial, tag and vent of one pipe. */
 const GAS_PARTS: Edge = { lineM: 1.2, faceM2: 0.05 };
 const ONE_PLATE: Edge = { lineM: 0.4, faceM2: 0.01 };
 /** Panes of a piece that is no sash: about half its face. */
@@ -141,6 +141,7 @@ function edgeOf(what: Masked, s: Surface, fittings: number): Edge {
     case 'glass':
       return glassOf(s);
     case 'rawMasonry':
+    case 'wallBeside':
       return times({ lineM: outline(s), faceM2: 0 }, s.count);
     case 'wallBehind':
       return times({ lineM: outline(s), faceM2: s.element === 'pipe' || s.element === 'gasPipe' ? 0 : s.lengthM * s.widthM }, s.count);

@@ -469,7 +469,7 @@ function RemedyRow({ label, o, line }: { readonly label: string; readonly o: Pri
   ].filter(Boolean);
   return (
     <View className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
-      {line ? <RemedyLine as={line} /> : <View className="w-11" />}
+      {line ? <RemedyLine as={line} /> : null}
       <Words look="row" className="min-w-[9rem]">
         {label}
       </Words>

@@ -258,7 +258,7 @@ export const PLAN = {
   'gate.biocideReady': { says: 'A sheet lies under the whole hull and beyond, its edges turned up; suits, gloves and masks are on; nobody else is near' },
   'gate.biocideGone': { says: 'Sheet folded inwards, ground looked over on hands and knees, and nothing went into soil, drain or water' },
   'gate.gasBefore': { says: 'Whoever may has tested the pipe tight at every joint before it is touched. Leaks: out, no switch, call' },
-  'gate.gasAfter': { says: 'Tested tight again after the last coat; valve, dial, tag, vent and threads are free of paint' },
+  'gate.gasAfter': { says: 'Tested tight again after the last coat; valve, dial, tag and vent are free of paint' },
   'gate.lockedOut': { says: 'Locked out and tagged by whoever runs it, and tried: it does not start' },
   'gate.pieceCold': { says: 'Off, and cold to the hand all over' },
   'gate.goodsClear': { says: 'A laboratory found at most {limit} of lead in what is left on it and in what was laid' },
