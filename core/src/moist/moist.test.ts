@@ -273,7 +273,8 @@ describe('the cause of mold in a room', () => {
           const wetter = faceClimate(more(air), month);
           // What ran down a face is gone, and dampens nothing any more.
           if (wetter.water.ranOff > 0) continue;
-          expect(meanOf(wetter.rhPct)).toBeGreaterThanOrEqual(meanOf(base.rhPct) - 1e-9);
+          // Steps of five minutes round the moment in which the last of it dries off: a fiftieth of a percent.
+          expect(meanOf(wetter.rhPct)).toBeGreaterThanOrEqual(meanOf(base.rhPct) - 0.02);
         }
       }),
       { numRuns: 30, endOnFailure: true },

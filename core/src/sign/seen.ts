@@ -7,12 +7,12 @@ import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { isPresent, type HazardState } from '../probe';
 import { why, type Reason } from '../reasons';
-import { liveLayers } from '../walk';
+import { liveLayers, liveParts } from '../walk';
 import { SIGN_DATA, type SignPlace, type SignSpec } from './signs';
 
 /** The step at which something is seen. */
 export type SeenAt =
-  | { readonly stroke: MethodId; readonly partId: string; readonly areaM2: number }
+  | { readonly stroke: MethodId; readonly partId: string; readonly areaM2: number; readonly half?: 'coarse' | 'final' | null }
   | { readonly coat: string; readonly sprayed: boolean; readonly areaM2: number; readonly recoatH: Range }
   | { readonly check: true; readonly areaM2: number };
 
@@ -101,8 +101,8 @@ export interface Seen {
   readonly sign: SignId;
   readonly spec: SignSpec;
   readonly areaM2: number;
-  /** The how-manyeth of its sign at its step, those that were taken back counted: a check is named by it, and keeps its name. */
-  readonly nth: number;
+  /** The how-manyeth of its sign on the surface, those that were taken back counted, and where it is, when it is at several steps: a check is named by it, and keeps its name. */
+  readonly nth: string;
   /** Why it does not set going what it usually would: then nothing goes on there before somebody decided. Null: it does. */
   readonly held: Reason | null;
 }
@@ -163,6 +163,14 @@ function heldBy(
   return null;
 }
 
+/** One record may be at several steps: its part was not said, or its stroke is done in two halves. Each has a check of its own. */
+function nameOf(record: Sign, all: readonly Sign[], s: Surface, at: SeenAt): string {
+  const n = all.filter((r) => r.sign === record.sign).indexOf(record) + 1;
+  if (!('stroke' in at)) return String(n);
+  const part = record.partId === null && liveParts(s).length > 1 ? `.${at.partId}` : '';
+  return `${n}${part}${at.half === 'final' ? '.final' : ''}`;
+}
+
 /** What was seen at one step, each with what it comes to. */
 export function seenAt(s: Surface, at: SeenAt, told: SeenTold): Seen[] {
   const possible = signsAt(s, at);
@@ -183,7 +191,7 @@ export function seenAt(s: Surface, at: SeenAt, told: SeenTold): Seen[] {
       spec,
       // What has reached its end is not gone over with the rest.
       areaM2: asksMore(spec) && held === null ? Math.min(areaM2, openM2(at, out, whenH)) : areaM2,
-      nth: all.filter((r) => r.sign === sign && isAt(r, at)).indexOf(record) + 1,
+      nth: nameOf(record, all, s, at),
       held,
     });
   }

@@ -187,7 +187,7 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
       ...between,
       {
         id: strokeId(x, pick.main),
-        at: { stroke: m.id, partId: x.partId, areaM2: x.areaM2 * share },
+        at: { stroke: m.id, partId: x.partId, areaM2: x.areaM2 * share, half: x.half },
         kind: 'remove',
         title: why('step.remove', m.source, { part: x.kind, method: m.id, area: measure(x.areaM2, 'm2') }),
         handsOnH: effort.personHours,

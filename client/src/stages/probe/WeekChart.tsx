@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import Svg, { G, Line, Polyline, Text as SvgText } from 'react-native-svg';
 
 const HEIGHT = 180;
-const LEFT = 40;
+const LEFT = 48;
 const RIGHT = 12;
 const TOP = 10;
 const BOTTOM = 30;
