@@ -1,5 +1,5 @@
 /** How deep the work must go: from the aim, what fails, and what rubs or is chewed. */
-import type { Binder, GradeId, Surface } from '../facts';
+import { PLASTIC, type Binder, type GradeId, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { isPresent, type LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
@@ -28,6 +28,8 @@ export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture
   const element = ELEMENTS[s.element];
   const rubs = element.friction || s.conditions.includes('rubbing');
   const filmsClear = lead.coats.length > 0 && lead.coats.every((c) => CLEAR_FILMS.includes(c.coat.binder));
+  if (PLASTIC.includes(s.material) && lead.coats.length === 0 && s.topcoat !== null)
+    return answer('skin', why('depth.plasticKey', 'trade-prime', { material: s.material }));
   if (s.aim === 'bareClear' || (wantsBare(s) && lead.coats.length > 0 && !filmsClear))
     return answer('bare', why(endsClear(s) ? 'depth.clearNeedsBare' : 'depth.bareWanted', 'trade-aim'));
   if ((rubs || element.chewable) && isPresent(lead.overall.value) && ctx.site.childOrPregnancy !== 'no') {

@@ -2,6 +2,7 @@
 import {
   BINDERS,
   METAL,
+  PLASTIC,
   TIMBER,
   type Aim,
   type Binder,
@@ -245,7 +246,8 @@ function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
   const out: Takes[] = ['dirt', 'putty'];
   const binders = lead.coats.map((c) => c.coat.binder);
   const is = (...b: Binder[]) => binders.some((x) => b.includes(x));
-  if (lead.coats.length > 0) out.push('coat');
+  // Smooth plastic is scuffed as a film is.
+  if (lead.coats.length > 0 || PLASTIC.includes(s.material)) out.push('coat');
   if (is('textured')) out.push('texture');
   if (is('distemper', 'limewash')) out.push('distemper');
   if (is('casein')) out.push('casein');

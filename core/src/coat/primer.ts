@@ -3,6 +3,7 @@ import {
   COAT_USES,
   MASONRY,
   PLASTER,
+  METAL,
   PLASTIC,
   TIMBER,
   type Binder,
@@ -17,7 +18,7 @@ import { FERROUS } from '../catalogue/method';
 import { picksOf, type Choice } from '../choose';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { measure, type Measure } from '../units/units';
-import { degreeShare, isHeater, type TakeOff } from '../walk';
+import { degreeShare, isHeater, liveParts, type TakeOff } from '../walk';
 import { isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
 import { againstTopcoat, needsBond, usualTopcoat } from './fits';
@@ -106,8 +107,9 @@ function primerFor(
   const facts = { material: s.material, topcoat };
   if (topcoat === 'antifoulingCoat' && left !== 'coated') return answer('underwaterPrimer', why('prime.underwater', 'mem-antifoul', facts));
   // A stoved or powder-coated film takes no paint by itself, of whatever kind.
-  if (left === 'coated' && !isHeater(s.element) && films.includes('factory'))
-    return answer('bonding', why('prime.factory', 'trade-prime', facts));
+  if (left === 'coated' && films.includes('factory') && isHeater(s.element))
+    return answer('heatResistant', why('prime.heater', 'trade-prime', facts));
+  if (left === 'coated' && films.includes('factory')) return answer('bonding', why('prime.factory', 'trade-prime', facts));
   if (left === 'coated' && !isHeater(s.element) && needsBond(films, topcoat))
     return answer('bonding', why('prime.overHardFilm', 'trade-prime', facts));
   if (left === 'coated')
@@ -226,7 +228,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const lines: CoatLine[] = [];
   const timber = TIMBER.includes(s.material);
   const top = TOPCOATS_DATA[topcoatId];
-  if (timber && leftValue !== 'coated' && s.knots !== 'no' && s.material === 'softwood' && !top.clear) {
+  if (timber && leftValue !== 'coated' && s.knots !== 'no' && s.material === 'softwood' && s.element !== 'hull' && !top.clear) {
     const knots: Measure = measure(KNOT_SHARE * 100, '%');
     lines.push(
       line('knots', 'knotting', PRIMERS_DATA.knotting, primedM2 * KNOT_SHARE, [
@@ -274,6 +276,16 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       because: [...l.because, why('prime.damaged', 'trade-repair', { area: measure(damagedM2, 'm2') }, 'care')],
     };
   }
+  // Paint draws thin off a sharp edge of steel: a stripe along it before each coat.
+  const arrisM2 = METAL.includes(s.material)
+    ? liveParts(s).reduce((sum, p) => sum + (p.kind === 'arris' ? (area.partM2[p.id] ?? 0) : 0), 0)
+    : 0;
+  if (arrisM2 > 0 && area.totalM2 > 0)
+    for (const [i, l] of lines.entries()) {
+      if (l.areaM2 <= 0 || l.coats <= 0) continue;
+      const stripeM2 = (arrisM2 * l.areaM2 * l.coats) / area.totalM2;
+      lines[i] = { ...l, againM2: l.againM2 + stripeM2, litres: l.litres * (1 + stripeM2 / (l.areaM2 * l.coats)) };
+    }
   const layings = COAT_USES.flatMap((use): LayingOf[] => {
     const own = lines.filter((l) => l.use === use);
     return own.length === 0 ? [] : [layingOf(use, own, { s, ctx })];

@@ -674,6 +674,8 @@ export const RULE_FACTS = {
   'antifoul.heat': [],
   'antifoul.caught': [],
   'plastic.trial': [],
+  'brass.soft': [],
+  'depth.plasticKey': ['material'],
   'coat.antifoulingElsewhere': ['topcoat'],
   'coat.overAntifouling': ['topcoat'],
   'coat.antifoulingLaw': ['topcoat'],

@@ -157,6 +157,11 @@ test('fibreglass is not issued without its square; laminate and a factory finish
       ),
     ),
   ).toContain('bonding');
+  expect(planOf(of('door', { material: 'laminate', layers: [], topcoat: 'waterborneEggshell' })).choice.parts[0]!.selected.value).toBe(
+    'overcoat',
+  );
+  const rail = planOf(of('handrail', { material: 'brass', aim: 'bareClear', yearMade: 2005 })).choice.parts;
+  for (const p of rail) expect(p.options.find((o) => o.methodId === 'vacuumBlast')!.verdict).toBe('blocked');
   const brass = of('door', { material: 'brass', layers: [], topcoat: 'clearVarnish' });
   expect(product(brass)).toEqual(['clearVarnish']);
 });

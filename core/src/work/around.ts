@@ -244,8 +244,8 @@ export function washStep(a: Around): StepSpec[] {
   ];
 }
 
-/** Films are de-nibbed between two coats; mineral coats are not. */
-const NOT_RUBBED: readonly string[] = ['limewash'];
+/** Films are de-nibbed between two coats; mineral coats and what is poison are not. */
+const NOT_RUBBED: readonly string[] = ['limewash', 'antifoulingCoat'];
 
 /** Between the coats of one product, and before it when another lies below. @param passes how often */
 export const denib = (

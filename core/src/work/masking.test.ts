@@ -119,5 +119,9 @@ test('an arris of steel is rounded and striped, one of wood is broken', () => {
   const said = (s: Surface) => stepsOf(s).flatMap((x) => rulesOf(x.because));
   const parts = [aPart('flat', 'overcoat', { sharePct: 90 }), aPart('arris', 'overcoat', { sharePct: 10 })];
   expect(said(casement({ parts }))).toContain('coat.arris');
-  expect(said(casement({ parts, element: 'door', material: 'mildSteel', topcoat: 'metalEnamel' }))).toContain('coat.stripe');
+  const steel = { element: 'door', material: 'mildSteel', topcoat: 'metalEnamel' } as const;
+  expect(said(casement({ parts, ...steel }))).toContain('coat.stripe');
+  // One stripe more of a tenth of the face, before each of two coats: a tenth more paint, by hand.
+  const litres = (x: typeof parts) => planOf(casement({ parts: x, ...steel }), young).coating.lines.at(-1)!.litres;
+  expect(litres(parts) / litres([aPart('flat', 'overcoat', { sharePct: 100 })])).toBeCloseTo(1.1, 9);
 });

@@ -11,6 +11,7 @@ import { why, type Reason } from '../reasons';
 import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
+import { goodsOf } from '../walk';
 import { repairSteps } from './repairs';
 import { beforeStrokes, cutInH, cutInM, denib, goodsStep, maskForCoats, mistSteps, serviceStep, unmask, washStep } from './around';
 import { strokeOnWords } from './stroke-on';
@@ -97,7 +98,7 @@ const CURED_RH = measure(75, '%RH');
 const CURED_WOOD = measure(16, '%MC');
 /** A cause is cured when a reading says so: the air of a room by a logger's week, what is wetted by its own moisture. Law O2. */
 function curedGate(s: Surface, { place, space }: SurfaceContext): GateSpec {
-  const byAir = place === 'inside' && !space.comesIn && !s.conditions.includes('wet') && !readsWet(s);
+  const byAir = place === 'inside' && goodsOf(s.element) === null && !space.comesIn && !s.conditions.includes('wet') && !readsWet(s);
   if (byAir)
     return gate('cause-cured', 'prepare', why('gate.causeCuredAir', 'iso13788', { limit: CURED_RH }), [
       { what: 'faceRhPct', atMost: CURED_RH },
