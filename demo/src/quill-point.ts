@@ -411,19 +411,6 @@ export function quillPoint(): JobFacts {
     yearMade: 1994,
     lengthM: 2.2,
   });
-  const cot = surface(
-    'qp-keeper-cot',
-    keeper.id,
-    3,
-    'cot',
-    'Cot from the loft',
-    [
-      ['alkyd', 'white', 'sound'],
-      ['oil', 'green', 'sound'],
-    ],
-    { bench: true },
-  );
-
   const washCeiling = surface('qp-wash-ceiling', wash.id, 0, 'ceiling', 'Damp ceiling', [['acrylic', 'white', 'failing', 2015]], {
     material: 'gypsumPlaster',
     lengthM: 2.4,
@@ -662,7 +649,6 @@ export function quillPoint(): JobFacts {
       keeperDoor,
       base,
       heater,
-      cot,
       ceiling,
       kitchenWall,
       kitchenDoor,

@@ -10,6 +10,7 @@ import {
   DEFAULT_SETTINGS,
   METHODS,
   methodById,
+  offersAt,
   USUAL_MOISTURE,
   type JobFacts,
   type Reading,
@@ -102,6 +103,46 @@ function tap() {
   }
   row('a tap on one of 4,000 surfaces, against the whole', median(one.slice(20)), median(whole), 'ms', 'at most 16 ms');
   row('the sums of that job after it, against the whole', median(all.slice(20)), median(whole), 'ms', 'no aim set');
+}
+
+/** A tap on a sign beside a running step: the surface with it, and what may be told next. */
+function signTap() {
+  const deriver = createDeriver();
+  const base = largeJob(400);
+  const plain = deriver.derive(base, DEFAULT_SETTINGS, 2026);
+  const [id, step] = plain.surfaces.flatMap((p) => {
+    const st = p.work.steps.find((x) => x.at !== undefined && 'stroke' in x.at && x.kind === 'remove');
+    return st === undefined ? [] : [[p.surfaceId, st] as const];
+  })[0]!;
+  const at = step.at!;
+  const taps: number[] = [];
+  const whole: number[] = [];
+  for (let i = 0; i < 3; i += 1) whole.push(time(() => createDeriver().derive(base, DEFAULT_SETTINGS, 2026)));
+  const told = { suspect: false, leadPresent: true };
+  for (let i = 0; i < 120; i += 1) {
+    const signs = Array.from({ length: 1 + (i % 3) }, (_, n) => ({
+      id: `bench-${i}-${n}`,
+      sign: 'oldColour' as const,
+      partId: 'stroke' in at ? at.partId : null,
+      methodId: 'stroke' in at ? at.stroke : null,
+      product: null,
+      extent: 'spot' as const,
+      note: '',
+      takenAt: '2026-05-04T08:00:00.000Z',
+      by: 'Bench',
+      supersedesId: null,
+      supersedesWhy: null,
+    }));
+    const facts = { ...base, surfaces: base.surfaces.map((s) => (s.id === id ? { ...s, signs } : s)) };
+    const s = facts.surfaces.find((x) => x.id === id)!;
+    taps.push(
+      time(() => {
+        deriver.surface(facts, id, DEFAULT_SETTINGS, 2026);
+        offersAt(s, at, told, new Date(0));
+      }),
+    );
+  }
+  row('a tap on a sign: the surface and the signs that may follow, against a whole job of 400', median(taps.slice(20)), median(whole), 'ms', 'at most 16 ms');
 }
 
 /** The slim plan: its bytes against those of the job file, and what 4,000 surfaces take: in a process of its own, as the memory is judged. */
@@ -377,6 +418,7 @@ export const CORE_ROWS = {
   zoneEdit,
   protection,
   tap,
+  signTap,
   slimPlan,
   choosing,
   roundsBench,

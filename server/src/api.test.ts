@@ -93,12 +93,14 @@ describe('the job file over HTTP', () => {
     expect((await s.call('GET', `/api/jobs/${jobId}/plan?detail=some`)).status).toBe(400);
   });
   test('a second time it is refused, and offered as a copy', async () => {
-    const f = file('twice');
+    const f = file('brought-twice');
     await s.call('POST', '/api/jobs/import', f);
     expect((await s.call('POST', '/api/jobs/import', f)).body.type).toBe('/problems/already-here');
     // Another job that holds the same records is refused as well, and nothing of it stays.
-    expect((await s.call('POST', '/api/jobs/import', undefined, JSON.stringify(f).replaceAll('"twice"', '"twice-too"'))).status).toBe(409);
-    expect((await s.call('GET', '/api/jobs/twice-too')).status).toBe(404);
+    expect(
+      (await s.call('POST', '/api/jobs/import', undefined, JSON.stringify(f).replaceAll('"brought-twice"', '"brought-too"'))).status,
+    ).toBe(409);
+    expect((await s.call('GET', '/api/jobs/brought-too')).status).toBe(404);
     expect((await s.call('POST', '/api/jobs/import?copy=true', f)).status).toBe(201);
   });
   test('a broken one changes nothing and names every path', async () => {

@@ -103,8 +103,4 @@ test('a frame sprayed from a can: what is masked, in metres and paper, when it i
   await expect(mask).toContainText(/long-life tape: \d+'/);
   await expect(mask).toContainText(/masking paper: [\d.]+ ft²/);
   await expect(app.id('step-mist.alkydGloss')).toContainText(/masking film: \d+ ft²/);
-  // A cot goes back only against a laboratory's number.
-  const cot = (await factsOf(app, jobId)).surfaces.find((s: { name: string }) => s.name === 'Cot from the loft');
-  await app.open(`/job/${jobId}/work/${cot.id}`);
-  await expect(app.id('step-giveBack')).toContainText('at most 90 ppm of lead');
 });

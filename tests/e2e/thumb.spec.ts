@@ -23,14 +23,14 @@ test('cost, days, sheet and mask stand on the first screen of a job; whether one
   const sums = app.id('job-sums');
   await expect(sums).toContainText(/\$[\d,]+ to \$[\d,]+ · .* days/);
   await expect(sums).toContainText(/ft² of sheet · .*mask/);
-  await expect(sums).toContainText(/4 of 19 surfaces not priced/);
+  await expect(sums).toContainText(/4 of 20 surfaces not priced/);
   const ledge = (await page.getByRole('navigation', { name: 'Stages' }).boundingBox())!;
   const ask = (await app.id('may-drySand').boundingBox())!;
   expect(ask.y + ask.height).toBeLessThanOrEqual(ledge.y);
   await app.id('may-drySand').click();
   const answer = app.id('may-answer');
   // What is forbidden comes first, with its strongest reason, apart from what would only do too little.
-  await expect(answer).toContainText(/^No: \d+ of 19 surfaces/);
+  await expect(answer).toContainText(/^No: \d+ of 20 surfaces/);
   await expect(answer).toContainText('It would not do enough');
 });
 

@@ -123,7 +123,7 @@ test('on paper: the whole job, or one surface, with its steps, checks, reasons a
   const { rerender } = render(paper());
   const zones = () => screen.getAllByRole('heading', { level: 2 }).filter((h) => h.textContent.startsWith('Work zone: '));
   const surfaces = () => screen.getAllByRole('heading', { level: 3 });
-  expect([zones().length, surfaces().length]).toEqual([7, 21]);
+  expect([zones().length, surfaces().length]).toEqual([7, 20]);
   expect(screen.getByTestId('paper-summary').textContent).toMatch(/\$[\d,]+ to \$[\d,]+ · .* days/);
   // Every reason once, and every number that is named has its note.
   const notes = [...document.querySelectorAll('.paper-notes li')].map((li) => li.textContent);

@@ -160,14 +160,28 @@ export const reachM = (id: LayingId, rules: Rulebook['id']): number => {
   return reach === undefined ? 0 : convert(reach.value, reach.unit, 'm');
 };
 
+export const NAPS = ['short', 'middle', 'long'] as const;
+export type NapId = (typeof NAPS)[number];
+/** Pile of a roller in the sizes in which each country sells it, and what a longer one keeps and flings beside the rest, %. From memory of makers' tables. */
+export const NAP: Readonly<Record<NapId, { readonly pile: Readonly<Record<Rulebook['id'], Measure>>; readonly keepsPct: number }>> = {
+  short: { pile: { us: measure(0.25, 'in'), uk: measure(6, 'mm') }, keepsPct: 0 },
+  middle: { pile: { us: measure(0.375, 'in'), uk: measure(10, 'mm') }, keepsPct: 0 },
+  long: { pile: { us: measure(0.75, 'in'), uk: measure(20, 'mm') }, keepsPct: 5 },
+};
+type Ground = Pick<Surface, 'material' | 'layers'>;
+/** The rougher the ground, the longer the pile: rough masonry and texture, plaster, what is smooth. */
+export const napOf = (s: Ground): NapId =>
+  MASONRY.includes(s.material) || liveLayers(s)[0]?.binder === 'textured' ? 'long' : PLASTER.includes(s.material) ? 'middle' : 'short';
+
 /** What is lost of it on this piece, %. */
-export const lossOf = (id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'>): number => {
+export const lossOf = (id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'> & Partial<Ground>): number => {
   const { lossPct, sprays } = LAYING[id];
+  if (id === 'roller' && s.material !== undefined) return lossPct + NAP[napOf({ material: s.material, layers: s.layers ?? [] })].keepsPct;
   return sprays && Math.min(s.lengthM, s.widthM) < NARROW_M ? lossPct * PAST_NARROW : lossPct;
 };
 
 /** Litres that were reckoned for a brush, in another way. */
-export const withLoss = (litres: number, id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'>): number =>
+export const withLoss = (litres: number, id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'> & Partial<Ground>): number =>
   (litres * (1 - LAYING.brush.lossPct / 100)) / (1 - lossOf(id, s) / 100);
 
 /** Over what may hold asbestos and is soft, nothing is dragged and nothing hits it hard. */
@@ -197,6 +211,10 @@ function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On
   if (softSuspect(s, ctx) && (DRAGS.includes(id) || id === 'airless'))
     block(why('lay.dragsSuspect', ctx.rulebook.sources.asbestosWork, facts, 'block', 'hazard'));
   if (needsPower && ctx.site.power === 'no') block(why('lay.noPower', 'job-record', facts, 'block'));
+  if (id === 'roller') {
+    const nap = NAP[napOf(s)];
+    out.push(why('lay.nap', 'mem-nap', { pile: nap.pile[ctx.rulebook.id], nap: `nap.${napOf(s)}` }));
+  }
   if (reaches === null) return out;
   const reach = reaches[ctx.rulebook.id];
   if (ctx.place === 'outside') {
@@ -214,7 +232,8 @@ function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On
     const cans = Math.ceil(withLoss(litres, id, s) / CAN_L - 1e-9);
     out.push(why('lay.manyCans', 'trade-lay', { ...facts, area: measure(areaM2, 'm2'), cans }, 'care'));
   }
-  if (lossOf(id, s) > LAYING[id].lossPct) out.push(why('lay.narrow', 'trade-lay', { ...facts, loss: measure(lossOf(id, s), '%') }));
+  if (reaches !== null && lossOf(id, s) > LAYING[id].lossPct)
+    out.push(why('lay.narrow', 'trade-lay', { ...facts, loss: measure(lossOf(id, s), '%') }));
   return out;
 }
 
@@ -247,7 +266,7 @@ export function layingOf(use: CoatUse, lays: readonly Laid[], on: On): LayingOf 
       litres,
       hours: { low: sum('low'), high: sum('high') },
       fits: once.every((r) => r.effect !== 'block'),
-      because: once.length > 0 ? once : FITS.get(id)!,
+      because: once.every((r) => r.rule === 'lay.nap') ? [...FITS.get(id)!, ...once] : once,
     };
   });
   const asked = s.layings[use];

@@ -105,7 +105,7 @@ test('no sentence of the table is blank or ends without its stop; checks and ste
 test('the report holds every surface with its methods, and the Markdown its steps', () => {
   const facts = quillPoint();
   const report = jobReport(facts, derive(facts), DEFAULT_SETTINGS, AT, { detail: 'all' });
-  expect(report.spaces.flatMap((s) => s.surfaces)).toHaveLength(21);
+  expect(report.spaces.flatMap((s) => s.surfaces)).toHaveLength(20);
   expect(report.spaces[0]!.surfaces[0]!.parts[0]!.verdicts!.methods.length).toBeGreaterThanOrEqual(10);
   const md = jobMarkdown(report);
   expect(md).toMatch(/## Ticket hall[\s\S]+### Sashes[\s\S]+\*\*Steps\*\*/);

@@ -514,6 +514,7 @@ export const RULE_FACTS = {
   'lay.injection': [],
   'lay.fromLadder': ['way'],
   'lay.manyCans': ['area', 'cans'],
+  'lay.nap': ['pile', 'nap'],
   'lay.narrow': ['way', 'loss'],
   'gate.coatAir': [],
   'step.mistBench': ['product', 'by'],

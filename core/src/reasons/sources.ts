@@ -56,6 +56,7 @@ export const SOURCES = {
   'trade-gas': { kind: 'trade', title: 'Common practice', at: 'gas pipes: painted in place, tested before and after by whoever may', where: 'any' },
   'trade-mask': { kind: 'trade', title: 'Common practice', at: 'masking: against what, how wide, when on and off', where: 'any' },
   'mem-tape': { kind: 'mem', title: 'Data sheets of tapes', at: 'how long a tape may stay before its glue does', where: 'any' },
+  'mem-nap': { kind: 'mem', title: 'Makers’ tables of rollers', at: 'pile by roughness of the ground', where: 'any' },
   'mem-wet-edge': { kind: 'mem', title: 'Data sheets of paints', at: 'how long an edge stays open at 20 C; halved for each 10 C more', where: 'any' },
   'mem-edges': { kind: 'mem', title: 'ISO 12944-3, ISO 8501-3', at: 'sharp edges of steel rounded to 2 mm and coated once more', where: 'any' },
   'trade-coat-air': { kind: 'trade', title: 'Common practice', at: 'solvent coats: cartridge indoors, open windows, no flame', where: 'any' },

@@ -165,6 +165,34 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
   );
 }
 
+/** The craft of a stroke and a coat: on the paper of one surface, which goes to the wall; what asks for care stands on every paper. */
+const AT_THE_WALL: readonly string[] = [
+  'coat.recesses',
+  'coat.topEdge',
+  'coat.wetEdge',
+  'coat.arris',
+  'coat.stripe',
+  'coat.denib',
+  'coat.interval',
+  'lay.usual',
+  'lay.usualRoller',
+  'lay.nap',
+  'lift.plasticBlade',
+  'lift.contourPad',
+  'lift.narrowScraper',
+  'mask.beforeStrokes',
+  'mask.beforeCoats',
+  'mask.stands',
+  'mask.tapeLasts',
+  'order.scuffGrit',
+  'order.soaksTogether',
+  'seen.film.range',
+  'unmask.when',
+  'unmask.glass',
+];
+const stepReasons = (st: SurfaceReport['steps'][number], whole: boolean): readonly ReasonReport[] =>
+  whole ? st.because : st.because.filter((r) => !AT_THE_WALL.includes(r.rule));
+
 /** Every reason that the paper refers to, in the order of reading. */
 function notesOf(report: JobReport, only: string | undefined): { readonly list: readonly ReasonReport[]; readonly number: Numbered } {
   const list: ReasonReport[] = [];
@@ -175,7 +203,7 @@ function notesOf(report: JobReport, only: string | undefined): { readonly list: 
     rs.forEach((r) => {
       if (!at.has(key(r))) at.set(key(r), list.push(r));
     });
-  const steps = (all: SurfaceReport['steps']) => all.forEach((st) => note(st.because));
+  const steps = (all: SurfaceReport['steps']) => all.forEach((st) => note(stepReasons(st, only !== undefined)));
   if (only === undefined) {
     steps(report.steps);
     report.waste.forEach((w) => note(w.classed.because));
@@ -342,7 +370,7 @@ function StepLines({ steps, signs = false }: { readonly steps: SurfaceReport['st
           <div key={st.number} className="paper-step">
             <b>{`${st.number}. ${st.title}`}</b>
             {about.length > 0 ? ` (${about.join(' · ')})` : ''}
-            <Refs of={st.because} />
+            <Refs of={stepReasons(st, signs)} />
             {signs && st.signs ? <span>{` ${signLine(st.signs)}`}</span> : null}
             {st.checks.map((c) => (
               <span key={c.id}>{` ${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}${blanks(c.numbers)}.`}</span>

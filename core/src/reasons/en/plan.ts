@@ -89,6 +89,7 @@ export const PLAN = {
   'lay.injection': { says: 'The jet goes through skin and glove. Trigger locked and pressure let off before the tip is touched; a prick is an emergency, however small it looks.' },
   'lay.fromLadder': { says: 'The {way} takes both hands and pushes back: from a platform, never from a ladder.' },
   'lay.manyCans': { says: '{area} takes about {cans} cans: another way costs less and lies more even.' },
+  'lay.nap': { says: '{nap} pile on the roller, {pile}: the rougher the ground, the longer; a longer one keeps and flings more.' },
   'lay.narrow': { says: 'On so narrow a piece {loss} of what the {way} throws goes past it.' },
   'vapour.unmeasured': { says: '{what}: the room was not measured, and nobody can say how much may be laid at once.', lifts: 'Measure its length, width and height.' },
   'vapour.none': {
