@@ -142,7 +142,13 @@ function signTap() {
       }),
     );
   }
-  row('a tap on a sign: the surface and the signs that may follow, against a whole job of 400', median(taps.slice(20)), median(whole), 'ms', 'at most 16 ms');
+  row(
+    'a tap on a sign: the surface and the signs that may follow, against a whole job of 400',
+    median(taps.slice(20)),
+    median(whole),
+    'ms',
+    'at most 16 ms',
+  );
 }
 
 /** The slim plan: its bytes against those of the job file, and what 4,000 surfaces take: in a process of its own, as the memory is judged. */
