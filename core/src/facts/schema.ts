@@ -199,9 +199,9 @@ const Logged = z.strictObject({
   missing: z.number().int('a whole number').min(0).max(20_000, 'check the hours'),
   meanC: between(-30, 60, 'the mean temperature'),
   meanRhPct: between(0, 100, 'the mean humidity'),
-  /** At the coldest face, over all its hours, %. */
-  faceRhPct: between(0, 100, 'the humidity at the face'),
-  hoursAbove80: z.number().int('a whole number').min(0).max(20_000, 'check the hours'),
+  /** At the coldest face, over all its hours, %. Null: the weather of those days was not at hand, and a simulated one says nothing of them. */
+  faceRhPct: between(0, 100, 'the humidity at the face').nullable(),
+  hoursAbove80: z.number().int('a whole number').min(0).max(20_000, 'check the hours').nullable(),
 });
 export type Logged = z.infer<typeof Logged>;
 

@@ -79,8 +79,9 @@ export function roomAir(m: MoistureFacts, space: Size, takes: readonly Remedy[],
     wetFace: comesIn(m),
   };
 }
-/** Where nothing is given off in bursts, a fan that is wanted runs all day. */
-const runsOn = (m: MoistureFacts): number => (m.burstsPerDay > 0 ? Math.min(1440, m.burstsPerDay * (15 + RUN_ON_MIN)) : 1440);
+/** Where nothing is given off in bursts, and in a cellar, a fan that is wanted runs all day. */
+const runsOn = (m: MoistureFacts): number =>
+  m.burstsPerDay > 0 && m.fanRoom !== 'cellar' ? Math.min(1440, m.burstsPerDay * (15 + RUN_ON_MIN)) : 1440;
 
 /** Water comes in from outside or from below: no air and no heat dries what is wetted again. */
 const comesIn = (m: Pick<MoistureFacts, 'leak' | 'rising'>): boolean => m.leak === 'yes' || m.rising === 'yes';
@@ -113,8 +114,8 @@ export function measuredFactor({
   insideC,
   outsideC,
 }: Pick<FaceAsked, 'measuredFaceC' | 'insideC' | 'outsideC'>): number | null {
-  if (measuredFaceC === null || insideC - outsideC < TELLS_FROM_C) return null;
-  return Math.min(1, Math.max(0, (measuredFaceC - outsideC) / (insideC - outsideC)));
+  if (measuredFaceC === null || insideC - outsideC < TELLS_FROM_C || measuredFaceC < outsideC || measuredFaceC > insideC) return null;
+  return (measuredFaceC - outsideC) / (insideC - outsideC);
 }
 
 export interface Outlook {
@@ -188,6 +189,15 @@ export function outlook(
   };
 }
 
+/** Whether the reading of the coldest spot is taken, or says nothing. */
+function faceWords(m: MoistureFacts): Reason[] {
+  if (m.measuredFaceC === null) return [];
+  const facts = { face: measure(m.measuredFaceC, 'C'), inside: measure(m.insideC, 'C'), outside: measure(m.outsideC, 'C') };
+  return measuredFactor(m) === null
+    ? [why('moist.faceUntold', 'iso13788', { ...facts, apart: measure(TELLS_FROM_C, 'deltaC') }, 'care')]
+    : [why('moist.faceMeasured', 'iso13788', facts)];
+}
+
 export interface SpotClimate {
   readonly faceC: number;
   readonly faceRhPct: number;
@@ -215,7 +225,7 @@ export function spotClimate(m: MoistureFacts): SpotClimate {
     leastFRsi: m.insideC > m.outsideC ? leastTemperatureFactor(m.insideC, m.insideRhPct, m.outsideC) : 0,
     risk: {
       value: risk,
-      because: [reason(risk === 'condenses' ? 'moist.condenses' : risk === 'risk' ? 'moist.risk' : 'moist.dry'), factor],
+      because: [reason(risk === 'condenses' ? 'moist.condenses' : risk === 'risk' ? 'moist.risk' : 'moist.dry'), factor, ...faceWords(m)],
     },
   };
 }

@@ -20,4 +20,4 @@ export {
   type SpotClimate,
 } from './cause';
 export { forecast, staysAway, type Cost, type Forecast, type Priced } from './remedies';
-export { laidOver, type LaidOver, type Logger } from './logger';
+export { laidOver, loggedSays, type LaidOver, type Logger } from './logger';

@@ -1,7 +1,7 @@
 /** A logger's days laid over what was reckoned: whether the inputs explain them, what water they show, and how damp the coldest face was. */
 import type { Logged, MoistureFacts, Space } from '../facts';
 import { answer, why, type Answer } from '../reasons';
-import { measure } from '../units/units';
+import { formatMeasure, measure, type UnitSystem } from '../units/units';
 import { saturationPa, surfaceC, surfaceRh, vapourGM3 } from './air';
 import type { Climate } from './climate';
 import { faceFactor, roomAir } from './cause';
@@ -33,6 +33,16 @@ const OFF_GM3 = 1;
 const ALIKE_C = 1.5;
 /** So many hours of falling humidity tell how fast the air changes. Common practice, no published source. */
 const FALLS_FOR = 3;
+
+/** What is kept of a logger, in one sentence for every screen and paper. */
+export function loggedSays(l: Logged, units: UnitSystem): string {
+  const gaps = l.missing > 0 ? `, ${l.missing} h missing` : '';
+  const face =
+    l.faceRhPct === null || l.hoursAbove80 === null
+      ? 'at the coldest face not known: the weather of those days was not at hand'
+      : `${Math.round(l.faceRhPct)} % at the coldest face, ${l.hoursAbove80} h at 80 % and more there`;
+  return `Logged from ${l.from}: ${l.hours} h${gaps}; on average ${formatMeasure(measure(l.meanC, 'C'), units)} and ${Math.round(l.meanRhPct)} % in the room, ${face}.`;
+}
 
 const mean = (xs: readonly number[]): number => (xs.length === 0 ? 0 : xs.reduce((a, b) => a + b, 0) / xs.length);
 
@@ -86,8 +96,8 @@ export function laidOver(
     missing: n - there.length,
     meanC: mean(there.map((i) => logger.tempC[i]!)),
     meanRhPct: mean(there.map((i) => logger.rhPct[i]!)),
-    faceRhPct: mean(face),
-    hoursAbove80: face.filter((rh) => rh >= 80).length,
+    faceRhPct: climate.simulated ? null : mean(face),
+    hoursAbove80: climate.simulated ? null : face.filter((rh) => rh >= 80).length,
   };
   const facts = { humid: measure(Math.round(logged.meanRhPct), '%RH'), reckoned: measure(Math.round(mean([...reckonedRhPct])), '%RH') };
   const verdict: LaidOver['verdict'] =

@@ -320,6 +320,10 @@ describe('the cause of mold in a room', () => {
     expect(faceFactor(cold)).toBeCloseTo(0.45, 9);
     expect(faceFactor({ ...cold, outsideC: 15 })).toBe(faceFactor({ ...cold, measuredFaceC: null }));
     expect(faceFactor(cold, ['insulation'])).toBeGreaterThan(0.8);
+    // No reading lies outside of what it is between.
+    const untold = (over: object) => spotClimate({ ...cold, ...over }).risk.because.map((r) => r.rule);
+    expect(untold({})).toContain('moist.faceMeasured');
+    for (const over of [{ outsideC: 15 }, { measuredFaceC: 25 }, { measuredFaceC: -3 }]) expect(untold(over)).toContain('moist.faceUntold');
   });
 
   test('a cellar lies in the ground: its face keeps the mean of the year, and warm air of summer wets it', () => {
@@ -381,8 +385,16 @@ describe('the cause of mold in a room', () => {
     const sets = Array.from({ length: 2 ** kinds.length - 1 }, (_, i) => kinds.filter((_r, bit) => ((i + 1) >> bit) & 1));
     const enough = sets.filter((takes) => staysAway(outlook(bath, room, year, PINE, takes, 'us')));
     expect(f.least === null).toBe(enough.length === 0);
-    expect(enough.map((s) => s.join())).toContain(f.least!.takes.join());
-    for (const o of f.singles) if (staysAway(o)) expect(price(f.least!)).toBeLessThanOrEqual(price(o) + 1e-9);
+    // Its own price of every set: that set alone is left to choose from.
+    const priceOf = (takes: readonly Remedy[]) => {
+      const air = roomAir(bath, room, takes, 'us');
+      const kWh = outlook(bath, room, year, PINE, takes, 'us').heatKWh - f.now.heatKWh;
+      return ((takes.includes('insulation') ? 85 * air.coldM2 : 0) + (takes.includes('fan') ? 480 : 0)) / 10 + kWh * 0.2;
+    };
+    expect(price(f.least!)).toBeCloseTo(Math.min(...enough.map(priceOf)), 6);
+    // One remedy more never lets growth start that stayed away.
+    for (const takes of enough)
+      for (const r of kinds) expect(enough.map((s) => s.join())).toContain(kinds.filter((k) => k === r || takes.includes(k)).join());
   });
 
   test('a fan that blows into the roof counts as none; a label is not a flow', () => {
@@ -427,7 +439,11 @@ describe('the cause of mold in a room', () => {
       const same = good(week((h) => ({ c: sim.roomC[at + h]!, rh: sim.roomRhPct[at + h]! })));
       const fits = laidOver(bath, room, year, same, 'us');
       expect(fits.verdict.value).toBe('fits');
-      expect(fits.logged).toMatchObject({ hours: 200, missing: 0 });
+      // A made-up sky says nothing of those days: the face is not known by it.
+      expect(fits.logged).toMatchObject({ hours: 200, missing: 0, faceRhPct: null, hoursAbove80: null });
+      const known = laidOver(bath, room, { ...year, simulated: false }, same, 'us').logged;
+      expect(known.faceRhPct).toBeGreaterThan(60);
+      expect(known.faceRhPct).toBeLessThanOrEqual(100);
       const wet = laidOver({ ...bath, waterGPerDay: 100 }, room, year, same, 'us');
       expect(wet.verdict.value).toBe('wetter');
       // By hand: what goes out with the air is what is given off, G = Q (v_in - v_out), within what the linings even out in a week.

@@ -22,7 +22,7 @@ export interface Forecast {
   /** Each by itself, the cheapest first. */
   readonly singles: readonly Priced[];
   readonly all: Priced;
-  /** The cheapest set with which growth does not start; null: none of them together keeps it away, or nothing is needed. */
+  /** The cheapest of all sets with which growth does not start; null: none of them together keeps it away, or nothing is needed. */
   readonly least: Priced | null;
 }
 
@@ -64,17 +64,19 @@ export function forecast(
   return { now, singles, all, least };
 }
 
-/** Sets in the order of what they cost at most, until one is enough and no cheaper one is left. */
+/**
+ * Every set but those within one that is not enough: fewer remedies never keep away what more of them do not. Large sets first, so that
+ * one that fails saves all that are within it.
+ */
 function cheapest(kinds: readonly Remedy[], singles: readonly Priced[], all: Priced, of: (takes: readonly Remedy[]) => Priced): Priced {
-  const alone = new Map(singles.map((o) => [o.takes[0]!, o]));
-  // Heat and air add up to about what each takes by itself; the real one is reckoned before it is compared.
-  const about = (takes: readonly Remedy[]) => takes.reduce((sum, r) => sum + yearly(alone.get(r)!.cost), 0);
+  const known = new Map([...singles, all].map((o) => [o.takes.join(), o]));
+  const failed: (readonly Remedy[])[] = singles.filter((o) => !staysAway(o)).map((o) => o.takes);
   let best: Priced = all;
-  for (const takes of setsOf(kinds).sort((a, b) => about(a) - about(b) || a.length - b.length)) {
-    if (takes.length === kinds.length) continue;
-    if (about(takes) >= yearly(best.cost) && staysAway(best) && best !== all) break;
-    const o = takes.length === 1 ? alone.get(takes[0]!)! : of(takes);
-    if (staysAway(o) && (best === all || yearly(o.cost) < yearly(best.cost))) best = o;
+  for (const takes of setsOf(kinds).sort((a, b) => b.length - a.length)) {
+    if (failed.some((f) => takes.every((r) => f.includes(r)))) continue;
+    const o = known.get(takes.join()) ?? of(takes);
+    if (!staysAway(o)) failed.push(takes);
+    else if (yearly(o.cost) < yearly(best.cost)) best = o;
   }
   return best;
 }

@@ -120,6 +120,8 @@ export const RULE_FACTS = {
   'moist.fanIntoRoof': [],
   'moist.fanGuessed': ['rated'],
   'moist.fanBlowsIn': [],
+  'moist.faceMeasured': ['face', 'inside', 'outside'],
+  'moist.faceUntold': ['face', 'inside', 'outside', 'apart'],
   'moist.cellarSummer': [],
   'logger.elsewhere': ['apart'],
   'logger.fits': ['humid', 'reckoned'],

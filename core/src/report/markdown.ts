@@ -272,6 +272,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
     for (const x of m.moisture) out.push(`- ${x.surface}: ${say(`moisture.${x.value}`)}. ${x.because.map((r) => r.says).join(' ')}`);
     if (m.spot) out.push(because(m.spot.risk.because));
     if (m.fan) out.push(because(m.fan.because));
+    if (m.logged) out.push(`- ${m.logged}`);
     if (m.outlook)
       out.push(because(m.outlook.because), `  - Highest index in the ${m.outlook.climate}: ${m.outlook.peak.toFixed(1)} of 6.`);
   }

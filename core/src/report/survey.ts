@@ -1,7 +1,7 @@
 /** The hazard survey of a job in plain data: what stands where, what was sampled, what each answer allows. Print, PDF and command line read this. */
 import { assessArea, assessGroups } from '../job/assess';
 import type { JobFacts, Surface } from '../facts';
-import { comesBack, fanVerdict, outlook, PINE, simulatedClimate, spotClimate, wantedFan } from '../moist';
+import { comesBack, fanVerdict, loggedSays, outlook, PINE, simulatedClimate, spotClimate, wantedFan } from '../moist';
 import { digestOf } from '../job/digest';
 import type { JobPlan } from '../job/derive';
 import { blockedMethods, sampleRegister, todayOf, type AsbestosArea } from '../probe';
@@ -116,6 +116,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
               ...stated(fanVerdict(facts_, floorM2, job.rulebook)),
               wantedM3h: wantedFan(facts_.fanRoom, floorM2, job.rulebook),
             },
+            logged: facts_?.logged ? loggedSays(facts_.logged, job.units) : null,
             outlook: now_ && {
               ...stated(comesBack(now_, facts_, m.size.value !== 'none')),
               peak: now_.peak,

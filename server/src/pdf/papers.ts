@@ -158,6 +158,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
     if (m.spot) content.push(because(m.spot.risk.because));
     if (m.fan) content.push(because(m.fan.because));
     if (m.outlook) content.push(because(m.outlook.because), note(`Reckoned over a ${m.outlook.climate}.`));
+    if (m.logged) content.push(note(m.logged));
     if (m.moisture.length > 0) content.push(because(m.moisture.flatMap((x) => x.because)));
   }
   content.push(head('Samples'));

@@ -128,6 +128,8 @@ export const PROBE = {
   'moist.fanNone': { says: 'There is no fan; {wanted} is wanted.' },
   'moist.fanIntoRoof': { says: 'The fan does not blow outdoors: it moves the water, it does not remove it.' },
   'moist.fanGuessed': { says: 'Rated {rated}; taken as six tenths of that, as ducts and bends usually leave. Measure at the grille.' },
+  'moist.faceMeasured': { says: 'By its reading of {face}, between {inside} inside and {outside} outside.' },
+  'moist.faceUntold': { says: 'The reading of {face} is not taken: it tells something between inside ({inside}) and outside ({outside}), and only where these lie {apart} apart.', lifts: 'Read it again on a cold morning.' },
   'moist.fanBlowsIn': { says: 'The fan blows in: it presses damp air into walls and rooms, and takes none out. Reckoned as no fan until it is turned round.' },
   'moist.cellarSummer': { says: 'A cellar is aired while it is colder outdoors than in it: warm air of summer wets its walls.' },
   'logger.elsewhere': { says: 'The logger follows the air outdoors ({apart} apart on average): it did not hang in this room, or beside an open window.', lifts: 'Hang it in the middle of the room, away from window, heater and shower, for a week.' },

@@ -913,7 +913,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   clothTape: 'cloth tape',
   maskPaper: 'masking paper',
   maskFilm: 'masking film',
-  heatShield: 'heat shields',
+  heatCard: 'foil-faced card',
   'spoiler.blasting': 'blasting',
   'spoiler.chemistry': 'stripper',
   'spoiler.heat': 'heat',
