@@ -1,9 +1,9 @@
 /** Photographs of a surface, a sample, a check, a trial square, a zone or the job: taken or picked, made smaller beside the page, captioned and marked. */
-import { createElement, useEffect, useId, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import Svg, { Circle, G, Line, Polygon, Text as SvgText } from 'react-native-svg';
 import { MARK_KINDS, say, type JobFacts, type Mark, type MarkKind, type Photo } from '@roughsill/core';
-import { Button, Panel, Pick, TextField, Words } from '../../kit';
+import { Button, FilePick, Panel, Pick, TextField, Words } from '../../kit';
 import { add, commit, keepPicture, remove, sendPictures, set, useAppDispatch, waitingPicture } from '../../store';
 import type { FromPhotoWorker } from '../../workers/photo-protocol';
 import { spawnPhotoWorker } from '../../workers/spawn';
@@ -39,7 +39,6 @@ interface PhotosProps {
 
 export function Photos({ facts, of, title = 'Photographs', onAdded }: PhotosProps) {
   const dispatch = useAppDispatch();
-  const inputId = useId();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
   const mine = facts.photos.filter(
@@ -54,7 +53,7 @@ export function Photos({ facts, of, title = 'Photographs', onAdded }: PhotosProp
       p.ofSignId === (of.ofSignId ?? null) &&
       p.ofDefectId === (of.ofDefectId ?? null),
   );
-  const take = async (files: FileList | null) => {
+  const take = async (files: readonly File[]) => {
     setProblem(undefined);
     for (const file of Array.from(files ?? [])) {
       if (file.size > MAX_FILE) {
@@ -97,25 +96,13 @@ export function Photos({ facts, of, title = 'Photographs', onAdded }: PhotosProp
       {mine.map((p) => (
         <PhotoCard key={p.id} jobId={facts.job.id} photo={p} />
       ))}
-      <View className="relative min-h-touch self-start border-2 border-soot bg-panel">
-        {createElement(
-          'label',
-          { htmlFor: inputId, style: { display: 'flex', minHeight: '3rem', alignItems: 'center', padding: '0 1rem', cursor: 'pointer' } },
-          <Words look="strong">{busy ? 'Making it smaller …' : 'Take or pick a photograph'}</Words>,
-        )}
-        {createElement('input', {
-          id: inputId,
-          type: 'file',
-          accept: 'image/*',
-          capture: 'environment',
-          multiple: true,
-          'data-testid': 'photo-input',
-          onChange: (e: { target: { files: FileList | null; value: string } }) => {
-            void take(e.target.files);
-          },
-          style: { position: 'absolute', inset: 0, opacity: 0, width: '100%' },
-        })}
-      </View>
+      <FilePick
+        label={busy ? 'Making it smaller …' : 'Take or pick a photograph'}
+        accept="image/*"
+        testID="photo-input"
+        photographs
+        onFiles={(files) => void take(files)}
+      />
       {problem ? (
         <Words alert look="strong" tone="oxide">
           {problem}

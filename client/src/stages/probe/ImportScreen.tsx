@@ -1,5 +1,5 @@
 /** A table from a lab or an instrument: columns matched, rows looked over, all of it brought in or none. */
-import { createElement, useEffect, useId, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { ActivityIndicator, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
 import {
@@ -24,9 +24,10 @@ import {
   type Mapping,
   type Table,
 } from '@roughsill/core/import';
-import { Button, Empty, Panel, Pick, Problems, Select, TextField, useUnits, Words } from '../../kit';
+import { Button, Empty, FilePick, Panel, Pick, Problems, Select, TextField, useUnits, Words } from '../../kit';
 import { add, api, commit, useAppDispatch, useAppSelector } from '../../store';
 import { JobPage } from '../JobPage';
+import { MAX_BYTES, TOO_LARGE } from './table-file';
 import { cap } from '../../kit/text';
 
 export const ImportScreen = () => (
@@ -54,14 +55,12 @@ const USED: Readonly<Record<ImportKind, readonly Column[]>> = {
   lab: ['sample', 'value', 'unit', 'analyte', 'analysis', 'date', 'note'],
   instrument: ['surface', 'space', 'value', 'unit', 'date', 'device', 'note'],
 };
-const MAX_BYTES = 8 * 1024 * 1024;
 const ROWS_SHOWN = 60;
 
 function Import({ facts }: { readonly facts: JobFacts }) {
   const { from } = useLocalSearchParams<{ from?: string }>();
   const dispatch = useAppDispatch();
   const by = useAppSelector((s) => s.session.person);
-  const inputId = useId();
   const [table, setTable] = useState<Table | null>(null);
   const [kind, setKind] = useState<ImportKind>('lab');
   const [mapping, setMapping] = useState<Mapping | null>(null);
@@ -146,27 +145,17 @@ function Import({ facts }: { readonly facts: JobFacts }) {
       ) : null}
       {busy ? <ActivityIndicator aria-label="Asking the lab" /> : null}
       <View className="flex-row flex-wrap gap-2">
-        <View className="relative min-h-touch border-2 border-soot bg-panel">
-          {createElement(
-            'label',
-            { htmlFor: inputId, style: { display: 'flex', minHeight: '3rem', alignItems: 'center', padding: '0 1rem', cursor: 'pointer' } },
-            <Words look="strong">Pick a file</Words>,
-          )}
-          {createElement('input', {
-            id: inputId,
-            type: 'file',
-            accept: '.csv,.txt,.tsv,text/csv,text/plain',
-            'data-testid': 'table-file',
-            onChange: (e: { target: { files: FileList | null } }) => {
-              const file = e.target.files?.[0];
-              if (!file) return;
-              setTold(undefined);
-              if (file.size > MAX_BYTES) return setProblem('The file is over 8 MB: split it.');
-              void file.arrayBuffer().then((b) => open(new Uint8Array(b)));
-            },
-            style: { position: 'absolute', inset: 0, opacity: 0, width: '100%' },
-          })}
-        </View>
+        <FilePick
+          label="Pick a file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          testID="table-file"
+          onFiles={([file]) => {
+            if (!file) return;
+            setTold(undefined);
+            if (file.size > MAX_BYTES) return setProblem(TOO_LARGE);
+            void file.arrayBuffer().then((b) => open(new Uint8Array(b)));
+          }}
+        />
         <Button label="Ask the simulated lab" testID="ask-lab" onPress={fetchLab} />
       </View>
       {problem ? (

@@ -1,5 +1,5 @@
 /** The mold cause finder of a room: questions first, then climate and fan, then whether it comes back, with each remedy. */
-import { createElement, useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
 import {
@@ -23,31 +23,28 @@ import {
   type Problem,
   type Space,
 } from '@roughsill/core';
-import { readClimate, readLogger, readTable } from '@roughsill/core/import';
+import { readClimate } from '@roughsill/core/import';
 import {
   comesBack,
   fanVerdict,
-  laidOver,
   liningOf,
   PINE,
   simulatedClimate,
   spotClimate,
   type Climate,
   type Forecast,
-  type Logger,
-  type Priced,
   type Sensitivity,
 } from '@roughsill/core/moist';
 import { CAUSE_QUESTIONS, moldPicture } from '@roughsill/core/survey';
-import { Button, Empty, NumberField, Panel, Pick, Problems, Select, useUnits, Words } from '../../kit';
+import { Button, Empty, FilePick, NumberField, Panel, Pick, Problems, Select, useUnits, Words } from '../../kit';
 import { AnswerRow, Reasons } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { FromMoldWorker, ToMoldWorker } from '../../workers/mold-protocol';
 import { spawnMoldWorker } from '../../workers/spawn';
 import { JobPage } from '../JobPage';
-import { useMoney } from '../money';
-import { GrowthChart, RemedyLine, type Charted, type ChartLine } from './GrowthChart';
-import { WeekChart } from './WeekChart';
+import { LoggerWeek } from './LoggerWeek';
+import { Remedies } from './Remedies';
+import { readPicked } from './table-file';
 
 export const MoldScreen = () => (
   <JobPage title={spell('What makes it mold')} hint="Water from outside comes first; then the room’s own air; then the coldest face.">
@@ -342,7 +339,6 @@ function Outlooks({
   readonly moisture: MoistureFacts;
   readonly onSet: (fields: Partial<MoistureFacts>, what: string) => void;
 }) {
-  const inputId = useId();
   const [own, setOwn] = useState<{ climate: Climate; name: string } | null>(null);
   const grown = facts.surfaces.find((s) => s.spaceId === space.id && s.removedAt === null && s.conditions.includes('moldy'));
   const lining = grown ? (liningOf(grown.material) ?? 'wood') : 'wood';
@@ -386,14 +382,12 @@ function Outlooks({
   const f = state.forecast;
   const now = f?.now;
   const verdict = now && comesBack(now, moisture, grown !== undefined);
-  const open = (file: File) =>
-    void file.arrayBuffer().then((b) => {
-      const table = readTable(new Uint8Array(b));
-      const read = table.ok ? readClimate(table.value) : table;
-      if (!read.ok) return setProblem(read.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
-      setProblem(undefined);
-      setOwn({ climate: read.value, name: file.name });
-    });
+  const open = async (file: File) => {
+    const read = await readPicked(file, readClimate);
+    if (!read.ok) return setProblem(read.says);
+    setProblem(undefined);
+    setOwn({ climate: read.value, name: file.name });
+  };
   return (
     <Panel title="Will it come back?" aside={own ? own.name : 'simulated climate'} testID="outlook">
       <Pick label="It grows on" value={ground} options={GROUNDS} onChange={setPicked} testID="lining" />
@@ -432,21 +426,12 @@ function Outlooks({
       ) : null}
       {f ? <Remedies f={f} facts={facts} /> : null}
       <View className="flex-row flex-wrap items-center gap-2">
-        <View className="relative min-h-touch border-2 border-soot bg-panel">
-          {createElement(
-            'label',
-            { htmlFor: inputId, style: { display: 'flex', minHeight: '3rem', alignItems: 'center', padding: '0 1rem', cursor: 'pointer' } },
-            <Words look="strong">Use your own hourly climate, CSV</Words>,
-          )}
-          {createElement('input', {
-            id: inputId,
-            type: 'file',
-            accept: '.csv,.txt,text/csv',
-            'data-testid': 'climate-file',
-            onChange: (e: { target: { files: FileList | null } }) => e.target.files?.[0] && open(e.target.files[0]),
-            style: { position: 'absolute', inset: 0, opacity: 0, width: '100%' },
-          })}
-        </View>
+        <FilePick
+          label="Use your own hourly climate, CSV"
+          accept=".csv,.txt,text/csv"
+          testID="climate-file"
+          onFiles={([file]) => file && void open(file)}
+        />
         {own ? <Button look="quiet" label="Back to the simulated one" onPress={() => setOwn(null)} /> : null}
       </View>
       {problem ? (
@@ -456,149 +441,5 @@ function Outlooks({
       ) : null}
       <LoggerWeek facts={facts} space={space} moisture={moisture} climate={climate} onSet={onSet} />
     </Panel>
-  );
-}
-
-/** In words what a set of remedies does and costs. */
-function RemedyRow({ label, o, line }: { readonly label: string; readonly o: Priced; readonly line?: Charted }) {
-  const money = useMoney();
-  const { once, aYear } = o.cost;
-  const costs = [
-    once > 0 ? `${money(once)} once` : '',
-    Math.abs(aYear) >= 1 ? `${money(Math.abs(aYear))} a year ${aYear > 0 ? 'more' : 'less'} heat` : '',
-  ].filter(Boolean);
-  return (
-    <View className="flex-row flex-wrap items-center gap-3 bg-panel px-3 py-2">
-      {line ? <RemedyLine as={line} /> : null}
-      <Words look="row" className="min-w-[9rem]">
-        {label}
-      </Words>
-      <Words look="note" className="min-w-[12rem] flex-1">
-        {[
-          o.seenWeek !== null
-            ? `seen in ${Math.ceil(o.seenWeek)} weeks`
-            : o.firstWeek !== null
-              ? `starts in ${Math.ceil(o.firstWeek)} weeks`
-              : 'does not start',
-          `at most ${o.peak.toFixed(1)} of 6`,
-          `dampest month ${Math.round(o.dampestMonthRhPct)} % at the face`,
-          `${o.airChanges.toFixed(1)} air changes/h`,
-          ...(o.takes.length === 0 ? [`${Math.round(o.heatKWh)} kWh of heat`] : costs.length > 0 ? costs : ['costs nothing']),
-        ].join('; ')}
-      </Words>
-    </View>
-  );
-}
-
-function Remedies({ f, facts }: { readonly f: Forecast; readonly facts: JobFacts }) {
-  const lines: ChartLine[] = [
-    { as: 'now', outlook: f.now },
-    ...(f.least ? [{ as: 'least' as const, outlook: f.least }] : []),
-    { as: 'all', outlook: f.all },
-  ];
-  const named = (takes: Priced['takes']) => takes.map((r) => say(`remedy.${r}`).toLowerCase()).join(', ');
-  return (
-    <>
-      <GrowthChart
-        lines={lines}
-        says={`Growth index by week. ${lines.map((l) => `${say(`remedy.${l.as}`)}: at most ${l.outlook.peak.toFixed(1)}`).join('; ')}`}
-      />
-      <View className="gap-1" testID="remedies">
-        <RemedyRow label={say('remedy.now')} o={f.now} line="now" />
-        {f.least ? <RemedyRow label={`${say('remedy.least')}: ${named(f.least.takes)}`} o={f.least} line="least" /> : null}
-        {f.singles.map((o) => (
-          <RemedyRow key={o.takes.join()} label={say(`remedy.${o.takes[0]!}`)} o={o} />
-        ))}
-        <RemedyRow label={say('remedy.all')} o={f.all} line="all" />
-      </View>
-      {f.least === null && f.all.firstWeek !== null ? (
-        <Words look="strong" tone="oxide">
-          Not even all of them keep it away: look for water that nobody named, and measure before anything is bought.
-        </Words>
-      ) : null}
-      <Words look="note">
-        {`Fan: the size that the rule asks for, running on 30 minutes. Heat: ${formatMeasure(measure(2, 'deltaC'), facts.job.units)} more, never let down. Insulation: to 0.4 W/m²K. Prices from memory, a tenth of what is bought counted a year. A model on wood (Hukka and Viitanen 1999): weeks are a guide, not a promise.`}
-      </Words>
-    </>
-  );
-}
-
-/** A logger's week laid over what was reckoned, and kept in sum: by it the cause is judged cured. */
-function LoggerWeek({
-  facts,
-  space,
-  moisture,
-  climate,
-  onSet,
-}: {
-  readonly facts: JobFacts;
-  readonly space: Space;
-  readonly moisture: MoistureFacts;
-  readonly climate: Climate;
-  readonly onSet: (fields: Partial<MoistureFacts>, what: string) => void;
-}) {
-  const inputId = useId();
-  const units = useUnits();
-  const [logger, setLogger] = useState<Logger | null>(null);
-  const [problem, setProblem] = useState<string>();
-  const over = useMemo(
-    () => (logger === null ? null : laidOver(moisture, space, climate, logger, facts.job.rulebook)),
-    [logger, moisture, space, climate, facts.job.rulebook],
-  );
-  const open = (file: File) =>
-    void file.arrayBuffer().then((b) => {
-      const table = readTable(new Uint8Array(b));
-      const read = table.ok ? readLogger(table.value, space.name) : table;
-      if (!read.ok) return setProblem(read.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
-      setProblem(undefined);
-      setLogger(read.value);
-      const { logged } = laidOver(moisture, space, climate, read.value, facts.job.rulebook);
-      onSet({ logged }, 'logger');
-    });
-  const kept = moisture.logged;
-  return (
-    <View className="gap-2" testID="logger">
-      <View className="relative min-h-touch self-start border-2 border-soot bg-panel">
-        {createElement(
-          'label',
-          { htmlFor: inputId, style: { display: 'flex', minHeight: '3rem', alignItems: 'center', padding: '0 1rem', cursor: 'pointer' } },
-          <Words look="strong">Lay a logger’s week over it, CSV</Words>,
-        )}
-        {createElement('input', {
-          id: inputId,
-          type: 'file',
-          accept: '.csv,.txt,text/csv',
-          'data-testid': 'logger-file',
-          onChange: (e: { target: { files: FileList | null } }) => e.target.files?.[0] && open(e.target.files[0]),
-          style: { position: 'absolute', inset: 0, opacity: 0, width: '100%' },
-        })}
-      </View>
-      {problem ? (
-        <Words alert look="strong" tone="oxide">
-          {problem}
-        </Words>
-      ) : null}
-      {kept ? (
-        <Words look="note">
-          {`Logged from ${kept.from}: ${kept.hours} h${kept.missing > 0 ? `, ${kept.missing} h missing` : ''}; on average ${formatMeasure(measure(kept.meanC, 'C'), units)} and ${Math.round(kept.meanRhPct)} % in the room, ${Math.round(kept.faceRhPct)} % at the coldest face, ${kept.hoursAbove80} h at 80 % and more there.`}
-        </Words>
-      ) : null}
-      {over && logger ? (
-        <>
-          <AnswerRow
-            label="Against what was reckoned"
-            value={{ fits: 'it fits', wetter: 'wetter', drier: 'drier', elsewhere: 'another place' }[over.verdict.value]}
-            of="the logger’s week"
-            because={over.verdict.because}
-            note={[
-              `shows about ${Math.round(over.shownGPerDay / 10) * 10} g of water a day at the air changes entered`,
-              ...(over.shownAch === null ? [] : [`humidity fell by itself at ${over.shownAch.toFixed(1)} air changes/h`]),
-              ...(climate.simulated ? ['the weather outdoors is simulated: only means are compared'] : []),
-            ].join('; ')}
-          />
-          <WeekChart logged={logger.rhPct} reckoned={over.reckonedRhPct} />
-        </>
-      ) : null}
-    </View>
   );
 }

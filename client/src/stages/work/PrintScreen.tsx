@@ -21,6 +21,7 @@ import {
   type JobFacts,
   type JobDigest,
   many,
+  type RuleId,
 } from '@roughsill/core';
 import {
   blanks,
@@ -189,7 +190,7 @@ const AT_THE_WALL: readonly string[] = [
   'seen.film.range',
   'unmask.when',
   'unmask.glass',
-];
+] satisfies readonly RuleId[];
 const stepReasons = (st: SurfaceReport['steps'][number], whole: boolean): readonly ReasonReport[] =>
   whole ? st.because : st.because.filter((r) => !AT_THE_WALL.includes(r.rule));
 

@@ -1,0 +1,17 @@
+/** A table that somebody picked on the device, as the core reads it. */
+import { readTable, type Table } from '@roughsill/core/import';
+import type { Problem } from '@roughsill/core';
+
+export const MAX_BYTES = 8 * 1024 * 1024;
+export const TOO_LARGE = 'The file is over 8 MB: split it.';
+
+type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+type Told<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly says: string };
+
+/** @returns what the reader makes of it, or in one sentence why it could not be read */
+export async function readPicked<T>(file: File, read: (table: Table) => Read<T>): Promise<Told<T>> {
+  if (file.size > MAX_BYTES) return { ok: false, says: TOO_LARGE };
+  const table = readTable(new Uint8Array(await file.arrayBuffer()));
+  const made = table.ok ? read(table.value) : table;
+  return made.ok ? made : { ok: false, says: made.problems.map((p) => `${p.path}: ${p.message}`).join('; ') };
+}
