@@ -239,7 +239,7 @@ export const RULES: readonly Rule[] = [
   rule('antifoul.heat', 'block', 'hazard', 'mem-antifoul', (m) => m.heatC !== null && m.heatC > 90, [is('antifouling', true)]),
   rule('antifoul.caught', 'care', 'hazard', 'mem-antifoul', (m) => m.disturbs && (m.wet || m.hepa), [is('antifouling', true)]),
   // Soft, and wanted for its face.
-  rule('brass.soft', 'block', 'hazard', 'trade-blast', (m) => m.blast !== 'no' || (m.powered && m.bite !== 'none'), [is('material', 'brass')]),
+  rule('brass.soft', 'block', 'trade', 'trade-blast', (m) => m.blast !== 'no' || (m.powered && m.bite !== 'none'), [is('material', 'brass')]),
   rule('plastic.trial', 'care', 'trade', 'trade-trial', (m) => m.disturbs && m.bite !== 'skin', [is('material', 'fibreglass'), noSquare]),
 
   // The site

@@ -2,4 +2,4 @@ export { closeForMistH, LAYING, layH, lossOf, MIST_WIND, reachM, type LaidLook, 
 export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
 export { baseOf, solidsOf, thinnerOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
-export { coat, type CoatingPlan, type CoatLine } from './primer';
+export { coat, striped, type CoatingPlan, type CoatLine } from './primer';

@@ -1,5 +1,5 @@
 /** Ways of laying a coat: what refuses each where, what it costs, what it asks of those who lay it and of those around. */
-import { aSpace, aSurface, planOf, rulesOf, aPart } from '../testing';
+import { aLayer, aSpace, aSurface, planOf, rulesOf, aPart } from '../testing';
 import { LAYINGS, type LayingId, type Space, type Surface, type TopcoatId } from '../facts';
 import { convert } from '../units/units';
 import { LAYING, layH, lossOf } from './laying';
@@ -116,4 +116,29 @@ describe('a mist', () => {
     expect(gates('airless').map((g) => g.id)).toContain('near.pond');
     expect(gates('lowPressure').map((g) => g.id)).not.toContain('near.pond');
   });
+});
+
+test('a way that is refused makes nothing cheaper: its hours and money stand with the question', () => {
+  // Twice the length of what may be sprayed indoors from a can is refused; it is still twice the work.
+  const frame = (lengthM: number) =>
+    planOf(
+      aSurface({
+        element: 'casing',
+        lengthM,
+        widthM: 0.14,
+        topcoat: 'alkydGloss',
+        layings: { topcoat: 'can' },
+        yearMade: 2016,
+        layers: [aLayer(0, { binder: 'alkyd' })],
+        parts: [aPart('flat', 'overcoat', { sharePct: 100 })],
+      }),
+      { job: { yearBuilt: 2015 } },
+    );
+  const [may, mayNot] = [frame(8), frame(16)];
+  expect([may.coating.refused.length, mayNot.coating.refused.length > 0]).toEqual([0, true]);
+  expect(mayNot.coating.lines).toEqual([]);
+  for (const end of ['low', 'high'] as const) {
+    expect(mayNot.work.handsOnH[end]).toBeGreaterThan(may.work.handsOnH[end]);
+    expect(mayNot.money[end]).toBeGreaterThan(may.money[end]);
+  }
 });

@@ -3,7 +3,6 @@ import {
   COAT_USES,
   MASONRY,
   PLASTER,
-  METAL,
   PLASTIC,
   TIMBER,
   type Binder,
@@ -53,6 +52,8 @@ export interface CoatingPlan {
   /** What nobody knows for certain, as questions beside the topcoat. */
   readonly asks: readonly Reason[];
   readonly lines: readonly CoatLine[];
+  /** What a refused way of laying would have taken: nothing is laid, and asking makes nothing cheaper. */
+  readonly refusedLines: readonly CoatLine[];
   /** In which way primers and topcoat are laid, with the other ways and what speaks against each. */
   readonly layings: readonly LayingOf[];
   /** Residues that must be proved gone before the primer. */
@@ -166,6 +167,9 @@ function laid(l: CoatLine, layings: readonly LayingOf[], s: Surface): CoatLine {
   return { ...l, way: how.value, litres: withLoss(l.litres, how.value, s), because: [...l.because, ...how.because] };
 }
 
+/** Sharp edges on which rust starts. */
+export const striped = (s: Pick<Surface, 'material'>): boolean => FERROUS.includes(s.material) || s.material === 'galvanised';
+
 /** What an earlier blasting or caustic tore open, m2. */
 const damagedOn = (s: Surface): number =>
   s.defects
@@ -193,6 +197,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       bareM2: 0,
       topcoat: answer(null, why('topcoat.leftBare', 'trade-prime', { material: s.material })),
       lines: [],
+      refusedLines: [],
       layings: [],
       residues,
       refused: [],
@@ -207,7 +212,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   // What is left alone or hidden behind a board is not coated; bare material that somebody wants painted has nothing to be left alone.
   const leftAlone = (id: MethodId) => id === 'cover' || (id === 'leave' && !(uncoated && choice.parts.every((p) => !p.chosenByPerson)));
   if (worked.length > 0 && worked.every((w) => leftAlone(w.method.id)))
-    return { left, bareM2, topcoat, lines: [], layings: [], residues, refused: [], asks: [] };
+    return { left, bareM2, topcoat, lines: [], refusedLines: [], layings: [], residues, refused: [], asks: [] };
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));
   const against = [
@@ -223,7 +228,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   ];
   const refused = against.filter((r) => r.effect === 'block');
   const asks = against.filter((r) => r.effect !== 'block');
-  if (refused.length > 0) return { left, bareM2: primedM2, topcoat, lines: [], layings: [], residues, refused, asks };
+  if (refused.length > 0) return { left, bareM2: primedM2, topcoat, lines: [], refusedLines: [], layings: [], residues, refused, asks };
 
   const lines: CoatLine[] = [];
   const timber = TIMBER.includes(s.material);
@@ -277,9 +282,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     };
   }
   // Paint draws thin off a sharp edge of steel: a stripe along it before each coat.
-  const arrisM2 = METAL.includes(s.material)
-    ? liveParts(s).reduce((sum, p) => sum + (p.kind === 'arris' ? (area.partM2[p.id] ?? 0) : 0), 0)
-    : 0;
+  const arrisM2 = striped(s) ? liveParts(s).reduce((sum, p) => sum + (p.kind === 'arris' ? (area.partM2[p.id] ?? 0) : 0), 0) : 0;
   if (arrisM2 > 0 && area.totalM2 > 0)
     for (const [i, l] of lines.entries()) {
       if (l.areaM2 <= 0 || l.coats <= 0) continue;
@@ -292,6 +295,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   });
   const notSo = layings.flatMap((l) => l.selected.because.filter((r) => r.effect === 'block'));
   const base = { left, bareM2: primedM2, topcoat, layings, residues, asks };
-  if (notSo.length > 0) return { ...base, lines: [], refused: notSo };
-  return { ...base, lines: lines.map((l) => laid(l, layings, s)), refused };
+  const whole = lines.map((l) => laid(l, layings, s));
+  if (notSo.length > 0) return { ...base, lines: [], refusedLines: whole, refused: notSo };
+  return { ...base, lines: whole, refusedLines: [], refused };
 }

@@ -395,13 +395,15 @@ export function createDeriver(): Deriver {
     while (rooms.length < there.length) rooms.push(roomNodes());
     rooms.length = there.length;
     const growth: (number | null)[][] = [];
+    const gas = there.map(() => false);
     const place = onePlace(there);
     const on = there.map(() => 0);
     const off = there.map(() => 0);
     const fibres = there.map(() => 0);
-    surfaces.forEach(({ spaceId, moldM2, removedAt }, i) => {
+    surfaces.forEach(({ spaceId, element, moldM2, removedAt }, i) => {
       const { disturbedM2, moldy, workedOn } = locals[i]!;
       const at = room[i]!;
+      if (at >= 0 && removedAt === null && element === 'gasPipe') gas[at] = true;
       if (at >= 0 && moldy) (growth[at] ??= []).push(moldM2);
       if (at >= 0 && isPresent(suspect[i]!.coat.value)) fibres[place.of[at]!]! += disturbedM2;
       if (!leaded[i]!) return;
@@ -414,7 +416,9 @@ export function createDeriver(): Deriver {
     const plans = there.map((s, at) => rooms[at]!.plan(s, on[place.of[at]!]!, off[place.of[at]!]!, rulebook, assisted));
     const views = there.map((s, at) => {
       const own = rooms[at]!;
-      return own.view(own.made(s, own.growth(growth[at] ?? NOTHING_GROWS), plans[at]!.minorWork.value, fibres[place.of[at]!]!, rulebook));
+      return own.view(
+        own.made(s, own.growth(growth[at] ?? NOTHING_GROWS), plans[at]!.minorWork.value, fibres[place.of[at]!]!, gas[at]!, rulebook),
+      );
     });
     return { plans, views };
   }

@@ -43,12 +43,16 @@ const STOREY_M = 3;
 const onScaffold = ({ kind, nearby }: Pick<Space, 'kind' | 'nearby'>): boolean =>
   kind === 'elevation' && nearby.some((n) => n.what === 'scaffold');
 
-/** @param growthM2 of each surface with growth in it, m2; null: unmeasured */
+/**
+ * @param growthM2 of each surface with growth in it, m2; null: unmeasured
+ * @param gasPipe one of its surfaces is a gas pipe: whatever else is worked in it is worked beside gas
+ */
 export const spaceView = (
   space: Space,
   growthM2: readonly (number | null)[],
   minorWork: boolean | null,
   suspectM2: number,
+  gasPipe: boolean,
   rulebook: Rulebook,
 ): SpaceView => ({
   kind: space.kind,
@@ -56,7 +60,7 @@ export const spaceView = (
   widthM: space.widthM,
   heightM: space.heightM,
   boundaryM: space.boundaryM,
-  services: space.services,
+  services: gasPipe && !space.services.includes('gasPipe') ? [...space.services, 'gasPipe'] : space.services,
   nearby: space.kind === 'elevation' ? space.nearby : [],
   accessM: space.accessM ?? (onScaffold(space) ? Math.max(space.heightM ?? 0, STOREY_M) : 0),
   goesAnyway: space.goesAnyway,

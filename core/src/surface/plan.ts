@@ -23,7 +23,7 @@ import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold 
 import { isOpening, type TakeOff } from '../walk';
 import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
-import { hoursOf, maskMoney, ownSteps, plus, repairMoney, type Step, type StepSpec } from '../work';
+import { hoursOf, maskingMoney, ownSteps, plus, repairMoney, type Step, type StepSpec } from '../work';
 import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
 
 export interface WorkPlan {
@@ -127,11 +127,8 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const coating = coat(s, ctx, area, choice, lead);
   const stroked = choice.parts.some((p) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs));
   const repairs = repairsOf(s, ctx, area.totalM2, stroked);
-  const {
-    steps,
-    sent,
-    materials: signed,
-  } = withSigns(ownSteps({ s, ctx, choice, coating, lead, repairs }), { s, ctx, choice, coating, lead });
+  const asked = { s, ctx, choice, coating, lead, repairs };
+  const { steps, sent, materials: signed } = withSigns(ownSteps(asked), { s, ctx, choice, coating, lead });
   // What is left as it is, or waits for an answer, is not repaired either.
   const repairing = steps.some((st) => st.kind === 'repair');
   const base = {
@@ -148,8 +145,11 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     choice,
     coating,
     repairs,
-    materials: plus(materialsOf(choice), both(signed + maskMoney(steps) + (repairing ? repairMoney({ s, coating, repairs }) : 0))),
-    coats: coating.lines.reduce((sum, l) => sum + l.litres * ctx.settings.coatPerLitre[baseOf(l.product)], 0),
+    materials: plus(
+      materialsOf(choice),
+      both(signed + maskingMoney(asked, steps) + (repairing ? repairMoney({ s, coating, repairs }) : 0)),
+    ),
+    coats: [...coating.lines, ...coating.refusedLines].reduce((sum, l) => sum + l.litres * ctx.settings.coatPerLitre[baseOf(l.product)], 0),
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
   };

@@ -3,9 +3,10 @@ import { aFacts, aLayer, aReading, aSurface, COATS, planOf, rulesOf } from '../t
 import { ELEMENT_IDS, MATERIALS, TOPCOATS, type ElementId, type MethodId, type Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { roundQuestion } from '../rounds';
-import { DEFAULT_SETTINGS } from '../rulebook';
+import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
 import { sentence } from '../words';
 import { wasteOf } from '../waste';
+import { zoneSigns } from '../zone/signs';
 import { unfold } from '../zone/unfold';
 import { readElement } from './typed';
 import { ELEMENTS, goodsOf, isHeater, isWindow } from './elements';
@@ -113,6 +114,9 @@ describe('a hull with old antifouling', () => {
   test('its debris is a waste of its own; only antifouling goes on it, and on nothing else', () => {
     const lines = wasteOf(aFacts(hull, OUTSIDE), job, DEFAULT_SETTINGS);
     expect(lines.map((w) => w.stream)).toContain('biocideDebris');
+    // The sheet that caught it too: nothing of it is plain rubbish but what was up for the coats.
+    expect(lines.filter((w) => w.stream === 'sheetAndChips' || w.stream === 'washWater')).toEqual([]);
+    expect(zoneSigns(job.zones[0]!, RULEBOOKS.us).map((x) => x.about)).toContain('antifoul');
     expect(planOf(hull, OUTSIDE).coating.topcoat.value).toBe('antifoulingCoat');
     expect(
       rulesOf(
@@ -130,6 +134,9 @@ test('a gas pipe: tested before the first stroke and after the last coat, its pa
   expect(ids.indexOf('service.before')).toBeLessThan(ids.findIndex((x) => x.startsWith('remove.')));
   expect(ids.at(-1)).toBe('service.after');
   expect(sentence(stepsOf(pipe).find((x) => x.id === 'mask.coats')!.title, 'm')).toMatch(/valve, dial, tag/);
+  // Whatever else is worked in that room is worked beside gas.
+  const beside = planOf(of('door', { aim: 'bareClear' }), { others: [of('gasPipe', { id: 'gas-1' })] });
+  expect(rulesOf(beside.choice.parts[0]!.options.find((o) => o.methodId === 'heatGun')!.because)).toContain('site.gas');
   const blocked = planOf(of('gasPipe', { aim: 'bareClear' }), OUTSIDE).choice.parts[0]!.options.filter((o) =>
     rulesOf(o.because).some((r) => r.startsWith('site.gas')),
   );

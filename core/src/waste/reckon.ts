@@ -158,7 +158,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     if (!step.shared)
       for (const { what, amount } of step.amounts) {
         if (!isProduct(what) || amount.unit === 'pieces') continue;
-        const stream = fibres ? 'suspectAsbestos' : GOES_TO[what]!;
+        const stream = fibres ? 'suspectAsbestos' : biocide ? 'biocideDebris' : GOES_TO[what]!;
         const litres = convert(amount.value, amount.unit, 'L');
         const least = litres * (LEAST_LEFT[stream] ?? 1);
         const perL = stream === 'media' ? GRIT_KG_PER_L : stream === 'solventRags' ? RAG_KG_PER_L : (STREAMS[stream].kgPerL ?? 1);
@@ -185,7 +185,16 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
       for (const { what, amount } of step.amounts) {
         const kgEach = maskKg(what);
         if (kgEach === 0) continue;
-        const stream = step.id !== 'mask.strokes' ? 'clean' : fibres ? 'suspectAsbestos' : guarded ? 'sheetAndChips' : 'clean';
+        const stream =
+          step.id !== 'mask.strokes'
+            ? 'clean'
+            : fibres
+              ? 'suspectAsbestos'
+              : biocide
+                ? 'biocideDebris'
+                : guarded
+                  ? 'sheetAndChips'
+                  : 'clean';
         const kg = amount.value * kgEach;
         out.add(stream, { low: kg, high: kg }, lead && stream !== 'clean', why('waste.fromMasking', 'trade-waste', { amount }));
       }
@@ -205,7 +214,16 @@ function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmS
   if (steps.length === 0) return;
   const lead = protection.care === 'lead';
   const mold = zone.hazards.some((h) => h.kind === 'mold');
-  const stream: WasteStreamId = protection.fibres ? 'suspectAsbestos' : byLaw(protection) ? 'sheetAndChips' : mold ? 'moldDebris' : 'clean';
+  const antifoul = zone.hazards.some((h) => h.kind === 'antifoul');
+  const stream: WasteStreamId = protection.fibres
+    ? 'suspectAsbestos'
+    : antifoul
+      ? 'biocideDebris'
+      : byLaw(protection)
+        ? 'sheetAndChips'
+        : mold
+          ? 'moldDebris'
+          : 'clean';
   if (protection.sheetBoughtM2 > 0) {
     const kg = protection.sheetBoughtM2 * SHEET_KG_M2;
     out.add(stream, { low: kg, high: kg }, lead, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));

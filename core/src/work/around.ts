@@ -12,18 +12,7 @@ import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
 import { goodsOf, isHeater, liveLayers } from '../walk';
-import {
-  cutInH,
-  glassLineM,
-  maskH,
-  maskingOfCoats,
-  maskingOfStrokes,
-  mistFilmM2,
-  spoilersOf,
-  unmaskH,
-  type Masked,
-  type Masking,
-} from './masking';
+import { glassLineM, maskH, maskingOfCoats, maskingOfStrokes, mistFilmM2, spoilersOf, unmaskH, type Masked, type Masking } from './masking';
 import { gate, hours, plus, stepOf, type GateSpec, type StepSpec } from './step';
 
 /** Handles, stays, catches, lifts, plates: how many a piece usually carries. Hinges stay. */
@@ -109,7 +98,6 @@ const coatTargets = (a: Around): Masked[] => [
 
 /** Glass that is cut in: its line, m; 0 where it is taped or there is none. */
 export const cutInM = (a: Around): number => (cutsIn(a) && targets(a).includes('glass') ? glassLineM(a.s) : 0);
-export { cutInH };
 
 /** Off and tagged, or the school that leaves them on. */
 function fittingsStep(a: Around): StepSpec[] {

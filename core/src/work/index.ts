@@ -1,8 +1,8 @@
 export { clothsForFloor } from './cloths';
 export { CHECK_UNITS, checkUnit, keeps, checkOutcome } from './judge';
-export { isCovering, isTape, maskKg, maskMoney } from './masking';
+export { maskKg } from './masking';
 export { defectSize, repairMoney } from './repairs';
-export { ownSteps } from './steps';
+export { maskingMoney, ownSteps } from './steps';
 export {
   gate,
   hoursOf,

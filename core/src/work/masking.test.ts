@@ -83,7 +83,7 @@ test('each kind of stroke has the tape that stands it: film for stripper, foil a
       ),
     );
   expect(by('solventGel')).toEqual(['filmTape', 'maskFilm']);
-  expect(by('infrared')).toEqual(['filmTape', 'maskFilm', 'foilTape', 'heatShield']);
+  expect(by('infrared')).toEqual(['filmTape', 'maskFilm', 'foilTape', 'heatCard']);
   expect(by('softBlast')[0]).toBe('clothTape');
 });
 

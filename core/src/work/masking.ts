@@ -14,8 +14,7 @@ import type { Amount } from './step';
 
 export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'gasParts' | 'wallBehind' | 'floorEdge' | 'wallBeside' | 'fittings';
 
-export const TAPES = ['crepeTape', 'longLifeTape', 'filmTape', 'foilTape', 'clothTape'] as const;
-export type TapeId = (typeof TAPES)[number];
+type TapeId = 'crepeTape' | 'longLifeTape' | 'filmTape' | 'foilTape' | 'clothTape';
 interface Tape {
   /** So long it comes off without its glue or the paint, days. */
   readonly days: { readonly inside: number; readonly outside: number };
@@ -29,20 +28,19 @@ export const TAPE: Readonly<Record<TapeId, Tape>> = {
   foilTape: { days: { inside: 3, outside: 3 }, price: 0.35 },
   clothTape: { days: { inside: 2, outside: 1 }, price: 0.2 },
 };
-export const isTape = (what: string): what is TapeId => what in TAPE;
+const isTape = (what: string): what is TapeId => what in TAPE;
 
-export const COVERINGS = ['maskPaper', 'maskFilm', 'heatShield'] as const;
-export type CoveringId = (typeof COVERINGS)[number];
-/** Of a square metre, and of a shield that is moved along. */
-const COVERING_PRICE: Readonly<Record<CoveringId, number>> = { maskPaper: 0.15, maskFilm: 0.1, heatShield: 9 };
-export const isCovering = (what: string): what is CoveringId => what in COVERING_PRICE;
+type CoveringId = 'maskPaper' | 'maskFilm' | 'heatCard';
+/** Of a square metre. */
+const COVERING_PRICE: Readonly<Record<CoveringId, number>> = { maskPaper: 0.15, maskFilm: 0.1, heatCard: 2.5 };
+const isCovering = (what: string): what is CoveringId => what in COVERING_PRICE;
 
 /** Of tape and paper, what is torn off at the corners and lost. */
 const WASTED = 1.1;
 
 /** What it has to stand. */
-export const SPOILERS = ['blasting', 'chemistry', 'heat', 'tool', 'mist', 'spatter', 'hand'] as const;
-export type Spoiler = (typeof SPOILERS)[number];
+const SPOILERS = ['blasting', 'chemistry', 'heat', 'tool', 'mist', 'spatter', 'hand'] as const;
+type Spoiler = (typeof SPOILERS)[number];
 interface Stands {
   /** Null: the one that lasts as long as the coats take. */
   readonly tape: Exclude<TapeId, 'crepeTape' | 'longLifeTape'> | null;
@@ -56,7 +54,7 @@ const STANDS: Readonly<Record<Spoiler, Stands>> = {
   blasting: { tape: 'clothTape', cover: 'maskFilm', skirtM: 1, whole: true },
   // Paper drinks stripper and carries it under the tape.
   chemistry: { tape: 'filmTape', cover: 'maskFilm', skirtM: 0.5, whole: true },
-  heat: { tape: 'foilTape', cover: 'heatShield', skirtM: 0.15, whole: false },
+  heat: { tape: 'foilTape', cover: 'heatCard', skirtM: 0.15, whole: false },
   tool: { tape: 'clothTape', cover: 'maskPaper', skirtM: 0.1, whole: false },
   mist: { tape: null, cover: 'maskPaper', skirtM: 0.6, whole: true },
   spatter: { tape: null, cover: 'maskPaper', skirtM: 0.3, whole: false },
@@ -157,20 +155,18 @@ function edgeOf(what: Masked, s: Surface, fittings: number): Edge {
 }
 
 export interface Masking {
-  /** Taped line, m: each metre once. */
-  readonly lineM: number;
-  /** Behind paper or film, m2. */
+  /** Tape that is laid, m: a line that is taped against two things, or put on again, counts each time. */
+  readonly tapedM: number;
+  /** Behind paper, film or card, m2, as often as it is hung. */
   readonly coverM2: number;
   readonly amounts: readonly Amount[];
   /** Which tape and why, how long it stays. */
   readonly because: readonly Reason[];
-  /** Put on again so often, for it may not stay so long. */
-  readonly times: number;
 }
 
 const HOURS_A_DAY = 24;
 
-function add(sums: Map<string, Amount>, what: TapeId | CoveringId, value: number, unit: 'm' | 'm2' | 'pieces'): void {
+function add(sums: Map<string, Amount>, what: TapeId | CoveringId, value: number, unit: 'm' | 'm2'): void {
   if (value <= 0) return;
   sums.set(what, { what, amount: measure(value + (sums.get(what)?.amount.value ?? 0), unit) });
 }
@@ -189,21 +185,20 @@ function masking(
   const lineM = edges.reduce((sum, e) => sum + e.lineM, 0);
   const sums = new Map<string, Amount>();
   const because: Reason[] = [];
+  let tapedM = 0;
   let coverM2 = 0;
-  let often = 1;
   for (const x of spoilers) {
     const { tape, times: n, because: said } = tapeFor(x.tape);
     const m2 = edges.reduce((sum, e) => sum + covered(e, x), 0);
-    often = Math.max(often, n);
+    tapedM += lineM * n;
     add(sums, tape, lineM * WASTED * n, 'm');
-    if (x.cover === 'heatShield') add(sums, 'heatShield', 1, 'pieces');
-    else if (x.cover !== null) {
-      coverM2 += m2;
+    if (x.cover !== null) {
+      coverM2 += m2 * n;
       add(sums, x.cover, m2 * WASTED * n, 'm2');
     }
     because.push(why('mask.stands', 'trade-mask', { tape, spoiler: `spoiler.${x.as}`, line: measure(lineM, 'm') }), ...said);
   }
-  return { lineM, coverM2, amounts: [...sums.values()], because, times: often };
+  return { tapedM, coverM2, amounts: [...sums.values()], because };
 }
 
 /** Before the strokes, against the worst of each kind of them; it goes with their sheet. */
@@ -253,9 +248,9 @@ const COVERED_M2_H: Range = { low: 15, high: 40 };
 const OFF = 3;
 /** Roll, knife and paper fetched, h a piece. */
 const EACH_H: Range = { low: 0.01, high: 0.02 };
-export const maskH = ({ lineM, coverM2, times: n }: Masking, pieces: number): Range => ({
-  low: n * (lineM / TAPED_M_H.high + coverM2 / COVERED_M2_H.high + EACH_H.low * pieces),
-  high: n * (lineM / TAPED_M_H.low + coverM2 / COVERED_M2_H.low + EACH_H.high * pieces),
+export const maskH = ({ tapedM, coverM2 }: Masking, pieces: number): Range => ({
+  low: tapedM / TAPED_M_H.high + coverM2 / COVERED_M2_H.high + EACH_H.low * pieces,
+  high: tapedM / TAPED_M_H.low + coverM2 / COVERED_M2_H.low + EACH_H.high * pieces,
 });
 export const unmaskH = (m: Masking, pieces: number): Range => {
   const on = maskH(m, pieces);
@@ -271,8 +266,12 @@ export const maskMoney = (steps: readonly { readonly amounts: readonly Amount[] 
       0,
     );
 
-/** Of a metre of tape, a square metre of paper or film, kg; a shield is used again. From memory of data sheets. */
-export const maskKg = (what: string): number => (isTape(what) ? 0.008 : what === 'maskPaper' ? 0.04 : what === 'maskFilm' ? 0.01 : 0);
+/** Of a square metre, kg. From memory of data sheets. */
+const COVERING_KG: Readonly<Record<CoveringId, number>> = { maskPaper: 0.04, maskFilm: 0.01, heatCard: 0.35 };
+/** Of a metre of tape, kg. From memory of data sheets. */
+const TAPE_KG = 0.008;
+/** Of what is masked with, kg a metre or a square metre; 0: it is something else. */
+export const maskKg = (what: string): number => (isTape(what) ? TAPE_KG : isCovering(what) ? COVERING_KG[what] : 0);
 
 /** Cut in by hand along a line, m an hour of one coat. From memory of estimating practice. */
 const CUT_IN_M_H: Range = { low: 25, high: 60 };

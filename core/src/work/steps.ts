@@ -13,9 +13,10 @@ import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
 import { goodsOf } from '../walk';
 import { repairSteps } from './repairs';
-import { beforeStrokes, cutInH, cutInM, denib, goodsStep, maskForCoats, mistSteps, serviceStep, unmask, washStep } from './around';
+import { cutInH, maskMoney } from './masking';
+import { beforeStrokes, cutInM, denib, goodsStep, maskForCoats, mistSteps, serviceStep, unmask, washStep } from './around';
 import { strokeOnWords } from './stroke-on';
-import { gate, hours, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
+import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
 /** Drying oil in a heap of rags heats itself. */
 const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood'];
@@ -302,8 +303,29 @@ const finishWords = (s: Surface, ctx: SurfaceContext): Reason => {
   });
 };
 
+/** As if the refused way of laying were none: what it would take. */
+const asIfLaid = (input: Inputs): Inputs => ({
+  ...input,
+  coating: { ...input.coating, lines: input.coating.refusedLines, refusedLines: [], refused: [] },
+});
+
+/** What the steps cost in masking: those of a refused way too, for asking makes nothing cheaper. */
+export const maskingMoney = (input: Inputs, steps: readonly StepSpec[]): number =>
+  maskMoney(input.coating.refusedLines.length > 0 ? plannedSteps(asIfLaid(input)) : steps);
+
 /** The steps of one surface, from what the earlier stages decided; its zone sets up, cleans and verifies around them (zone/steps.ts). */
 export function ownSteps(input: Inputs): StepSpec[] {
+  const steps = plannedSteps(input);
+  if (input.coating.refusedLines.length === 0) return steps;
+  const whole = hoursOf(plannedSteps(asIfLaid(input)));
+  const without = hoursOf(steps);
+  const more = (a: Range, b: Range): Range => ({ low: a.low - b.low, high: a.high - b.high });
+  return steps.map((st) =>
+    st.id === 'coat.ask' ? { ...st, handsOnH: more(whole.handsOnH, without.handsOnH), waitH: more(whole.waitH, without.waitH) } : st,
+  );
+}
+
+function plannedSteps(input: Inputs): StepSpec[] {
   const { s, ctx, choice, coating, lead } = input;
   const areaM2 = choice.parts.reduce((a, p) => a + p.areaM2, 0);
   const steps: StepSpec[] = [];

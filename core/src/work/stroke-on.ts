@@ -1,6 +1,6 @@
 /** In what order one coat is brought on, how much before its edge sets, and by hand along the glass. Common practice; times from memory. */
-import { METAL, type PartKind, type Surface } from '../facts';
-import { baseOf, LAYING, type CoatLine } from '../coat';
+import type { PartKind, Surface } from '../facts';
+import { baseOf, LAYING, striped, type CoatLine } from '../coat';
 import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
@@ -31,7 +31,7 @@ export const openMin = (base: ReturnType<typeof baseOf>, tempC: number): number 
 const stretchM2 = ({ product, way }: CoatLine, tempC: number): number => (LAYING[way].m2PerH.low * openMin(baseOf(product), tempC)) / 60;
 
 /** Rounded to so much, an edge keeps its paint, mm. ISO 12944-3 and ISO 8501-3, from memory. */
-export const ARRIS_MM = 2;
+const ARRIS_MM = 2;
 
 export function strokeOnWords(s: Surface, line: CoatLine, { settings }: SurfaceContext): Reason[] {
   if (line.areaM2 * line.coats <= 0 || line.use === 'knots') return [];
@@ -68,9 +68,9 @@ export function strokeOnWords(s: Surface, line: CoatLine, { settings }: SurfaceC
         ]),
     ...(kinds.includes('arris')
       ? [
-          why(METAL.includes(s.material) ? 'coat.stripe' : 'coat.arris', METAL.includes(s.material) ? 'mem-edges' : 'trade-lay', {
-            radius: measure(ARRIS_MM, 'mm'),
-          }),
+          striped(s)
+            ? why('coat.stripe', 'mem-edges', { radius: measure(ARRIS_MM, 'mm') })
+            : why('coat.arris', 'trade-lay', { radius: measure(ARRIS_MM, 'mm') }),
         ]
       : []),
   ];

@@ -4,7 +4,7 @@ import type { Rulebook } from '../rulebook';
 import type { ZonePlan } from './plan';
 
 export interface Sign {
-  readonly about: 'lead' | 'asbestos' | 'mold' | 'silica' | 'vapour' | 'mist' | 'caustic' | 'hotWork' | 'keepOut';
+  readonly about: 'lead' | 'asbestos' | 'mold' | 'silica' | 'antifoul' | 'vapour' | 'mist' | 'caustic' | 'hotWork' | 'keepOut';
   /** The first line is the signal word. */
   readonly en: readonly string[];
   readonly es: readonly string[];
@@ -83,6 +83,17 @@ const OWN: readonly (Omit<Sign, 'fixed' | 'source'> & { readonly source: SourceI
     en: ['CAUTION', 'PAINT IS BEING SPRAYED', 'KEEP OUT UNTIL THE AIR IS CLEAR', 'NO SMOKING, NO FLAMES, NO SPARKS'],
     es: ['PRECAUCIÓN', 'SE ESTÁ PULVERIZANDO PINTURA', 'NO ENTRE HASTA QUE EL AIRE ESTÉ LIMPIO', 'NO FUME, SIN LLAMAS NI CHISPAS'],
     source: 'trade-lay',
+  },
+  {
+    about: 'antifoul',
+    en: ['DANGER', 'POISON OF OLD BOAT PAINT', 'MASK, SUIT AND GLOVES FROM HERE', 'NOTHING GOES INTO SOIL, DRAIN OR WATER'],
+    es: [
+      'PELIGRO',
+      'VENENO DE PINTURA VIEJA DE BARCO',
+      'MÁSCARA, TRAJE Y GUANTES DESDE AQUÍ',
+      'NADA DEBE LLEGAR AL SUELO, AL DESAGÜE NI AL AGUA',
+    ],
+    source: 'mem-antifoul',
   },
   {
     about: 'caustic',

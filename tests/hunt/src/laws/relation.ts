@@ -104,8 +104,6 @@ export const RELATIONS: readonly Law[] = [
             { ...run.facts, surfaces: run.facts.surfaces.map((s) => ({ ...s, lengthM: s.lengthM * 2 })) },
             (s, base, long, alike) => {
               if (!alike || base.choice.parts.some((p) => p.selected.value === null)) return [];
-              // A can that is allowed on a small piece and refused on a large one: what is asked about is not laid (C3).
-              if (long.coating.refused.length !== base.coating.refused.length) return [];
               const out: string[] = [];
               // How a zone's work is shared out turns on its other surfaces; what a surface does by itself, and the zone's sheet, only grow.
               const own = (p: SurfacePlan) => [p.work.handsOnH.low - p.work.sharedH.low, p.money.high - p.sharedMoney.high] as const;
