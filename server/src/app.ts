@@ -13,6 +13,7 @@ import { notFound, problemHandler } from './problem';
 import { simulatedLab } from './devices/lab';
 import { simulatedInstruments } from './devices/simulated';
 import type { MediaStore } from './media/media-store';
+import { benchRoutes } from './routes/bench';
 import { deviceRoutes } from './routes/devices';
 import { firmRoutes } from './routes/firm';
 import { jobRoutes } from './routes/jobs';
@@ -49,6 +50,7 @@ export function apiRoutes({ store, crew, media, clock, labDaySeconds = DAY_SECON
     ...photoRoutes(store, media, crew),
     ...paperRoutes(store, crew, clock),
     ...taskRoutes(crew),
+    ...benchRoutes(),
     ...deviceRoutes(store, simulatedInstruments(chance), simulatedLab(labDaySeconds), clock),
   ];
 }

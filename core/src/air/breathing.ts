@@ -2,7 +2,7 @@
 import type { StateLayer } from '../facts';
 import type { SourceId } from '../reasons';
 import type { Respirator } from '../rulebook';
-import { RangedError } from './ranged';
+import { RangedError } from '../units/ranged';
 
 /** Whose limit for lead in air. */
 export const LIMIT_SETS = ['osha', 'california', 'uk'] as const;

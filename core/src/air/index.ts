@@ -38,4 +38,4 @@ export {
 } from './breathing';
 export { airSampleState, breathedIn, LEAST_MIN, ownAirOf, type AirSampleState, type OwnAir } from './own';
 export { airDuties, type AirDuty } from './duties';
-export { RangedError } from './ranged';
+export { RangedError } from '../units/ranged';

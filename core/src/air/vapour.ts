@@ -1,5 +1,5 @@
 /** Solvent in the air of a room: how much it becomes, how much air keeps it from burning and from harming. */
-import { RangedError } from './ranged';
+import { RangedError } from '../units/ranged';
 
 /** m3 of vapour from a mole, at 20 C and 1 atm. Ideal gas. */
 const MOLAR_M3 = 0.02406;

@@ -1,9 +1,9 @@
-/** What must never meet on one piece, and what stands between. CDC and labels on bleach; the rest common practice, no published source. */
-import type { Method, Residue } from '../catalogue';
+/** What must never meet on one piece, by the one table of what meets what, and what stands between. */
+import { MEETINGS, type AgentId, type Method, type Residue } from '../catalogue';
 import type { RuleId, SourceId } from '../reasons';
 
 /** What a method brings to the piece or leaves on it. */
-type Agent = 'bleach' | 'acid' | 'alkali' | 'alcohol' | 'solvent' | 'spark';
+type Agent = Extract<AgentId, 'bleach' | 'acid' | 'alkali' | 'alcohol' | 'solvent' | 'spark'>;
 
 export function agentsOf(m: Method): readonly Agent[] {
   const out: Agent[] = [];
@@ -21,20 +21,20 @@ export function agentsOf(m: Method): readonly Agent[] {
 export const isMains = (m: Method): boolean => m.needs.includes('power') && !m.wet && m.blast === 'no';
 
 export type ReactionRule = Extract<RuleId, `apart.${string}` | 'order.noHeatOnSolvent'>;
-interface Pair {
-  readonly one: Agent;
-  readonly other: Agent;
-  readonly rule: ReactionRule;
-  readonly source: SourceId;
-}
-const PAIRS: readonly Pair[] = [
-  { one: 'bleach', other: 'acid', rule: 'apart.bleachAcid', source: 'trade-mold' },
-  { one: 'bleach', other: 'alcohol', rule: 'apart.bleachAlcohol', source: 'trade-mold' },
-  { one: 'bleach', other: 'solvent', rule: 'apart.bleachSolvent', source: 'trade-mold' },
-  { one: 'alkali', other: 'acid', rule: 'apart.causticAcid', source: 'trade-strip' },
-  { one: 'solvent', other: 'spark', rule: 'order.noHeatOnSolvent', source: 'trade-strip' },
-  { one: 'alcohol', other: 'spark', rule: 'apart.alcoholSpark', source: 'trade-strip' },
-];
+/** The rule that speaks of a meeting, for those that a method can bring about; the meeting itself is the table's. */
+const RULE_OF: Readonly<Record<string, ReactionRule>> = {
+  'bleach/acid': 'apart.bleachAcid',
+  'bleach/alcohol': 'apart.bleachAlcohol',
+  'bleach/solvent': 'apart.bleachSolvent',
+  'alkali/acid': 'apart.causticAcid',
+  'solvent/spark': 'order.noHeatOnSolvent',
+  'alcohol/spark': 'apart.alcoholSpark',
+};
+const AGENTS: readonly AgentId[] = ['bleach', 'acid', 'alkali', 'alcohol', 'solvent', 'spark'] satisfies readonly Agent[];
+const isAgent = (id: AgentId): id is Agent => AGENTS.includes(id);
+const PAIRS = MEETINGS.flatMap(({ one, other, source }) =>
+  isAgent(one) && isAgent(other) ? [{ one, other, source, rule: RULE_OF[`${one}/${other}`]! }] : [],
+);
 
 /** What is rinsed off before the next may come near; what has no residue of its own in the catalogue is rinsed as water takes it. */
 const RINSED_AS: Readonly<Record<Agent, Residue>> = {

@@ -54,6 +54,7 @@ export const SOURCES = {
   'cfr29-1910.1025': pub('US', '29 CFR 1910.1025', 'lead in a workshop'),
   'cfr29-1910.147': { kind: 'mem', title: '29 CFR 1910.147 and its like elsewhere', at: 'a machine is locked out and tried before anybody works on it', where: 'any' },
   'trade-gas': { kind: 'trade', title: 'Common practice', at: 'gas pipes: painted in place, tested before and after by whoever may', where: 'any' },
+  'trade-apart': { kind: 'trade', title: 'Common practice', at: 'what must not meet: cleaners, metals, woods, fabrics, rags', where: 'any' },
   'trade-mask': { kind: 'trade', title: 'Common practice', at: 'masking: against what, how wide, when on and off', where: 'any' },
   'mem-tape': { kind: 'mem', title: 'Data sheets of tapes', at: 'how long a tape may stay before its glue does', where: 'any' },
   'mem-nap': { kind: 'mem', title: 'Makers’ tables of rollers', at: 'pile by roughness of the ground', where: 'any' },

@@ -31,6 +31,7 @@ export type Dimension =
   | 'flow'
   | 'roomVolume'
   | 'pressure'
+  | 'gaugePressure'
   | 'heatLoss'
   | 'mass'
   | 'dustLoading'
@@ -97,6 +98,9 @@ export const UNITS = {
   Pa: { dimension: 'pressure', scale: 1, label: 'Pa' },
   // At 4 C: 249.089 Pa.
   inH2O: { dimension: 'pressure', scale: 249.089, label: 'in of water' },
+  // Above the air around, in kPa.
+  bar: { dimension: 'gaugePressure', scale: 100, label: 'bar' },
+  psi: { dimension: 'gaugePressure', scale: 6.894757, label: 'psi' },
   'W/m2K': { dimension: 'heatLoss', scale: 1, label: 'W/m²K' },
   g: { dimension: 'mass', scale: 1e-3, label: 'g' },
   mg: { dimension: 'mass', scale: 1e-6, label: 'mg' },
@@ -154,6 +158,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     speed: 'm/s',
     flow: 'm3/h',
     pressure: 'Pa',
+    gaugePressure: 'bar',
     roomVolume: 'm3',
     weight: 'kg',
   };
@@ -168,6 +173,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     speed: 'mph',
     flow: 'cfm',
     pressure: 'inH2O',
+    gaugePressure: 'psi',
     roomVolume: 'ft3',
     weight: 'lb',
   };

@@ -1,0 +1,183 @@
+/** The bench as questions: one schema and one answer each, for the API and the command line alike. Numbers in SI, sentences in the asker's units. */
+import { z } from 'zod';
+import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
+import { withCommas } from '../units/units';
+import { USUAL_CEILING_C } from './caustic';
+import { CONTENT_IDS, hazardsOf } from './label';
+import { ACID_IDS, acidFor, phOnTheWay, proofOf, rinsesFor } from './neutralise';
+import { chlorineOf, pasteFor, thin } from './dilute';
+import { MEDIA_IDS, nozzle } from './nozzle';
+import { mixNow, type MixEvent } from './recipe';
+import { schedule, type CausticMix } from './caustic';
+import { VESSEL_IDS } from './vessel';
+import { amounts, BENCH_WORDS, LANGUAGES } from './words';
+
+const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };
+const n = z.number();
+const maybe = z.number().nullable().default(null);
+
+const Mix = z.strictObject({
+  waterL: n,
+  causticG: n,
+  waterC: n.default(12),
+  airC: n.default(18),
+  vessel: z.strictObject({ kind: z.enum(VESSEL_IDS), acrossM: n, deepM: n }),
+  stirrer: z.enum(['hand', 'drill']).default('hand'),
+  bathC: maybe,
+  ceilingC: n.default(USUAL_CEILING_C),
+  order: z.enum(['causticToWater', 'waterToCaustic']).default('causticToWater'),
+});
+const Event = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('put'), n: z.int().min(1).max(500), atS: n.min(0), g: n }),
+  z.strictObject({ kind: z.literal('felt'), atS: n.min(0), c: n }),
+]);
+
+interface Question<S extends z.ZodType> {
+  readonly summary: string;
+  readonly asks: S;
+  /** @throws Refused in trade words */
+  readonly answer: (asked: z.output<S>) => { readonly says: readonly string[] };
+}
+const question = <S extends z.ZodType>(
+  summary: string,
+  asks: S,
+  answer: (asked: z.output<S>) => { readonly says: readonly string[] },
+): Question<z.ZodType> => ({ summary, asks, answer: (a) => answer(a as z.output<S>) });
+
+export const QUESTIONS = {
+  caustic: question(
+    'Caustic into water: portions, waits and how hot it gets; with what has happened, where it stands and what comes next',
+    z.strictObject({ ...Told, mix: Mix, happened: z.array(Event).max(1000).default([]), nowS: n.min(0).default(0) }),
+    ({ mix, happened, nowS, units, language }) => {
+      const words = BENCH_WORDS[language];
+      const a = amounts(units);
+      const planned = schedule(mix satisfies CausticMix);
+      const now = mixNow(mix, happened satisfies MixEvent[], nowS);
+      const stage = words.stage(now.at, mix, a);
+      return { schedule: planned, now, says: [...(happened.length === 0 ? words.before(mix, a) : []), `${stage.head}.`, ...stage.more] };
+    },
+  ),
+  neutralise: question(
+    'Acid for the alkali that is left, the heat of it and the pH on the way',
+    z.strictObject({ ...Told, causticG: n, acid: z.enum(ACID_IDS), litres: n, soldPct: maybe }),
+    ({ causticG, acid, litres, soldPct, units }) => {
+      const a = amounts(units);
+      const it = soldPct === null ? acidFor(causticG, acid) : acidFor(causticG, acid, soldPct / 100);
+      const sold = it.soldMl === null ? a.g(it.soldG) : `${a.L(it.soldMl / 1000)} (${a.g(it.soldG)})`;
+      return {
+        ...it,
+        way: phOnTheWay(causticG, litres, acid),
+        says: [`${sold} as it is sold, in at least ${a.L(it.waterL)} of water.`],
+      };
+    },
+  ),
+  rinse: question(
+    'Rinse water alone: how often until the water that runs off is at the wanted pH; and the proof by two readings',
+    z.strictObject({
+      ...Told,
+      fromPh: n,
+      toPh: n,
+      eachLM2: n,
+      face: z.enum(['smooth', 'wood', 'masonry']),
+      waterPh: maybe,
+      facePh: z.array(n).max(20).default([]),
+    }),
+    ({ fromPh, toPh, eachLM2, face, waterPh, facePh, language }) => {
+      const it = rinsesFor(fromPh, toPh, eachLM2, face);
+      const proof = waterPh === null ? null : proofOf(waterPh, facePh);
+      return { ...it, proof, says: proof === null ? [] : [BENCH_WORDS[language].proof[proof]] };
+    },
+  ),
+  thin: question(
+    'Thinning: any two of strengths, parts of water, part and whole give the rest; with the age of a bleach, its chlorine',
+    z.strictObject({ ...Told, stockPct: maybe, wantPct: maybe, water: maybe, partL: maybe, wholeL: maybe, bleachDays: maybe }),
+    ({ stockPct, wantPct, water, partL, wholeL, bleachDays, units }) => {
+      const a = amounts(units);
+      const it = thin({ stockPct, wantPct, water, part: partL, whole: wholeL });
+      const chlorine = bleachDays === null || stockPct === null ? null : chlorineOf(stockPct, bleachDays, it.water);
+      return {
+        ...it,
+        chlorine,
+        says: [
+          `${a.L(it.part)} into ${a.L(it.rest)} of water: ${a.L(it.whole)}.`,
+          ...(chlorine ? [`${withCommas(Math.round(chlorine.ppm))} ppm of chlorine.`] : []),
+        ],
+      };
+    },
+  ),
+  paste: question(
+    'A thickened paste: litres, thickener, pieces of cover and tape',
+    z.strictObject({ ...Told, areaM2: n, filmMm: n, thickenerGL: n.default(30), windMS: n.default(0) }),
+    ({ units, areaM2, filmMm, thickenerGL, windMS }) => {
+      const a = amounts(units);
+      const it = pasteFor({ areaM2, filmMm, thickenerGL, windMS });
+      return { ...it, says: [`${a.L(it.litres)} of paste with ${a.g(it.thickenerG)} of thickener, in ${it.portions} portions.`] };
+    },
+  ),
+  nozzle: question(
+    'Air, pressure and media of a blasting nozzle',
+    z.strictObject({
+      ...Told,
+      boreIn: n,
+      wornIn: n.default(0),
+      gaugePsi: n,
+      hoseM: n.default(15),
+      hoseBoreMm: n.default(32),
+      altitudeM: n.default(0),
+      machineM3H: maybe,
+      media: z.enum(MEDIA_IDS),
+      hours: n.default(1),
+    }),
+    ({ units, language: _language, ...job }) => {
+      const it = nozzle(job);
+      const a = amounts(units);
+      return { ...it, says: [`${a.of({ value: it.freeM3H, unit: 'm3/h' })} at ${a.of({ value: it.nozzlePsi, unit: 'psi' })}.`] };
+    },
+  ),
+  meet: question(
+    'What must not meet among these, what would come of it in this room, and what separates them',
+    z.strictObject({ ...Told, agents: z.array(z.enum(AGENT_IDS)).min(2).max(AGENT_IDS.length), amount: maybe, roomM3: maybe }),
+    ({ agents, amount, roomM3, language }) => {
+      const words = BENCH_WORDS[language];
+      const found = meetingsAmong(agents).map((m) => ({
+        ...m,
+        made: amount === null || roomM3 === null ? null : gasOf(m, amount, roomM3),
+      }));
+      return {
+        found,
+        says: found.map((m) => `${words.agent[m.one]} + ${words.agent[m.other]}: ${words.forms[m.forms]}. ${words.parted[m.parted]}`),
+      };
+    },
+  ),
+  label: question(
+    'What stands on a bottle: signal word, hazards, pictograms, gloves, eyes and what it must never meet',
+    z.strictObject({ ...Told, content: z.enum(CONTENT_IDS), pct: n }),
+    ({ content, pct, language }) => {
+      const it = hazardsOf(content, pct);
+      const words = BENCH_WORDS[language];
+      return { ...it, says: [words.content[content], ...it.codes.map((code) => words.hazard[code])] };
+    },
+  ),
+} as const;
+export type QuestionId = keyof typeof QUESTIONS;
+export const QUESTION_IDS = Object.keys(QUESTIONS) as QuestionId[];
+
+/** A sheet of labels: as many of each as stand there. */
+export const LabelSheet = z.strictObject({
+  units: z.enum(['ft', 'm']).default('m'),
+  languages: z.array(z.enum(LANGUAGES)).min(1).max(2).default(['en', 'es']),
+  bottles: z
+    .array(
+      z.strictObject({
+        content: z.enum(CONTENT_IDS),
+        pct: n,
+        ratio: z.string().trim().max(60).default(''),
+        madeOn: z.iso.date(),
+        by: z.string().trim().min(1, 'who made it?').max(60),
+        count: z.int().min(1, 'at least one label').max(48, 'at most 48 of one kind').default(1),
+      }),
+    )
+    .min(1, 'no bottle is named')
+    .max(24),
+});
+export type LabelSheet = z.output<typeof LabelSheet>;

@@ -1,0 +1,237 @@
+/** Acid, water, air and what must not meet: each against stoichiometry, published tables or hand calculation. */
+import fc from 'fast-check';
+import { AGENT_IDS, FORM_IDS, gasOf, meetingOf, MEETINGS, meetingsAmong } from '../catalogue';
+import { convert } from '../units/units';
+import { bottles, chlorineOf, pasteFor, thin, type Thin } from './dilute';
+import { CONTENT_IDS, CONTENTS, hazardsOf } from './label';
+import { acidFor, carbonateFor, causticGL, phOf, phOnTheWay, proofOf, rinsesFor, ACIDS } from './neutralise';
+import { airPa, chokedKgS, hoseLossPa, nozzle, type NozzleJob } from './nozzle';
+import { QUANTITIES, Refused, type Refusal } from './refused';
+import { BENCH_WORDS, LANGUAGES, refusalSays } from './words';
+
+describe('acid for alkali', () => {
+  // By molar mass: 1.501 g acetic, 1.225 g phosphoric to the second hydrogen, 1.601 g citric for each g of caustic.
+  test.each([
+    ['acetic', 150.1, 2985],
+    ['phosphoric', 122.5, 85.5],
+    ['citric', 160.1, null],
+  ] as const)('100 g of caustic take %s: %f g pure', (acid, pureG, ml) => {
+    const n = acidFor(100, acid);
+    expect(n.pureG).toBeCloseTo(pureG, 0);
+    if (ml === null) expect(n.soldMl).toBeNull();
+    else expect(Math.abs(n.soldMl! / ml - 1)).toBeLessThan(0.01);
+    // 2.5 mol at 56 kJ: 140 kJ; a wash of 3.3 L warms by 10 C.
+    expect(n.heatKJ).toBeCloseTo(140, 0);
+    expect(n.waterL).toBeCloseTo(3.35, 1);
+  });
+  // pH = 14 + log[OH]: 1 % is 13.40; 12.5 is 1.26 g/L. Ideal activity.
+  test('pH of caustic alone, and back', () => {
+    expect(phOf(0.25, 0, [])).toBeCloseTo(13.4, 2);
+    expect(causticGL(12.5)).toBeCloseTo(1.26, 2);
+  });
+  test('half way a weak acid stands at its own constant (Henderson-Hasselbalch), at the end above 7; the pH only falls', () => {
+    expect(phOf(0.05, 0.1, ACIDS.acetic.pKa)).toBeCloseTo(4.76, 2);
+    expect(phOf(0.15, 0.1, ACIDS.phosphoric.pKa)).toBeCloseTo(7.2, 1);
+    // 0.1 M acetate: 7 + (4.76 + log 0.1) / 2 = 8.88.
+    expect(phOf(0.1, 0.1, ACIDS.acetic.pKa)).toBeCloseTo(8.88, 1);
+    for (const acid of ['citric', 'acetic', 'phosphoric'] as const) {
+      const way = phOnTheWay(50, 10, acid).map((p) => p.ph);
+      for (let i = 1; i < way.length; i += 1) expect(way[i]!).toBeLessThan(way[i - 1]!);
+      expect(way[0]).toBeGreaterThan(13);
+      expect(way[10]).toBeLessThan(10.5);
+    }
+  });
+  test('rinse alone: a face that holds back 0.3 L and gets 3 L is thinned eleven times; from 13 to 8.5 in five', () => {
+    // log10(11) = 1.041; 4.5 / 1.041 = 4.3.
+    expect(rinsesFor(13, 8.5, 3, 'wood')).toEqual({ times: 5, litresM2: 15 });
+    expect(rinsesFor(8, 8.5, 3, 'wood').times).toBe(0);
+    expect(() => rinsesFor(13, 7, 3, 'wood')).toThrow(Refused);
+  });
+  // ASTM D4262: not more than 1.0 below and 2.0 above the rinse water; twice.
+  test.each([
+    ['ready', [8, 9.5]],
+    ['again', [8]],
+    ['acid', [8, 9.6]],
+    ['again', [6.4, 7]],
+  ] as const)('the proof in two steps: %s', (says, faces) => expect(proofOf(7.5, faces)).toBe(says));
+  test('carbonate for acid: 98 g phosphoric take two mol, 168 g of bicarbonate, and foam 48 L', () => {
+    expect(carbonateFor(98, 'phosphoric', 'bicarbonate').g).toBeCloseTo(168, 0);
+    expect(carbonateFor(98, 'phosphoric', 'bicarbonate').gasL).toBeCloseTo(48.1, 0);
+    expect(carbonateFor(98, 'phosphoric', 'washingSoda').g).toBeCloseTo(106, 0);
+  });
+});
+
+describe('thinning', () => {
+  const none: Thin = { stockPct: null, wantPct: null, water: null, part: null, whole: null };
+  test('8.25 % to 0.5 % is 15.5 parts of water to one; 1 L of it takes 61 mL', () => {
+    const t = thin({ ...none, stockPct: 8.25, wantPct: 0.5, whole: 1 });
+    expect([t.water, t.part]).toEqual([15.5, expect.closeTo(0.0606, 4)]);
+    expect(bottles({ ...t, whole: 10 * t.whole, part: 10 * t.part, rest: 10 * t.rest }, 0.75).count).toBe(14);
+  });
+  test('any two give the rest, and whichever two are given the rest is the same', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 40, noNaN: true }),
+        fc.double({ min: 1, max: 50, noNaN: true }),
+        fc.double({ min: 0.2, max: 20, noNaN: true }),
+        (stock, water, part) => {
+          const want = stock / (1 + water);
+          const whole = part * (1 + water);
+          for (const t of [
+            thin({ ...none, stockPct: stock, water, part }),
+            thin({ ...none, stockPct: stock, wantPct: want, whole }),
+            thin({ ...none, stockPct: stock, part, whole }),
+          ]) {
+            expect(t.water).toBeCloseTo(water, 6);
+            expect(t.part).toBeCloseTo(part, 6);
+            expect(t.wantPct).toBeCloseTo(want, 6);
+            expect(t.part + t.rest).toBeCloseTo(t.whole, 9);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  test.each([
+    ['thinStronger', { stockPct: 5, wantPct: 8, whole: 1 }],
+    ['thinContradicts', { stockPct: 10, wantPct: 5, water: 3, whole: 1 }],
+    ['thinNeeds', { whole: 1 }],
+    ['thinAmount', { water: 3 }],
+    ['partMoreThanWhole', { part: 3, whole: 2 }],
+    ['range', { water: 0, whole: 1 }],
+    ['range', { stockPct: 120, wantPct: 5, whole: 1 }],
+    ['range', { stockPct: -5, wantPct: 5, whole: 1 }],
+  ] as const)('%s', (id, over) => {
+    expect(() => thin({ ...none, ...over })).toThrow(expect.objectContaining({ refusal: expect.objectContaining({ id }) }));
+  });
+  test('bleach by age: 5.25 % fresh, 1 to 16, is 3,088 ppm; a year later a fifth less', () => {
+    expect(chlorineOf(5.25, 0, 16).ppm).toBeCloseTo(3088, 0);
+    expect(chlorineOf(5.25, 365, 16).ppm).toBeCloseTo(3088 * 0.8, 0);
+  });
+  test('a paste of 3 mm on 4 m2 is 12 L; wind asks for tape all round', () => {
+    const calm = pasteFor({ areaM2: 4, filmMm: 3, thickenerGL: 30, windMS: 0 });
+    expect([calm.litres, calm.thickenerG, calm.portions]).toEqual([12, 360, 3]);
+    expect(pasteFor({ areaM2: 4, filmMm: 3, thickenerGL: 30, windMS: 6 }).tapeM).toBeCloseTo(2 * calm.tapeM, 9);
+  });
+});
+
+describe('air through a nozzle', () => {
+  // Widely copied table of nozzles, cfm at 60, 80 and 100 psi (3/8 and 7/16 at 100 are not smooth there): within 7 %.
+  test.each([
+    [3 / 16, 80, 38],
+    [1 / 4, 60, 54],
+    [1 / 4, 80, 68],
+    [5 / 16, 80, 113],
+    [3 / 8, 80, 161],
+    [1 / 2, 60, 224],
+    [1 / 2, 80, 280],
+    [1 / 2, 100, 338],
+  ])('%f in at %i psi: %i cfm', (bore, psi, cfm) => {
+    const m3h = (chokedKgS(bore, psi, 101_325) * 3600) / 1.204;
+    expect(Math.abs(convert(m3h, 'm3/h', 'cfm') / cfm - 1)).toBeLessThan(0.07);
+  });
+  // Theory with a coefficient of 1, 3/8 in at 100 psi: 234 cfm; worn by 1/16 in: 36 % more.
+  test('the coefficient is 0.81 of theory, and wear goes with the square', () => {
+    const cfm = (bore: number) => convert((chokedKgS(bore, 100, 101_325) * 3600) / 1.204, 'm3/h', 'cfm');
+    expect(cfm(3 / 8)).toBeCloseTo(0.81 * 234.1, 0);
+    expect(cfm(7 / 16) / cfm(3 / 8)).toBeCloseTo(1.361, 3);
+  });
+  // ISO 2533: 1,500 m 84.6 kPa.
+  test('air thins with height', () => expect(airPa(1500)).toBeCloseTo(84_556, -2));
+  // By hand: 0.1 kg/s at 8 bar absolute (9.5 kg/m3) through 25 mm is 21.4 m/s, Re 281,000, f 0.0137, over 20 m 23.9 kPa.
+  test('a hose by Darcy and Weisbach', () => expect(hoseLossPa(0.1, 800_000, 20, 25) / 1000).toBeCloseTo(23.9, 0));
+  const job: NozzleJob = {
+    boreIn: 3 / 8,
+    wornIn: 0,
+    gaugePsi: 80,
+    hoseM: 15,
+    hoseBoreMm: 32,
+    altitudeM: 0,
+    machineM3H: convert(185, 'cfm', 'm3/h'),
+    media: 'nutShell',
+    hours: 4,
+  };
+  test('each thing in its direction: hose, height, wear; 185 cfm feed 3/8 in', () => {
+    const base = nozzle(job);
+    expect(base.feedsIn).toBe(3 / 8);
+    expect(nozzle({ ...job, hoseM: 60 }).nozzlePsi).toBeLessThan(base.nozzlePsi);
+    expect(nozzle({ ...job, hoseBoreMm: 25 }).nozzlePsi).toBeLessThan(base.nozzlePsi);
+    expect(nozzle({ ...job, altitudeM: 2000 }).machineM3H!).toBeLessThan(base.machineM3H!);
+    expect(nozzle({ ...job, wornIn: 1 / 16 }).feedsIn).toBe(3 / 8);
+    expect(nozzle({ ...job, wornIn: 1 / 16 }).mediaKgH).toBeGreaterThan(base.mediaKgH);
+    expect(base.mediaKg).toBeCloseTo(4 * base.mediaKgH, 9);
+    expect(() => nozzle({ ...job, hoseBoreMm: 16 })).toThrow(expect.objectContaining({ refusal: { id: 'hoseThin' } }));
+    expect(() => nozzle({ ...job, gaugePsi: 12 })).toThrow(Refused);
+  });
+});
+
+describe('what must not meet', () => {
+  // 1 L of 5.25 % bleach holds 0.705 mol: 17.0 L of chlorine, 566 ppm in 30 m3. 10 g of aluminum: 13.4 L of hydrogen; of zinc 3.68 L.
+  test('gas by stoichiometry', () => {
+    expect(gasOf(meetingOf('acid', 'bleach')!, 1, 30)).toMatchObject({ litres: expect.closeTo(17, 1), ppm: expect.closeTo(566, -1) });
+    expect(gasOf(meetingOf('alkali', 'aluminium')!, 10, 30)).toMatchObject({
+      litres: expect.closeTo(13.4, 1),
+      spoilsM3: expect.closeTo(0.335, 2),
+    });
+    expect(gasOf(meetingOf('zinc', 'alkali')!, 10, 30)!.litres).toBeCloseTo(3.68, 2);
+    expect(gasOf(meetingOf('solvent', 'spark')!, 1, 30)).toBeNull();
+  });
+  test('each pair once, whatever the order, and what hurts is parted', () => {
+    const pairs = MEETINGS.map((m) => [m.one, m.other].sort().join());
+    expect(new Set(pairs).size).toBe(pairs.length);
+    for (const m of MEETINGS) expect(meetingOf(m.other, m.one)).toBe(m);
+    expect(FORM_IDS.filter((f) => !MEETINGS.some((m) => m.forms === f))).toEqual([]);
+    expect(AGENT_IDS.filter((a) => !MEETINGS.some((m) => m.one === a || m.other === a))).toEqual([]);
+    expect(meetingsAmong(['bleach', 'acid', 'copper']).map((m) => m.forms)).toEqual(['chlorine', 'eaten']);
+    expect(meetingsAmong(['alcohol', 'wool'])).toEqual([]);
+  });
+});
+
+describe('labels and words', () => {
+  // EU list of harmonised classifications, from memory: caustic burns from 2 %, irritates from 0.5 %; bleach frees gas with acid from 5 %.
+  test.each([
+    ['caustic', 20, 'danger', 'H314'],
+    ['caustic', 2, 'danger', 'H314'],
+    ['caustic', 1.9, 'warning', 'H315'],
+    ['caustic', 0.4, null, null],
+    ['phosphoric', 25, 'danger', 'H314'],
+    ['phosphoric', 24, 'warning', 'H319'],
+    ['bleach', 5.25, 'danger', 'EUH031'],
+    ['bleach', 0.5, null, null],
+    ['alcohol', 50, 'warning', 'H226'],
+  ] as const)('%s of %f %%: %s', (content, pct, signal, code) => {
+    const h = hazardsOf(content, pct);
+    expect(h.signal).toBe(signal);
+    if (code === null) expect(h.codes).toEqual([]);
+    else expect(h.codes).toContain(code);
+  });
+  test('weaker is never labelled worse', () => {
+    for (const id of CONTENT_IDS) {
+      const worst = { danger: 2, warning: 1 };
+      const at = (share: number) => hazardsOf(id, Math.max(0.01, CONTENTS[id].strongest * share)).signal;
+      for (let i = 1; i < 50; i += 1) expect(worst[at(i / 50)!] ?? 0).toBeLessThanOrEqual(worst[at((i + 1) / 50)!] ?? 0);
+    }
+  });
+  test('bleach never with acid, ammonia, alcohol; a label never leaves out what the table knows', () => {
+    expect(hazardsOf('bleach', 3).never).toEqual(expect.arrayContaining(['acid', 'ammonia', 'alcohol']));
+    expect(hazardsOf('caustic', 20).never).toEqual(expect.arrayContaining(['acid', 'aluminium', 'zinc', 'tanninWood']));
+  });
+  test('every language says every refusal in the units of the job', () => {
+    const refusals: Refusal[] = Object.keys(QUANTITIES).map((what) => ({
+      id: 'range',
+      what: what as keyof typeof QUANTITIES,
+      least: { value: 5, unit: QUANTITIES[what as keyof typeof QUANTITIES] },
+      most: { value: 50, unit: QUANTITIES[what as keyof typeof QUANTITIES] },
+    }));
+    refusals.push({ id: 'warmWater', most: { value: 25, unit: 'C' } });
+    for (const language of LANGUAGES)
+      for (const r of refusals) {
+        const [feet, metric] = [refusalSays(r, language, 'ft'), refusalSays(r, language, 'm')];
+        expect(feet).toMatch(/^[A-ZÁÉÍÓÚ].*\.$/);
+        expect(feet).not.toMatch(/°C|bar|\bL\b/);
+        expect(metric).not.toMatch(/°F|gal/);
+      }
+    expect(refusalSays({ id: 'warmWater', most: { value: 25, unit: 'C' } }, 'en', 'ft')).toContain('77 °F');
+    expect(Object.values(BENCH_WORDS.es.forms)).not.toContain(BENCH_WORDS.en.forms.fire);
+  });
+});

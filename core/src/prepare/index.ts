@@ -1,0 +1,38 @@
+/** The bench: what is mixed, thinned, neutralised, labelled and blown; with or without a job. Kept apart so that the first screen does without it. */
+export {
+  checkMix,
+  course,
+  finalL,
+  PORTION_G_L,
+  schedule,
+  STRONGEST_G_L,
+  USABLE_C,
+  USUAL_CEILING_C,
+  type CausticMix,
+  type HeatPoint,
+  type Schedule,
+} from './caustic';
+export { HEAT_DOUBT, heatOfSolutionKJ } from './heat';
+export { VESSEL_IDS, VESSELS, type Vessel, type VesselId } from './vessel';
+export { mixNow, type MixEvent, type MixNow, type MixStage } from './recipe';
+export {
+  ACID_IDS,
+  acidFor,
+  ACIDS,
+  CARBONATE_IDS,
+  carbonateFor,
+  causticGL,
+  HOLDS_BACK_L,
+  phOnTheWay,
+  proofOf,
+  rinsesFor,
+  type AcidId,
+  type CarbonateId,
+  type RinsedFace,
+} from './neutralise';
+export { BLEACH_OLD_DAYS, bottles, chlorineOf, pasteFor, POWDER, powderFor, thin, type Thin, type Thinned } from './dilute';
+export { MEDIA, MEDIA_IDS, nozzle, NOZZLES_IN, TIMBER_PSI, type MediaId, type NozzleJob } from './nozzle';
+export { CONTENT_IDS, CONTENTS, hazardsOf, pictogramSvg, type Bottle, type ContentId } from './label';
+export { Refused, type Refusal } from './refused';
+export { amounts, BENCH_WORDS, LANGUAGES, refusalSays, type Language } from './words';
+export { LabelSheet, QUESTION_IDS, QUESTIONS, type QuestionId } from './asked';

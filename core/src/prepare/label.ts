@@ -1,0 +1,158 @@
+/**
+ * What stands on a bottle that somebody filled: hazards by what is in it and how strong, with the pictograms of the UN's Globally
+ * Harmonized System. Limits of concentration from memory of the EU list of harmonised classifications; the data sheet outranks them.
+ */
+import { MEETINGS, type AgentId } from '../catalogue';
+import { refuse, within } from './refused';
+
+export const CONTENT_IDS = [
+  'caustic',
+  'citric',
+  'vinegar',
+  'phosphoric',
+  'bleach',
+  'alcohol',
+  'whiteSpirit',
+  'detergent',
+  'biocide',
+] as const;
+export type ContentId = (typeof CONTENT_IDS)[number];
+export const PICTOGRAM_IDS = ['corrosion', 'flame', 'exclamation', 'health', 'environment'] as const;
+export type PictogramId = (typeof PICTOGRAM_IDS)[number];
+export type HazardCode = 'H225' | 'H226' | 'H290' | 'H304' | 'H314' | 'H315' | 'H318' | 'H319' | 'H336' | 'H411' | 'EUH031';
+export type GloveId = 'causticGloves' | 'nitrile' | 'solventGloves';
+export type EyesId = 'gogglesShield' | 'goggles';
+
+interface Class {
+  /** From this strength on, % by mass. */
+  readonly fromPct: number;
+  readonly signal: 'danger' | 'warning';
+  readonly codes: readonly HazardCode[];
+  readonly pictograms: readonly PictogramId[];
+}
+interface ContentKind {
+  /** What it is for the table of what must not meet. */
+  readonly agent: AgentId | null;
+  readonly strongest: number;
+  /** The strictest that is reached holds alone. */
+  readonly classes: readonly Class[];
+  readonly gloves: GloveId;
+  readonly eyes: EyesId;
+}
+const c = (fromPct: number, signal: Class['signal'], codes: readonly HazardCode[], pictograms: readonly PictogramId[]): Class => ({
+  fromPct,
+  signal,
+  codes,
+  pictograms,
+});
+
+export const CONTENTS: Readonly<Record<ContentId, ContentKind>> = {
+  caustic: {
+    agent: 'alkali',
+    strongest: 50,
+    classes: [c(2, 'danger', ['H290', 'H314'], ['corrosion']), c(0.5, 'warning', ['H315', 'H319'], ['exclamation'])],
+    gloves: 'causticGloves',
+    eyes: 'gogglesShield',
+  },
+  citric: { agent: 'acid', strongest: 60, classes: [c(10, 'warning', ['H319'], ['exclamation'])], gloves: 'nitrile', eyes: 'goggles' },
+  vinegar: {
+    agent: 'acid',
+    strongest: 25,
+    classes: [c(10, 'warning', ['H315', 'H319'], ['exclamation'])],
+    gloves: 'nitrile',
+    eyes: 'goggles',
+  },
+  phosphoric: {
+    agent: 'acid',
+    strongest: 85,
+    classes: [c(25, 'danger', ['H290', 'H314'], ['corrosion']), c(10, 'warning', ['H315', 'H319'], ['exclamation'])],
+    gloves: 'causticGloves',
+    eyes: 'gogglesShield',
+  },
+  bleach: {
+    agent: 'bleach',
+    strongest: 15,
+    classes: [
+      c(5, 'danger', ['H314', 'H411', 'EUH031'], ['corrosion', 'environment']),
+      c(3, 'danger', ['H315', 'H318', 'H411'], ['corrosion', 'environment']),
+      c(1, 'warning', ['H315', 'H319'], ['exclamation']),
+    ],
+    gloves: 'nitrile',
+    eyes: 'goggles',
+  },
+  alcohol: {
+    agent: 'alcohol',
+    strongest: 100,
+    classes: [
+      c(60, 'danger', ['H225', 'H319', 'H336'], ['flame', 'exclamation']),
+      c(10, 'warning', ['H226', 'H319'], ['flame', 'exclamation']),
+    ],
+    gloves: 'nitrile',
+    eyes: 'goggles',
+  },
+  whiteSpirit: {
+    agent: 'solvent',
+    strongest: 100,
+    classes: [c(10, 'danger', ['H226', 'H304', 'H336', 'H411'], ['flame', 'health', 'exclamation', 'environment'])],
+    gloves: 'solventGloves',
+    eyes: 'goggles',
+  },
+  detergent: { agent: null, strongest: 100, classes: [c(20, 'warning', ['H319'], ['exclamation'])], gloves: 'nitrile', eyes: 'goggles' },
+  biocide: {
+    agent: null,
+    strongest: 100,
+    classes: [c(10, 'danger', ['H314', 'H411'], ['corrosion', 'environment']), c(1, 'warning', ['H315', 'H319'], ['exclamation'])],
+    gloves: 'nitrile',
+    eyes: 'goggles',
+  },
+};
+
+export interface Bottle {
+  readonly content: ContentId;
+  /** % by mass. */
+  readonly pct: number;
+  /** What was thinned with what, as a person says it. */
+  readonly ratio: string;
+  readonly madeOn: string;
+  readonly by: string;
+}
+export interface BottleHazards {
+  readonly signal: 'danger' | 'warning' | null;
+  readonly codes: readonly HazardCode[];
+  readonly pictograms: readonly PictogramId[];
+  readonly gloves: GloveId;
+  readonly eyes: EyesId;
+  /** What it must never meet. */
+  readonly never: readonly AgentId[];
+}
+
+/** @throws Refused for a strength that cannot be */
+export function hazardsOf(content: ContentId, pct: number): BottleHazards {
+  const kind = CONTENTS[content];
+  if (!(pct > 0)) refuse({ id: 'notNumber', what: 'wantPct' });
+  within(pct, 0.001, kind.strongest, 'wantPct');
+  const reached = kind.classes.find((k) => pct >= k.fromPct);
+  const hurts = MEETINGS.filter((m) => m.one === kind.agent || m.other === kind.agent);
+  return {
+    signal: reached?.signal ?? null,
+    codes: reached?.codes ?? [],
+    pictograms: reached?.pictograms ?? [],
+    gloves: kind.gloves,
+    eyes: reached?.signal === 'danger' ? kind.eyes : 'goggles',
+    never: hurts.map((m) => (m.one === kind.agent ? m.other : m.one)),
+  };
+}
+
+/** The pictograms: a red diamond with a black sign, drawn anew on a field of 100 x 100. UN GHS, annex 1. */
+const SIGNS: Readonly<Record<PictogramId, string>> = {
+  corrosion:
+    '<path d="M20 58h26v6H20z M24 66h18l4 6H20z"/><path d="M22 34l16-6 2 5-16 6z M56 26l16 6-2 5-16-6z"/><path d="M32 42v4M34 50v3M62 42v4M64 50v3" stroke="#000" stroke-width="3"/><path d="M52 64l6-6 8-2 8 3 6 5-4 3h-8l-4 3-6-3z"/>',
+  flame: '<path d="M50 24c4 10 16 14 16 28 0 9-7 15-16 15s-16-6-16-15c0-7 4-11 7-16 1 5 3 7 5 8 0-8 1-13 4-20z M32 71h36v4H32z"/>',
+  exclamation: '<path d="M44 26h12l-3 30h-6z"/><circle cx="50" cy="67" r="6"/>',
+  health:
+    '<circle cx="50" cy="31" r="8"/><path d="M34 76c0-22 5-34 16-34s16 12 16 34z"/><path d="M50 48l3 7 7-3-3 7 6 4-7 2 1 7-6-4-5 6-1-8-8 0 6-5-4-6 7 1z" fill="#fff"/>',
+  environment:
+    '<path d="M28 70h44v3H28z M36 68V46l-8-8 2-2 7 6 1-12h3v14l8-6 2 3-11 9v18z"/><path d="M52 64c6-7 14-8 20-3l5-4v12l-5-4c-6 5-14 4-20-1z"/><circle cx="57" cy="63" r="1.6" fill="#fff"/>',
+};
+export const pictogramSvg = (id: PictogramId, size: number): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="${size}" viewBox="0 0 100 100"><path d="M50 4 96 50 50 96 4 50z" fill="#fff" stroke="#c1121f" stroke-width="6"/>${SIGNS[id]}</svg>`;

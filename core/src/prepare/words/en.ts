@@ -1,0 +1,216 @@
+import type { BenchWords } from './words';
+
+export const en: BenchWords = {
+  quantity: {
+    waterL: 'the water',
+    causticG: 'the caustic',
+    waterC: 'the water’s heat',
+    airC: 'the air',
+    bathC: 'the water around the pail',
+    ceilingC: 'the ceiling',
+    acrossM: 'the width of the vessel',
+    deepM: 'the depth of the vessel',
+    readingC: 'the thermometer',
+    portionG: 'a portion',
+    elapsedH: 'the time since the start',
+    ph: 'the pH',
+    toPh: 'the wanted pH',
+    leftG: 'what is left',
+    rinseL: 'the water of one rinse',
+    areaM2: 'the area',
+    filmMm: 'the film',
+    thickenerG: 'the thickener',
+    windMS: 'the wind',
+    stockPct: 'the strength as bought',
+    wantPct: 'the wanted strength',
+    parts: 'the parts of water',
+    partL: 'the part',
+    wholeL: 'the whole',
+    ageDays: 'the age',
+    bottleL: 'a bottle',
+    boreIn: 'the nozzle',
+    wornIn: 'the wear of the nozzle',
+    gaugePsi: 'the pressure',
+    hoseM: 'the hose',
+    hoseBoreMm: 'the bore of the hose',
+    altitudeM: 'the height above the sea',
+    machineM3H: 'the compressor',
+    blastH: 'the time of blasting',
+  },
+  refusal: (r, a) => {
+    switch (r.id) {
+      case 'range':
+        return `${en.quantity[r.what]} lies between ${a.of(r.least)} and ${a.of(r.most)}`;
+      case 'notNumber':
+        return `${en.quantity[r.what]} is not a number above nothing`;
+      case 'warmWater':
+        return `start with cold water, at most ${a.of(r.most)}: warm water is half way to the boil`;
+      case 'tooStrong':
+        return `${a.of(r.found)} in each liter is stronger than the trade mixes: at most ${a.of(r.most)}`;
+      case 'vesselGivesWay':
+        return `this vessel gives way above ${a.of(r.limit)}: a ceiling of ${a.of(r.ceiling)} is too high for it`;
+      case 'vesselSmall':
+        return `the vessel holds ${a.of(r.holds)} and the mix fills ${a.of(r.fills)}: a third stays free for stirring and foam, so take one of ${a.of(r.needs)} or more`;
+      case 'noPressure':
+        return `so little pressure carries no media: at least ${a.of(r.least)} stay at the nozzle`;
+      case 'thinStronger':
+        return `water makes it weaker: ${a.of(r.want)} is stronger than the ${a.of(r.stock)} in the bottle`;
+      case 'tapWater':
+        return `water alone does not bring it under pH ${r.least.value}: tap water itself is about that`;
+      case 'metalVessel':
+        return `caustic eats aluminum and zinc: it boils over, and ${a.of(r.metal)} of the wall gives ${a.of(r.gas)} of hydrogen, which explodes: take thick plastic or stainless steel`;
+      case 'waterIntoCaustic':
+        return 'water on caustic boils at once and is thrown out: stop. Caustic goes into cold water, a little at a time, never the other way';
+      case 'doesNotDissolve':
+        return 'so much caustic does not dissolve safely: take more water';
+      case 'glassVessel':
+        return 'glass cracks from the heat and from the stirrer: take thick plastic or stainless steel';
+      case 'neverCools':
+        return 'it never cools enough for the next portion: set the pail in cold water, or mix it weaker';
+      case 'moreThanRecipe':
+        return 'more went in than the recipe holds: stop, and weigh what is left in the tub';
+      case 'hoseThin':
+        return 'the hose is too thin for this nozzle: three times the bore of the nozzle is right, under twice chokes it';
+      case 'thinContradicts':
+        return 'these contradict each other: leave one of them out';
+      case 'thinNeeds':
+        return 'give the parts of water, or both strengths, or both the part and the whole';
+      case 'thinAmount':
+        return 'say how much: the part, or the whole';
+      case 'partMoreThanWhole':
+        return 'the part is more than the whole';
+    }
+  },
+  before: (mix, a) => [
+    'Goggles, face shield, long caustic gloves, apron, boots: on before the tub is opened.',
+    'Eyewash that runs for 15 min within ten steps, and a pail of clean water beside you.',
+    'Outdoors or at an open window. Nobody else within two arms’ lengths, no children, no animals.',
+    'No aluminum, zinc or brass: no such pail, spoon, ladder rung or ring.',
+    `${a.L(mix.waterL)} of cold water first, then the caustic into it, never the other way.`,
+    'Weigh each portion dry into a dry plastic cup. Never touch it with the hand.',
+  ],
+  stage: (s, mix, a) => {
+    switch (s.stage) {
+      case 'put':
+        return {
+          head: `Portion ${s.n}: put in ${a.g(s.g)}`,
+          more: [
+            'Sprinkle it slowly, stir all the time, face turned away from the vapor.',
+            `It may go up to ${a.c(s.next.toC)}. At ${a.c(mix.ceilingC)} stop, whatever the clock says.`,
+          ],
+        };
+      case 'wait':
+        return {
+          head: `Wait ${a.time(s.forS)}`,
+          more: [`Stir now and then. Portion ${s.n} of ${a.g(s.g)} goes in when the thermometer is at ${a.c(s.untilC)} or lower.`],
+        };
+      case 'stop':
+        return s.why === 'hot'
+          ? {
+              head: `Stop: ${a.c(s.c)}`,
+              more: [
+                'Nothing more goes in. Step back, do not stir, do not move the pail, do not add water.',
+                `If it can be done without lifting it, put cold water around it. Go on only at ${a.c(s.untilC)} or lower, read on the thermometer.`,
+              ],
+            }
+          : {
+              head: `Stop: ${a.c(s.c)} is more than it can be`,
+              more: [
+                'Something differs: more caustic went in, or another one, or less water. Nothing more goes in.',
+                'Check the scale, the tub and the water; read the thermometer again in a few minutes. If you do not find it, ask.',
+              ],
+            };
+      case 'cool':
+        return {
+          head: s.forS === null ? 'All in: let it cool' : `All in: about ${a.time(s.forS)} to cool`,
+          more: ['Cover it loosely, label it, and leave nobody alone with it. Thicken and lay it cold only.'],
+        };
+      case 'ready':
+        return { head: 'Ready', more: ['Cold enough to thicken. Label it before you turn away.'] };
+    }
+  },
+  proof: {
+    again: 'Not yet: rinse, let it dry, wet it anew and read the strip once more.',
+    acid: 'Alkali is left: neutralize with weak acid, rinse, and read again.',
+    ready: 'Both readings lie beside the rinse water: it may dry for the coat.',
+  },
+  agent: {
+    bleach: 'bleach',
+    acid: 'acid (vinegar, citric, phosphoric)',
+    ammonia: 'ammonia',
+    alcohol: 'alcohol',
+    alkali: 'strong caustic',
+    peroxide: 'peroxide',
+    solvent: 'solvent and its vapor',
+    spark: 'flame, heat, spark',
+    dryingOil: 'rags with drying oil or stain',
+    closedBin: 'a closed bin',
+    aluminium: 'aluminum',
+    zinc: 'zinc and galvanized steel',
+    iron: 'iron and steel wool',
+    copper: 'copper and brass',
+    tanninWood: 'oak and other tannin woods',
+    lime: 'lime plaster, limestone, marble',
+    wool: 'wool, silk, leather',
+    dyedFabric: 'dyed fabric and carpet',
+  },
+  forms: {
+    chlorine: 'chlorine gas: it burns the lungs',
+    chloramine: 'chloramine gas: it burns the lungs',
+    chloroform: 'chloroform and other poison vapor',
+    hydrogen: 'hydrogen: it explodes, and the metal is eaten',
+    boil: 'heat: it boils and spits',
+    fire: 'fire',
+    selfHeat: 'fire by itself, hours later',
+    oxygen: 'oxygen and foam: a closed bottle bursts',
+    blueStain: 'blue-black stains',
+    darkens: 'a darkened face that does not come back',
+    etched: 'an etched face',
+    eaten: 'a face that is eaten away',
+    bleached: 'a bleached patch',
+  },
+  parted: {
+    never: 'Nothing separates them well enough: use another product.',
+    rinse: 'Rinse, prove it with a strip or a clean cloth, let it dry: only then the other.',
+    aired: 'Off with the heat and the power until it has dried and the air is clear.',
+    waterCan: 'Into a metal can full of water with a lid, or flat outdoors until hard.',
+    covered: 'Cover or take away what must not be touched; rinse a splash at once.',
+    openFlat: 'Lay them flat outdoors, one deep, away from anything hot.',
+  },
+  content: {
+    caustic: 'Caustic soda in water',
+    citric: 'Citric acid in water',
+    vinegar: 'Vinegar in water',
+    phosphoric: 'Phosphoric acid in water',
+    bleach: 'Bleach in water',
+    alcohol: 'Alcohol and water',
+    whiteSpirit: 'Mineral spirits',
+    detergent: 'Cleaner in water',
+    biocide: 'Biocide in water',
+  },
+  signal: { danger: 'DANGER', warning: 'WARNING' },
+  hazard: {
+    H225: 'Highly flammable liquid and vapor.',
+    H226: 'Flammable liquid and vapor.',
+    H290: 'May be corrosive to metals.',
+    H304: 'May be fatal if swallowed and enters airways.',
+    H314: 'Causes severe skin burns and eye damage.',
+    H315: 'Causes skin irritation.',
+    H318: 'Causes serious eye damage.',
+    H319: 'Causes serious eye irritation.',
+    H336: 'May cause drowsiness or dizziness.',
+    H411: 'Toxic to aquatic life with long lasting effects.',
+    EUH031: 'Contact with acids liberates toxic gas.',
+  },
+  gloves: { causticGloves: 'long caustic gloves', nitrile: 'nitrile gloves', solventGloves: 'solvent gloves' },
+  eyes: { gogglesShield: 'goggles and face shield', goggles: 'goggles' },
+  label: {
+    made: 'Made',
+    by: 'by',
+    strength: 'Strength',
+    wear: 'Wear',
+    never: 'Never with',
+    eyesFirst: 'In the eyes: rinse for 15 minutes, then call.',
+    childrenOut: 'Keep from children. Never into a drinks bottle.',
+  },
+};

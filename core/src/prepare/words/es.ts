@@ -1,0 +1,216 @@
+import type { BenchWords } from './words';
+
+export const es: BenchWords = {
+  quantity: {
+    waterL: 'el agua',
+    causticG: 'la sosa cáustica',
+    waterC: 'la temperatura del agua',
+    airC: 'el aire',
+    bathC: 'el agua alrededor del cubo',
+    ceilingC: 'el tope',
+    acrossM: 'el ancho del recipiente',
+    deepM: 'la altura del recipiente',
+    readingC: 'el termómetro',
+    portionG: 'una porción',
+    elapsedH: 'el tiempo desde el inicio',
+    ph: 'el pH',
+    toPh: 'el pH deseado',
+    leftG: 'lo que queda',
+    rinseL: 'el agua de un enjuague',
+    areaM2: 'la superficie',
+    filmMm: 'la capa',
+    thickenerG: 'el espesante',
+    windMS: 'el viento',
+    stockPct: 'la concentración comprada',
+    wantPct: 'la concentración deseada',
+    parts: 'las partes de agua',
+    partL: 'la parte',
+    wholeL: 'el total',
+    ageDays: 'la edad',
+    bottleL: 'una botella',
+    boreIn: 'la boquilla',
+    wornIn: 'el desgaste de la boquilla',
+    gaugePsi: 'la presión',
+    hoseM: 'la manguera',
+    hoseBoreMm: 'el diámetro de la manguera',
+    altitudeM: 'la altitud',
+    machineM3H: 'el compresor',
+    blastH: 'el tiempo de chorro',
+  },
+  refusal: (r, a) => {
+    switch (r.id) {
+      case 'range':
+        return `${es.quantity[r.what]} debe estar entre ${a.of(r.least)} y ${a.of(r.most)}`;
+      case 'notNumber':
+        return `${es.quantity[r.what]} no es un número mayor que nada`;
+      case 'warmWater':
+        return `empiece con agua fría, como máximo ${a.of(r.most)}: el agua tibia está a medio camino del hervor`;
+      case 'tooStrong':
+        return `${a.of(r.found)} por litro es más fuerte de lo que se usa en el oficio: como máximo ${a.of(r.most)}`;
+      case 'vesselGivesWay':
+        return `este recipiente cede por encima de ${a.of(r.limit)}: un tope de ${a.of(r.ceiling)} es demasiado alto`;
+      case 'vesselSmall':
+        return `en el recipiente caben ${a.of(r.holds)} y la mezcla llena ${a.of(r.fills)}: deje libre un tercio para remover y para la espuma; use uno de ${a.of(r.needs)} o más`;
+      case 'noPressure':
+        return `con tan poca presión no sale el abrasivo: en la boquilla quedan al menos ${a.of(r.least)}`;
+      case 'thinStronger':
+        return `el agua la hace más débil: ${a.of(r.want)} es más fuerte que ${a.of(r.stock)} de la botella`;
+      case 'tapWater':
+        return `solo con agua no baja de pH ${r.least.value}: así es el agua de la llave`;
+      case 'metalVessel':
+        return `la sosa se come el aluminio y el zinc: se desborda hirviendo, y ${a.of(r.metal)} de pared dan ${a.of(r.gas)} de hidrógeno, que explota: use plástico grueso o acero inoxidable`;
+      case 'waterIntoCaustic':
+        return 'el agua sobre la sosa hierve al instante y salta: alto. La sosa va al agua fría, poco a poco, nunca al revés';
+      case 'doesNotDissolve':
+        return 'tanta sosa no se disuelve sin peligro: use más agua';
+      case 'glassVessel':
+        return 'el vidrio se rompe por el calor y por el agitador: use plástico grueso o acero inoxidable';
+      case 'neverCools':
+        return 'no se enfría lo bastante para la siguiente porción: ponga el cubo en agua fría o haga la mezcla más débil';
+      case 'moreThanRecipe':
+        return 'entró más de lo que dice la receta: alto, y pese lo que queda en el bote';
+      case 'hoseThin':
+        return 'la manguera es demasiado delgada para esta boquilla: lo correcto es tres veces su diámetro, menos de dos la ahoga';
+      case 'thinContradicts':
+        return 'estos datos se contradicen: quite uno';
+      case 'thinNeeds':
+        return 'dé las partes de agua, o las dos concentraciones, o la parte y el total';
+      case 'thinAmount':
+        return 'diga cuánto: la parte o el total';
+      case 'partMoreThanWhole':
+        return 'la parte es más que el total';
+    }
+  },
+  before: (mix, a) => [
+    'Gafas, careta, guantes largos para sosa, delantal y botas: puestos antes de abrir el bote.',
+    'Lavaojos que corra 15 min a menos de diez pasos, y un cubo de agua limpia al lado.',
+    'Al aire libre o junto a una ventana abierta. Nadie más a menos de dos brazos, ni niños ni animales.',
+    'Nada de aluminio, zinc ni latón: ni cubo, ni cuchara, ni escalera, ni anillo.',
+    `Primero ${a.L(mix.waterL)} de agua fría; después la sosa dentro, nunca al revés.`,
+    'Pese cada porción seca en un vaso de plástico seco. No la toque nunca con la mano.',
+  ],
+  stage: (s, mix, a) => {
+    switch (s.stage) {
+      case 'put':
+        return {
+          head: `Porción ${s.n}: eche ${a.g(s.g)}`,
+          more: [
+            'Despacio, removiendo siempre, con la cara apartada del vapor.',
+            `Puede subir hasta ${a.c(s.next.toC)}. A ${a.c(mix.ceilingC)} pare, diga lo que diga el reloj.`,
+          ],
+        };
+      case 'wait':
+        return {
+          head: `Espere ${a.time(s.forS)}`,
+          more: [`Remueva de vez en cuando. La porción ${s.n} de ${a.g(s.g)} entra cuando el termómetro marque ${a.c(s.untilC)} o menos.`],
+        };
+      case 'stop':
+        return s.why === 'hot'
+          ? {
+              head: `Alto: ${a.c(s.c)}`,
+              more: [
+                'No eche nada más. Apártese, no remueva, no mueva el cubo, no añada agua.',
+                `Si puede hacerlo sin levantarlo, ponga agua fría alrededor. Siga solo a ${a.c(s.untilC)} o menos, leído en el termómetro.`,
+              ],
+            }
+          : {
+              head: `Alto: ${a.c(s.c)} es más de lo posible`,
+              more: [
+                'Algo no cuadra: entró más sosa, u otra, o hay menos agua. No eche nada más.',
+                'Revise la balanza, el bote y el agua; lea otra vez el termómetro en unos minutos. Si no lo encuentra, pregunte.',
+              ],
+            };
+      case 'cool':
+        return {
+          head: s.forS === null ? 'Todo dentro: deje enfriar' : `Todo dentro: enfriar unos ${a.time(s.forS)}`,
+          more: ['Tápelo sin apretar, póngale etiqueta y no lo deje solo. Se espesa y se aplica solo en frío.'],
+        };
+      case 'ready':
+        return { head: 'Listo', more: ['Ya está frío para espesar. Póngale la etiqueta antes de darse la vuelta.'] };
+    }
+  },
+  proof: {
+    again: 'Todavía no: enjuague, deje secar, moje de nuevo y lea la tira otra vez.',
+    acid: 'Queda álcali: neutralice con ácido débil, enjuague y lea de nuevo.',
+    ready: 'Las dos lecturas están junto a la del agua de enjuague: puede secar para la pintura.',
+  },
+  agent: {
+    bleach: 'lejía',
+    acid: 'ácido (vinagre, cítrico, fosfórico)',
+    ammonia: 'amoníaco',
+    alcohol: 'alcohol',
+    alkali: 'sosa fuerte',
+    peroxide: 'peróxido',
+    solvent: 'disolvente y su vapor',
+    spark: 'llama, calor, chispa',
+    dryingOil: 'trapos con aceite secante o tinte',
+    closedBin: 'un cubo de basura cerrado',
+    aluminium: 'aluminio',
+    zinc: 'zinc y acero galvanizado',
+    iron: 'hierro y lana de acero',
+    copper: 'cobre y latón',
+    tanninWood: 'roble y otras maderas con tanino',
+    lime: 'revoque de cal, piedra caliza, mármol',
+    wool: 'lana, seda, cuero',
+    dyedFabric: 'tela teñida y alfombra',
+  },
+  forms: {
+    chlorine: 'gas cloro: quema los pulmones',
+    chloramine: 'gas cloramina: quema los pulmones',
+    chloroform: 'cloroformo y otros vapores venenosos',
+    hydrogen: 'hidrógeno: explota, y el metal se deshace',
+    boil: 'calor: hierve y salta',
+    fire: 'fuego',
+    selfHeat: 'fuego por sí solo, horas después',
+    oxygen: 'oxígeno y espuma: una botella cerrada revienta',
+    blueStain: 'manchas azul negro',
+    darkens: 'una cara oscurecida que no vuelve',
+    etched: 'una cara grabada',
+    eaten: 'una cara comida',
+    bleached: 'una mancha descolorida',
+  },
+  parted: {
+    never: 'Nada los separa lo bastante: use otro producto.',
+    rinse: 'Enjuague, compruebe con tira o paño limpio, deje secar: solo entonces lo otro.',
+    aired: 'Sin calor ni corriente hasta que esté seco y el aire limpio.',
+    waterCan: 'En una lata de metal llena de agua y con tapa, o extendidos al aire libre hasta endurecer.',
+    covered: 'Cubra o retire lo que no se debe tocar; enjuague enseguida una salpicadura.',
+    openFlat: 'Extendidos al aire libre, uno a uno, lejos de todo calor.',
+  },
+  content: {
+    caustic: 'Sosa cáustica en agua',
+    citric: 'Ácido cítrico en agua',
+    vinegar: 'Vinagre en agua',
+    phosphoric: 'Ácido fosfórico en agua',
+    bleach: 'Lejía en agua',
+    alcohol: 'Alcohol y agua',
+    whiteSpirit: 'Aguarrás mineral',
+    detergent: 'Limpiador en agua',
+    biocide: 'Biocida en agua',
+  },
+  signal: { danger: 'PELIGRO', warning: 'ATENCIÓN' },
+  hazard: {
+    H225: 'Líquido y vapores muy inflamables.',
+    H226: 'Líquidos y vapores inflamables.',
+    H290: 'Puede ser corrosiva para los metales.',
+    H304: 'Puede ser mortal en caso de ingestión y penetración en las vías respiratorias.',
+    H314: 'Provoca quemaduras graves en la piel y lesiones oculares graves.',
+    H315: 'Provoca irritación cutánea.',
+    H318: 'Provoca lesiones oculares graves.',
+    H319: 'Provoca irritación ocular grave.',
+    H336: 'Puede provocar somnolencia o vértigo.',
+    H411: 'Tóxico para los organismos acuáticos, con efectos nocivos duraderos.',
+    EUH031: 'En contacto con ácidos libera gases tóxicos.',
+  },
+  gloves: { causticGloves: 'guantes largos para sosa', nitrile: 'guantes de nitrilo', solventGloves: 'guantes para disolvente' },
+  eyes: { gogglesShield: 'gafas y careta', goggles: 'gafas' },
+  label: {
+    made: 'Hecho',
+    by: 'por',
+    strength: 'Concentración',
+    wear: 'Use',
+    never: 'Nunca con',
+    eyesFirst: 'En los ojos: enjuague 15 minutos y llame.',
+    childrenOut: 'Lejos de los niños. Nunca en una botella de bebida.',
+  },
+};

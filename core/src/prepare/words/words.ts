@@ -1,0 +1,51 @@
+/** What every language of the bench has words for. */
+import type { AgentId, FormId, PartedBy } from '../../catalogue';
+import { formatHours, formatMeasure, type Measure, type UnitSystem } from '../../units/units';
+import type { ContentId, EyesId, GloveId, HazardCode } from '../label';
+import type { Proof } from '../neutralise';
+import type { MixStage } from '../recipe';
+import type { Quantity, Refusal } from '../refused';
+import type { CausticMix } from '../caustic';
+
+/** Amounts as they are read: heat and volume in the job's units, what lies on the scale always in grams. */
+export interface Amounts {
+  readonly of: (m: Measure) => string;
+  readonly c: (c: number) => string;
+  readonly L: (litres: number) => string;
+  readonly g: (g: number) => string;
+  readonly time: (seconds: number) => string;
+}
+export const amounts = (units: UnitSystem): Amounts => ({
+  of: (m) => formatMeasure(m, units),
+  c: (value) => formatMeasure({ value: Math.round(value), unit: 'C' }, units),
+  L: (value) => formatMeasure({ value, unit: 'L' }, units),
+  g: (value) => formatMeasure({ value: Math.round(value), unit: 'g' }, units),
+  time: (seconds) => (seconds < 90 * 60 ? `${Math.max(1, Math.ceil(seconds / 60))} min` : formatHours(seconds / 3600)),
+});
+
+export interface BenchWords {
+  readonly quantity: Readonly<Record<Quantity, string>>;
+  readonly refusal: (r: Refusal, a: Amounts) => string;
+  /** What is laid out before the tub is opened, and what is known by all who stand there. */
+  readonly before: (mix: CausticMix, a: Amounts) => readonly string[];
+  /** One large step, and what belongs to it. */
+  readonly stage: (s: MixStage, mix: CausticMix, a: Amounts) => { readonly head: string; readonly more: readonly string[] };
+  readonly proof: Readonly<Record<Proof, string>>;
+  readonly agent: Readonly<Record<AgentId, string>>;
+  readonly forms: Readonly<Record<FormId, string>>;
+  readonly parted: Readonly<Record<PartedBy, string>>;
+  readonly content: Readonly<Record<ContentId, string>>;
+  readonly signal: Readonly<Record<'danger' | 'warning', string>>;
+  readonly hazard: Readonly<Record<HazardCode, string>>;
+  readonly gloves: Readonly<Record<GloveId, string>>;
+  readonly eyes: Readonly<Record<EyesId, string>>;
+  readonly label: {
+    readonly made: string;
+    readonly by: string;
+    readonly strength: string;
+    readonly wear: string;
+    readonly never: string;
+    readonly eyesFirst: string;
+    readonly childrenOut: string;
+  };
+}
