@@ -18,6 +18,7 @@ export const PAGE_TITLES: Readonly<Record<string, string>> = {
   '/settings': 'Settings',
   '/catalogue': 'Methods',
   '/air': 'Air and breathing',
+  '/mix': 'Mixing bench',
   '/sources': 'Sources',
   '/keys': 'Keys',
   '/aside': 'Set aside',

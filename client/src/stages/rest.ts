@@ -74,6 +74,9 @@ export const rest = {
   get ClientScreen() {
     return (require('./choose/ClientScreen') as typeof import('./choose/ClientScreen')).ClientScreen;
   },
+  get MixScreen() {
+    return (require('./bench/MixScreen') as typeof import('./bench/MixScreen')).MixScreen;
+  },
   get AirScreen() {
     return (require('./bench/AirScreen') as typeof import('./bench/AirScreen')).AirScreen;
   },

@@ -1,4 +1,5 @@
 /** Talks to the server. Every failure comes back as one of three: no signal, refused with problems, or gone. */
+import type { LabelSheet } from '@roughsill/core/prepare';
 import {
   CHANGE_VERSION,
   type Change,
@@ -69,6 +70,18 @@ const IMPORT_MS = 130_000;
 const away = (says: string): { ok: false; error: ApiError } => ({ ok: false, error: { kind: 'away', says } });
 
 /** @param isAnswer tells an answer by its content, when a refusal can be one too */
+async function file(path: string, init: RequestInit): Promise<Result<Blob>> {
+  try {
+    const res = await fetch(path, init);
+    if (res.ok) return { ok: true, value: await res.blob() };
+    const p = (await res.json().catch(() => ({}))) as { title?: string; detail?: string };
+    const says = [p.title, p.detail].filter(Boolean).join('. ') || 'The server does not answer.';
+    return { ok: false, error: { kind: 'refused', status: res.status, says, problems: [] } };
+  } catch {
+    return away(init.signal?.aborted ? 'Stopped.' : 'No signal to the server.');
+  }
+}
+
 async function call<T>(
   path: string,
   init?: RequestInit & { readonly ms?: number },
@@ -143,15 +156,7 @@ export const api = {
   task: (id: string) => call<{ state: 'waiting' | 'running'; share: number }>(`/api/tasks/${id}`),
   stopTask: (id: string) => call<{ stopped: true }>(`/api/tasks/${id}`, { method: 'DELETE' }),
   /** A paper as a file, made beside the requests. */
-  async paper(path: string, task: string, stop: AbortSignal): Promise<Result<Blob>> {
-    try {
-      const res = await fetch(`${path}?task=${task}`, { signal: stop });
-      if (res.ok) return { ok: true, value: await res.blob() };
-      const p = (await res.json().catch(() => ({}))) as { title?: string; detail?: string };
-      const says = [p.title, p.detail].filter(Boolean).join('. ') || 'The server does not answer.';
-      return { ok: false, error: { kind: 'refused', status: res.status, says, problems: [] } };
-    } catch {
-      return away(stop.aborted ? 'Stopped.' : 'No signal to the server.');
-    }
-  },
+  paper: (path: string, task: string, stop: AbortSignal) => file(`${path}?task=${task}`, { signal: stop }),
+  bottleLabels: (sheet: LabelSheet) =>
+    file('/api/bench/labels.pdf', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(sheet) }),
 };

@@ -144,6 +144,12 @@ describe('live', () => {
     expect(mixNow(m, odd, 410).at).toMatchObject({ stage: 'stop', why: 'astray' });
     expect(mixNow(m, [...odd, { kind: 'felt', atS: 500, c: 38 }], 510).at.stage).not.toBe('stop');
   });
+  test('what lies in it undissolved may carry it past the ceiling: stop before it does', () => {
+    const warm: MixEvent[] = [put(1, 10), { kind: 'felt', atS: 12, c: 40 }, { kind: 'felt', atS: 14, c: 40 }];
+    const { at } = mixNow(m, warm, 15);
+    expect(at).toMatchObject({ stage: 'stop', why: 'climbing' });
+    expect(at.stage === 'stop' && at.c).toBeGreaterThan(50);
+  });
   test('from the first portion to ready by doing as it says', () => {
     const events: MixEvent[] = [];
     let nowS = 0;

@@ -36,3 +36,4 @@ export { CONTENT_IDS, CONTENTS, hazardsOf, pictogramSvg, type Bottle, type Conte
 export { Refused, type Refusal } from './refused';
 export { amounts, BENCH_WORDS, LANGUAGES, refusalSays, type Language } from './words';
 export { LabelSheet, QUESTION_IDS, QUESTIONS, type QuestionId } from './asked';
+export { AGENT_IDS, CHLORINE_PPM, gasOf, meetingsAmong, type AgentId } from '../catalogue';

@@ -145,8 +145,10 @@ export function hazardsOf(content: ContentId, pct: number): BottleHazards {
 
 /** The pictograms: a red diamond with a black sign, drawn anew on a field of 100 x 100. UN GHS, annex 1. */
 const SIGNS: Readonly<Record<PictogramId, string>> = {
+  // Two tubes that pour: on a bar that is eaten, and on a hand.
+  // Two tubes that pour: on a bar that is eaten away, and on a hand.
   corrosion:
-    '<path d="M20 58h26v6H20z M24 66h18l4 6H20z"/><path d="M22 34l16-6 2 5-16 6z M56 26l16 6-2 5-16-6z"/><path d="M32 42v4M34 50v3M62 42v4M64 50v3" stroke="#000" stroke-width="3"/><path d="M52 64l6-6 8-2 8 3 6 5-4 3h-8l-4 3-6-3z"/>',
+    '<g transform="translate(51 50) scale(.86) translate(-49 -47)"><g fill="none" stroke="#000" stroke-width="2.6"><path d="M30 22 51 31a3.4 3.4 0 0 1-3 6.4L27 28.5z"/><path d="M57 27 77 36a3.4 3.4 0 0 1-3 6.4L54 33.5z"/></g><path d="M36 31l12 5-1 2-13-5z M63 36l12 5-1 2-13-5z"/><path d="M27 33v5M31 37v7M27 43v6M54 38v5M58 42v6M54 47v5" stroke="#000" stroke-width="2.8" stroke-linecap="round"/><path d="M15 56h9c1 6 3 3 4 8s4 2 5-2 2-6 4-6h8v9H24z"/><path d="M48 62c0-5 3-8 7-7 2-3 6-1 6 2 4 0 8-1 12-3l12-5c3-1 4 3 2 4l-9 5 2 1c-1 3-3 5-6 6l-9 7H55c-4-1-7-5-7-10z"/></g>',
   flame: '<path d="M50 24c4 10 16 14 16 28 0 9-7 15-16 15s-16-6-16-15c0-7 4-11 7-16 1 5 3 7 5 8 0-8 1-13 4-20z M32 71h36v4H32z"/>',
   exclamation: '<path d="M44 26h12l-3 30h-6z"/><circle cx="50" cy="67" r="6"/>',
   health:

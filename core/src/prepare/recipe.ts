@@ -14,7 +14,7 @@ const SAFE_UNDER_C = 10;
 
 export type MixStage =
   /** Hot, or hotter than it can be from what went in: nothing more goes in. */
-  | { readonly stage: 'stop'; readonly why: 'hot' | 'astray'; readonly c: number; readonly untilC: number }
+  | { readonly stage: 'stop'; readonly why: 'hot' | 'astray' | 'climbing'; readonly c: number; readonly untilC: number }
   | { readonly stage: 'put'; readonly n: number; readonly g: number; readonly next: Portion }
   | { readonly stage: 'wait'; readonly n: number; readonly g: number; readonly forS: number; readonly untilC: number }
   /** All of it is in; it is stirred until it has come down to where it may be used. */
@@ -88,6 +88,13 @@ interface Standing {
 function stageOf(mix: CausticMix, { puts, felt, nowS, nowC, leftG, rest }: Standing): MixStage {
   const stopped = stopOf(mix, puts, felt);
   if (stopped) return stopped;
+  // What already lies in it may carry it past the ceiling: better told before than after.
+  const toC = Math.max(
+    ...course(mix, puts, felt, nowS + 1800)
+      .points.filter((p) => p.atS >= nowS)
+      .map((p) => p.c),
+  );
+  if (nowC < mix.ceilingC && toC > mix.ceilingC) return { stage: 'stop', why: 'climbing', c: toC, untilC: mix.ceilingC - SAFE_UNDER_C };
   // The model alone may stop it too: it is what would be read if somebody looked.
   if (nowC >= mix.ceilingC) return { stage: 'stop', why: 'hot', c: nowC, untilC: mix.ceilingC - SAFE_UNDER_C };
   const next = rest.portions[0];

@@ -1,7 +1,7 @@
 /** Labels for bottles that were filled here, two across, with the public pictograms. */
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { BENCH_WORDS, hazardsOf, pictogramSvg, type LabelSheet } from '@roughsill/core/prepare';
-import { makePdf, PALE } from './pdf';
+import { makePdf } from './pdf';
 
 const ACROSS = 2;
 const TALL = 158;
@@ -21,7 +21,7 @@ function label(b: Filled, languages: LabelSheet['languages']): TableCell {
             {
               text: `${w.label.never}: ${it.never.map((a) => w.agent[a]).join('; ')}.`,
               fontSize: 7,
-              color: PALE,
+              bold: true,
               margin: [0, 0, 0, 3] as [number, number, number, number],
             },
           ]
@@ -33,8 +33,8 @@ function label(b: Filled, languages: LabelSheet['languages']): TableCell {
   return {
     columns: [
       {
-        width: 40,
-        stack: it.pictograms.map((p) => ({ svg: pictogramSvg(p, 36), margin: [0, 0, 4, 2] as [number, number, number, number] })),
+        width: 48,
+        stack: it.pictograms.map((p) => ({ svg: pictogramSvg(p, 44), margin: [0, 0, 4, 2] as [number, number, number, number] })),
       },
       {
         width: '*',

@@ -1,5 +1,4 @@
 /** At the bench, with or without a job: air through a room, solvent in it, what a person breathes in a day, what a sample could show. */
-import type { ComponentProps, ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { convert, formatMeasure, many, measure, RULEBOOKS, roundForReading, say, type UnitSystem } from '@roughsill/core';
 import {
@@ -17,20 +16,20 @@ import {
   monthsToNext,
   pressureOver,
   purgeHours,
-  RangedError,
   samplePlan,
   SOLVENT_IDS,
   SOLVENTS,
   type LimitSet,
   type SolventId,
 } from '@roughsill/core/air';
-import { Button, Column, Columns, LengthField, NumberField, Panel, Pick, Select, UnitsProvider, Words } from '../../kit';
+import { Button, Column, Columns, LengthField, Panel, Pick, Select, UnitsProvider, Words } from '../../kit';
 import { cap } from '../../kit/text';
 import { useKept } from '../../kit/drafts';
 import { useKeptScroll, useWayBack } from '../../trail';
 import { Notices } from '../Notices';
 import { useJobAtHand } from '../useJobAtHand';
 import { DayBand } from './DayBand';
+import { Amount, Cell, Row, Told } from './parts';
 
 export function AirScreen() {
   const { units, facts } = useJobAtHand();
@@ -61,38 +60,6 @@ export function AirScreen() {
         <Notices />
       </View>
     </UnitsProvider>
-  );
-}
-
-const Row = ({ children }: { readonly children: ReactNode }) => <View className="flex-row flex-wrap gap-3">{children}</View>;
-const Cell = ({ children }: { readonly children: ReactNode }) => <View className="min-w-[9rem] flex-1">{children}</View>;
-
-/** A number in a cell of its own. */
-const Amount = (of: ComponentProps<typeof NumberField>) => (
-  <Cell>
-    <NumberField {...of} />
-  </Cell>
-);
-
-/** What is wrong is told in place of the answer. */
-function Told({ testID, of }: { readonly testID: string; readonly of: () => readonly string[] }) {
-  let says: readonly string[];
-  let wrong = false;
-  try {
-    says = of();
-  } catch (e) {
-    if (!(e instanceof RangedError)) throw e;
-    says = [cap(`${e.message}.`)];
-    wrong = true;
-  }
-  return (
-    <View testID={testID} role="status" className={`gap-1 border-l-8 bg-panel px-3 py-2 ${wrong ? 'border-oxide' : 'border-slate'}`}>
-      {says.map((s, i) => (
-        <Words key={s} look={i === 0 ? 'row' : 'body'} tone={wrong ? 'oxide' : undefined}>
-          {s}
-        </Words>
-      ))}
-    </View>
   );
 }
 

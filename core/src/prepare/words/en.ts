@@ -105,6 +105,14 @@ export const en: BenchWords = {
           more: [`Stir now and then. Portion ${s.n} of ${a.g(s.g)} goes in when the thermometer is at ${a.c(s.untilC)} or lower.`],
         };
       case 'stop':
+        if (s.why === 'climbing')
+          return {
+            head: `Stop: it climbs to ${a.c(s.c)}`,
+            more: [
+              'More lies in it than has dissolved. Nothing more goes in; step back.',
+              `Cold water around the pail now, if that needs no lifting. Read it every few minutes; go on at ${a.c(s.untilC)} or lower.`,
+            ],
+          };
         return s.why === 'hot'
           ? {
               head: `Stop: ${a.c(s.c)}`,
@@ -128,6 +136,17 @@ export const en: BenchWords = {
       case 'ready':
         return { head: 'Ready', more: ['Cold enough to thicken. Label it before you turn away.'] };
     }
+  },
+  live: {
+    begin: 'All of this is in place: begin',
+    isIn: (g) => `${g} are in`,
+    standing: (inG, leftG, time) => `${inG} in, ${leftG} to go · ${time}`,
+    thermometer: 'The thermometer says',
+    thinks: (c) => `The model thinks ${c}.`,
+    read: (readings, peak) => `Read: ${readings.map(([c, time]) => `${c} at ${time}`).join(', ')}. Hottest so far or ahead ${peak}.`,
+    twice: (n) => `Portion ${n} was confirmed twice: it counts once.`,
+    undo: 'Take the last entry back',
+    end: 'End this mix',
   },
   proof: {
     again: 'Not yet: rinse, let it dry, wet it anew and read the strip once more.',

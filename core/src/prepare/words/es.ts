@@ -105,6 +105,14 @@ export const es: BenchWords = {
           more: [`Remueva de vez en cuando. La porción ${s.n} de ${a.g(s.g)} entra cuando el termómetro marque ${a.c(s.untilC)} o menos.`],
         };
       case 'stop':
+        if (s.why === 'climbing')
+          return {
+            head: `Alto: va a subir a ${a.c(s.c)}`,
+            more: [
+              'Hay más dentro de lo que se ha disuelto. No eche nada más; apártese.',
+              `Ponga ya agua fría alrededor, si no hay que levantarlo. Lea cada pocos minutos; siga a ${a.c(s.untilC)} o menos.`,
+            ],
+          };
         return s.why === 'hot'
           ? {
               head: `Alto: ${a.c(s.c)}`,
@@ -128,6 +136,18 @@ export const es: BenchWords = {
       case 'ready':
         return { head: 'Listo', more: ['Ya está frío para espesar. Póngale la etiqueta antes de darse la vuelta.'] };
     }
+  },
+  live: {
+    begin: 'Todo listo: empezar',
+    isIn: (g) => `${g} dentro`,
+    standing: (inG, leftG, time) => `${inG} dentro, faltan ${leftG} · ${time}`,
+    thermometer: 'El termómetro marca',
+    thinks: (c) => `El modelo calcula ${c}.`,
+    read: (readings, peak) =>
+      `Leído: ${readings.map(([c, time]) => `${c} a los ${time}`).join(', ')}. Máximo hasta ahora o por venir: ${peak}.`,
+    twice: (n) => `La porción ${n} se confirmó dos veces: cuenta una.`,
+    undo: 'Deshacer la última entrada',
+    end: 'Terminar esta mezcla',
   },
   proof: {
     again: 'Todavía no: enjuague, deje secar, moje de nuevo y lea la tira otra vez.',

@@ -1,6 +1,6 @@
 /** What every language of the bench has words for. */
 import type { AgentId, FormId, PartedBy } from '../../catalogue';
-import { formatHours, formatMeasure, type Measure, type UnitSystem } from '../../units/units';
+import { convert, formatHours, formatMeasure, unitFor, type Measure, type UnitSystem } from '../../units/units';
 import type { ContentId, EyesId, GloveId, HazardCode } from '../label';
 import type { Proof } from '../neutralise';
 import type { MixStage } from '../recipe';
@@ -15,13 +15,19 @@ export interface Amounts {
   readonly g: (g: number) => string;
   readonly time: (seconds: number) => string;
 }
-export const amounts = (units: UnitSystem): Amounts => ({
-  of: (m) => formatMeasure(m, units),
-  c: (value) => formatMeasure({ value: Math.round(value), unit: 'C' }, units),
-  L: (value) => formatMeasure({ value, unit: 'L' }, units),
-  g: (value) => formatMeasure({ value: Math.round(value), unit: 'g' }, units),
-  time: (seconds) => (seconds < 90 * 60 ? `${Math.max(1, Math.ceil(seconds / 60))} min` : formatHours(seconds / 3600)),
-});
+/** A number is never parted from its unit by the end of a line. */
+const whole = (text: string): string => text.replaceAll(' ', '\u00a0');
+export function amounts(units: UnitSystem): Amounts {
+  const of = (m: Measure) => whole(formatMeasure(m, units));
+  const degrees = unitFor('temperature', units)!;
+  return {
+    of,
+    c: (value) => of({ value: Math.round(convert(value, 'C', degrees)), unit: degrees }),
+    L: (value) => of({ value, unit: 'L' }),
+    g: (value) => of({ value: Math.round(value), unit: 'g' }),
+    time: (seconds) => whole(seconds < 90 * 60 ? `${Math.max(1, Math.ceil(seconds / 60))} min` : formatHours(seconds / 3600)),
+  };
+}
 
 export interface BenchWords {
   readonly quantity: Readonly<Record<Quantity, string>>;
@@ -30,6 +36,17 @@ export interface BenchWords {
   readonly before: (mix: CausticMix, a: Amounts) => readonly string[];
   /** One large step, and what belongs to it. */
   readonly stage: (s: MixStage, mix: CausticMix, a: Amounts) => { readonly head: string; readonly more: readonly string[] };
+  readonly live: {
+    readonly begin: string;
+    readonly isIn: (g: string) => string;
+    readonly standing: (inG: string, leftG: string, time: string) => string;
+    readonly thermometer: string;
+    readonly thinks: (c: string) => string;
+    readonly read: (readings: readonly (readonly [c: string, time: string])[], peak: string) => string;
+    readonly twice: (n: string) => string;
+    readonly undo: string;
+    readonly end: string;
+  };
   readonly proof: Readonly<Record<Proof, string>>;
   readonly agent: Readonly<Record<AgentId, string>>;
   readonly forms: Readonly<Record<FormId, string>>;

@@ -1,0 +1,1 @@
+export { MixScreen as default } from '../src/stages/on-demand';

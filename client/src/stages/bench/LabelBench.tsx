@@ -1,0 +1,118 @@
+/** Labels for bottles that are filled here. */
+import { useState } from 'react';
+import { View } from 'react-native';
+import { SvgXml } from 'react-native-svg';
+import { BENCH_WORDS, CONTENT_IDS, hazardsOf, pictogramSvg, type ContentId, type Language } from '@roughsill/core/prepare';
+import { Button, Panel, Select, TextField, useUnits, Words } from '../../kit';
+import { useKept } from '../../kit/drafts';
+import { cap } from '../../kit/text';
+import { api, useAppSelector } from '../../store';
+import { saveBlob } from '../save-file';
+import { Amount, Cell, Row, Told } from './parts';
+
+interface Kept {
+  readonly content: ContentId;
+  readonly pct: number;
+  readonly ratio: string;
+  readonly by: string;
+  readonly count: number;
+}
+/** The day where the bottle stands. */
+const today = (): string => new Date().toLocaleDateString('sv-SE');
+
+export function LabelBench({ language }: { readonly language: Language }) {
+  const units = useUnits();
+  const person = useAppSelector((s) => s.session.person);
+  const [it, put] = useKept<Kept>('bench-label', { content: 'caustic', pct: 17, ratio: '', by: person, count: 2 });
+  const set = (over: Partial<Kept>) => put({ ...it, ...over });
+  const [says, setSays] = useState<string | null>(null);
+  const words = BENCH_WORDS[language];
+  const print = async () => {
+    setSays(null);
+    const { content, pct, ratio, by, count } = it;
+    const r = await api.bottleLabels({
+      units,
+      languages: language === 'es' ? ['es', 'en'] : ['en', 'es'],
+      bottles: [{ content, pct, ratio, by, count, madeOn: today() }],
+    });
+    if (r.ok) saveBlob('bottle-labels.pdf', r.value);
+    else setSays(r.error.says);
+  };
+  return (
+    <Panel title="Labels" aside="every bottle that is filled here" testID="label-bench">
+      <Row>
+        <Cell>
+          <Select
+            label="In it"
+            value={it.content}
+            options={CONTENT_IDS.map((value) => ({ value, label: words.content[value] }))}
+            onChange={(content) => set({ content })}
+            testID="label-content"
+          />
+        </Cell>
+        <Amount label="Strength, by weight" unit="%" value={it.pct} onCommit={(pct) => pct !== null && set({ pct })} testID="label-pct" />
+        <Cell>
+          <TextField label="Mixed as" value={it.ratio} placeholder="1 to 16" onCommit={(ratio) => set({ ratio })} />
+        </Cell>
+        <Cell>
+          <TextField label="Made by" value={it.by} onCommit={(by) => set({ by })} testID="label-by" />
+        </Cell>
+        <Amount
+          label="Labels"
+          value={it.count}
+          onCommit={(count) => count !== null && set({ count: Math.round(count) })}
+          testID="label-count"
+        />
+      </Row>
+      <Told
+        testID="label-answer"
+        language={language}
+        of={() => {
+          const h = hazardsOf(it.content, it.pct);
+          return [
+            h.signal === null ? words.content[it.content] : `${words.signal[h.signal]}: ${words.content[it.content]}`,
+            ...(h.codes.length > 0 ? [h.codes.map((c) => words.hazard[c]).join(' ')] : []),
+            `${words.label.wear}: ${words.gloves[h.gloves]}, ${words.eyes[h.eyes]}. ${words.label.eyesFirst} ${words.label.childrenOut}`,
+            ...(h.never.length > 0 ? [`${words.label.never}: ${h.never.map((a) => words.agent[a]).join('; ')}.`] : []),
+          ];
+        }}
+      />
+      <Pictograms content={it.content} pct={it.pct} />
+      <Button look="main" label="Print the labels" onPress={() => void print()} testID="label-print" />
+      {says ? (
+        <Words alert tone="oxide">
+          {cap(says)}
+        </Words>
+      ) : null}
+      <Words look="note">
+        Pictograms and sentences of the UN’s Globally Harmonized System, limits of strength from memory: the product’s own sheet outranks
+        them. Both languages stand on every label.
+      </Words>
+    </Panel>
+  );
+}
+
+function Pictograms({ content, pct }: { readonly content: ContentId; readonly pct: number }) {
+  let ids;
+  try {
+    ids = hazardsOf(content, pct).pictograms;
+  } catch {
+    return null;
+  }
+  return (
+    <View className="flex-row gap-3">
+      {ids.map((id) => (
+        <View key={id} role="img" aria-label={PICTOGRAM_WORDS[id]}>
+          <SvgXml xml={pictogramSvg(id, 76)} width={76} height={76} aria-hidden />
+        </View>
+      ))}
+    </View>
+  );
+}
+const PICTOGRAM_WORDS = {
+  corrosion: 'Pictogram: eats skin and metal',
+  flame: 'Pictogram: flame',
+  exclamation: 'Pictogram: irritates',
+  health: 'Pictogram: harms inside the body',
+  environment: 'Pictogram: harms water life',
+} as const;

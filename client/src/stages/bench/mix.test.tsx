@@ -1,0 +1,96 @@
+/** The mixing bench answers while one types; live, a portion and a hot reading change what comes next; the crew reads it in its language. */
+import { act, fireEvent, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { makeStore } from '../../store/store';
+import { MixScreen } from './MixScreen';
+
+jest.mock('expo-router', () => ({
+  router: { navigate: jest.fn(), replace: jest.fn() },
+  Link: ({ children }: { children: unknown }) => children,
+  usePathname: () => '/mix',
+}));
+
+const type = (testId: string, value: string) => {
+  fireEvent.change(screen.getByTestId(testId), { target: { value } });
+  fireEvent.blur(screen.getByTestId(testId));
+};
+const says = (testId: string) => screen.getByTestId(testId).textContent?.replaceAll('\u00a0', ' ');
+const press = (testId: string) => fireEvent.click(screen.getByTestId(testId));
+const tool = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
+
+beforeEach(() => {
+  localStorage.clear();
+  render(
+    <Provider store={makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never)}>
+      <MixScreen />
+    </Provider>,
+  );
+});
+
+test('caustic: refused the wrong way round and in aluminum; live it stops when hot, takes back, and speaks Spanish', () => {
+  expect(says('mix-plan')).toMatch(/portions, all in after \d+ min/);
+  fireEvent.click(screen.getByRole('radio', { name: 'water onto caustic' }));
+  expect(says('mix-plan')).toMatch(/boils at once/);
+  expect(screen.queryByTestId('mix-begin')).toBeNull();
+  fireEvent.click(screen.getByRole('radio', { name: 'caustic into water' }));
+  fireEvent.change(screen.getByTestId('mix-vessel'), { target: { value: 'aluminium' } });
+  expect(says('mix-plan')).toMatch(/hydrogen, which explodes/);
+  fireEvent.change(screen.getByTestId('mix-vessel'), { target: { value: 'polyethylene' } });
+  type('mix-caustic', '9000');
+  expect(says('mix-plan')).toMatch(/stronger than the trade mixes/);
+  expect((screen.getByTestId('mix-caustic') as HTMLInputElement).value).toBe('9000');
+  type('mix-caustic', '750');
+  press('mix-begin');
+  expect(says('mix-stage')).toMatch(/^Portion 1: put in \d+ g/);
+  press('mix-put');
+  type('mix-felt', '140');
+  expect(says('mix-stage')).toMatch(/^Stop: 140 °F/);
+  press('bench-language');
+  expect(says('mix-stage')).toMatch(/^Alto: 140 °F/);
+  fireEvent.click(screen.getByRole('button', { name: 'Deshacer la última entrada' }));
+  expect(says('mix-stage')).not.toMatch(/Alto/);
+  press('mix-end');
+  expect(screen.getByTestId('mix-begin')).toBeTruthy();
+});
+
+test('a mix that was begun goes on after the page was closed, with its clock', () => {
+  jest.useFakeTimers();
+  press('mix-begin');
+  press('mix-put');
+  const kept = localStorage.getItem(Object.keys(localStorage).find((k) => k.includes('bench-caustic'))!)!;
+  expect(JSON.parse(JSON.parse(kept).text).events).toHaveLength(1);
+  act(() => {
+    jest.advanceTimersByTime(120_000);
+  });
+  expect(says('caustic-live')).toMatch(/· [23] min/);
+  jest.useRealTimers();
+});
+
+test('acid, thinning, what must not meet, labels, blasting: each against its reference value', () => {
+  tool('Acid, rinse');
+  // pH 12.5 is 1.26 g/L; citric 1.6 g for each g.
+  expect(says('neutral-answer')).toMatch(/^13 g of caustic in it: 20 g/);
+  type('proof-first', '8');
+  expect(says('proof-answer')).toMatch(/^Not yet/);
+  type('proof-second', '9');
+  expect(says('proof-answer')).toMatch(/^Both readings/);
+  type('proof-second', '12');
+  expect(says('proof-answer')).toMatch(/neutralize/);
+  tool('Thin');
+  type('thin-water', '');
+  type('thin-want', '8');
+  expect(says('thin-answer')).toMatch(/water makes it weaker/i);
+  type('thin-want', '0.5');
+  expect(says('thin-answer')).toMatch(/of 0.5 %/);
+  tool('Never together');
+  // 1 L of 5.25 % in 30 m3: 566 ppm.
+  expect(says('meet-answer')).toMatch(/Chlorine gas.*566 ppm/);
+  tool('Labels');
+  expect(says('label-answer')).toMatch(/^DANGER: Caustic soda/);
+  type('label-pct', '0.3');
+  expect(says('label-answer')).toMatch(/^Caustic soda/);
+  tool('Blasting air');
+  expect(says('nozzle-answer')).toMatch(/brings 185 cfm here: enough/);
+  type('nozzle-psi', '100');
+  expect(says('nozzle-answer')).toMatch(/at most a nozzle of 5\/16"/);
+});
