@@ -91,3 +91,14 @@ test('what is generated is what is checked in: run `npm run docs` after a change
   for (const [name, text] of Object.entries(generated()))
     expect(`${name}\n${readFileSync(path.join(root, name), 'utf8')}`).toBe(`${name}\n${text}`);
 });
+
+test('the bench by command line: an answer on standard output, a refusal on the other with exit 2', () => {
+  const mix = (id: string, asked: object) =>
+    spawnSync(process.execPath, ['scripts/mix.mjs', id, '-'], { cwd: root, encoding: 'utf8', input: JSON.stringify(asked) });
+  // By hand: 1 L of 5.25 % bleach and acid in 30 m3 give 17 L of chlorine, 566 ppm.
+  const met = mix('meet', { agents: ['bleach', 'acid'], amount: 1, roomM3: 30 });
+  expect((JSON.parse(met.stdout) as any).found[0].made.ppm).toBeCloseTo(566, -1);
+  const wrong = mix('nozzle', { boreIn: 0.375, gaugePsi: -5, media: 'garnet' });
+  expect([wrong.status, wrong.stdout]).toEqual([2, '']);
+  expect(wrong.stderr).toMatch(/^range: The pressure lies between/);
+});

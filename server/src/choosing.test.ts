@@ -110,3 +110,31 @@ test('a file of the second version is read, and its gaps are filled', async () =
   const { body } = await server.call('GET', `/api/jobs/${res.body.jobId}`);
   expect((body.facts as JobFacts).surfaces.every((s) => s.squares.length === 0 && s.workOrder.length === 0)).toBe(true);
 });
+
+test('the bench: an answer, a refusal beside its field, labels as a paper', async () => {
+  const bench = (id: string, body: object) => server.call('POST', `/api/bench/${id}`, body);
+  // By hand: 8.25 % to 0.5 % is one part to 15.5 of water.
+  expect((await bench('thin', { stockPct: 8.25, wantPct: 0.5, wholeL: 1 })).body).toMatchObject({ water: 15.5 });
+  const pail = { kind: 'polyethylene', acrossM: 0.26, deepM: 0.3 };
+  const hot = await bench('caustic', {
+    mix: { waterL: 5, causticG: 1000, vessel: pail },
+    happened: [
+      { kind: 'put', n: 1, atS: 5, g: 500 },
+      { kind: 'felt', atS: 60, c: 60 },
+    ],
+    nowS: 61,
+    units: 'ft',
+  });
+  expect(hot.body.now.at).toMatchObject({ stage: 'stop', why: 'hot' });
+  expect(hot.body.says[0]).toMatch(/^Stop: 140\s°F/);
+  const wrong = await bench('thin', { stockPct: 120, wantPct: 5, wholeL: 1 });
+  expect([wrong.status, wrong.body.errors[0].path, wrong.body.refusal]).toEqual([422, 'stockPct', 'range']);
+  expect((await bench('caustic', { mix: { waterL: 5, causticG: 1000, vessel: { ...pail, kind: 'aluminium' } } })).body.refusal).toBe(
+    'metalVessel',
+  );
+  expect((await bench('thin', { ratio: 3 })).status).toBe(400);
+  const label = { content: 'caustic', pct: 17, madeOn: '2026-05-04', by: 'Ines Marlow' };
+  const paper = await server.call('POST', '/api/bench/labels.pdf', { bottles: [{ ...label, count: 9 }] });
+  expect([paper.status, paper.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+  expect((await server.call('POST', '/api/bench/labels.pdf', { bottles: [{ ...label, pct: 90 }] })).status).toBe(422);
+});

@@ -21,6 +21,7 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     '/settings',
     '/catalogue',
     '/air',
+    '/mix',
     '/sources',
     '/keys',
     `/add/${jobId}`,
