@@ -3,3 +3,19 @@ export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
 export { baseOf, solidsOf, thinnerOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
 export { coat, striped, type CoatingPlan, type CoatLine } from './primer';
+export { CURVES, dryingRate, fitSheet, type Curve } from './drying';
+export {
+  barredMost,
+  chainOf,
+  dayLaterH,
+  LIMIT_IDS,
+  movedBy,
+  specsOf,
+  together,
+  windowsOf,
+  type Chain,
+  type CoatSpec,
+  type FaceHours,
+  type LimitId,
+  type Windows,
+} from './windows';

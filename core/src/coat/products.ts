@@ -88,6 +88,18 @@ const THINNED = {
 export const thinnerOf = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' =>
   id in THINNED ? THINNED[id as keyof typeof THINNED] : 'mineralSpirits';
 
+/**
+ * Past it the next coat does not bite without abrading, h. Timber primers two weeks: FPL, T11; etch and underwater primers from memory of
+ * data sheets. What has none here has none that is known: the sheet rules.
+ */
+const MOST_RECOAT_H: Partial<Record<PrimerId | TopcoatId, number>> = {
+  acrylicWood: 336,
+  alkydWood: 336,
+  etch: 24,
+  underwaterPrimer: 168,
+};
+export const mostRecoatH = (id: PrimerId | TopcoatId): number | null => MOST_RECOAT_H[id] ?? null;
+
 /** Its volume solids, %. */
 export const solidsOf = (id: PrimerId | TopcoatId): number =>
   (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).volumeSolidsPct;

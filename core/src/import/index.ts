@@ -12,6 +12,7 @@ export {
   type ImportSettings,
   type Mapping,
 } from './results';
+export { readEpw, readWeather, type ReadWeather, type WeatherPlace } from './weather';
 export { readLogger } from './logger-csv';
 export { readClimate } from './climate';
 export { bagsCsv } from './bags-csv';

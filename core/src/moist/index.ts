@@ -1,4 +1,4 @@
-export { FRSI_WANTED, saturationPa, surfaceC, surfaceRh, temperatureFactor, woodMoistureAt } from './air';
+export { FRSI_WANTED, saturationPa, surfaceC, surfaceRh, temperatureFactor, vapourGM3, woodMoistureAt } from './air';
 export { realFlow, wantedFan } from './fan';
 export { growthIndex, liningOf, PINE, type MoldMaterial, type Sensitivity } from './growth';
 export { HOURS_A_YEAR, simulatedClimate, steadyClimate, type Climate } from './climate';

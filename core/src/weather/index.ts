@@ -1,0 +1,20 @@
+/** Weather, the face and the room hour by hour. Kept apart so that the first screen does without it. */
+export {
+  ABSORBS,
+  BODIES,
+  FACING,
+  faceSeries,
+  lightAt,
+  SHADES,
+  solarHour,
+  sunOn,
+  type Body,
+  type Facing,
+  type Shade,
+  type Side,
+  type Sunlight,
+} from './face';
+export { roomSeries, type RoomDuring } from './room';
+export { REGION_IDS, REGIONS, simulatedWeather, type RegionId } from './simulated';
+export { HOUR_MS, hoursOf, stretch, type Weather } from './weather';
+export { insideHours, outsideHours, USUAL_HOURS, type Working } from './forecast';
