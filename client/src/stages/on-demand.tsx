@@ -42,6 +42,7 @@ export const CertaintyScreen = onDemand((r) => r.CertaintyScreen);
 export const ClientScreen = onDemand((r) => r.ClientScreen);
 export const AirScreen = onDemand((r) => r.AirScreen);
 export const MixScreen = onDemand((r) => r.MixScreen);
+export const WindowsScreen = onDemand((r) => r.WindowsScreen);
 export const BreathingScreen = onDemand((r) => r.BreathingScreen);
 export const BagsScreen = onDemand((r) => r.BagsScreen);
 export const RoundsScreen = onDemand((r) => r.RoundsScreen);

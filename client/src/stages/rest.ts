@@ -74,6 +74,9 @@ export const rest = {
   get ClientScreen() {
     return (require('./choose/ClientScreen') as typeof import('./choose/ClientScreen')).ClientScreen;
   },
+  get WindowsScreen() {
+    return (require('./coat/WindowsScreen') as typeof import('./coat/WindowsScreen')).WindowsScreen;
+  },
   get MixScreen() {
     return (require('./bench/MixScreen') as typeof import('./bench/MixScreen')).MixScreen;
   },

@@ -1,11 +1,11 @@
 /** What the worker answers; apart from it, so that a test may ask without one. */
-import { createDeriver, digestOf, type JobPlan, limitSetOf, moneyIn, spellAs } from '@roughsill/core';
+import { createDeriver, digestOf, type JobPlan, limitSetOf, moneyIn, specsOf, spellAs } from '@roughsill/core';
 import { airDuties } from '@roughsill/core/air';
 import { shiftsOf, tasksOn, zoneDay } from '@roughsill/core/zone-day';
 import { certainties, changedBetween, compareMethods, sensitivity } from '@roughsill/core/compare';
 import { wasteOf } from '@roughsill/core/waste';
 import { clientPage } from '@roughsill/core/report';
-import type { Answers, Ask, AskKind, Breathing, BreathingZone, Standing } from './ask-protocol';
+import type { Answers, Ask, AskKind, Breathing, BreathingZone, CoatedZone, Standing } from './ask-protocol';
 
 function breathingIn({ facts, settings }: Standing, thisYear: number): Breathing {
   const plan = createDeriver().derive(facts, settings, thisYear);
@@ -61,6 +61,36 @@ function leadZones({ facts, settings }: Standing, plan: JobPlan): BreathingZone[
   });
 }
 
+function coatsIn({ facts, settings }: Standing, thisYear: number): readonly CoatedZone[] {
+  const plan = createDeriver().derive(facts, settings, thisYear);
+  const sizeOf = (ids: readonly string[]): number | null => {
+    const rooms = facts.spaces.filter((s) => ids.includes(s.id));
+    const volumes = rooms.map((s) =>
+      s.lengthM === null || s.widthM === null || s.heightM === null ? null : s.lengthM * s.widthM * s.heightM,
+    );
+    return volumes.length === 0 || volumes.includes(null) ? null : volumes.reduce((sum: number, v) => sum + v!, 0);
+  };
+  return plan.zones.flatMap((zone) => {
+    const faces = plan.surfaces.flatMap((p) => {
+      const { name, material } = facts.surfaces.find((s) => s.id === p.surfaceId)!;
+      const specs = specsOf(p.coating.lines);
+      if (!zone.surfaceIds.includes(p.surfaceId) || specs.length === 0) return [];
+      return [{ surfaceId: p.surfaceId, name, material, specs }];
+    });
+    return faces.length === 0
+      ? []
+      : [
+          {
+            zoneId: zone.zoneId,
+            name: zone.name,
+            kind: zone.kind === 'elevation' ? 'elevation' : 'room',
+            volumeM3: sizeOf(zone.spaceIds),
+            faces,
+          },
+        ];
+  });
+}
+
 export function answerTo(ask: Ask, thisYear: number): Answers[AskKind] {
   spellAs((ask.kind === 'changed' ? ask.is : ask).facts.job.rulebook);
   switch (ask.kind) {
@@ -79,6 +109,8 @@ export function answerTo(ask: Ask, thisYear: number): Answers[AskKind] {
       return wasteOf(ask.facts, createDeriver().derive(ask.facts, ask.settings, thisYear), ask.settings);
     case 'breathing':
       return breathingIn(ask, thisYear);
+    case 'coats':
+      return coatsIn(ask, thisYear);
     case 'changed': {
       const digest = ({ facts, settings }: Standing) => digestOf(facts, createDeriver().derive(facts, settings, thisYear));
       const { facts, settings } = ask.is;

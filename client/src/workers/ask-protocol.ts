@@ -1,5 +1,6 @@
 /** What is too heavy for the page and asked for by one screen: derivations of whole jobs, or of one surface in many ways. */
 import type { AirDuty } from '@roughsill/core/air';
+import type { CoatedFace } from '@roughsill/core/weather';
 import type { Shift, ZoneDay } from '@roughsill/core/zone-day';
 import type { FirmSettings, JobFacts, MethodId, RespiratorId } from '@roughsill/core';
 import type { ClientPage } from '@roughsill/core/report';
@@ -18,6 +19,7 @@ export type Ask =
   | (Standing & { readonly kind: 'client'; readonly surfaceId: string })
   | (Standing & { readonly kind: 'waste' })
   | (Standing & { readonly kind: 'breathing' })
+  | (Standing & { readonly kind: 'coats' })
   | { readonly kind: 'changed'; readonly was: Standing; readonly is: Standing };
 /** A zone in which lead is met, as whoever works there breathes it. */
 export interface BreathingZone {
@@ -36,6 +38,14 @@ export interface Breathing {
   readonly places: readonly { readonly zoneId: string; readonly name: string }[];
   readonly shifts: readonly Shift[];
 }
+/** A zone with what is laid in it, coat by coat. */
+export interface CoatedZone {
+  readonly zoneId: string;
+  readonly name: string;
+  readonly kind: 'room' | 'elevation';
+  readonly volumeM3: number | null;
+  readonly faces: readonly CoatedFace[];
+}
 export type AskKind = Ask['kind'];
 
 export interface Answers {
@@ -45,6 +55,7 @@ export interface Answers {
   readonly client: ClientPage | null;
   readonly waste: readonly WasteLine[];
   readonly breathing: Breathing;
+  readonly coats: readonly CoatedZone[];
 }
 
 export interface ToAskWorker {

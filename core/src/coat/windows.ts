@@ -112,8 +112,8 @@ export function windowsOf(face: FaceHours, coat: CoatSpec): Windows {
     const end = h + stroke;
     const known = end <= n;
     for (const id of Object.keys(at) as (keyof typeof at)[]) {
-      let kept = known;
-      for (let t = h; kept && t < end; t += 1) kept = at[id](t);
+      let kept = true;
+      for (let t = h; kept && t < Math.min(end, n); t += 1) kept = at[id](t);
       bands[id][h] = kept ? 1 : 0;
     }
     // From the first stroke on the film lies there: rain, frost and dew have it until it has dried so far.
@@ -132,7 +132,7 @@ export function windowsOf(face: FaceHours, coat: CoatSpec): Windows {
     bands.rain[h] = rain ? 1 : 0;
     bands.frost[h] = frost ? 1 : 0;
     if (!dew) bands.dew[h] = 0;
-    bands.ahead[h] = dry ? 1 : 0;
+    bands.ahead[h] = known && dry ? 1 : 0;
     laidAt[h] = known ? end : -1;
     if (dry) readyAt[h] = t;
     may[h] = LIMIT_IDS.every((id) => bands[id][h] === 1) ? 1 : 0;

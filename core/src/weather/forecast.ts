@@ -1,10 +1,14 @@
 /** The hours that a coat sees: outdoors the face on its side, indoors the room that follows the weather. */
 import type { FaceHours } from '../coat';
-import { faceSeries, lightAt, solarHour, type Side } from './face';
+import { faceSeries, lightAt, type Side } from './face';
 import { roomSeries, type RoomDuring } from './room';
 import { HOUR_MS, hoursOf, type Weather } from './weather';
 
-/** From which to which hour anybody may work here, by the sun. */
+/** The whole hour of the clock where the sun stands so, 0 to 23; daylight saving is left out. */
+export const clockHour = (atMs: number, longitude: number): number =>
+  (((Math.floor(atMs / HOUR_MS) + Math.round(longitude / 15)) % 24) + 24) % 24;
+
+/** From which to which hour anybody may work here. */
 export interface Working {
   readonly from: number;
   readonly to: number;
@@ -13,7 +17,7 @@ export const USUAL_HOURS: Working = { from: 7, to: 18 };
 
 const hoursIn = (w: Weather, { from, to }: Working): Uint8Array =>
   Uint8Array.from({ length: hoursOf(w) }, (_, h) => {
-    const hour = solarHour(w.startMs + h * HOUR_MS, w.longitude);
+    const hour = clockHour(w.startMs + h * HOUR_MS, w.longitude);
     return hour >= from && hour < to ? 1 : 0;
   });
 

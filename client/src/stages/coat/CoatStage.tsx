@@ -1,6 +1,7 @@
 /** Knots, primer, topcoat: how much, how often, how long between; and whether it may be coated now. */
 import { useState } from 'react';
 import { View } from 'react-native';
+import { router } from 'expo-router';
 import {
   convert,
   DEW_MARGIN_C,
@@ -17,7 +18,7 @@ import {
   type LayingOption,
   type TopcoatId,
 } from '@roughsill/core';
-import { Column, Columns, Empty, Folded, NumberField, Panel, Select, useUnits, Words } from '../../kit';
+import { Button, Column, Columns, Empty, Folded, NumberField, Panel, Select, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../props';
@@ -73,6 +74,13 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
         ))}
       </Column>
       <Column>
+        <Button
+          look="quiet"
+          flush
+          label="When it may go on: the coming ten days"
+          onPress={() => router.navigate(`/windows/${facts.job.id}`)}
+          testID="to-windows"
+        />
         <MayCoat />
       </Column>
     </Columns>

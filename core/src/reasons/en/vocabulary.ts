@@ -2,6 +2,32 @@
 import { spell } from '../spelling';
 
 export const WORDS: Readonly<Record<string, string>> = {
+  // weather and the windows of a coat
+  'region.temperateCoast': 'a temperate coast',
+  'region.coldInland': 'a cold inland',
+  'region.dryPlateau': 'a dry plateau',
+  'region.humidSouth': 'a humid south',
+  'facing.n': 'north',
+  'facing.ne': 'north-east',
+  'facing.e': 'east',
+  'facing.se': 'south-east',
+  'facing.s': 'south',
+  'facing.sw': 'south-west',
+  'facing.w': 'west',
+  'facing.nw': 'north-west',
+  'shade.light': 'light',
+  'shade.mid': 'middling',
+  'shade.dark': 'dark',
+  'window.light': 'there is no light to work by',
+  'window.hours': 'outside the hours of work',
+  'window.air': 'the air is too cold or too warm',
+  'window.face': 'the face is too cold or too hot',
+  'window.humidity': 'the air is too damp',
+  'window.dew': 'dew would lie on it before it has dried',
+  'window.wind': 'too much wind',
+  'window.rain': 'rain before it is safe from it',
+  'window.frost': 'frost before it has dried',
+  'window.ahead': 'it would not be dry within the forecast',
   // what an entry set, before its value
   // repair and finish
   utility: 'for use only',

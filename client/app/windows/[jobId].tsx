@@ -1,0 +1,1 @@
+export { WindowsScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,298 @@
+/** When each coat may go on: the coming ten days of every zone, and the first chain of coats through them. It plans; it opens nothing. */
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { formatHours, many, say, type JobFacts, type UnitSystem } from '@roughsill/core';
+import {
+  FACING,
+  HOUR_MS,
+  outlookOf,
+  REGION_IDS,
+  REGIONS,
+  SHADES,
+  simulatedWeather,
+  stretch,
+  USUAL_HOURS,
+  type Facing,
+  type Outlook,
+  type PlaceDuring,
+  type RegionId,
+  type Shade,
+  type Weather,
+} from '@roughsill/core/weather';
+import { readEpw, readWeather, type ReadWeather } from '@roughsill/core/import';
+import { Button, Column, Columns, Empty, FilePick, NumberField, Panel, Pick, Select, Words } from '../../kit';
+import { useKept } from '../../kit/drafts';
+import { cap } from '../../kit/text';
+import { useSettings } from '../../store';
+import type { CoatedZone } from '../../workers/ask-protocol';
+import { JobPage } from '../JobPage';
+import { readPicked, readText } from '../probe/table-file';
+import { Cell, Measured, Row } from '../bench/parts';
+import { useAsked } from '../useAsked';
+import { limitSays, WindowBands } from './WindowBands';
+
+const DAYS = 10;
+const HOURS = DAYS * 24;
+
+export const WindowsScreen = () => (
+  <JobPage
+    full
+    title="When it may go on"
+    hint="The coming ten days, coat by coat. A forecast plans; what you read at the face on the day opens the coat."
+    back="coat"
+  >
+    {(facts) => <Windows facts={facts} />}
+  </JobPage>
+);
+
+interface Kept {
+  readonly region: RegionId;
+  readonly from: number;
+  readonly to: number;
+}
+type Places = Readonly<Record<string, PlaceDuring>>;
+
+/** Midnight by the sun of the first day of work, or of today. */
+function firstDay(startOn: string | null, longitude: number): number {
+  const day =
+    startOn === null || Date.parse(startOn) < Date.now() - 24 * HOUR_MS
+      ? Math.floor(Date.now() / (24 * HOUR_MS)) * 24 * HOUR_MS
+      : Date.parse(startOn);
+  return day - Math.round(longitude / 15) * HOUR_MS;
+}
+
+function Windows({ facts }: { readonly facts: JobFacts }) {
+  const settings = useSettings();
+  const zones = useAsked(useMemo(() => ({ kind: 'coats' as const, facts, settings }), [facts, settings]));
+  const [kept, keep] = useKept<Kept>('windows', { region: 'temperateCoast', ...USUAL_HOURS });
+  const [places, setPlaces] = useKept<Places>('windows-places', {});
+  const [own, setOwn] = useState<ReadWeather | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const { region, from, to } = kept;
+  const weather = useMemo((): Weather => {
+    const start = firstDay(facts.job.startOn, own?.weather.longitude ?? REGIONS[region].longitude);
+    if (!own) return simulatedWeather(facts.job.samplingSeed.trim() || facts.job.id, region, start, HOURS);
+    // Of a file that reaches over the first day its ten days from there; of another its own first ten.
+    const at = Math.round((start - own.weather.startMs) / HOUR_MS);
+    return stretch(own.weather, at >= 0 && at + 24 <= own.weather.tempC.length ? at : 0, HOURS);
+  }, [own, region, facts.job.startOn, facts.job.samplingSeed, facts.job.id]);
+  const bring = async (file: File) => {
+    const { latitude, longitude } = REGIONS[region];
+    const year = new Date().getUTCFullYear();
+    const read = /\.epw$/i.test(file.name)
+      ? await readText(file, (text) => readEpw(text, year, file.name))
+      : await readPicked(file, (table) => readWeather(table, { latitude, longitude, offsetH: Math.round(longitude / 15) }, file.name));
+    if (read.ok) setOwn(read.value);
+    setWrong(read.ok ? null : read.says);
+  };
+  return (
+    <>
+      <Panel
+        title="The weather"
+        aside={weather.simulated ? 'simulated: it plans, it never opens a coat' : `from ${weather.name}`}
+        testID="weather"
+      >
+        <Row>
+          <Cell>
+            <Select
+              label="A climate like"
+              value={region}
+              options={REGION_IDS.map((value) => ({ value, label: cap(say(`region.${value}`)) }))}
+              onChange={(r) => keep({ ...kept, region: r })}
+              testID="region"
+            />
+          </Cell>
+          <Cell>
+            <NumberField
+              label="Work from"
+              unit="h"
+              value={from}
+              onCommit={(v) => v !== null && v >= 0 && v < to && keep({ ...kept, from: v })}
+            />
+          </Cell>
+          <Cell>
+            <NumberField
+              label="Until"
+              unit="h"
+              value={to}
+              onCommit={(v) => v !== null && v > from && v <= 24 && keep({ ...kept, to: v })}
+            />
+          </Cell>
+        </Row>
+        <View className="flex-row flex-wrap items-center gap-3">
+          <FilePick
+            label="Bring a forecast, CSV or EPW"
+            accept=".csv,.txt,.epw"
+            testID="weather-file"
+            onFiles={([file]) => file && void bring(file)}
+          />
+          {own ? <Button look="quiet" label="Back to the simulated one" onPress={() => setOwn(null)} /> : null}
+        </View>
+        {wrong ? (
+          <Words alert tone="oxide">
+            {cap(wrong)}
+          </Words>
+        ) : null}
+        {own?.notes.slice(0, 4).map((s) => (
+          <Words key={s} look="note">
+            {cap(s)}
+          </Words>
+        ))}
+      </Panel>
+      {zones === null ? <Words look="note">Reckoning the coats.</Words> : null}
+      {zones?.length === 0 ? <Empty says="Nothing is coated on this job." /> : null}
+      <Columns>
+        <Column>
+          {zones?.map((z) => (
+            <ZoneWindows
+              key={z.zoneId}
+              zone={z}
+              weather={weather}
+              working={{ from, to }}
+              place={places[z.zoneId] ?? usualPlace(z)}
+              onPlace={(p) => setPlaces({ ...places, [z.zoneId]: p })}
+              units={facts.job.units}
+            />
+          ))}
+        </Column>
+      </Columns>
+      <Words look="note">
+        Dark bars a coat that would begin then; green is what all of them allow. Numbers are the coats, with the time that each dries.
+        Drying by a rule of thumb: twice as long for each 10 °C (18 °F) colder, and for waterborne coats as the air takes up less; the sheet
+        rules. Face by air, wind, the sun on this side (clear sky by Haurwitz, cloud by Kasten and Czeplak) and the cold sky. At the stroke
+        the face stays 3 °C (5 °F) above the dew point (ISO 8502-4), and until it is safe from rain no dew may lie on it. Least and most
+        heat from memory of data sheets. What you tell of a place here stays on this device.
+      </Words>
+    </>
+  );
+}
+
+/** A side that nobody told of looks south, where the face gets hottest. */
+const usualPlace = (z: CoatedZone): PlaceDuring => ({
+  outside: { facing: 's', shade: 'mid', shaded: [] },
+  room: { heatedC: 16, airChangesH: 2, volumeM3: z.volumeM3 ?? 40, waterGH: 100, driedGH: 0 },
+  fRsi: 0.7,
+});
+
+interface ZoneWindowsProps {
+  readonly zone: CoatedZone;
+  readonly weather: Weather;
+  readonly working: { readonly from: number; readonly to: number };
+  readonly place: PlaceDuring;
+  readonly onPlace: (p: PlaceDuring) => void;
+  readonly units: UnitSystem;
+}
+function ZoneWindows({ zone, weather, working: { from, to }, place, onPlace }: ZoneWindowsProps) {
+  const [coat, setCoat] = useState(0);
+  const outlook = useMemo(() => outlookOf(weather, zone.kind, zone.faces, place, { from, to }), [weather, zone, place, from, to]);
+  const shown = outlook.coats[Math.min(coat, outlook.coats.length - 1)]!;
+  const when = clockOf(weather);
+  return (
+    <Panel title={zone.name} aside={many(zone.faces.length, 'face')} testID={`windows-${zone.zoneId}`}>
+      <View role="status" className={`gap-1 border-l-8 bg-panel px-3 py-2 ${outlook.chain.stopped ? 'border-oxide' : 'border-verdigris'}`}>
+        <Words look="row">{headOf(outlook, when)}</Words>
+        {outlook.chain.coats.map((l, i) => (
+          <Words key={l.startH}>
+            {`${i + 1}. ${cap(outlook.coats[i]!.products.map((p) => say(p)).join(', '))}: ${when(l.startH)}, ready ${when(l.readyH)}${l.abrade ? '. The coat below stood longer than it may: abrade first' : ''}.`}
+          </Words>
+        ))}
+        {outlook.dayLaterH !== null && outlook.dayLaterH !== 24 ? (
+          <Words look="note">
+            {outlook.dayLaterH > 24
+              ? `Begun a day later it is ready ${formatHours(outlook.dayLaterH)} later.`
+              : outlook.dayLaterH === 0
+                ? 'Begun a day later it is ready at the same hour.'
+                : `Begun a day later it is ready only ${formatHours(outlook.dayLaterH)} later.`}
+          </Words>
+        ) : null}
+      </View>
+      {outlook.coats.length > 1 ? (
+        <Pick
+          label="Bands of coat"
+          value={String(Math.min(coat, outlook.coats.length - 1))}
+          options={outlook.coats.map((_, i) => ({ value: String(i), label: `${i + 1}` }))}
+          onChange={(v) => setCoat(Number(v))}
+        />
+      ) : null}
+      <WindowBands
+        windows={shown.windows}
+        chain={outlook.chain}
+        coat={coat}
+        days={daysOf(weather)}
+        says={`${zone.name}, coat ${coat + 1}: it may begin in ${shown.windows.may.reduce((s, x) => s + x, 0)} of ${shown.windows.may.length} hours. ${headOf(outlook, when)}`}
+      />
+      {zone.kind === 'elevation' ? (
+        <Row>
+          <Cell>
+            <Select
+              label="Looks"
+              value={place.outside.facing}
+              options={(Object.keys(FACING) as Facing[]).map((value) => ({ value, label: say(`facing.${value}`) }))}
+              onChange={(facing) => onPlace({ ...place, outside: { ...place.outside, facing } })}
+              testID={`facing-${zone.zoneId}`}
+            />
+          </Cell>
+          <Pick<Shade>
+            label="Colour"
+            value={place.outside.shade}
+            options={SHADES.map((value) => ({ value, label: say(`shade.${value}`) }))}
+            onChange={(shade) => onPlace({ ...place, outside: { ...place.outside, shade } })}
+          />
+        </Row>
+      ) : (
+        <Row>
+          <Measured
+            label="Heated to"
+            unit="C"
+            optional
+            value={place.room.heatedC}
+            onCommit={(heatedC) => onPlace({ ...place, room: { ...place.room, heatedC } })}
+            testID={`heated-${zone.zoneId}`}
+          />
+          <Cell>
+            <NumberField
+              label="Air changes an hour"
+              value={place.room.airChangesH}
+              onCommit={(v) => v !== null && v > 0 && onPlace({ ...place, room: { ...place.room, airChangesH: v } })}
+            />
+          </Cell>
+          <Cell>
+            <NumberField
+              label="Water from the work"
+              unit="g/h"
+              value={place.room.waterGH}
+              onCommit={(v) => v !== null && v >= 0 && onPlace({ ...place, room: { ...place.room, waterGH: v } })}
+            />
+          </Cell>
+        </Row>
+      )}
+    </Panel>
+  );
+}
+
+function headOf({ chain, coats }: Outlook, when: (h: number) => string): string {
+  const last = chain.coats.at(-1);
+  if (chain.stopped) {
+    const what = coats.length === 1 ? 'The coat' : `Coat ${chain.stopped.coat + 1}`;
+    return `${what} finds no window in these ten days: ${limitSays(chain.stopped.by)}.`;
+  }
+  return `${many(coats.length, 'coat')}, ready ${when(last!.readyH)}.`;
+}
+
+/** Day and hour by the sun at the place. */
+function clockOf(w: Weather): (h: number) => string {
+  const offset = Math.round(w.longitude / 15);
+  return (h) => {
+    const at = new Date(w.startMs + (h + offset) * HOUR_MS);
+    return `${at.toLocaleDateString('en-US', { weekday: 'short', month: 'short', day: 'numeric', timeZone: 'UTC' })} ${at.getUTCHours()}:00`;
+  };
+}
+function daysOf(w: Weather): { readonly h: number; readonly name: string }[] {
+  const offset = Math.round(w.longitude / 15);
+  return Array.from({ length: w.tempC.length }, (_, h) => h).flatMap((h) => {
+    const at = new Date(w.startMs + (h + offset) * HOUR_MS);
+    return at.getUTCHours() === 0
+      ? [{ h, name: at.toLocaleDateString('en-US', { weekday: 'short', day: 'numeric', timeZone: 'UTC' }) }]
+      : [];
+  });
+}
