@@ -31,7 +31,9 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     `/compare/${jobId}?surface=${sash}`,
     `/rounds/${jobId}?surface=${sash}`,
     `/client/${jobId}?surface=${sash}`,
-    ...['certainty', 'bags', 'breathing', 'table', 'samples', 'survey', 'instruments', 'import', 'mold'].map((page) => `/${page}/${jobId}`),
+    ...['certainty', 'bags', 'breathing', 'table', 'samples', 'survey', 'instruments', 'import', 'mold', 'windows'].map(
+      (page) => `/${page}/${jobId}`,
+    ),
   ];
   screens.push(
     ...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]),

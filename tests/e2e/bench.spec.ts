@@ -1,5 +1,5 @@
 /** The mixing bench without a job: a hot stop, a wash neutralised with its proof, a label as a paper. */
-import { expect, test } from './app';
+import { example, expect, test } from './app';
 
 test('caustic by portions to a hot stop, kept over a reload; acid for the wash; labels in two languages', async ({ app, page }) => {
   await app.open('/');
@@ -35,4 +35,53 @@ test('caustic by portions to a hot stop, kept over a reload; acid for the wash; 
   const paper = page.waitForEvent('download');
   await app.id('label-print').click();
   expect((await paper).suggestedFilename()).toBe('bottle-labels.pdf');
+});
+
+const HOUR_MS = 3_600_000;
+/** Ten days from the last midnight on, hour by hour; times in UTC. */
+function forecast(of: (h: number) => { readonly c: number; readonly rh: number; readonly cloud: number; readonly rain?: number }): Buffer {
+  const start = Math.floor(Date.now() / (24 * HOUR_MS)) * 24 * HOUR_MS;
+  const rows = Array.from({ length: 241 }, (_, h) => {
+    const { c, rh, cloud, rain = 0 } = of(h);
+    return `${new Date(start + h * HOUR_MS).toISOString().slice(0, 16)}Z,${c},${rh},2,${cloud},${rain}`;
+  });
+  return Buffer.from(['time,temperature (C),humidity,wind (m/s),cloud,rain (mm)', ...rows].join('\n'));
+}
+
+test('a forecast opens windows; rain moves the coats and says so; a night of dew bars them; a broken file changes nothing', async ({
+  app,
+  page,
+}) => {
+  const job = JSON.parse(example('quill-point')) as { job: { startOn: string | null } };
+  job.job.startOn = null;
+  const jobId = await app.bring(JSON.stringify(job));
+  await app.open(`/job/${jobId}/coat`);
+  await page
+    .getByRole('link', { name: /Sashes, river side/ })
+    .first()
+    .click();
+  await app.id('to-windows').click();
+  const side = page.locator('[data-testid^="windows-"]').filter({ hasText: 'River side' });
+  await expect(side).toContainText(/coats?, ready|finds no window/);
+  const bring = (name: string, buffer: Buffer) => app.id('weather-file').setInputFiles({ name, mimeType: 'text/csv', buffer });
+  const mild = forecast(() => ({ c: 18, rh: 55, cloud: 1 }));
+  await bring('mild.csv', mild);
+  await expect(app.id('weather')).toContainText('from mild.csv');
+  await expect(side).toContainText('1. Shellac knotting');
+  await bring(
+    'rain.csv',
+    forecast((h) => ({ c: 18, rh: h < 60 ? 80 : 55, cloud: 1, rain: h < 60 ? 1 : 0 })),
+  );
+  await expect(side).toContainText('Moved by this forecast: coat 1 from');
+  await bring(
+    'dew.csv',
+    forecast((h) => (h % 24 > 9 && h % 24 < 20 ? { c: 14, rh: 84, cloud: 0 } : { c: 8, rh: 99, cloud: 0 })),
+  );
+  await expect(side).toContainText('dew would lie on it before it has dried');
+  await bring(
+    'hot.csv',
+    forecast(() => ({ c: 64, rh: 55, cloud: 1 })),
+  );
+  await expect(app.id('weather')).toContainText('is the column in Fahrenheit?');
+  await expect(app.id('weather')).toContainText('from dew.csv');
 });

@@ -1,7 +1,7 @@
 export { closeForMistH, LAYING, layH, lossOf, MIST_WIND, reachM, type LaidLook, type LayingOf, type LayingOption } from './laying';
 export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
-export { baseOf, solidsOf, thinnerOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
+export { baseOf, PRODUCT_IDS, recoatOf, solidsOf, thinnerOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
 export { coat, striped, type CoatingPlan, type CoatLine } from './primer';
 export { CURVES, dryingRate, fitSheet, type Curve } from './drying';
 export {
@@ -10,6 +10,7 @@ export {
   dayLaterH,
   LIMIT_IDS,
   movedBy,
+  specsFor,
   specsOf,
   together,
   windowsOf,

@@ -76,6 +76,11 @@ export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
   none: c('water', 100, 1, 0, 0, 0),
 };
 
+/** All that is laid, but none. */
+export const PRODUCT_IDS = [...Object.keys(PRIMERS_DATA).filter((id) => id !== 'none'), ...Object.keys(TOPCOATS_DATA)] as (
+  PrimerId | TopcoatId
+)[];
+
 const THINNED = {
   knotting: 'isopropanol',
   etch: 'isopropanol',
@@ -103,6 +108,10 @@ export const mostRecoatH = (id: PrimerId | TopcoatId): number | null => MOST_REC
 /** Its volume solids, %. */
 export const solidsOf = (id: PrimerId | TopcoatId): number =>
   (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).volumeSolidsPct;
+
+/** Before the next coat at about 20 C, h. */
+export const recoatOf = (id: PrimerId | TopcoatId): Coating['recoatH'] =>
+  (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).recoatH;
 
 /** What thins a product: water, solvent, or neither. */
 export const baseOf = (id: PrimerId | TopcoatId): Coating['base'] =>

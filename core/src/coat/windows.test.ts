@@ -149,6 +149,9 @@ test('each limit bars its own hours, and says so', () => {
   expect(bars(steady({ hours: (h) => (h < 11 ? 1 : 0) }), 10)).toEqual(['hours']);
   expect(bars(steady(), N - 3)).toEqual(['ahead']);
   expect(barredMost(windowsOf(steady({ rainMm: () => 1 }), COAT))).toBe('rain');
+  expect(barredMost(windowsOf(steady({ light: () => 0 }), COAT))).toBe('light');
+  // The last day of work is over: the forecast ends, whatever the light.
+  expect(barredMost(windowsOf(steady({ hours: (h) => (h < 40 ? 1 : 0) }), COAT), 40)).toBe('ahead');
 });
 
 test('later than the most that a coat may stand: abrade; a day later costs a day in even weather; a moved forecast is told', () => {

@@ -59,25 +59,26 @@ function curveOf(product: PrimerId | TopcoatId): Curve {
   return thinnerOf(product) === 'isopropanol' ? CURVES.shellac : CURVES.solvent;
 }
 
-/** @returns one for each coat, in the order of laying */
-export function specsOf(lines: readonly CoatLine[]): CoatSpec[] {
-  return lines.flatMap((l) => {
-    const limits = LIMITS[baseOf(l.product)];
-    const spec: CoatSpec = {
-      product: l.product,
-      curve: curveOf(l.product),
-      recoatH: l.recoatH.high,
-      mostRecoatH: mostRecoatH(l.product),
-      airC: limits,
-      faceC: { least: limits.least, most: limits.face },
-      rhMostPct: limits.rh,
-      windMostMS: LAYING[l.way].sprays ? convert(MIST_WIND.value, MIST_WIND.unit, 'm/s') : BRUSH_WIND_MS,
-      rainSafe: limits.rainSafe,
-      strokeH: layH({ product: l.product, areaM2: l.areaM2, coats: 1 }, l.way).high,
-    };
-    return Array.from({ length: l.coats }, () => spec);
-  });
+/** The usual limits of a product, so often as it is laid. */
+export function specsFor(l: Pick<CoatLine, 'product' | 'way' | 'areaM2' | 'recoatH'>, coats: number): CoatSpec[] {
+  const limits = LIMITS[baseOf(l.product)];
+  const spec: CoatSpec = {
+    product: l.product,
+    curve: curveOf(l.product),
+    recoatH: l.recoatH.high,
+    mostRecoatH: mostRecoatH(l.product),
+    airC: { least: limits.least, most: limits.most },
+    faceC: { least: limits.least, most: limits.face },
+    rhMostPct: limits.rh,
+    windMostMS: LAYING[l.way].sprays ? convert(MIST_WIND.value, MIST_WIND.unit, 'm/s') : BRUSH_WIND_MS,
+    rainSafe: limits.rainSafe,
+    strokeH: layH({ product: l.product, areaM2: l.areaM2, coats: 1 }, l.way).high,
+  };
+  return Array.from({ length: coats }, () => spec);
 }
+
+/** @returns one for each coat, in the order of laying */
+export const specsOf = (lines: readonly CoatLine[]): CoatSpec[] => lines.flatMap((l) => specsFor(l, l.coats));
 
 export interface Windows {
   /** 1 where a coat that begins in this hour keeps the limit from the first stroke to the end of what the limit looks at. */
@@ -198,7 +199,10 @@ export function barredMost(w: Windows, from = 0): LimitId {
     for (const id of LIMIT_IDS) if (w.bands[id][h] === 0) count.set(id, count.get(id)! + 1);
   }
   const [[id, most]] = [...count.entries()].sort((a, b) => b[1] - a[1]) as [[LimitId, number]];
-  return most === 0 ? (w.bands.hours.includes(1) ? 'light' : 'hours') : id;
+  if (most > 0) return id;
+  // No hour of work is left: the forecast ends, or the sun never comes up, or nobody works.
+  if (w.bands.hours.some((open, h) => open === 1 && w.bands.light[h] === 1)) return 'ahead';
+  return w.bands.hours.includes(1) ? 'light' : 'hours';
 }
 
 /** What a day later costs: h by which the last coat is ready later; null: it is not ready at all within what is known. */
@@ -210,13 +214,18 @@ export function dayLaterH(windows: readonly Windows[], specs: readonly Pick<Coat
   return later.stopped ? null : later.coats.at(-1)!.readyH - last.readyH;
 }
 
-/** What a changed forecast moved: for each coat that moved, from when to when. */
+/**
+ * What a changed forecast moved: for each coat that moved, from when to when, in hours of the new one.
+ * @param shiftH hours by which the old forecast began later than the new one
+ */
 export function movedBy(
   before: Chain,
   after: Chain,
+  shiftH = 0,
 ): readonly { readonly coat: number; readonly from: number; readonly to: number | null }[] {
-  return before.coats.flatMap(({ startH }, coat) => {
+  return before.coats.flatMap((was, coat) => {
+    const from = was.startH + shiftH;
     const to = after.coats[coat]?.startH ?? null;
-    return to === startH ? [] : [{ coat, from: startH, to }];
+    return to === from ? [] : [{ coat, from, to }];
   });
 }

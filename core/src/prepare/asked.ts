@@ -1,7 +1,10 @@
 /** The bench as questions: one schema and one answer each, for the API and the command line alike. Numbers in SI, sentences in the asker's units. */
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
+import { LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
+import { LAYINGS, MATERIALS } from '../facts';
 import { withCommas } from '../units/units';
+import { FACING, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS, type Facing } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
 import { CONTENT_IDS, hazardsOf } from './label';
 import { ACID_IDS, acidFor, phOnTheWay, proofOf, rinsesFor } from './neutralise';
@@ -14,6 +17,7 @@ import { amounts, BENCH_WORDS, LANGUAGES } from './words';
 
 const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };
 const n = z.number();
+const FACINGS = Object.keys(FACING) as [Facing, ...Facing[]];
 const maybe = z.number().nullable().default(null);
 
 const Mix = z.strictObject({
@@ -132,6 +136,77 @@ export const QUESTIONS = {
       const it = nozzle(job);
       const a = amounts(units);
       return { ...it, says: [`${a.of({ value: it.freeM3H, unit: 'm3/h' })} at ${a.of({ value: it.nozzlePsi, unit: 'psi' })}.`] };
+    },
+  ),
+  windows: question(
+    'When coats may go on: by a simulated climate, the hours of each limit, the first chain, and what a day later costs. It plans; it opens nothing',
+    z.strictObject({
+      ...Told,
+      coats: z
+        .array(
+          z.strictObject({
+            product: z.enum(PRODUCT_IDS),
+            coats: z.int().min(1, 'at least one coat').max(6, 'at most six coats').default(1),
+            way: z.enum(LAYINGS).default('brush'),
+            areaM2: n.min(0.01, 'an area is more than 0').max(5000, 'check the unit'),
+          }),
+        )
+        .min(1, 'no coat is named')
+        .max(10),
+      material: z.enum(MATERIALS).default('softwood'),
+      region: z.enum(REGION_IDS),
+      seed: z.string().max(80).default('windows'),
+      from: z.iso.datetime(),
+      days: z.int().min(1).max(30).default(10),
+      outside: z
+        .strictObject({ facing: z.enum(FACINGS), shade: z.enum(SHADES).default('mid') })
+        .nullable()
+        .default(null),
+      room: z
+        .strictObject({
+          heatedC: n.min(-10).max(35).nullable(),
+          airChangesH: n.min(0.05).max(30),
+          volumeM3: n.min(1).max(10_000),
+          waterGH: n.min(0).max(5000).default(100),
+        })
+        .nullable()
+        .default(null),
+    }),
+    ({ coats, material, region, seed, from, days, outside, room, language }) => {
+      const weather = simulatedWeather(seed, region, Date.parse(from), days * 24);
+      const specs = coats.flatMap((c) => specsFor({ ...c, recoatH: recoatOf(c.product) }, c.coats));
+      const place = {
+        outside: { ...(outside ?? { facing: 's' as const, shade: 'mid' as const }), shaded: [] },
+        room: { ...(room ?? { heatedC: 16, airChangesH: 2, volumeM3: 40, waterGH: 100 }), driedGH: 0 },
+        fRsi: 0.7,
+      };
+      const it = outlookOf(
+        weather,
+        outside === null ? 'room' : 'elevation',
+        [{ surfaceId: '', name: '', material, specs }],
+        place,
+        USUAL_HOURS,
+      );
+      const at = (h: number) => new Date(weather.startMs + h * HOUR_MS).toISOString();
+      const open = (band: Uint8Array) => band.reduce((sum, x) => sum + x, 0);
+      return {
+        simulated: weather.simulated,
+        coats: it.chain.coats.map((l, i) => ({
+          product: specs[i]!.product,
+          startsAt: at(l.startH),
+          readyAt: at(l.readyH),
+          abrade: l.abrade,
+        })),
+        stopped: it.chain.stopped,
+        dayLaterH: it.dayLaterH,
+        openHours: it.coats.map((c) => ({
+          all: open(c.windows.may),
+          ...Object.fromEntries(LIMIT_IDS.map((id) => [id, open(c.windows.bands[id])])),
+        })),
+        says: [
+          language === 'es' ? 'Tiempo simulado: sirve para planear, no para empezar.' : 'Simulated weather: it plans, it opens nothing.',
+        ],
+      };
     },
   ),
   meet: question(

@@ -1,7 +1,7 @@
 /** When each coat may go on: the coming ten days of every zone, and the first chain of coats through them. It plans; it opens nothing. */
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { formatHours, many, say, type JobFacts, type UnitSystem } from '@roughsill/core';
+import { formatHours, many, movedBy, say, spell, type JobFacts, type UnitSystem } from '@roughsill/core';
 import {
   FACING,
   HOUR_MS,
@@ -67,6 +67,8 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
   const [kept, keep] = useKept<Kept>('windows', { region: 'temperateCoast', ...USUAL_HOURS });
   const [places, setPlaces] = useKept<Places>('windows-places', {});
   const [own, setOwn] = useState<ReadWeather | null>(null);
+  /** What stood here before another forecast came. */
+  const [before, setBefore] = useState<Weather | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const { region, from, to } = kept;
   const weather = useMemo((): Weather => {
@@ -82,7 +84,10 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
     const read = /\.epw$/i.test(file.name)
       ? await readText(file, (text) => readEpw(text, year, file.name))
       : await readPicked(file, (table) => readWeather(table, { latitude, longitude, offsetH: Math.round(longitude / 15) }, file.name));
-    if (read.ok) setOwn(read.value);
+    if (read.ok) {
+      setBefore(weather);
+      setOwn(read.value);
+    }
     setWrong(read.ok ? null : read.says);
   };
   return (
@@ -126,7 +131,16 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
             testID="weather-file"
             onFiles={([file]) => file && void bring(file)}
           />
-          {own ? <Button look="quiet" label="Back to the simulated one" onPress={() => setOwn(null)} /> : null}
+          {own ? (
+            <Button
+              look="quiet"
+              label="Back to the simulated one"
+              onPress={() => {
+                setOwn(null);
+                setBefore(null);
+              }}
+            />
+          ) : null}
         </View>
         {wrong ? (
           <Words alert tone="oxide">
@@ -148,6 +162,7 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
               key={z.zoneId}
               zone={z}
               weather={weather}
+              before={before}
               working={{ from, to }}
               place={places[z.zoneId] ?? usualPlace(z)}
               onPlace={(p) => setPlaces({ ...places, [z.zoneId]: p })}
@@ -177,14 +192,20 @@ const usualPlace = (z: CoatedZone): PlaceDuring => ({
 interface ZoneWindowsProps {
   readonly zone: CoatedZone;
   readonly weather: Weather;
+  readonly before: Weather | null;
   readonly working: { readonly from: number; readonly to: number };
   readonly place: PlaceDuring;
   readonly onPlace: (p: PlaceDuring) => void;
   readonly units: UnitSystem;
 }
-function ZoneWindows({ zone, weather, working: { from, to }, place, onPlace }: ZoneWindowsProps) {
+function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPlace }: ZoneWindowsProps) {
   const [coat, setCoat] = useState(0);
   const outlook = useMemo(() => outlookOf(weather, zone.kind, zone.faces, place, { from, to }), [weather, zone, place, from, to]);
+  const moved = useMemo(() => {
+    if (!before) return [];
+    const was = outlookOf(before, zone.kind, zone.faces, place, { from, to });
+    return movedBy(was.chain, outlook.chain, (before.startMs - weather.startMs) / HOUR_MS);
+  }, [before, weather, zone, place, from, to, outlook]);
   const shown = outlook.coats[Math.min(coat, outlook.coats.length - 1)]!;
   const when = clockOf(weather);
   return (
@@ -196,6 +217,13 @@ function ZoneWindows({ zone, weather, working: { from, to }, place, onPlace }: Z
             {`${i + 1}. ${cap(outlook.coats[i]!.products.map((p) => say(p)).join(', '))}: ${when(l.startH)}, ready ${when(l.readyH)}${l.abrade ? '. The coat below stood longer than it may: abrade first' : ''}.`}
           </Words>
         ))}
+        {moved.length > 0 ? (
+          <View testID={`moved-${zone.zoneId}`}>
+            <Words look="strong">
+              {`Moved by this forecast: ${moved.map((m) => `coat ${m.coat + 1} from ${when(m.from)} to ${m.to === null ? 'no window' : when(m.to)}`).join('; ')}.`}
+            </Words>
+          </View>
+        ) : null}
         {outlook.dayLaterH !== null && outlook.dayLaterH !== 24 ? (
           <Words look="note">
             {outlook.dayLaterH > 24
@@ -233,7 +261,7 @@ function ZoneWindows({ zone, weather, working: { from, to }, place, onPlace }: Z
             />
           </Cell>
           <Pick<Shade>
-            label="Colour"
+            label={spell('Colour')}
             value={place.outside.shade}
             options={SHADES.map((value) => ({ value, label: say(`shade.${value}`) }))}
             onChange={(shade) => onPlace({ ...place, outside: { ...place.outside, shade } })}

@@ -27,7 +27,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   'window.wind': 'too much wind',
   'window.rain': 'rain before it is safe from it',
   'window.frost': 'frost before it has dried',
-  'window.ahead': 'it would not be dry within the forecast',
+  'window.ahead': 'the forecast ends before it would be dry',
   // what an entry set, before its value
   // repair and finish
   utility: 'for use only',
