@@ -15,9 +15,14 @@ import {
   type JobFacts,
   type Reading,
   type Surface,
+  recoatOf,
+  specsFor,
+  windowsOf,
 } from '@roughsill/core';
 import { compareMethods } from '@roughsill/core/compare';
 import { guessMapping, previewImport, readTable } from '@roughsill/core/import';
+import { course, mixNow } from '@roughsill/core/prepare';
+import { outlookOf, outsideHours, simulatedWeather, USUAL_HOURS } from '@roughsill/core/weather';
 import { faceClimate, forecast, growthIndex, outlook, PINE, roomAir, simulatedClimate } from '@roughsill/core/moist';
 import { jobReport, programme, reporter, surveyReport } from '@roughsill/core/report';
 import { roundInput, rounds, simulate } from '@roughsill/core/rounds';
@@ -418,6 +423,63 @@ function tables() {
   );
 }
 
+/** 400 faces in one zone, three coats each, through ten days by the hour: against a fresh look at every hour of every face. */
+function coatWindows() {
+  const weather = simulatedWeather('bench', 'temperateCoast', Date.UTC(2026, 4, 4), 240);
+  const specs = (['acrylicWood', 'exteriorAcrylic', 'exteriorAcrylic'] as const).flatMap((product) =>
+    specsFor({ product, way: 'brush', areaM2: 6, recoatH: recoatOf(product) }, 1),
+  );
+  const faces = Array.from({ length: 400 }, (_, i) => ({
+    surfaceId: `s${i}`,
+    name: '',
+    material: i % 3 === 0 ? ('brick' as const) : ('softwood' as const),
+    specs: specs.map((s) => ({ ...s, strokeH: 0.5 + (i % 5) })),
+  }));
+  const place = {
+    outside: { facing: 's' as const, shade: 'mid' as const, shaded: [] },
+    room: { heatedC: 16, airChangesH: 2, volumeM3: 40, waterGH: 0, driedGH: 0 },
+    fRsi: 0.7,
+  };
+  const hours = outsideHours(weather, { ...place.outside, body: 'timber' });
+  const own = [];
+  const plain = [];
+  for (let i = 0; i < 12; i += 1) {
+    own.push(time(() => outlookOf(weather, 'elevation', faces, place, USUAL_HOURS)));
+    plain.push(time(() => faces.forEach((f) => f.specs.forEach((s) => windowsOf(hours, s)))));
+  }
+  row(
+    'windows of 400 faces with three coats over 240 h, against each face for itself',
+    median(own.slice(3)),
+    median(plain.slice(3)),
+    'ms',
+    'at most 30 ms',
+  );
+  const mix = {
+    waterL: 5,
+    causticG: 2500,
+    waterC: 12,
+    airC: 18,
+    vessel: { kind: 'polyethylene' as const, acrossM: 0.26, deepM: 0.3 },
+    stirrer: 'hand' as const,
+    bathC: null,
+    ceilingC: 50,
+    order: 'causticToWater' as const,
+  };
+  const live = [];
+  const once = [];
+  for (let i = 0; i < 12; i += 1) {
+    live.push(time(() => mixNow(mix, [], 0)));
+    once.push(time(() => course(mix, [{ atS: 0, g: 2500 }], [], 3600)));
+  }
+  row(
+    'a caustic mix with all its portions and waits, against one hour of its heat',
+    median(live.slice(3)),
+    median(once.slice(3)),
+    'ms',
+    'at most 60 ms',
+  );
+}
+
 /** Every part of the core, in the order it is printed. */
 export const CORE_ROWS = {
   derivation,
@@ -430,6 +492,7 @@ export const CORE_ROWS = {
   roundsBench,
   assessment,
   moldYear,
+  coatWindows,
   dwellings,
   tables,
 };

@@ -144,13 +144,8 @@ export const MUTANTS = [
   ['heat beside gas', 'choose/rules.ts', "rule('site.gas', 'block'", "rule('site.gas', 'care'"],
   ['mains on wet', 'choose/rules.ts', "rule('site.mainsWet', 'block', 'hazard'", "rule('site.mainsWet', 'block', 'trade'"],
   ['frost changes nothing', 'choose/rules.ts', "rule('fit.frozen', 'block'", "rule('fit.frozen', 'note'"],
-  ['bleach meets acid', 'choose/reacts.ts', "  { one: 'bleach', other: 'acid', rule: 'apart.bleachAcid', source: 'trade-mold' },\n", ''],
-  [
-    'solvent meets a spark',
-    'choose/reacts.ts',
-    "  { one: 'solvent', other: 'spark', rule: 'order.noHeatOnSolvent', source: 'trade-strip' },\n",
-    '',
-  ],
+  ['bleach meets acid', 'catalogue/meet.ts', "meets('bleach', 'acid', 'chlorine'", "meets('bleach', 'lime', 'chlorine'"],
+  ['solvent meets a spark', 'catalogue/meet.ts', "meets('solvent', 'spark', 'fire'", "meets('solvent', 'wool', 'fire'"],
   ['heat on veneer may be insisted on', 'choose/rules.ts', "rule('heat.veneer', 'block', 'hazard'", "rule('heat.veneer', 'block', 'trade'"],
   [
     'the plan cuts a suspect to see whether it holds',

@@ -102,7 +102,10 @@ export const en: BenchWords = {
       case 'wait':
         return {
           head: `Wait ${a.time(s.forS)}`,
-          more: [`Stir now and then. Portion ${s.n} of ${a.g(s.g)} goes in when the thermometer is at ${a.c(s.untilC)} or lower.`],
+          more: [
+            'Stir now and then. Nothing goes in before the time is up: what lies in it still dissolves and warms it.',
+            `Then portion ${s.n}, ${a.g(s.g)}, if the thermometer is at ${a.c(s.untilC)} or lower.`,
+          ],
         };
       case 'stop':
         if (s.why === 'climbing')

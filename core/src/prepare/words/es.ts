@@ -102,7 +102,10 @@ export const es: BenchWords = {
       case 'wait':
         return {
           head: `Espere ${a.time(s.forS)}`,
-          more: [`Remueva de vez en cuando. La porción ${s.n} de ${a.g(s.g)} entra cuando el termómetro marque ${a.c(s.untilC)} o menos.`],
+          more: [
+            'Remueva de vez en cuando. No eche nada antes de tiempo: lo que hay dentro aún se disuelve y calienta.',
+            `Después la porción ${s.n}, ${a.g(s.g)}, si el termómetro marca ${a.c(s.untilC)} o menos.`,
+          ],
         };
       case 'stop':
         if (s.why === 'climbing')
