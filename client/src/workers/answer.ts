@@ -70,24 +70,26 @@ function coatsIn({ facts, settings }: Standing, thisYear: number): readonly Coat
     );
     return volumes.length === 0 || volumes.includes(null) ? null : volumes.reduce((sum: number, v) => sum + v!, 0);
   };
+  const nameOf = (id: string) => facts.surfaces.find((x) => x.id === id)!;
   return plan.zones.flatMap((zone) => {
-    const faces = plan.surfaces.flatMap((p) => {
-      const { name, material } = facts.surfaces.find((s) => s.id === p.surfaceId)!;
+    const here = plan.surfaces.filter((p) => zone.surfaceIds.includes(p.surfaceId));
+    const faces = here.flatMap((p) => {
+      const { name, material } = nameOf(p.surfaceId);
       const specs = specsOf(p.coating.lines);
-      if (!zone.surfaceIds.includes(p.surfaceId) || specs.length === 0) return [];
-      return [{ surfaceId: p.surfaceId, name, material, specs }];
+      return specs.length === 0 ? [] : [{ surfaceId: p.surfaceId, name, material, specs }];
     });
-    return faces.length === 0
-      ? []
-      : [
-          {
-            zoneId: zone.zoneId,
-            name: zone.name,
-            kind: zone.kind === 'elevation' ? 'elevation' : 'room',
-            volumeM3: sizeOf(zone.spaceIds),
-            faces,
-          },
-        ];
+    const waiting = here.filter((p) => p.coating.refused.length > 0).map((p) => nameOf(p.surfaceId).name);
+    if (faces.length === 0 && waiting.length === 0) return [];
+    return [
+      {
+        zoneId: zone.zoneId,
+        name: zone.name,
+        kind: zone.kind === 'elevation' ? 'elevation' : 'room',
+        volumeM3: sizeOf(zone.spaceIds),
+        waiting,
+        faces,
+      },
+    ];
   });
 }
 

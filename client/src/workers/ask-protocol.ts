@@ -44,6 +44,8 @@ export interface CoatedZone {
   readonly name: string;
   readonly kind: 'room' | 'elevation';
   readonly volumeM3: number | null;
+  /** Faces whose coat is a question or does not fit: they are in no window. */
+  readonly waiting: readonly string[];
   readonly faces: readonly CoatedFace[];
 }
 export type AskKind = Ask['kind'];

@@ -13,7 +13,7 @@ import { MEDIA_IDS, nozzle } from './nozzle';
 import { mixNow, type MixEvent } from './recipe';
 import { schedule, type CausticMix } from './caustic';
 import { VESSEL_IDS } from './vessel';
-import { amounts, BENCH_WORDS, LANGUAGES } from './words';
+import { amounts, benchWords, LANGUAGES } from './words';
 
 const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };
 const n = z.number();
@@ -53,7 +53,7 @@ export const QUESTIONS = {
     'Caustic into water: portions, waits and how hot it gets; with what has happened, where it stands and what comes next',
     z.strictObject({ ...Told, mix: Mix, happened: z.array(Event).max(1000).default([]), nowS: n.min(0).default(0) }),
     ({ mix, happened, nowS, units, language }) => {
-      const words = BENCH_WORDS[language];
+      const words = benchWords(language);
       const a = amounts(units);
       const planned = schedule(mix satisfies CausticMix);
       const now = mixNow(mix, happened satisfies MixEvent[], nowS);
@@ -89,7 +89,7 @@ export const QUESTIONS = {
     ({ fromPh, toPh, eachLM2, face, waterPh, facePh, language }) => {
       const it = rinsesFor(fromPh, toPh, eachLM2, face);
       const proof = waterPh === null ? null : proofOf(waterPh, facePh);
-      return { ...it, proof, says: proof === null ? [] : [BENCH_WORDS[language].proof[proof]] };
+      return { ...it, proof, says: proof === null ? [] : [benchWords(language).proof[proof]] };
     },
   ),
   thin: question(
@@ -213,7 +213,7 @@ export const QUESTIONS = {
     'What must not meet among these, what would come of it in this room, and what separates them',
     z.strictObject({ ...Told, agents: z.array(z.enum(AGENT_IDS)).min(2).max(AGENT_IDS.length), amount: maybe, roomM3: maybe }),
     ({ agents, amount, roomM3, language }) => {
-      const words = BENCH_WORDS[language];
+      const words = benchWords(language);
       const found = meetingsAmong(agents).map((m) => ({
         ...m,
         made: amount === null || roomM3 === null ? null : gasOf(m, amount, roomM3),
@@ -229,7 +229,7 @@ export const QUESTIONS = {
     z.strictObject({ ...Told, content: z.enum(CONTENT_IDS), pct: n }),
     ({ content, pct, language }) => {
       const it = hazardsOf(content, pct);
-      const words = BENCH_WORDS[language];
+      const words = benchWords(language);
       return { ...it, says: [words.content[content], ...it.codes.map((code) => words.hazard[code])] };
     },
   ),

@@ -34,6 +34,6 @@ export { BLEACH_OLD_DAYS, bottles, chlorineOf, pasteFor, POWDER, powderFor, thin
 export { MEDIA, MEDIA_IDS, nozzle, NOZZLES_IN, TIMBER_PSI, type MediaId, type NozzleJob } from './nozzle';
 export { CONTENT_IDS, CONTENTS, hazardsOf, pictogramSvg, type Bottle, type ContentId } from './label';
 export { Refused, type Refusal } from './refused';
-export { amounts, BENCH_WORDS, LANGUAGES, refusalSays, type Language } from './words';
+export { amounts, benchWords, LANGUAGES, refusalSays, type Language } from './words';
 export { LabelSheet, QUESTION_IDS, QUESTIONS, type QuestionId } from './asked';
 export { AGENT_IDS, CHLORINE_PPM, gasOf, meetingsAmong, type AgentId } from '../catalogue';

@@ -40,6 +40,7 @@ const keyOf = (s: CoatSpec, body: Body): string => `${s.product}/${Math.ceil(s.s
 
 /**
  * @param faces of one zone; faces with fewer coats are ready earlier and wait for nobody
+ * @param fromH hour from which the first coat may be thought of: what comes before it has to be done and proved by then
  * @returns no coats where nothing is laid
  */
 export function outlookOf(
@@ -48,6 +49,7 @@ export function outlookOf(
   faces: readonly CoatedFace[],
   place: PlaceDuring,
   working: Working,
+  fromH = 0,
 ): Outlook {
   const hours = new Map<Body, FaceHours>();
   const hoursFor = (body: Body): FaceHours => {
@@ -78,6 +80,6 @@ export function outlookOf(
     const ends = faces.flatMap((f) => f.specs[i]?.mostRecoatH ?? []);
     return { mostRecoatH: ends.length === 0 ? null : Math.min(...ends) };
   });
-  const chain = chainOf(windows, specs);
+  const chain = chainOf(windows, specs, fromH);
   return { coats, chain, dayLaterH: dayLaterH(windows, specs, chain) };
 }

@@ -33,7 +33,7 @@ export function roomSeries(w: Weather, room: RoomDuring): { readonly tempC: Floa
     // What the air cannot hold settles on the walls; a dryer takes out no more than there is.
     inside = Math.min(most, Math.max(0.2 * most, inside));
     tempC[h] = c;
-    rhPct[h] = (100 * inside) / most;
+    rhPct[h] = Math.min(100, (100 * inside) / most);
   }
   return { tempC, rhPct };
 }

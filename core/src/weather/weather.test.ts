@@ -1,4 +1,5 @@
 /** Sun, face, room and files of weather. */
+import fc from 'fast-check';
 import { getPosition } from 'suncalc';
 import { readEpw, readTable, readWeather, type ReadWeather } from '../import';
 import type { Outcome } from '../facts/problems';
@@ -74,6 +75,24 @@ test('a room: its vapour is that of outdoors and of the work, airing carries it 
   expect(last({ waterGH: 400, airChangesH: 6 })).toBeLessThan(last({ waterGH: 400 }));
   expect(last({ heatedC: 25 })).toBeLessThan(last({}));
   expect(insideHours(weather(), room, 0.5).faceC[40]).toBeCloseTo(17.5, 6);
+  // Air that is full is full: what it cannot hold never shows as more than 100 %.
+  fc.assert(
+    fc.property(
+      fc.record({
+        heatedC: fc.option(fc.double({ min: -10, max: 35, noNaN: true })),
+        airChangesH: fc.double({ min: 0.05, max: 30, noNaN: true }),
+        volumeM3: fc.double({ min: 1, max: 1000, noNaN: true }),
+        waterGH: fc.double({ min: 0, max: 5000, noNaN: true }),
+        driedGH: fc.double({ min: 0, max: 5000, noNaN: true }),
+      }),
+      fc.constantFrom(...REGION_IDS),
+      (any, region) => {
+        const { rhPct } = roomSeries(simulatedWeather('room', region, MAY, 72), any);
+        expect(rhPct.every((x) => x > 0 && x <= 100)).toBe(true);
+      },
+    ),
+    { numRuns: 60 },
+  );
 });
 
 test('invented weather is the same from its seed, plausible in every hour, and says that it is simulated', () => {

@@ -1,6 +1,6 @@
 /** Labels for bottles that were filled here, two across, with the public pictograms. */
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { BENCH_WORDS, hazardsOf, pictogramSvg, type LabelSheet } from '@roughsill/core/prepare';
+import { benchWords, hazardsOf, pictogramSvg, type LabelSheet } from '@roughsill/core/prepare';
 import { makePdf } from './pdf';
 
 const ACROSS = 2;
@@ -10,7 +10,7 @@ type Filled = LabelSheet['bottles'][number];
 function label(b: Filled, languages: LabelSheet['languages']): TableCell {
   const it = hazardsOf(b.content, b.pct);
   const lines = languages.flatMap((language): Content[] => {
-    const w = BENCH_WORDS[language];
+    const w = benchWords(language);
     return [
       { text: w.content[b.content], font: 'Besley', fontSize: 12 },
       ...(it.signal ? [{ text: w.signal[it.signal], bold: true, fontSize: 9 }] : []),
@@ -29,7 +29,7 @@ function label(b: Filled, languages: LabelSheet['languages']): TableCell {
     ];
   });
   const [language] = languages;
-  const w = BENCH_WORDS[language!].label;
+  const w = benchWords(language!).label;
   return {
     columns: [
       {

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { convert, many, UNITS, unitFor, type UnitSystem } from '@roughsill/core';
 import {
   amounts,
-  BENCH_WORDS,
+  benchWords,
   mixNow,
   Refused,
   refusalSays,
@@ -78,7 +78,7 @@ export function CausticBench({ language }: { readonly language: Language }) {
   if (beganAt !== null)
     return <Live mix={mix} beganAt={beganAt} events={events} language={language} keep={(over) => keep({ ...kept, ...over })} />;
   const a = amounts(units);
-  const words = BENCH_WORDS[language];
+  const words = benchWords(language);
   return (
     <Panel title="Caustic in water" aside="simulated: the thermometer outranks it" testID="caustic-bench">
       <Row>
@@ -216,6 +216,8 @@ interface LiveProps {
 function Live({ mix, beganAt, events, language, keep }: LiveProps) {
   const units = useUnits();
   const nowS = useSince(beganAt);
+  /** Of which portion, when it was not what was asked for. */
+  const [weighed, setWeighed] = useState<{ readonly n: number; readonly g: number } | null>(null);
   const asked = Math.max(Math.floor(nowS / ASKED_EVERY_S) * ASKED_EVERY_S, ...events.map((e) => e.atS));
   const now = useMemo((): MixNow | string => {
     try {
@@ -225,7 +227,7 @@ function Live({ mix, beganAt, events, language, keep }: LiveProps) {
       throw e;
     }
   }, [mix, events, asked, language, units]);
-  const { live, stage } = BENCH_WORDS[language];
+  const { live, stage } = benchWords(language);
   const back = (
     <View className="flex-row flex-wrap gap-3">
       {events.length > 0 ? <Button look="quiet" label={live.undo} flush onPress={() => keep({ events: events.slice(0, -1) })} /> : null}
@@ -266,12 +268,26 @@ function Live({ mix, beganAt, events, language, keep }: LiveProps) {
         ))}
       </View>
       {at.stage === 'put' ? (
-        <Button
-          look="main"
-          label={live.isIn(a.g(at.g))}
-          onPress={() => keep({ events: [...events, { kind: 'put', n: at.n, atS: Math.round(nowS), g: at.g }] })}
-          testID="mix-put"
-        />
+        <>
+          <Button
+            look="main"
+            label={live.isIn(a.g(weighed?.n === at.n ? weighed.g : at.g))}
+            onPress={() =>
+              keep({ events: [...events, { kind: 'put', n: at.n, atS: Math.round(nowS), g: weighed?.n === at.n ? weighed.g : at.g }] })
+            }
+            testID="mix-put"
+          />
+          <NumberField
+            key={`weighed-${at.n}`}
+            label={live.weighed}
+            unit="g"
+            value={null}
+            optional
+            check={(g) => (g > 0 && g <= now.leftG + 0.5 ? undefined : `1 – ${a.g(now.leftG)}`)}
+            onCommit={(g) => setWeighed(g === null ? null : { n: at.n, g })}
+            testID="mix-weighed"
+          />
+        </>
       ) : null}
       <NumberField
         // One reading after another: each begins empty.

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { SvgXml } from 'react-native-svg';
-import { BENCH_WORDS, CONTENT_IDS, hazardsOf, pictogramSvg, type ContentId, type Language } from '@roughsill/core/prepare';
+import { benchWords, CONTENT_IDS, hazardsOf, pictogramSvg, type ContentId, type Language } from '@roughsill/core/prepare';
 import { Button, Panel, Select, TextField, useUnits, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
 import { cap } from '../../kit/text';
@@ -26,7 +26,7 @@ export function LabelBench({ language }: { readonly language: Language }) {
   const [it, put] = useKept<Kept>('bench-label', { content: 'caustic', pct: 17, ratio: '', by: person, count: 2 });
   const set = (over: Partial<Kept>) => put({ ...it, ...over });
   const [says, setSays] = useState<string | null>(null);
-  const words = BENCH_WORDS[language];
+  const words = benchWords(language);
   const print = async () => {
     setSays(null);
     const { content, pct, ratio, by, count } = it;

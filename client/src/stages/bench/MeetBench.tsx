@@ -1,7 +1,7 @@
 /** What must not meet: tick what is there, and read what would come of it and what separates it. */
 import { View } from 'react-native';
 import { formatMeasure, measure, withCommas } from '@roughsill/core';
-import { AGENT_IDS, BENCH_WORDS, CHLORINE_PPM, gasOf, meetingsAmong, type AgentId, type Language } from '@roughsill/core/prepare';
+import { AGENT_IDS, benchWords, CHLORINE_PPM, gasOf, meetingsAmong, type AgentId, type Language } from '@roughsill/core/prepare';
 import { Empty, Panel, Ticks, useUnits, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
 import { cap } from '../../kit/text';
@@ -17,7 +17,7 @@ export function MeetBench({ language }: { readonly language: Language }) {
   const units = useUnits();
   const [it, put] = useKept<Kept>('bench-meet', { agents: ['bleach', 'acid'], bleachL: 1, metalG: 10, roomM3: 30 });
   const set = (over: Partial<Kept>) => put({ ...it, ...over });
-  const words = BENCH_WORDS[language];
+  const words = benchWords(language);
   const gasText = (litres: number) => formatMeasure(units === 'ft' ? measure(litres / 1000, 'm3') : measure(litres, 'L'), units);
   const found = meetingsAmong(it.agents);
   return (
@@ -30,16 +30,29 @@ export function MeetBench({ language }: { readonly language: Language }) {
       />
       <Row>
         {found.some((m) => m.gas === 'perLitreOfBleach') ? (
-          <Measured label="Of bleach" unit="L" value={it.bleachL} onCommit={(v) => v !== null && v > 0 && set({ bleachL: v })} />
+          <Measured
+            label="Of bleach"
+            unit="L"
+            value={it.bleachL}
+            check={(v) => (v > 0 ? undefined : 'It is more than 0.')}
+            onCommit={(v) => v !== null && set({ bleachL: v })}
+          />
         ) : null}
         {found.some((m) => m.gas === 'perGramOfMetal') ? (
-          <Amount label="Of metal eaten" unit="g" value={it.metalG} onCommit={(v) => v !== null && v > 0 && set({ metalG: v })} />
+          <Amount
+            label="Of metal eaten"
+            unit="g"
+            value={it.metalG}
+            check={(v) => (v > 0 ? undefined : 'It is more than 0.')}
+            onCommit={(v) => v !== null && set({ metalG: v })}
+          />
         ) : null}
         <Measured
           label="The room"
           unit="m3"
           value={it.roomM3}
-          onCommit={(v) => v !== null && v > 0 && set({ roomM3: v })}
+          check={(v) => (v > 0 ? undefined : 'It is more than 0.')}
+          onCommit={(v) => v !== null && set({ roomM3: v })}
           testID="meet-room"
         />
       </Row>

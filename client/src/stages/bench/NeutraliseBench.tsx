@@ -7,7 +7,7 @@ import {
   ACID_IDS,
   acidFor,
   amounts,
-  BENCH_WORDS,
+  benchWords,
   causticGL,
   HOLDS_BACK_L,
   phOnTheWay,
@@ -121,7 +121,7 @@ export function NeutraliseBench({ language }: { readonly language: Language }) {
         testID="proof-answer"
         language={language}
         of={() => [
-          BENCH_WORDS[language].proof[
+          benchWords(language).proof[
             proofOf(
               it.waterPh,
               [it.first, it.second].filter((p) => p !== null),

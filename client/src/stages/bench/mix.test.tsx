@@ -42,7 +42,11 @@ test('caustic: refused the wrong way round and in aluminum; live it stops when h
   type('mix-caustic', '750');
   press('mix-begin');
   expect(says('mix-stage')).toMatch(/^Portion 1: put in \d+ g/);
+  type('mix-weighed', '900');
+  expect(screen.getByTestId('caustic-live').textContent).toMatch(/1 – 750\sg/);
+  type('mix-weighed', '320');
   press('mix-put');
+  expect(says('caustic-live')).toMatch(/320 g in, 430 g to go/);
   type('mix-felt', '140');
   expect(says('mix-stage')).toMatch(/^Stop: 140 °F/);
   press('bench-language');

@@ -26,10 +26,12 @@ interface MeasuredProps {
   readonly value: number | null;
   readonly onCommit: (value: number | null) => void;
   readonly optional?: boolean;
+  /** What is wrong with it, in the core's unit. */
+  readonly check?: (value: number) => string | undefined;
   readonly testID?: string;
 }
 /** A number in the job's units over a value in the core's. */
-export function Measured({ label, unit, value, onCommit, optional, testID }: MeasuredProps) {
+export function Measured({ label, unit, value, onCommit, optional, check, testID }: MeasuredProps) {
   const units = useUnits();
   const shown = unitFor(UNITS[unit].dimension, units) ?? unit;
   return (
@@ -44,6 +46,7 @@ export function Measured({ label, unit, value, onCommit, optional, testID }: Mea
             : roundForReading(convert(value, unit, shown))
       }
       optional={optional}
+      check={check && ((v) => check(convert(v, shown, unit)))}
       onCommit={(v) => (v === null ? optional && onCommit(null) : onCommit(convert(v, shown, unit)))}
       testID={testID}
     />

@@ -50,7 +50,11 @@ interface Kept {
   readonly from: number;
   readonly to: number;
 }
-type Places = Readonly<Record<string, PlaceDuring>>;
+interface Place extends PlaceDuring {
+  /** On which of the ten days the face is ready for its first coat. */
+  readonly readyOnDay: number;
+}
+type Places = Readonly<Record<string, Place>>;
 
 /** Midnight by the sun of the first day of work, or of today. */
 function firstDay(startOn: string | null, longitude: number): number {
@@ -112,7 +116,9 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
               label="Work from"
               unit="h"
               value={from}
-              onCommit={(v) => v !== null && v >= 0 && v < to && keep({ ...kept, from: v })}
+              check={(v) => (v >= 0 && v < to ? undefined : 'Before the hour at which it ends.')}
+              onCommit={(v) => v !== null && keep({ ...kept, from: v })}
+              testID="work-from"
             />
           </Cell>
           <Cell>
@@ -120,7 +126,8 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
               label="Until"
               unit="h"
               value={to}
-              onCommit={(v) => v !== null && v > from && v <= 24 && keep({ ...kept, to: v })}
+              check={(v) => (v > from && v <= 24 ? undefined : 'After the hour at which it begins, at most 24.')}
+              onCommit={(v) => v !== null && keep({ ...kept, to: v })}
             />
           </Cell>
         </Row>
@@ -183,7 +190,8 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
 }
 
 /** A side that nobody told of looks south, where the face gets hottest. */
-const usualPlace = (z: CoatedZone): PlaceDuring => ({
+const usualPlace = (z: CoatedZone): Place => ({
+  readyOnDay: 1,
   outside: { facing: 's', shade: 'mid', shaded: [] },
   room: { heatedC: 16, airChangesH: 2, volumeM3: z.volumeM3 ?? 40, waterGH: 100, driedGH: 0 },
   fRsi: 0.7,
@@ -194,22 +202,37 @@ interface ZoneWindowsProps {
   readonly weather: Weather;
   readonly before: Weather | null;
   readonly working: { readonly from: number; readonly to: number };
-  readonly place: PlaceDuring;
-  readonly onPlace: (p: PlaceDuring) => void;
+  readonly place: Place;
+  readonly onPlace: (p: Place) => void;
   readonly units: UnitSystem;
 }
 function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPlace }: ZoneWindowsProps) {
   const [coat, setCoat] = useState(0);
-  const outlook = useMemo(() => outlookOf(weather, zone.kind, zone.faces, place, { from, to }), [weather, zone, place, from, to]);
+  const fromH = (place.readyOnDay - 1) * 24;
+  const outlook = useMemo(
+    () => outlookOf(weather, zone.kind, zone.faces, place, { from, to }, fromH),
+    [weather, zone, place, from, to, fromH],
+  );
   const moved = useMemo(() => {
     if (!before) return [];
-    const was = outlookOf(before, zone.kind, zone.faces, place, { from, to });
+    const was = outlookOf(before, zone.kind, zone.faces, place, { from, to }, fromH);
     return movedBy(was.chain, outlook.chain, (before.startMs - weather.startMs) / HOUR_MS);
-  }, [before, weather, zone, place, from, to, outlook]);
-  const shown = outlook.coats[Math.min(coat, outlook.coats.length - 1)]!;
+  }, [before, weather, zone, place, from, to, fromH, outlook]);
+  const shown = outlook.coats[Math.min(coat, outlook.coats.length - 1)];
   const when = clockOf(weather);
+  if (!shown)
+    return (
+      <Panel title={zone.name} testID={`windows-${zone.zoneId}`}>
+        <Words look="strong" tone="oxide">{`Their coat is a question first: ${zone.waiting.join(', ')}.`}</Words>
+      </Panel>
+    );
   return (
     <Panel title={zone.name} aside={many(zone.faces.length, 'face')} testID={`windows-${zone.zoneId}`}>
+      {zone.waiting.length > 0 ? (
+        <Words look="strong" tone="oxide">
+          {`In no window, their coat is a question first: ${zone.waiting.join(', ')}.`}
+        </Words>
+      ) : null}
       <View role="status" className={`gap-1 border-l-8 bg-panel px-3 py-2 ${outlook.chain.stopped ? 'border-oxide' : 'border-verdigris'}`}>
         <Words look="row">{headOf(outlook, when)}</Words>
         {outlook.chain.coats.map((l, i) => (
@@ -249,6 +272,18 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
         days={daysOf(weather)}
         says={`${zone.name}, coat ${coat + 1}: it may begin in ${shown.windows.may.reduce((s, x) => s + x, 0)} of ${shown.windows.may.length} hours. ${headOf(outlook, when)}`}
       />
+      <Row>
+        <Cell>
+          <NumberField
+            label="Ready for its first coat on day"
+            value={place.readyOnDay}
+            hint="Stripped, dry, proved: until then it is not thought of."
+            check={(v) => (Number.isInteger(v) && v >= 1 && v <= DAYS ? undefined : `A day from 1 to ${DAYS}.`)}
+            onCommit={(v) => v !== null && onPlace({ ...place, readyOnDay: v })}
+            testID={`ready-${zone.zoneId}`}
+          />
+        </Cell>
+      </Row>
       {zone.kind === 'elevation' ? (
         <Row>
           <Cell>
@@ -281,7 +316,8 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
             <NumberField
               label="Air changes an hour"
               value={place.room.airChangesH}
-              onCommit={(v) => v !== null && v > 0 && onPlace({ ...place, room: { ...place.room, airChangesH: v } })}
+              check={(v) => (v > 0 && v <= 60 ? undefined : 'More than 0, at most 60.')}
+              onCommit={(v) => v !== null && onPlace({ ...place, room: { ...place.room, airChangesH: v } })}
             />
           </Cell>
           <Cell>
@@ -289,7 +325,8 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
               label="Water from the work"
               unit="g/h"
               value={place.room.waterGH}
-              onCommit={(v) => v !== null && v >= 0 && onPlace({ ...place, room: { ...place.room, waterGH: v } })}
+              check={(v) => (v >= 0 && v <= 5000 ? undefined : 'Not less than 0, at most 5000.')}
+              onCommit={(v) => v !== null && onPlace({ ...place, room: { ...place.room, waterGH: v } })}
             />
           </Cell>
         </Row>

@@ -144,6 +144,7 @@ export const en: BenchWords = {
     begin: 'All of this is in place: begin',
     isIn: (g) => `${g} are in`,
     standing: (inG, leftG, time) => `${inG} in, ${leftG} to go · ${time}`,
+    weighed: 'Weighed, if it was another amount',
     thermometer: 'The thermometer says',
     thinks: (c) => `The model thinks ${c}.`,
     read: (readings, peak) => `Read: ${readings.map(([c, time]) => `${c} at ${time}`).join(', ')}. Hottest so far or ahead ${peak}.`,

@@ -144,6 +144,7 @@ export const es: BenchWords = {
     begin: 'Todo listo: empezar',
     isIn: (g) => `${g} dentro`,
     standing: (inG, leftG, time) => `${inG} dentro, faltan ${leftG} · ${time}`,
+    weighed: 'Pesado, si fue otra cantidad',
     thermometer: 'El termómetro marca',
     thinks: (c) => `El modelo calcula ${c}.`,
     read: (readings, peak) =>

@@ -40,6 +40,7 @@ export interface BenchWords {
     readonly begin: string;
     readonly isIn: (g: string) => string;
     readonly standing: (inG: string, leftG: string, time: string) => string;
+    readonly weighed: string;
     readonly thermometer: string;
     readonly thinks: (c: string) => string;
     readonly read: (readings: readonly (readonly [c: string, time: string])[], peak: string) => string;
