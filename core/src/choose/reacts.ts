@@ -32,9 +32,13 @@ const RULE_OF: Readonly<Record<string, ReactionRule>> = {
 };
 const AGENTS: readonly AgentId[] = ['bleach', 'acid', 'alkali', 'alcohol', 'solvent', 'spark'] satisfies readonly Agent[];
 const isAgent = (id: AgentId): id is Agent => AGENTS.includes(id);
-const PAIRS = MEETINGS.flatMap(({ one, other, source }) =>
-  isAgent(one) && isAgent(other) ? [{ one, other, source, rule: RULE_OF[`${one}/${other}`]! }] : [],
-);
+const PAIRS = MEETINGS.flatMap(({ one, other, source }) => {
+  if (!isAgent(one) || !isAgent(other)) return [];
+  const rule = RULE_OF[`${one}/${other}`];
+  // A meeting that the table gains needs a sentence here before anything is planned with it.
+  if (rule === undefined) throw new Error(`no rule speaks of ${one} and ${other}`);
+  return [{ one, other, source, rule }];
+});
 
 /** What is rinsed off before the next may come near; what has no residue of its own in the catalogue is rinsed as water takes it. */
 const RINSED_AS: Readonly<Record<Agent, Residue>> = {

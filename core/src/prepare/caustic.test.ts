@@ -139,6 +139,19 @@ describe('live', () => {
     expect(mixNow(m, [...hot, { kind: 'felt', atS: 3000, c: 45 }], 3010).at.stage).toBe('stop');
     expect(mixNow(m, [...hot, { kind: 'felt', atS: 9000, c: 30 }], 9010).at.stage).not.toBe('stop');
   });
+  test('a stop that ended stays ended while it is warm but not hot; a stop is told even where the next portion would never cool', () => {
+    const over: MixEvent[] = [
+      put(1, 10),
+      { kind: 'felt', atS: 200, c: 55 },
+      { kind: 'felt', atS: 9000, c: 30 },
+      { kind: 'felt', atS: 9060, c: 34 },
+    ];
+    expect(mixNow(m, [...over, { kind: 'felt', atS: 9120, c: 41 }], 9130).at.stage).not.toBe('stop');
+    const tropic = mix({ airC: 45, waterC: 20, ceilingC: 50, causticG: 2500 });
+    const first = schedule(mix({ causticG: 500 })).portions[0]!.g;
+    const hot: MixEvent[] = [put(1, 10, first), { kind: 'felt', atS: 400, c: 60 }];
+    expect(mixNow(tropic, hot, 410).at).toMatchObject({ stage: 'stop', why: 'hot' });
+  });
   test('far warmer than what went in can make it: stop and look for the slip; read again and found so, it goes on', () => {
     const odd: MixEvent[] = [put(1, 10, 100), { kind: 'felt', atS: 400, c: 38 }];
     expect(mixNow(m, odd, 410).at).toMatchObject({ stage: 'stop', why: 'astray' });

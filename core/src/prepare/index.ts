@@ -14,7 +14,7 @@ export {
 } from './caustic';
 export { HEAT_DOUBT, heatOfSolutionKJ } from './heat';
 export { VESSEL_IDS, VESSELS, type Vessel, type VesselId } from './vessel';
-export { mixNow, type MixEvent, type MixNow, type MixStage } from './recipe';
+export { mixNow, thermometer, type MixEvent, type MixNow, type MixStage } from './recipe';
 export {
   ACID_IDS,
   acidFor,

@@ -34,6 +34,9 @@ export interface MixNow {
   readonly peakC: number;
 }
 
+/** A reading of a mix. @throws Refused for one that no mix can have */
+export const thermometer = (c: number): number => within(c, 0, 140, 'readingC');
+
 const putsOf = (events: readonly MixEvent[]): { readonly puts: (Put & { readonly n: number })[]; readonly twice: number[] } => {
   const puts: (Put & { readonly n: number })[] = [];
   const twice: number[] = [];
@@ -53,13 +56,28 @@ const putsOf = (events: readonly MixEvent[]): { readonly puts: (Put & { readonly
 export function mixNow(mix: CausticMix, events: readonly MixEvent[], nowS: number): MixNow {
   within(nowS / 3600, 0, 7 * 24, 'elapsedH');
   const { puts, twice } = putsOf(events);
-  const felt: Felt[] = events.flatMap((e) => (e.kind === 'felt' ? [{ atS: e.atS, c: within(e.c, 0, 140, 'readingC') }] : []));
+  const felt: Felt[] = events.flatMap((e) => (e.kind === 'felt' ? [{ atS: e.atS, c: thermometer(e.c) }] : []));
   for (const p of puts) within(p.g, 1, mix.causticG, 'portionG');
   const inG = puts.reduce((sum, p) => sum + p.g, 0);
   if (inG > mix.causticG + 0.5) refuse({ id: 'moreThanRecipe' });
   const past = course(mix, puts, felt, nowS);
   const nowC = past.points.at(-1)!.c;
   const leftG = mix.causticG - inG;
+  // A stop is told whatever comes after it: that it would never cool is no reason to hide it.
+  const stopped = stopOf(mix, puts, felt);
+  if (stopped) {
+    const after = course(mix, puts, felt, nowS + 2 * 3600, 120);
+    return {
+      nowC,
+      inG,
+      leftG,
+      twice,
+      at: stopped,
+      past: past.points,
+      ahead: after.points.filter((x) => x.atS >= nowS),
+      peakC: after.peakC,
+    };
+  }
   const rest = schedule(mix, puts, felt, nowS);
   const horizon = Math.min(rest.coldS ?? rest.doneS + 3600, nowS + 8 * 3600);
   const whole = course(mix, [...puts, ...rest.portions], felt, horizon, Math.max(30, (horizon - nowS) / 200));
@@ -86,8 +104,6 @@ interface Standing {
 }
 
 function stageOf(mix: CausticMix, { puts, felt, nowS, nowC, leftG, rest }: Standing): MixStage {
-  const stopped = stopOf(mix, puts, felt);
-  if (stopped) return stopped;
   // What already lies in it may carry it past the ceiling: better told before than after.
   const toC = Math.max(
     ...course(mix, puts, felt, nowS + 1800)
@@ -114,8 +130,9 @@ function stopOf(mix: CausticMix, puts: Standing['puts'], felt: readonly Felt[]):
   if (!last) return null;
   const untilC = mix.ceilingC - SAFE_UNDER_C;
   if (last.c >= mix.ceilingC) return { stage: 'stop', why: 'hot', c: last.c, untilC };
-  const wasHot = inOrder.some((f) => f.c >= mix.ceilingC);
-  if (wasHot && last.c > untilC) return { stage: 'stop', why: 'hot', c: last.c, untilC };
+  // Until a reading after the last hot one has come down far enough; what is warm again later is no stop of its own.
+  const hotAt = inOrder.findLastIndex((f) => f.c >= mix.ceilingC);
+  if (hotAt >= 0 && !inOrder.slice(hotAt).some((f) => f.c <= untilC)) return { stage: 'stop', why: 'hot', c: last.c, untilC };
   const thought = course(mix, puts, inOrder.slice(0, -1), last.atS).points.at(-1)!.c;
   // Colder than thought is no danger; it only says that some still lies undissolved, or that the water was colder.
   if (last.c > thought + ASTRAY_C) return { stage: 'stop', why: 'astray', c: last.c, untilC: thought };

@@ -9,6 +9,7 @@ import {
   Refused,
   refusalSays,
   schedule,
+  thermometer,
   USUAL_CEILING_C,
   VESSEL_IDS,
   type CausticMix,
@@ -50,6 +51,17 @@ const VESSEL_WORDS = {
 /** The model is asked anew this often; between, only the clock runs. */
 const ASKED_EVERY_S = 15;
 const WAITS_LONG_H = 4;
+
+/** What the core says against it, beside its field. */
+function told(of: () => unknown, language: Language, units: UnitSystem): string | undefined {
+  try {
+    of();
+  } catch (e) {
+    if (e instanceof Refused) return refusalSays(e.refusal, language, units);
+    throw e;
+  }
+  return undefined;
+}
 
 /** Seconds since a moment, kept running. */
 function useSince(beganAt: number | null): number {
@@ -297,6 +309,7 @@ function Live({ mix, beganAt, events, language, keep }: LiveProps) {
         value={null}
         optional
         hint={live.thinks(a.c(now.nowC))}
+        check={(v) => told(() => thermometer(convert(v, shown, 'C')), language, units)}
         onCommit={(v) => v !== null && keep({ events: [...events, { kind: 'felt', atS: Math.round(nowS), c: convert(v, shown, 'C') }] })}
         testID="mix-felt"
       />

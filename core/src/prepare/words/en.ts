@@ -87,6 +87,7 @@ export const en: BenchWords = {
     'Outdoors or at an open window. Nobody else within two arms’ lengths, no children, no animals.',
     'No aluminum, zinc or brass: no such pail, spoon, ladder rung or ring.',
     `${a.L(mix.waterL)} of cold water first, then the caustic into it, never the other way.`,
+    ...(mix.bathC === null ? [] : ['The water around the pail: at least as much as in it, changed as soon as it is no longer cold.']),
     'Weigh each portion dry into a dry plastic cup. Never touch it with the hand.',
   ],
   stage: (s, mix, a) => {
@@ -95,6 +96,7 @@ export const en: BenchWords = {
         return {
           head: `Portion ${s.n}: put in ${a.g(s.g)}`,
           more: [
+            ...(s.n > 1 ? [`Only if the thermometer is at ${a.c(s.next.fromC)} or lower: read it, and enter it if it is not.`] : []),
             'Sprinkle it slowly, stir all the time, face turned away from the vapor.',
             `It may go up to ${a.c(s.next.toC)}. At ${a.c(mix.ceilingC)} stop, whatever the clock says.`,
           ],

@@ -87,6 +87,7 @@ export const es: BenchWords = {
     'Al aire libre o junto a una ventana abierta. Nadie más a menos de dos brazos, ni niños ni animales.',
     'Nada de aluminio, zinc ni latón: ni cubo, ni cuchara, ni escalera, ni anillo.',
     `Primero ${a.L(mix.waterL)} de agua fría; después la sosa dentro, nunca al revés.`,
+    ...(mix.bathC === null ? [] : ['El agua alrededor del cubo: al menos tanta como dentro, y se cambia en cuanto ya no está fría.']),
     'Pese cada porción seca en un vaso de plástico seco. No la toque nunca con la mano.',
   ],
   stage: (s, mix, a) => {
@@ -95,6 +96,7 @@ export const es: BenchWords = {
         return {
           head: `Porción ${s.n}: eche ${a.g(s.g)}`,
           more: [
+            ...(s.n > 1 ? [`Solo si el termómetro marca ${a.c(s.next.fromC)} o menos: léalo, y anótelo si no es así.`] : []),
             'Despacio, removiendo siempre, con la cara apartada del vapor.',
             `Puede subir hasta ${a.c(s.next.toC)}. A ${a.c(mix.ceilingC)} pare, diga lo que diga el reloj.`,
           ],
