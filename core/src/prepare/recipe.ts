@@ -64,7 +64,7 @@ export function mixNow(mix: CausticMix, events: readonly MixEvent[], nowS: numbe
   const nowC = past.points.at(-1)!.c;
   const leftG = mix.causticG - inG;
   // A stop is told whatever comes after it: that it would never cool is no reason to hide it.
-  const stopped = stopOf(mix, puts, felt);
+  const stopped = stopOf(mix, puts, felt) ?? climbs(mix, puts, felt, nowS, nowC);
   if (stopped) {
     const after = course(mix, puts, felt, nowS + 2 * 3600, 120);
     return {
@@ -81,7 +81,7 @@ export function mixNow(mix: CausticMix, events: readonly MixEvent[], nowS: numbe
   const rest = schedule(mix, puts, felt, nowS);
   const horizon = Math.min(rest.coldS ?? rest.doneS + 3600, nowS + 8 * 3600);
   const whole = course(mix, [...puts, ...rest.portions], felt, horizon, Math.max(30, (horizon - nowS) / 200));
-  const at = stageOf(mix, { puts, felt, nowS, nowC, leftG, rest });
+  const at = stageOf(mix, { puts, nowS, nowC, leftG, rest });
   return {
     nowC,
     inG,
@@ -96,7 +96,6 @@ export function mixNow(mix: CausticMix, events: readonly MixEvent[], nowS: numbe
 
 interface Standing {
   readonly puts: readonly (Put & { readonly n: number })[];
-  readonly felt: readonly Felt[];
   readonly nowS: number;
   readonly nowC: number;
   readonly leftG: number;
@@ -104,15 +103,6 @@ interface Standing {
 }
 
 function stageOf(mix: CausticMix, { puts, felt, nowS, nowC, leftG, rest }: Standing): MixStage {
-  // What already lies in it may carry it past the ceiling: better told before than after.
-  const toC = Math.max(
-    ...course(mix, puts, felt, nowS + 1800)
-      .points.filter((p) => p.atS >= nowS)
-      .map((p) => p.c),
-  );
-  if (nowC < mix.ceilingC && toC > mix.ceilingC) return { stage: 'stop', why: 'climbing', c: toC, untilC: mix.ceilingC - SAFE_UNDER_C };
-  // The model alone may stop it too: it is what would be read if somebody looked.
-  if (nowC >= mix.ceilingC) return { stage: 'stop', why: 'hot', c: nowC, untilC: mix.ceilingC - SAFE_UNDER_C };
   const next = rest.portions[0];
   if (leftG > 0.5 && next) {
     const n = Math.max(0, ...puts.map((p) => p.n)) + 1;
@@ -137,4 +127,16 @@ function stopOf(mix: CausticMix, puts: Standing['puts'], felt: readonly Felt[]):
   // Colder than thought is no danger; it only says that some still lies undissolved, or that the water was colder.
   if (last.c > thought + ASTRAY_C) return { stage: 'stop', why: 'astray', c: last.c, untilC: thought };
   return null;
+}
+
+/** The model alone may stop it too: it is hot, or what already lies in it will carry it past the ceiling. Better told before than after. */
+function climbs(mix: CausticMix, puts: Standing['puts'], felt: readonly Felt[], nowS: number, nowC: number): MixStage | null {
+  const untilC = mix.ceilingC - SAFE_UNDER_C;
+  if (nowC >= mix.ceilingC) return { stage: 'stop', why: 'hot', c: nowC, untilC };
+  const toC = Math.max(
+    ...course(mix, puts, felt, nowS + 1800)
+      .points.filter((p) => p.atS >= nowS)
+      .map((p) => p.c),
+  );
+  return toC > mix.ceilingC ? { stage: 'stop', why: 'climbing', c: toC, untilC } : null;
 }
