@@ -102,7 +102,7 @@ interface Standing {
   readonly rest: ReturnType<typeof schedule>;
 }
 
-function stageOf(mix: CausticMix, { puts, felt, nowS, nowC, leftG, rest }: Standing): MixStage {
+function stageOf(mix: CausticMix, { puts, nowS, nowC, leftG, rest }: Standing): MixStage {
   const next = rest.portions[0];
   if (leftG > 0.5 && next) {
     const n = Math.max(0, ...puts.map((p) => p.n)) + 1;
