@@ -1,7 +1,7 @@
 /** When each coat may go on: the coming ten days of every zone, and the first chain of coats through them. It plans; it opens nothing. */
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { formatHours, many, movedBy, say, spell, type JobFacts, type UnitSystem } from '@roughsill/core';
+import { formatHours, many, movedBy, say, spell, type JobFacts, type UnitSystem, type Windows as CoatWindows } from '@roughsill/core';
 import {
   FACING,
   HOUR_MS,
@@ -75,12 +75,12 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
   const [before, setBefore] = useState<Weather | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const { region, from, to } = kept;
-  const weather = useMemo((): Weather => {
+  const { weather, elsewhere } = useMemo((): { readonly weather: Weather; readonly elsewhere: boolean } => {
     const start = firstDay(facts.job.startOn, own?.weather.longitude ?? REGIONS[region].longitude);
-    if (!own) return simulatedWeather(facts.job.samplingSeed.trim() || facts.job.id, region, start, HOURS);
-    // Of a file that reaches over the first day its ten days from there; of another its own first ten.
+    if (!own) return { weather: simulatedWeather(facts.job.samplingSeed.trim() || facts.job.id, region, start, HOURS), elsewhere: false };
     const at = Math.round((start - own.weather.startMs) / HOUR_MS);
-    return stretch(own.weather, at >= 0 && at + 24 <= own.weather.tempC.length ? at : 0, HOURS);
+    const reaches = at >= 0 && at + 24 <= own.weather.tempC.length;
+    return { weather: stretch(own.weather, reaches ? at : 0, HOURS), elsewhere: !reaches };
   }, [own, region, facts.job.startOn, facts.job.samplingSeed, facts.job.id]);
   const bring = async (file: File) => {
     const { latitude, longitude } = REGIONS[region];
@@ -102,15 +102,18 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
         testID="weather"
       >
         <Row>
-          <Cell>
-            <Select
-              label="A climate like"
-              value={region}
-              options={REGION_IDS.map((value) => ({ value, label: cap(say(`region.${value}`)) }))}
-              onChange={(r) => keep({ ...kept, region: r })}
-              testID="region"
-            />
-          </Cell>
+          {/* A file has its own place and sun. */}
+          {own ? null : (
+            <Cell>
+              <Select
+                label="A climate like"
+                value={region}
+                options={REGION_IDS.map((value) => ({ value, label: cap(say(`region.${value}`)) }))}
+                onChange={(r) => keep({ ...kept, region: r })}
+                testID="region"
+              />
+            </Cell>
+          )}
           <Cell>
             <NumberField
               label="Work from"
@@ -154,6 +157,7 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
             {cap(wrong)}
           </Words>
         ) : null}
+        {elsewhere ? <Words look="strong">It does not reach the first day of work: its own first days are drawn.</Words> : null}
         {own?.notes.slice(0, 4).map((s) => (
           <Words key={s} look="note">
             {cap(s)}
@@ -335,11 +339,14 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
   );
 }
 
+const spanOf = (w: CoatWindows): string => `these ${many(Math.max(1, Math.round(w.may.length / 24)), 'day')}`;
+
 function headOf({ chain, coats }: Outlook, when: (h: number) => string): string {
   const last = chain.coats.at(-1);
   if (chain.stopped) {
+    const shown = coats[0]!;
     const what = coats.length === 1 ? 'The coat' : `Coat ${chain.stopped.coat + 1}`;
-    return `${what} finds no window in these ten days: ${limitSays(chain.stopped.by)}.`;
+    return `${what} finds no window in ${spanOf(shown.windows)}: ${limitSays(chain.stopped.by)}.`;
   }
   return `${many(coats.length, 'coat')}, ready ${when(last!.readyH)}.`;
 }
