@@ -13,6 +13,8 @@ const node = (displayName, roots) => ({
 });
 
 module.exports = {
+  // A whole job is planned in some: a busy machine takes its time.
+  testTimeout: 20_000,
   projects: [
     node('core', ['<rootDir>/core/src', '<rootDir>/scripts']),
     node('server', ['<rootDir>/server/src']),

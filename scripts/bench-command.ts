@@ -1,6 +1,7 @@
 /** Asks the bench one question and prints the answer as JSON. Exit 0: printed. Exit 2: the call or the numbers are wrong, nothing printed. */
 import { readFileSync } from 'node:fs';
 import { fromZod } from '@roughsill/core';
+import { RangedError } from '@roughsill/core/air';
 import { QUESTION_IDS, QUESTIONS, Refused, type QuestionId } from '@roughsill/core/prepare';
 
 const USAGE = `usage: npm run -s mix -- ${QUESTION_IDS.join('|')} FILE.json   (- for standard input)`;
@@ -30,6 +31,7 @@ export function benchCommand([id, file, ...rest]: readonly string[]): 0 | 2 {
     return 0;
   } catch (e) {
     if (e instanceof Refused) return refuse(e.refusal.id, e.message);
+    if (e instanceof RangedError) return refuse('sheet', e.message);
     throw e;
   }
 }

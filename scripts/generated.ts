@@ -1,6 +1,7 @@
 /** What is generated from the code: docs/sources.md, the job file's JSON Schema, the OpenAPI description, examples/. */
 import { z } from 'zod';
 import { JobFile, writeJobFile } from '@roughsill/core';
+import { ShelfFile } from '@roughsill/core/import';
 import { SOURCES, SOURCE_KIND_WORDS, type Source, type SourceKind } from '@roughsill/core/words';
 import { examples } from '@roughsill/demo';
 import { openApi } from '../server/src/routes/openapi';
@@ -27,6 +28,7 @@ export function generated(): Record<string, string> {
   return {
     'docs/sources.md': sourcesMarkdown(),
     'docs/job-file.schema.json': json({ title: 'Rough Sill job file, version 1', ...z.toJSONSchema(JobFile, { io: 'input' }) }),
+    'docs/shelf.schema.json': json({ title: 'Rough Sill shelf, version 1', ...z.toJSONSchema(ShelfFile, { io: 'input' }) }),
     // The description needs the routes' schemas only; no query is made.
     'docs/openapi.json': json(
       openApi(apiRoutes({ store: undefined as never, crew: undefined as never, media: undefined as never, clock: () => new Date(0) })),

@@ -102,3 +102,17 @@ test('the bench by command line: an answer on standard output, a refusal on the 
   expect([wrong.status, wrong.stdout]).toEqual([2, '']);
   expect(wrong.stderr).toMatch(/^range: The pressure lies between/);
 });
+
+test('what to buy by command line: packs in words, and nothing printed for a file or a call that is wrong', () => {
+  const shop = (...args: string[]) => spawnSync(process.execPath, ['scripts/shop.mjs', ...args], { cwd: root, encoding: 'utf8' });
+  const window = 'examples/one-window.roughsill.json';
+  expect(shop(window).stdout).toMatch(/Topcoats\n\[ \] Waterborne eggshell: 1 quart/);
+  for (const [args, says] of [
+    [[window, '--firm', 'nowhere.json'], /^--firm: cannot be read: ENOENT/],
+    [[window, '--zone', 'nowhere'], /^--zone: is none of this job/],
+    [[window, '--zone', 'a', '--on', '2026-05-04'], /^--on: goes with no zone/],
+  ] as const) {
+    const wrong = shop(...args);
+    expect([wrong.status, wrong.stdout, wrong.stderr]).toEqual([2, '', expect.stringMatching(says)]);
+  }
+});

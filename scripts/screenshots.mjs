@@ -17,7 +17,7 @@ const VIEWS = [
   ['windows-wide', 1280, 800, '/windows/quill-point', ['[data-testid=heated-qp-ticket-hall]']],
   ['survey-phone', 390, 844, '/survey/quill-point', []],
   ['mold-wide', 1280, 800, '/mold/quill-point?space=qp-wash', ['[data-testid=remedies]']],
-  ['table-wide', 1280, 800, '/table/quill-point', []],
+  ['buy-phone', 390, 844, '/buy/quill-point', []],
   ['breathing-wide', 1280, 800, '/breathing/quill-point', []],
   ['probe-phone', 390, 844, `/job/quill-point/probe/${SASH}`, []],
   ['trial-phone', 390, 844, `/job/quill-point/trial/${SASH}`, []],

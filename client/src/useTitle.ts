@@ -19,6 +19,7 @@ export const PAGE_TITLES: Readonly<Record<string, string>> = {
   '/catalogue': 'Methods',
   '/air': 'Air and breathing',
   '/mix': 'Mixing bench',
+  '/shelf': 'Shelf',
   '/sources': 'Sources',
   '/keys': 'Keys',
   '/aside': 'Set aside',

@@ -8,6 +8,7 @@ export * from './trial';
 export * from './choose';
 export * from './protect';
 export * from './coat';
+export * from './shelf';
 export * from './work';
 export * from './sign';
 export * from './repair';
@@ -37,5 +38,5 @@ export {
 export { feetAndInches, lengthText, readLength, readNumber, usualSize, type Read } from './units/length';
 export { entryTold } from './job/told';
 export { headOf, type JobHead } from './job/head';
-export { toBuy } from './job/steps';
+export { toBuy } from './job/to-buy';
 export { MONEY_LINES, testsMoney, type MoneyLine, type MoneyLines } from './job/money';

@@ -180,6 +180,7 @@ export function aSurface(over: Partial<Surface> = {}): Surface {
     squares: [],
     boards: [],
     signs: [],
+    laid: [],
     defects: [],
     ...over,
   };

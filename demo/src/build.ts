@@ -78,6 +78,7 @@ export function surface(
     squares: [],
     boards: [],
     signs: [],
+    laid: [],
     defects: [],
     ...over,
   };

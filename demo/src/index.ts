@@ -3,3 +3,4 @@ export { examples } from './examples';
 export { largeJob } from './large';
 export { truthOf, type CoatTruth, type Truth } from './truth';
 export { shiftedTo } from './shift';
+export { SHELF_PRODUCTS, SHELF_TINS } from './shelf';

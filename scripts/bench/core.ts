@@ -16,6 +16,7 @@ import {
   type Reading,
   type Surface,
   recoatOf,
+  packsFor,
   specsFor,
   windowsOf,
 } from '@roughsill/core';
@@ -423,6 +424,32 @@ function tables() {
   );
 }
 
+/** Packs for 200 lines of a list, against a search through every number of every pack. */
+function packChoice() {
+  const packs = [
+    { size: 0.75, price: 14 },
+    { size: 2.5, price: 38 },
+    { size: 5, price: 70 },
+  ];
+  const searched = (need: number): number => {
+    let best = Infinity;
+    for (let a = 0; a <= Math.ceil(need / 0.75); a += 1)
+      for (let b = 0; b <= Math.ceil(need / 2.5); b += 1) {
+        const c = Math.max(0, Math.ceil((need - a * 0.75 - b * 2.5) / 5 - 1e-9));
+        best = Math.min(best, a * 14 + b * 38 + c * 70);
+      }
+    return best;
+  };
+  const needs = Array.from({ length: 200 }, (_, i) => ((i * 37) % 400) / 4 + 0.25);
+  const own = [];
+  const plain = [];
+  for (let i = 0; i < 12; i += 1) {
+    own.push(time(() => needs.forEach((n) => packsFor(n, packs))));
+    plain.push(time(() => needs.forEach(searched)));
+  }
+  row('packs for 200 lines, against every filling of three sizes', median(own.slice(3)), median(plain.slice(3)), 'ms', 'at most 40 ms');
+}
+
 /** 400 faces in one zone, three coats each, through ten days by the hour: against a fresh look at every hour of every face. */
 function coatWindows() {
   const weather = simulatedWeather('bench', 'temperateCoast', Date.UTC(2026, 4, 4), 240);
@@ -493,6 +520,7 @@ export const CORE_ROWS = {
   assessment,
   moldYear,
   coatWindows,
+  packChoice,
   dwellings,
   tables,
 };

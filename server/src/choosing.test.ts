@@ -1,4 +1,5 @@
 /** Squares, single pieces, the firm's own numbers and older files over HTTP and in PostgreSQL. */
+import { sql } from 'drizzle-orm';
 import { quillPoint } from '@roughsill/demo';
 import { AS_CATALOGUED, BLANK_BOARD, BLANK_SQUARE, writeJobFile, type JobFacts } from '@roughsill/core';
 import { NOW, startTestServer, type TestServer } from './testing';
@@ -137,4 +138,51 @@ test('the bench: an answer, a refusal beside its field, labels as a paper', asyn
   const paper = await server.call('POST', '/api/bench/labels.pdf', { bottles: [{ ...label, count: 9 }] });
   expect([paper.status, paper.headers.get('content-type')]).toEqual([200, 'application/pdf']);
   expect((await server.call('POST', '/api/bench/labels.pdf', { bottles: [{ ...label, pct: 90 }] })).status).toBe(422);
+});
+
+test('the shelf comes in whole or not at all, and outranks; what to buy is net of it, in four forms', async () => {
+  const product = {
+    id: 'own-varnish',
+    name: 'Own varnish',
+    good: 'clearVarnish',
+    chemistry: 'mineralSpirits',
+    coats: 2,
+    packs: [{ size: 5, price: 200 }],
+  };
+  const file = (over: object, tins: object[] = []) => ({
+    format: 'rough-sill-shelf',
+    version: 1,
+    products: [{ ...product, ...over }],
+    tins,
+  });
+  const forbidden = await server.call('POST', '/api/shelf', file({ chemistry: 'methyleneChloride' }));
+  expect([forbidden.status, forbidden.body.errors[0].path]).toEqual([422, 'products[0].chemistry']);
+  const loose = await server.call('POST', '/api/shelf', file({}, [{ id: 'tin-0', good: 'bleach', productId: 'own-varnish', amount: 1 }]));
+  expect([loose.status, loose.body.errors[0].message]).toEqual([422, 'stands for something else']);
+  expect((await server.call('GET', '/api/shelf.json')).body.products).toEqual([]);
+
+  const list = async () => (await server.call('GET', '/api/jobs/quill-point/shopping.json')).body;
+  const lineOf = (body: any) => body.lines.find((l: any) => l.good === 'clearVarnish');
+  const before = lineOf(await list());
+  expect(before.ownPrices).toBe(false);
+  const stands = [{ id: 'tin-1', good: 'clearVarnish', productId: 'own-varnish', amount: 40, batch: 'A' }];
+  expect((await server.call('POST', '/api/shelf', file({}, stands))).body).toEqual({ added: 2, set: 0 });
+  expect((await server.call('POST', '/api/shelf', file({ coats: 3 }, stands))).body).toEqual({ added: 0, set: 2 });
+  const after = lineOf(await list());
+  expect([after.product.name, after.packing.packs, after.fromStock > 0]).toEqual(['Own varnish', [], true]);
+
+  const form = (how: string) => server.call('GET', `/api/jobs/quill-point/shopping.${how}`);
+  expect((await form('csv')).headers.get('content-type')).toContain('text/csv');
+  expect((await form('pdf')).headers.get('content-type')).toBe('application/pdf');
+  expect((await form('txt')).status).toBe(200);
+  expect((await server.call('GET', '/api/jobs/quill-point/shopping.json?zone=nowhere')).status).toBe(404);
+  expect((await server.call('GET', '/api/jobs/quill-point/shopping.json?on=2026-13-40')).status).toBe(400);
+});
+
+test('what was laid is a record that nobody rewrites', async () => {
+  const laid = { product: 'clearVarnish', way: 'brush', coats: 1, areaM2: 2, litres: 0.3, wetUm: null, takenAt: NOW.toISOString() };
+  expect((await send(change('laid', 'laid-1', laid))).status).toBe(200);
+  expect((await counter()).laid).toEqual([expect.objectContaining({ id: 'laid-1', litres: 0.3, by: 'Ines Marlow' })]);
+  expect((await send(change('laid', 'laid-1', { litres: 9 }, 'set'))).status).toBe(422);
+  await expect(server.db.execute(sql`update laid set litres = 9`)).rejects.toThrow();
 });

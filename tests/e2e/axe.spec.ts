@@ -22,6 +22,7 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     '/catalogue',
     '/air',
     '/mix',
+    '/shelf',
     '/sources',
     '/keys',
     `/add/${jobId}`,
@@ -31,7 +32,7 @@ test('axe is clean, targets are at least 48 px, nothing runs off the side', asyn
     `/compare/${jobId}?surface=${sash}`,
     `/rounds/${jobId}?surface=${sash}`,
     `/client/${jobId}?surface=${sash}`,
-    ...['certainty', 'bags', 'breathing', 'table', 'samples', 'survey', 'instruments', 'import', 'mold', 'windows'].map(
+    ...['certainty', 'bags', 'breathing', 'table', 'samples', 'survey', 'instruments', 'import', 'mold', 'windows', 'buy'].map(
       (page) => `/${page}/${jobId}`,
     ),
   ];

@@ -33,7 +33,7 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true }, testIgnore: /desk|zz/ },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk|choosing|zones|signs|bench/ },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk|choosing|zones|signs|bench|shelf/ },
     { name: 'large', use: { viewport: { width: 1600, height: 1000 } }, testMatch: /desk\.spec/, grep: /side by side|strokes/ },
     // Stops the database under the app, so it comes last.
     {

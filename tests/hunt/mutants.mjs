@@ -1,5 +1,8 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
+  ['what stands there is bought again', 'shelf/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
+  ['the own sheet is forgotten', 'shelf/own.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
+  ['a pack too few', 'shelf/packs.ts', 'const target = Math.ceil(needed / step);', 'const target = Math.floor(needed / step);'],
   ['a sealed room opens its windows', 'zone/vapour.ts', 'const closed = sealed && l.stroke;', 'const closed = false;'],
   [
     'a long day of one person is forgotten',

@@ -203,6 +203,14 @@ function JobHead({ facts, stage }: { readonly facts: JobFacts; readonly stage: S
     <View className="gap-1">
       <View className="flex-row flex-wrap items-center justify-between gap-x-3">
         <Button look="quiet" label="All jobs" onPress={() => router.navigate('/')} flush />
+        <Button
+          look="quiet"
+          label="Buy"
+          says="What to buy for this job"
+          onPress={() => router.navigate(`/buy/${job.id}`)}
+          flush
+          testID="to-buy"
+        />
         <Button look="quiet" label="Bench" onPress={() => router.navigate('/mix')} flush />
         <Button look="quiet" label="Job facts" onPress={() => router.navigate(`/facts/${job.id}`)} flush />
       </View>

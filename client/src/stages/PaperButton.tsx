@@ -55,7 +55,7 @@ export function PaperButton({ job, path, label, main, testID }: PaperButtonProps
     const r = await api.paper(path, id, stop.current.signal);
     setTask(null);
     // As a file: a window that opens by itself, long after the press, is held back by browsers.
-    if (r.ok) saveBlob(fileName(job, path.split('/').at(-1)!), r.value);
+    if (r.ok) saveBlob(fileName(job, path.split('?')[0]!.split('/').at(-1)!), r.value);
     else setSays(r.error.says);
   };
   if (task !== null) return <Making what={label} share={share} onStop={() => stop.current?.abort()} />;

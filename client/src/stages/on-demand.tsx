@@ -41,6 +41,8 @@ export const CompareScreen = onDemand((r) => r.CompareScreen);
 export const CertaintyScreen = onDemand((r) => r.CertaintyScreen);
 export const ClientScreen = onDemand((r) => r.ClientScreen);
 export const AirScreen = onDemand((r) => r.AirScreen);
+export const ShelfScreen = onDemand((r) => r.ShelfScreen);
+export const BuyScreen = onDemand((r) => r.BuyScreen);
 export const MixScreen = onDemand((r) => r.MixScreen);
 export const WindowsScreen = onDemand((r) => r.WindowsScreen);
 export const BreathingScreen = onDemand((r) => r.BreathingScreen);

@@ -77,6 +77,12 @@ export const rest = {
   get WindowsScreen() {
     return (require('./coat/WindowsScreen') as typeof import('./coat/WindowsScreen')).WindowsScreen;
   },
+  get ShelfScreen() {
+    return (require('./shelf/ShelfScreen') as typeof import('./shelf/ShelfScreen')).ShelfScreen;
+  },
+  get BuyScreen() {
+    return (require('./shelf/BuyScreen') as typeof import('./shelf/BuyScreen')).BuyScreen;
+  },
   get MixScreen() {
     return (require('./bench/MixScreen') as typeof import('./bench/MixScreen')).MixScreen;
   },

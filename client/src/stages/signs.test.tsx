@@ -95,7 +95,12 @@ describe('signs', () => {
   test('the firm’s own picture stands in for the drawing', () => {
     const { store } = open();
     const own = { id: 'pic', sign: 'heatGum' as const, hash: 'a'.repeat(64), width: 4, height: 3, removedAt: null };
-    act(() => void store.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], signPictures: [own] })));
+    act(
+      () =>
+        void store.dispatch(
+          sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], signPictures: [own], products: [], tins: [] }),
+        ),
+    );
     inside(store, (p) => <WorkStage {...p} />);
     const step = within(screen.getByTestId('step-remove.flat'));
     fireEvent.click(step.getByTestId('see'));

@@ -156,7 +156,7 @@ export const api = {
   task: (id: string) => call<{ state: 'waiting' | 'running'; share: number }>(`/api/tasks/${id}`),
   stopTask: (id: string) => call<{ stopped: true }>(`/api/tasks/${id}`, { method: 'DELETE' }),
   /** A paper as a file, made beside the requests. */
-  paper: (path: string, task: string, stop: AbortSignal) => file(`${path}?task=${task}`, { signal: stop }),
+  paper: (path: string, task: string, stop: AbortSignal) => file(`${path}${path.includes('?') ? '&' : '?'}task=${task}`, { signal: stop }),
   bottleLabels: (sheet: LabelSheet) =>
     file('/api/bench/labels.pdf', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(sheet) }),
 };

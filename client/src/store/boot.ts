@@ -86,7 +86,9 @@ async function restore(store: Store, early: Promise<Shelved> | undefined): Promi
   const known = readSettings(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
   if (typeof firm === 'object' && firm !== null)
-    store.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], signPictures: [], ...firm }));
+    store.dispatch(
+      sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], signPictures: [], products: [], tins: [], ...firm }),
+    );
   for (const id of ids) if (!store.getState().jobs.byId[id]) restoreJob(store, id, await loadKeptJob(id));
 }
 

@@ -1,11 +1,16 @@
 import { createSelector } from '@reduxjs/toolkit';
-import type { FirmSettings, Machine, Person } from '@roughsill/core';
+import type { FirmSettings, Machine, Person, Product } from '@roughsill/core';
 import type { SessionState } from './slices';
 
 type Rooted = { readonly session: SessionState };
-/** What plans are made with, the same object while nothing of it changed. */
+/** What plans are made with, the same object while nothing of it changed. What stands in tins changes no plan. */
 export const planning = createSelector(
-  [(s: Rooted) => s.session.settings, (s: Rooted) => s.session.firm.machines, (s: Rooted) => s.session.firm.people],
-  (settings, machines: readonly Machine[], people: readonly Person[]): FirmSettings =>
-    machines.length === 0 && people.length === 0 ? settings : { ...settings, machines, people },
+  [
+    (s: Rooted) => s.session.settings,
+    (s: Rooted) => s.session.firm.machines,
+    (s: Rooted) => s.session.firm.people,
+    (s: Rooted) => s.session.firm.products,
+  ],
+  (settings, machines: readonly Machine[], people: readonly Person[], products: readonly Product[]): FirmSettings =>
+    machines.length === 0 && people.length === 0 && products.length === 0 ? settings : { ...settings, machines, people, products },
 );

@@ -253,7 +253,7 @@ export interface SessionState {
   readonly settings: FirmSettings;
   /** Counts what was set here, so that it is told from what the server sends. */
   readonly settingsSet: number;
-  /** Its people, machines, sites and pictures of signs. */
+  /** Its people, machines, sites, pictures of signs, products and tins. */
   readonly firm: FirmFacts;
   readonly dim: boolean;
   /** Templates in the order of last use. */
@@ -263,7 +263,7 @@ const sessionStart: SessionState = {
   person: 'This phone',
   settings: DEFAULT_SETTINGS,
   settingsSet: 0,
-  firm: { people: [], machines: [], sites: [], signPictures: [] },
+  firm: { people: [], machines: [], sites: [], signPictures: [], products: [], tins: [] },
   dim: false,
   recent: [],
 };

@@ -185,17 +185,17 @@ export const loadSession = (): Thunk<Promise<void>> => async (dispatch, getState
 const settingsWaiting = (waiting: readonly Change[]): Partial<FirmSettings> =>
   Object.assign({}, ...waiting.filter((c) => c.entity === FIRM_SETTINGS).map((c) => c.fields)) as Partial<FirmSettings>;
 
-/** The firm's people, machines and sites, with what still waits on top. */
+/** The firm's own records, with what still waits on top. */
 const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   const r = await api.firm();
   if (!r.ok) return;
-  const { people, machines = [], sites = [], signPictures = [] } = r.value;
+  const { people, machines = [], sites = [], signPictures = [], products = [], tins = [] } = r.value;
   const firm = getState().outbox.waiting.reduce<FirmFacts>(
     (f, c) => {
       const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
       return next?.ok ? next.value : f;
     },
-    { people, machines, sites, signPictures },
+    { people, machines, sites, signPictures, products, tins },
   );
   dispatch(sessionSlice.actions.firmChanged(firm));
 };

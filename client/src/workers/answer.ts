@@ -1,10 +1,10 @@
 /** What the worker answers; apart from it, so that a test may ask without one. */
-import { createDeriver, digestOf, type JobPlan, limitSetOf, moneyIn, specsOf, spellAs } from '@roughsill/core';
+import { createDeriver, digestOf, type JobPlan, limitSetOf, moneyIn, shoppingOf, specsOf, spellAs } from '@roughsill/core';
 import { airDuties } from '@roughsill/core/air';
 import { shiftsOf, tasksOn, zoneDay } from '@roughsill/core/zone-day';
 import { certainties, changedBetween, compareMethods, sensitivity } from '@roughsill/core/compare';
 import { wasteOf } from '@roughsill/core/waste';
-import { clientPage } from '@roughsill/core/report';
+import { clientPage, shoppingPaper } from '@roughsill/core/report';
 import type { Answers, Ask, AskKind, Breathing, BreathingZone, CoatedZone, Standing } from './ask-protocol';
 
 function breathingIn({ facts, settings }: Standing, thisYear: number): Breathing {
@@ -113,6 +113,15 @@ export function answerTo(ask: Ask, thisYear: number): Answers[AskKind] {
       return breathingIn(ask, thisYear);
     case 'coats':
       return coatsIn(ask, thisYear);
+    case 'shopping': {
+      const { facts, settings, tins, scope } = ask;
+      const plan = createDeriver().derive(facts, settings, thisYear);
+      const shopping = shoppingOf(facts, plan, { settings, tins, today: new Date().toISOString().slice(0, 10) }, scope);
+      return {
+        paper: shoppingPaper(shopping, facts, settings),
+        zones: plan.zones.map(({ zoneId, name }) => ({ zoneId, name })),
+      };
+    }
     case 'changed': {
       const digest = ({ facts, settings }: Standing) => digestOf(facts, createDeriver().derive(facts, settings, thisYear));
       const { facts, settings } = ask.is;

@@ -2,8 +2,8 @@
 import type { AirDuty } from '@roughsill/core/air';
 import type { CoatedFace } from '@roughsill/core/weather';
 import type { Shift, ZoneDay } from '@roughsill/core/zone-day';
-import type { FirmSettings, JobFacts, MethodId, RespiratorId } from '@roughsill/core';
-import type { ClientPage } from '@roughsill/core/report';
+import type { BuyScope, FirmSettings, JobFacts, MethodId, RespiratorId, Tin } from '@roughsill/core';
+import type { ClientPage, ShoppingPaper } from '@roughsill/core/report';
 import type { WasteLine } from '@roughsill/core/waste';
 import type { Certainty, Changed, Compared, WhatIf } from '@roughsill/core/compare';
 
@@ -20,6 +20,7 @@ export type Ask =
   | (Standing & { readonly kind: 'waste' })
   | (Standing & { readonly kind: 'breathing' })
   | (Standing & { readonly kind: 'coats' })
+  | (Standing & { readonly kind: 'shopping'; readonly tins: readonly Tin[]; readonly scope: BuyScope })
   | { readonly kind: 'changed'; readonly was: Standing; readonly is: Standing };
 /** A zone in which lead is met, as whoever works there breathes it. */
 export interface BreathingZone {
@@ -50,6 +51,12 @@ export interface CoatedZone {
 }
 export type AskKind = Ask['kind'];
 
+/** What is to be bought, in words, and the zones that may be asked for. */
+export interface ShoppingAnswer {
+  readonly paper: ShoppingPaper;
+  readonly zones: readonly { readonly zoneId: string; readonly name: string }[];
+}
+
 export interface Answers {
   readonly compare: { readonly compared: Compared; readonly whatIf: readonly WhatIf[] };
   readonly certainty: readonly Certainty[];
@@ -58,6 +65,7 @@ export interface Answers {
   readonly waste: readonly WasteLine[];
   readonly breathing: Breathing;
   readonly coats: readonly CoatedZone[];
+  readonly shopping: ShoppingAnswer;
 }
 
 export interface ToAskWorker {

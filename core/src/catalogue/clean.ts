@@ -26,7 +26,7 @@ export const CLEAN = [
     wet: true,
     leaves: ['water'],
     rate: ft2h(125, 300),
-    consumables: [once('cleaner', 0.1, 'L', 0.6)],
+    consumables: [once('cleaner', 0.1, 'L')],
     source: 'trade-wash',
   }),
   method('distemperWash', {
@@ -39,7 +39,7 @@ export const CLEAN = [
     needs: ['water'],
     rate: ft2h(30, 80),
     passes: span(2, 3),
-    consumables: [once('water', 4, 'L', 0.1)],
+    consumables: [once('water', 4, 'L')],
     source: 'trade-wash',
   }),
   method('textureSoak', {
@@ -55,12 +55,12 @@ export const CLEAN = [
     // Misted two to four times, minutes apart, more if it was painted: one pass.
     dwellH: span(0.25, 0.5),
     laying: { layM2PerH: 40, liftM2PerH: 10, rinseM2PerH: null, openLifeH: 0.7, coveredLifeH: 2, rinseWithinH: 1 },
-    consumables: [once('water', 2.8, 'L', 0.2), BLADES],
+    consumables: [once('water', 2.8, 'L'), BLADES],
     harm: 1,
     source: 'trade-wash',
   }),
-  method('moldWash', { ...MOLD, rate: ft2h(60, 150), consumables: [once('cleaner', 0.1, 'L', 0.6)] }),
-  method('moldBiocide', { ...MOLD, rate: ft2h(50, 120), dwellH: span(1, 1), consumables: [once('biocide', 0.15, 'L', 1.8)] }),
+  method('moldWash', { ...MOLD, rate: ft2h(60, 150), consumables: [once('cleaner', 0.1, 'L')] }),
+  method('moldBiocide', { ...MOLD, rate: ft2h(50, 120), dwellH: span(1, 1), consumables: [once('biocide', 0.15, 'L')] }),
   method('moldBleach', {
     ...MOLD,
     rate: ft2h(45, 110),
@@ -69,7 +69,7 @@ export const CLEAN = [
     leaves: ['bleach', 'water'],
     // Bleach pits bright metal.
     harms: ['grain', 'aluminium', 'galvanised'],
-    consumables: [once('bleach', 0.12, 'L', 0.4)],
+    consumables: [once('bleach', 0.12, 'L')],
     harm: 1,
   }),
   method('puttyCut', {

@@ -49,7 +49,7 @@ export const HEAT = [
     harms: ['glue', 'plywood'],
     rate: ft2h(8, 20),
     setUpH: span(0.25, 0.5),
-    consumables: [once('water', 1, 'L', 0.1), BLADES],
+    consumables: [once('water', 1, 'L'), BLADES],
     harm: 1,
     source: 'trade-heat',
   }),

@@ -5,7 +5,7 @@ export const AGENT_IDS = ['bleach', 'acid', 'ammonia', 'alcohol', 'alkali', 'per
 export type AgentId = (typeof AGENT_IDS)[number];
 
 /** What comes of it. */
-export const FORM_IDS = ['chlorine', 'chloramine', 'chloroform', 'hydrogen', 'boil', 'fire', 'selfHeat', 'oxygen', 'blueStain', 'darkens', 'etched', 'eaten', 'bleached'] as const;
+export const FORM_IDS = ['chlorine', 'chloramine', 'chloroform', 'peracid', 'hydrogen', 'boil', 'fire', 'selfHeat', 'oxygen', 'blueStain', 'darkens', 'etched', 'eaten', 'bleached'] as const;
 export type FormId = (typeof FORM_IDS)[number];
 
 /** What stands between the two, where anything can. */
@@ -32,6 +32,7 @@ export const MEETINGS: readonly Meeting[] = [
   meets('bleach', 'alcohol', 'chloroform', 'rinse', { source: 'trade-mold' }),
   meets('bleach', 'solvent', 'chloroform', 'rinse', { source: 'trade-mold' }),
   meets('bleach', 'peroxide', 'oxygen', 'rinse'),
+  meets('peroxide', 'acid', 'peracid', 'rinse'),
   meets('alkali', 'acid', 'boil', 'rinse', { source: 'trade-strip' }),
   meets('alkali', 'aluminium', 'hydrogen', 'never', { gas: 'perGramOfMetal', source: 'trade-strip' }),
   meets('alkali', 'zinc', 'hydrogen', 'never', { gas: 'perGramOfMetal', source: 'trade-strip' }),

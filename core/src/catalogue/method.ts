@@ -1,5 +1,6 @@
 /** What is known of a method of taking a coating off, or of leaving it on. Plain data: the rules (rules.ts) judge it. */
 import type { ExposureClassId } from '../rulebook';
+import type { GoodId } from '../facts/goods';
 import { MASONRY, METAL, PLASTER, PLASTIC, TIMBER, type Binder, type Material, type MethodId, type PartKind } from '../facts/vocabulary';
 import type { SourceId } from '../reasons';
 import type { Measure } from '../units/units';
@@ -19,42 +20,14 @@ export type Takes = 'coat' | 'texture' | 'distemper' | 'casein' | 'rust' | 'mold
 export type Makes = 'dust' | 'fume' | 'vapour' | 'caustic' | 'acid' | 'noise' | 'vibration' | 'fire' | 'spray';
 export type Needs = 'power' | 'water' | 'air' | 'drain';
 
+/** Out of the tap, or a service: it stands on no shelf. Prices of one: round middles, from memory. */
+export const NOT_BOUGHT = { water: 0.01, bathPlace: 22 } as const;
+export type NotBought = keyof typeof NOT_BOUGHT;
+
 export interface Consumable {
-  readonly id:
-    | 'stripperGel'
-    | 'neutralGel'
-    | 'coverFilm'
-    | 'whiteSpirit'
-    | 'causticPaste'
-    | 'readyCaustic'
-    | 'bathPlace'
-    | 'masonryGel'
-    | 'flushLiquid'
-    | 'neutraliser'
-    | 'milkPowder'
-    | 'steelWool'
-    | 'abrasive'
-    | 'flapDiscs'
-    | 'wireCups'
-    | 'nylonWheels'
-    | 'rustAcid'
-    | 'softGrit'
-    | 'soda'
-    | 'spongeGrit'
-    | 'hardGrit'
-    | 'water'
-    | 'cleaner'
-    | 'biocide'
-    | 'bleach'
-    | 'encapsulant'
-    | 'thickPrimer'
-    | 'coverBoard'
-    | 'timber'
-    | 'blades';
+  readonly id: GoodId | NotBought;
   /** Per m2 of the part. */
   readonly perM2: Measure;
-  /** Price per m2 in the firm's money. */
-  readonly pricePerM2: number;
   /** Used up again at every pass. */
   readonly everyPass: boolean;
 }
@@ -240,14 +213,13 @@ export const BY_BRUSH = {
 /** ft2/h as estimating practice gives it, in m2/h. */
 export const ft2h = (low: number, high: number) => ({ lowM2PerH: low * 0.09290304, highM2PerH: high * 0.09290304 });
 export const span = (low: number, high: number) => ({ low, high });
-export const once = (id: Consumable['id'], value: number, unit: Measure['unit'], pricePerM2: number): Consumable => ({
+export const once = (id: Consumable['id'], value: number, unit: Measure['unit']): Consumable => ({
   id,
   perM2: { value, unit },
-  pricePerM2,
   everyPass: false,
 });
-export const eachPass = (id: Consumable['id'], value: number, unit: Measure['unit'], pricePerM2: number): Consumable => ({
-  ...once(id, value, unit, pricePerM2),
+export const eachPass = (id: Consumable['id'], value: number, unit: Measure['unit']): Consumable => ({
+  ...once(id, value, unit),
   everyPass: true,
 });
-export const BLADES = once('blades', 0.2, 'pieces', 0.4);
+export const BLADES = once('blades', 0.2, 'pieces');

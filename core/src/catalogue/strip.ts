@@ -44,7 +44,7 @@ const TWO_STAGES = {
   harm: 1,
   source: 'trade-strip',
 } as const satisfies Partial<Method>;
-const CAUSTIC_BESIDE = [once('coverFilm', 1.2, 'm2', 0.3), once('neutraliser', 0.6, 'L', 1.1)];
+const CAUSTIC_BESIDE = [once('coverFilm', 1.2, 'm2'), once('neutraliser', 0.6, 'L')];
 
 export const STRIP = [
   method('solventGel', {
@@ -64,7 +64,7 @@ export const STRIP = [
     dwellH: span(1, 1.5),
     // Uncovered it stays open for 15 to 20 minutes.
     laying: { layM2PerH: 12, liftM2PerH: 4, rinseM2PerH: 12, openLifeH: 0.3, coveredLifeH: 3, rinseWithinH: 0.5 },
-    consumables: [eachPass('stripperGel', 0.9, 'L', 14), once('coverFilm', 1.2, 'm2', 0.3), once('whiteSpirit', 0.25, 'L', 1)],
+    consumables: [eachPass('stripperGel', 0.9, 'L'), once('coverFilm', 1.2, 'm2'), once('whiteSpirit', 0.25, 'L')],
     harm: 1,
     source: 'trade-strip',
   }),
@@ -83,7 +83,7 @@ export const STRIP = [
     passes: span(1, 2),
     dwellH: span(4, 24),
     laying: { layM2PerH: 10, liftM2PerH: 4, rinseM2PerH: 10, openLifeH: 3, coveredLifeH: 36, rinseWithinH: 0.75 },
-    consumables: [eachPass('neutralGel', 0.8, 'L', 21), once('coverFilm', 1.2, 'm2', 0.3)],
+    consumables: [eachPass('neutralGel', 0.8, 'L'), once('coverFilm', 1.2, 'm2')],
     harm: 0,
     source: 'trade-strip',
   }),
@@ -92,7 +92,7 @@ export const STRIP = [
     rate: ft2h(14, 35),
     setUpH: span(0.75, 1.5),
     laying: { layM2PerH: 4, liftM2PerH: 5, rinseM2PerH: 6, openLifeH: 8, coveredLifeH: 240, rinseWithinH: 1 },
-    consumables: [once('causticPaste', 2.5, 'L', 2.2), ...CAUSTIC_BESIDE],
+    consumables: [once('causticPaste', 2.5, 'L'), ...CAUSTIC_BESIDE],
   }),
   method('causticReady', {
     ...CAUSTIC,
@@ -100,7 +100,7 @@ export const STRIP = [
     setUpH: span(0.4, 0.8),
     laying: { layM2PerH: 5, liftM2PerH: 6, rinseM2PerH: 6, openLifeH: 8, coveredLifeH: 240, rinseWithinH: 1 },
     // About fifteen times the price of the firm's own mix.
-    consumables: [once('readyCaustic', 2.5, 'L', 33), ...CAUSTIC_BESIDE],
+    consumables: [once('readyCaustic', 2.5, 'L'), ...CAUSTIC_BESIDE],
   }),
   method('causticBath', {
     bite: 'bare',
@@ -116,7 +116,7 @@ export const STRIP = [
     rate: ft2h(60, 150),
     setUpH: span(1, 2),
     dwellH: span(24, 72),
-    consumables: [once('bathPlace', 1, 'm2', 22), once('neutraliser', 0.6, 'L', 1.1)],
+    consumables: [once('bathPlace', 1, 'm2'), once('neutraliser', 0.6, 'L')],
     harm: 3,
     source: 'trade-strip',
   }),
@@ -138,7 +138,7 @@ export const STRIP = [
     dwellH: span(0.5, 2),
     // Keep wet and re-layer: it works only while it is wet.
     laying: { layM2PerH: 10, liftM2PerH: 5, rinseM2PerH: 10, openLifeH: 0.75, coveredLifeH: 4, rinseWithinH: 0.5 },
-    consumables: [eachPass('milkPowder', 0.19, 'L', 3), once('steelWool', 0.3, 'pieces', 0.6), once('neutraliser', 0.4, 'L', 0.8)],
+    consumables: [eachPass('milkPowder', 0.19, 'L'), once('steelWool', 0.3, 'pieces'), once('neutraliser', 0.4, 'L')],
     harm: 1,
     source: 'trade-strip',
   }),
@@ -147,7 +147,7 @@ export const STRIP = [
     needs: ['water', 'drain'],
     rate: ft2h(8, 22),
     setUpH: span(1, 2.5),
-    consumables: [eachPass('masonryGel', 0.7, 'L', 9), once('coverFilm', 1.2, 'm2', 0.3), once('water', 30, 'L', 0.3)],
+    consumables: [eachPass('masonryGel', 0.7, 'L'), once('coverFilm', 1.2, 'm2'), once('water', 30, 'L')],
   }),
   // The same with the flushing liquid that the product brings: sprayed and vacuumed off, so that nothing runs away.
   method('masonryKit', {
@@ -155,6 +155,6 @@ export const STRIP = [
     needs: ['power'],
     rate: ft2h(6, 16),
     setUpH: span(0.5, 1.5),
-    consumables: [eachPass('masonryGel', 0.7, 'L', 9), once('coverFilm', 1.2, 'm2', 0.3), once('flushLiquid', 2, 'L', 7)],
+    consumables: [eachPass('masonryGel', 0.7, 'L'), once('coverFilm', 1.2, 'm2'), once('flushLiquid', 2, 'L')],
   }),
 ];

@@ -1,6 +1,7 @@
 /** Hours, materials and money of one method on one part. Ranges, because rates are ranges. */
 import type { PartKind } from '../facts';
 import type { FirmSettings } from '../rulebook';
+import { priceOf } from '../shelf/own';
 import { fromReference, type Learned } from '../trial';
 import type { Measure } from '../units/units';
 import type { Consumable, Method } from '../catalogue';
@@ -82,7 +83,7 @@ export function unitEffort(method: Method, part: PartKind, settings: FirmSetting
   const usual = { low: (passes.low * height) / (fast * speed), high: (passes.high * height) / (slow * speed) };
   const personHours = hoursWith(learned, usual, passes, 1 / speed);
   const coverage = learned?.coverageLPerM2 ?? null;
-  const materials = materialsOf(method, passes, own?.materialsPerM2 ?? null, coverage);
+  const materials = materialsOf(method, passes, settings, coverage);
   const labour = times(personHours, settings.labourPerHour);
   return {
     personHours,
@@ -108,18 +109,22 @@ function hoursWith(learned: Learned | undefined, usual: Range, passes: Range, sl
   return { low: middle * learned.ease.low, high: middle * learned.ease.high };
 }
 
+/** Used up on a square metre, in the firm's money. */
+export const moneyPerM2 = (c: Consumable, settings: FirmSettings): number => c.perM2.value * priceOf(settings, c.id);
+
 /** What is laid, lifted and paid for: the first that is measured in litres. */
 const productOf = (method: Method): Consumable | undefined =>
   method.laying ? method.consumables.find((c) => c.perM2.unit === 'L') : undefined;
 
 /** Money per m2. A coverage from squares counts all passes; the firm's own price stands before it. */
-function materialsOf(method: Method, passes: Range, ownPrice: number | null, coverage: Range | null): Range {
+function materialsOf(method: Method, passes: Range, settings: FirmSettings, coverage: Range | null): Range {
+  const ownPrice = settings.rates[method.id]?.materialsPerM2 ?? null;
   if (ownPrice !== null) return times(passes, ownPrice);
   const product = coverage === null ? undefined : productOf(method);
   const rest = method.consumables.filter((c) => c !== product);
-  const each = rest.reduce((sum, c) => sum + (c.everyPass ? c.pricePerM2 : 0), 0);
-  const flat = rest.reduce((sum, c) => sum + (c.everyPass ? 0 : c.pricePerM2), 0);
-  const perLitre = product && coverage ? times(coverage, product.pricePerM2 / product.perM2.value) : { low: 0, high: 0 };
+  const each = rest.reduce((sum, c) => sum + (c.everyPass ? moneyPerM2(c, settings) : 0), 0);
+  const flat = rest.reduce((sum, c) => sum + (c.everyPass ? 0 : moneyPerM2(c, settings)), 0);
+  const perLitre = product && coverage ? times(coverage, priceOf(settings, product.id)) : { low: 0, high: 0 };
   return { low: flat + each * passes.low + perLitre.low, high: flat + each * passes.high + perLitre.high };
 }
 

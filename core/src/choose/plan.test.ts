@@ -1,7 +1,7 @@
 /** Order of work, what is added, piece by piece, and what it costs beside its neighbours. */
 import fc from 'fast-check';
 import { aFacts, aLayer, aPart, aReading, aSquare, aSurface, COATS, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
-import { FAMILIES, methodById, METHODS } from '../catalogue';
+import { FAMILIES, GOODS, methodById, METHODS } from '../catalogue';
 import { compareMethods, compareStrippers, sensitivity } from '../compare';
 import {
   BLANK_BOARD,
@@ -338,7 +338,7 @@ describe('compared', () => {
   // Common practice: ready-made caustic costs about fifteen times the firm's own mix; infrared needs no rinse and counts both people.
   test('own caustic, ready-made, infrared on one area', () => {
     const [own, ready, infrared] = compareStrippers(10, DEFAULT_SETTINGS);
-    const product = (l: typeof own) => l!.product.high - 10 * (0.3 + 1.1);
+    const product = (l: typeof own) => l!.product.high - 10 * (1.2 * GOODS.coverFilm.price! + 0.6 * GOODS.neutraliser.price!);
     expect(product(ready) / product(own)).toBeCloseTo(15, 6);
     expect(infrared!.rinse.high).toBe(0);
     expect(infrared!.labourHours.low).toBeCloseTo(10 / methodById('infrared').rate.highM2PerH + methodById('infrared').setUpH.low, 6);

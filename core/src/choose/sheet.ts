@@ -28,6 +28,7 @@ import {
   type LeadPicture,
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
+import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
 import { endsClear, type TrialBook } from '../trial';
@@ -423,7 +424,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     // The limit itself is over: the rule says below it.
     toolOver: toolC !== null && toolC >= convert(hottest.value, hottest.unit, 'C') - 1e-9,
     toolScorches: toolC !== null && toolC > convert(SCORCHES_ABOVE.value, 'F', 'C'),
-    chemistry: settings.rates[method.id]?.chemistry ?? 'unsaid',
+    chemistry: chemistryOf(settings, method.id),
     paid: s.paid,
     rubs: s.rubs && isPresent(s.depths.all),
     childOrPregnancy: s.childOrPregnancy,

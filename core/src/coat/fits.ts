@@ -9,6 +9,7 @@ import type { SurfaceContext } from '../surface/context';
 import { lastFaceC, readsWet } from '../probe';
 import { fromTable, type FactsOf, type Reason, type RuleId, type SourceId } from '../reasons';
 import { measure } from '../units/units';
+import { ownOf } from '../shelf/own';
 import { isHeater } from '../walk';
 import { TOPCOATS_DATA } from './products';
 
@@ -91,16 +92,17 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
   if (!MADE_FOR[topcoat].includes(s.material) && topcoat !== 'limewash') out.push(ask('coat.unusual', 'trade-prime', facts));
   const made = s.yearMade ?? ctx.builtYear;
   if (mineral && bare && made !== null && made >= ctx.site.thisYear - 1) out.push(ask('coat.freshMineral', 'trade-prime', facts));
-  out.push(...againstWeather(s));
+  out.push(...againstWeather(s, ownOf(ctx.settings, topcoat)?.leastFaceC ?? null));
   return out;
 }
 
 /** The face as it was last read: too cold or too hot to coat today. */
-function againstWeather(s: Surface): Reason[] {
+function againstWeather(s: Surface, ownLeastC: number | null): Reason[] {
+  const fromC = ownLeastC ?? COAT_FROM_C;
   const face = s.readings.length === 0 ? null : lastFaceC(s);
-  if (face === null || (face >= COAT_FROM_C && face <= COAT_TO_C)) return [];
-  const facts = { face: measure(face, 'C'), low: measure(COAT_FROM_C, 'C'), high: measure(COAT_TO_C, 'C') };
-  if (face < COAT_NEVER_BELOW_C || face > COAT_NEVER_ABOVE_C) return [refuse('coat.faceNever', 'mem-film', facts)];
+  if (face === null || (face >= fromC && face <= COAT_TO_C)) return [];
+  const facts = { face: measure(face, 'C'), low: measure(fromC, 'C'), high: measure(COAT_TO_C, 'C') };
+  if (face < Math.min(COAT_NEVER_BELOW_C, fromC) || face > COAT_NEVER_ABOVE_C) return [refuse('coat.faceNever', 'mem-film', facts)];
   return [ask('coat.faceNotToday', 'mem-film', facts)];
 }
 

@@ -8,6 +8,7 @@ import {
   type Binder,
   type LayingId,
   type MethodId,
+  type Product,
   type Surface,
   type TopcoatId,
 } from '../facts';
@@ -15,7 +16,8 @@ import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { picksOf, type Choice } from '../choose';
-import { answer, why, type Answer, type Reason } from '../reasons';
+import { answer, typed, why, type Answer, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
 import { measure, type Measure } from '../units/units';
 import { degreeShare, isHeater, liveParts, type TakeOff } from '../walk';
 import { isPresent, leadDepths, type LeadPicture } from '../probe';
@@ -24,15 +26,22 @@ import { againstTopcoat, needsBond, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
 import { extentOf, finishOf, finishSpec } from '../repair';
-import { baseOf, PRIMERS_DATA, TOPCOATS_DATA, type Coating, type PrimerId } from './products';
+import { SHEET_C } from './drying';
+import { coatingOf, ownOf, saysOfCoat } from '../shelf/own';
+import { asLaid } from './used';
+import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
 
 export interface CoatLine {
   readonly use: 'knots' | 'primer' | 'topcoat';
-  readonly product: PrimerId | TopcoatId;
+  readonly product: CoatId;
+  /** The firm's own product that is laid; null: a generic one. */
+  readonly own: Product | null;
   readonly areaM2: number;
   readonly coats: number;
   /** What is lost in laying it included. */
   readonly litres: number;
+  /** Of it, what was recorded as laid. */
+  readonly laidL: number;
   /** Of it, what drinks so much that it is laid once more there, m2. */
   readonly againM2: number;
   /** In which way it is laid. */
@@ -142,23 +151,45 @@ function primerFor(
 /** What takes growth off with it: a cleaning, or the piece itself going. */
 const CLEANS = (m: Method): boolean => m.removesPiece || (m.takes.length === 1 && m.takes[0] === 'mold');
 
-const line = (
+/** By the firm's own sheet: which, and what it says of the film. */
+function sheetWords(own: Product | null, data: Coating): Reason[] {
+  if (own === null || !saysOfCoat(own)) return [];
+  return [
+    why('coat.ownSheet', 'firm-sheet', {
+      named: typed(own.name),
+      film: measure(data.dryFilmUm, 'um'),
+      solids: measure(data.volumeSolidsPct, '%'),
+      wait: measure(data.recoatH.low, 'h'),
+      at: measure(SHEET_C, 'C'),
+    }),
+  ];
+}
+
+function line(
   use: CoatLine['use'],
-  product: CoatLine['product'],
-  data: Coating,
+  product: CoatId,
   areaM2: number,
   because: CoatLine['because'],
-): CoatLine => ({
-  use,
-  product,
-  areaM2,
-  coats: data.coats,
-  litres: litresFor(areaM2, data.coats, data.volumeSolidsPct, data.dryFilmUm, LAYING.brush.lossPct),
-  againM2: 0,
-  way: 'brush',
-  recoatH: data.recoatH,
-  because,
-});
+  settings: FirmSettings,
+  moreCoats = 0,
+): CoatLine {
+  const data = coatingOf(settings, product);
+  const own = ownOf(settings, product);
+  const coats = data.coats + moreCoats;
+  return {
+    use,
+    product,
+    own,
+    areaM2,
+    coats,
+    litres: litresFor(areaM2, coats, data.volumeSolidsPct, data.dryFilmUm, LAYING.brush.lossPct),
+    laidL: 0,
+    againM2: 0,
+    way: 'brush',
+    recoatH: data.recoatH,
+    because: [...because, ...sheetWords(own, data)],
+  };
+}
 
 /** As it is laid: with what is lost on the way, and why in this way. */
 function laid(l: CoatLine, layings: readonly LayingOf[], s: Surface): CoatLine {
@@ -236,11 +267,17 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   if (timber && leftValue !== 'coated' && s.knots !== 'no' && s.material === 'softwood' && s.element !== 'hull' && !top.clear) {
     const knots: Measure = measure(KNOT_SHARE * 100, '%');
     lines.push(
-      line('knots', 'knotting', PRIMERS_DATA.knotting, primedM2 * KNOT_SHARE, [
-        s.knots === 'yes'
-          ? why('prime.knots', 'trade-prime', { share: knots })
-          : why('prime.knotsUnknown', 'trade-prime', { share: knots }),
-      ]),
+      line(
+        'knots',
+        'knotting',
+        primedM2 * KNOT_SHARE,
+        [
+          s.knots === 'yes'
+            ? why('prime.knots', 'trade-prime', { share: knots })
+            : why('prime.knotsUnknown', 'trade-prime', { share: knots }),
+        ],
+        ctx.settings,
+      ),
     );
   }
   const sealed = worked.length > 0 && worked.every((w) => w.method.id === 'encapsulate' || w.method.id === 'thickPrimer');
@@ -251,24 +288,31 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       : primerFor(s, ctx, leftValue, films, topcoatId);
   if (primer.value !== 'none') {
     const first = worked.some((w) => w.method.caustic) ? [why('prime.afterAlkali', 'trade-prime', {}, 'care')] : [];
-    const data = PRIMERS_DATA[primer.value];
     const incompatible =
-      data.base === 'solvent' && top.base === 'water' ? [why('prime.waterOverSolvent', 'trade-interval', {}, 'care')] : [];
+      baseOf(primer.value) === 'solvent' && top.base === 'water' ? [why('prime.waterOverSolvent', 'trade-interval', {}, 'care')] : [];
     const primed = leftValue === 'coated' ? area.totalM2 : primedM2;
-    lines.push(line('primer', primer.value, data, primed, [...primer.because, ...first, ...incompatible]));
+    lines.push(line('primer', primer.value, primed, [...primer.because, ...first, ...incompatible], ctx.settings));
   }
   if (growth) {
     const seal = MOLD_SEALS[ctx.settings.moldSeal];
     const because = [why(seal.rule, 'trade-mold', {}, seal.effect)];
     const same = lines.findIndex((l) => l.product === seal.product);
     // One product that does both is laid once, over the whole face, and what speaks for care is still said.
-    if (same < 0) lines.push(line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, because));
-    else lines[same] = line('primer', seal.product, PRIMERS_DATA[seal.product], area.totalM2, [...lines[same]!.because, ...because]);
+    if (same < 0) lines.push(line('primer', seal.product, area.totalM2, because, ctx.settings));
+    else
+      lines[same] = line(
+        'primer',
+        seal.product,
+        area.totalM2,
+        [...lines[same]!.because.filter((r) => r.rule !== 'coat.ownSheet'), ...because],
+        ctx.settings,
+      );
   }
   const finish = finishSpec(s);
-  const wanted = { ...top, coats: top.coats + (top.clear || baseOf(topcoatId) === 'mineral' ? 0 : finish.extraCoats) };
-  const extra = wanted.coats > top.coats ? [why('finish.extraCoat', 'trade-repair', { coats: top.coats, finish: finishOf(s) })] : [];
-  lines.push(line('topcoat', topcoatId, wanted, area.totalM2, [...topcoat.because, ...extra, ...asks]));
+  const moreCoats = top.clear || baseOf(topcoatId) === 'mineral' ? 0 : finish.extraCoats;
+  const usualCoats = coatingOf(ctx.settings, topcoatId).coats;
+  const extra = moreCoats > 0 ? [why('finish.extraCoat', 'trade-repair', { coats: usualCoats, finish: finishOf(s) })] : [];
+  lines.push(line('topcoat', topcoatId, area.totalM2, [...topcoat.because, ...extra, ...asks], ctx.settings, moreCoats));
   // Knots are sealed as they are; the first coat over the whole is what a torn grain drinks.
   const first = lines.findIndex((l) => l.use !== 'knots');
   const damagedM2 = Math.min(damagedOn(s), lines[first]!.areaM2);
@@ -295,7 +339,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   });
   const notSo = layings.flatMap((l) => l.selected.because.filter((r) => r.effect === 'block'));
   const base = { left, bareM2: primedM2, topcoat, layings, residues, asks };
-  const whole = lines.map((l) => laid(l, layings, s));
+  const whole = lines.map((l) => asLaid(laid(l, layings, s), s, ctx.spread, ctx.settings));
   if (notSo.length > 0) return { ...base, lines: [], refusedLines: whole, refused: notSo };
   return { ...base, lines: whole, refusedLines: [], refused };
 }

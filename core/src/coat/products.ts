@@ -18,6 +18,8 @@ export type PrimerId =
   | 'underwaterPrimer'
   | 'none';
 
+export type CoatId = Exclude<PrimerId, 'none'> | TopcoatId;
+
 export interface Coating {
   readonly base: 'water' | 'solvent' | 'mineral';
   readonly volumeSolidsPct: number;
@@ -77,9 +79,7 @@ export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
 };
 
 /** All that is laid, but none. */
-export const PRODUCT_IDS = [...Object.keys(PRIMERS_DATA).filter((id) => id !== 'none'), ...Object.keys(TOPCOATS_DATA)] as (
-  PrimerId | TopcoatId
-)[];
+export const PRODUCT_IDS = [...Object.keys(PRIMERS_DATA).filter((id) => id !== 'none'), ...Object.keys(TOPCOATS_DATA)] as CoatId[];
 
 const THINNED = {
   knotting: 'isopropanol',
@@ -89,8 +89,8 @@ const THINNED = {
   underwaterPrimer: 'xylene',
   antifoulingCoat: 'xylene',
 } as const;
-/** The solvent in one that is thinned with solvent. From memory of data sheets. */
-export const thinnerOf = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' =>
+/** The solvent in one that is thinned with solvent, as is usual; a sheet outranks it (shelf/own.ts). From memory of data sheets. */
+export const thinsWith = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' =>
   id in THINNED ? THINNED[id as keyof typeof THINNED] : 'mineralSpirits';
 
 /**
@@ -103,11 +103,7 @@ const MOST_RECOAT_H: Partial<Record<PrimerId | TopcoatId, number>> = {
   etch: 24,
   underwaterPrimer: 168,
 };
-export const mostRecoatH = (id: PrimerId | TopcoatId): number | null => MOST_RECOAT_H[id] ?? null;
-
-/** Its volume solids, %. */
-export const solidsOf = (id: PrimerId | TopcoatId): number =>
-  (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).volumeSolidsPct;
+export const mostRecoatOf = (id: PrimerId | TopcoatId): number | null => MOST_RECOAT_H[id] ?? null;
 
 /** Before the next coat at about 20 C, h. */
 export const recoatOf = (id: PrimerId | TopcoatId): Coating['recoatH'] =>

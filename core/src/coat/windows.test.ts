@@ -1,6 +1,7 @@
 /** Drying and the windows in which a coat may go on: rules of thumb by their own arithmetic, windows against a plain search over every hour. */
 import fc from 'fast-check';
-import { CURVES, dryingRate, fitSheet } from './drying';
+import { RangedError } from '../units/ranged';
+import { bySheet, CURVES, dryingRate, fitSheet } from './drying';
 import { dewPointC } from './dew-point';
 import { barredMost, chainOf, dayLaterH, LIMIT_IDS, movedBy, together, windowsOf, type CoatSpec, type FaceHours } from './windows';
 
@@ -77,13 +78,26 @@ describe('drying', () => {
   test('a sheet’s own points give its own doubling', () => {
     const { h20, doubleC } = fitSheet([10, 15, 25].map((x) => ({ c: x, h: 6 * 2 ** ((20 - x) / 8) })));
     expect([h20, doubleC]).toEqual([expect.closeTo(6, 6), expect.closeTo(8, 6)]);
+    const two = bySheet(
+      COAT,
+      [
+        { c: 10, h: 16 },
+        { c: 20, h: 8 },
+      ],
+      'twoPack',
+    );
+    expect([two.recoatH, dryingRate(two.curve, 7, 50), dryingRate(two.curve, 10, 90)]).toEqual([
+      expect.closeTo(8, 6),
+      0,
+      expect.closeTo(0.5, 6),
+    ]);
     expect(() =>
       fitSheet([
         { c: 10, h: 2 },
         { c: 20, h: 4 },
       ]),
     ).toThrow(/slower in the warm/);
-    expect(() => fitSheet([{ c: 10, h: 2 }])).toThrow(RangeError);
+    expect(() => fitSheet([{ c: 10, h: 2 }])).toThrow(RangedError);
   });
 });
 

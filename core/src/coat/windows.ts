@@ -4,10 +4,11 @@
  */
 import { convert } from '../units/units';
 import { DEW_MARGIN_C, dewPointC } from './dew-point';
-import { CURVES, dryingRate, type Curve } from './drying';
+import { curveOf, dryingRate, type Curve } from './drying';
 import { LAYING, layH, MIST_WIND } from './laying';
 import type { CoatLine } from './primer';
-import { baseOf, mostRecoatH, thinnerOf, type PrimerId } from './products';
+import { baseOf, mostRecoatOf, type PrimerId } from './products';
+import { curveBySheet } from '../shelf/own';
 import type { TopcoatId } from '../facts';
 
 export const LIMIT_IDS = ['light', 'hours', 'air', 'face', 'humidity', 'dew', 'wind', 'rain', 'frost', 'ahead'] as const;
@@ -52,24 +53,21 @@ const LIMITS = {
 /** Wind in which a brush still works, 20 mph; from there on dust and drops fly into the film. Common practice, no published source. */
 const BRUSH_WIND_MS = convert(20, 'mph', 'm/s');
 
-function curveOf(product: PrimerId | TopcoatId): Curve {
-  const base = baseOf(product);
-  if (base === 'mineral') return CURVES.lime;
-  if (base === 'water') return CURVES.water;
-  return thinnerOf(product) === 'isopropanol' ? CURVES.shellac : CURVES.solvent;
-}
-
-/** The usual limits of a product, so often as it is laid. */
-export function specsFor(l: Pick<CoatLine, 'product' | 'way' | 'areaM2' | 'recoatH'>, coats: number): CoatSpec[] {
+/** The limits of a product, so often as it is laid: the usual ones, and before them those of the firm's own sheet. */
+export function specsFor(
+  l: Pick<CoatLine, 'product' | 'way' | 'areaM2' | 'recoatH'> & Partial<Pick<CoatLine, 'own'>>,
+  coats: number,
+): CoatSpec[] {
+  const own = l.own ?? null;
   const limits = LIMITS[baseOf(l.product)];
   const spec: CoatSpec = {
     product: l.product,
-    curve: curveOf(l.product),
+    curve: own === null ? curveOf(l.product) : curveBySheet(own, l.product),
     recoatH: l.recoatH.high,
-    mostRecoatH: mostRecoatH(l.product),
-    airC: { least: limits.least, most: limits.most },
-    faceC: { least: limits.least, most: limits.face },
-    rhMostPct: limits.rh,
+    mostRecoatH: own?.recoatMostH ?? mostRecoatOf(l.product),
+    airC: { least: own?.leastAirC ?? limits.least, most: limits.most },
+    faceC: { least: own?.leastFaceC ?? limits.least, most: limits.face },
+    rhMostPct: own?.mostRhPct ?? limits.rh,
     windMostMS: LAYING[l.way].sprays ? convert(MIST_WIND.value, MIST_WIND.unit, 'm/s') : BRUSH_WIND_MS,
     rainSafe: limits.rainSafe,
     strokeH: layH({ product: l.product, areaM2: l.areaM2, coats: 1 }, l.way).high,

@@ -36,7 +36,8 @@ test('the lines of a job’s money are its whole, and coats, masks, disposal and
   expect(totals.lines.tests.high).toBe(DEFAULT_SETTINGS.testPrices.swab);
   const dear = derive(facts, { ...DEFAULT_SETTINGS, coatPerLitre: { water: 30, solvent: 38, mineral: 18 } }).totals;
   expect(dear.lines.coats.low).toBeCloseTo(2 * totals.lines.coats.low, 6);
-  expect(dear.money.low - totals.money.low).toBeCloseTo(totals.lines.coats.low, 6);
+  expect(dear.lines.packs.low).toBeCloseTo(2 * totals.lines.packs.low, 6);
+  expect(dear.money.low - totals.money.low).toBeCloseTo(totals.lines.coats.low + totals.lines.packs.low, 6);
 });
 
 test('a swab moved to where it was made is paid for once; a withdrawn one was paid for', () => {

@@ -4,6 +4,7 @@
  */
 import { CHANGE_VERSION, FIRM_SETTINGS, isJobChange, type Change, type JobChange } from './envelope';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
+import { firmProblems } from './firm-problems';
 import { asParent, eachRecord, emptyLists, isAppendOnly, specOf, type Entity, type FirmFacts, type JobFacts, type Row } from './registry';
 import { same } from './same';
 import { jobProblems, Touched } from './validate';
@@ -81,7 +82,10 @@ export function applyChange(facts: JobFacts | null, c: Change): Outcome<JobFacts
 export function applyFirmChange(facts: FirmFacts, c: Change): Outcome<FirmFacts> {
   if (c.entity === FIRM_SETTINGS || specOf(c.entity).scope !== 'firm')
     return wrong({ path: 'entity', message: 'is not a record of the firm' });
-  return applyToHolder(facts, c as Change & { entity: Entity });
+  const next = applyToHolder(facts, c as Change & { entity: Entity });
+  if (!next.ok || (c.op !== 'add' && c.op !== 'set')) return next;
+  const problems = firmProblems(next.value, c.entity as Entity, c.entityId);
+  return problems.length > 0 ? { ok: false, problems } : next;
 }
 
 /**

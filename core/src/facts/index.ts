@@ -1,4 +1,5 @@
 export * from './vocabulary';
+export * from './goods';
 export * from './schema';
 export {
   asParent,
@@ -15,6 +16,7 @@ export {
   type Bag,
   type Board,
   type Defect,
+  type Laid,
   type Sign,
   type SignPicture,
   type Check,
@@ -30,6 +32,7 @@ export {
   type ParentKind,
   type Part,
   type Person,
+  type Product,
   type Photo,
   type Reading,
   type RecordOf,
@@ -39,6 +42,7 @@ export {
   type Space,
   type Square,
   type Surface,
+  type Tin,
   type Zone,
 } from './registry';
 export {
@@ -74,6 +78,7 @@ export {
 export { JOB_FILE_FORMAT, JOB_FILE_VERSION, JobFile, canonical, parseJobFile, readJobFile, withNewIds, writeJobFile } from './job-file';
 export { fromZod, ok, pathText, wrong, type Outcome, type Problem } from './problems';
 export { jobProblems, readingProblems, surfaceProblems } from './validate';
+export { isForbidden, productProblems } from './firm-problems';
 export { clock, minutesOf } from './clock';
 export { fileName } from './file-name';
 export { numberAfter, sameNumber } from './numbers';

@@ -12,9 +12,10 @@ export const JOB_FILE_FORMAT = 'roughsill.job';
  * version 7 what lies before a side, and the way in; version 8 air samples, bags and the loads with which they left, the first day of
  * work and the stricter rules of a state; version 9 who works in which zone when, and the edition of the rules on which a job stands; version 10 in
  * which way a coat is laid; version 11 what was seen at the stroke, defects of the ground, and how good a piece has to look;
- * version 12 more kinds of pieces, grounds and coats, and of a room when it is heated, aired and lined, and what its logger said. Older ones are read, and their gaps are filled with "unknown".
+ * version 12 more kinds of pieces, grounds and coats, and of a room when it is heated, aired and lined, and what its logger said;
+ * version 13 what was really laid of each coat. Older ones are read, and their gaps are filled with "unknown".
  */
-export const JOB_FILE_VERSION = 12;
+export const JOB_FILE_VERSION = 13;
 
 export const JobFile = z.lazy(() =>
   z.strictObject({
@@ -31,12 +32,13 @@ export const JobFile = z.lazy(() =>
       z.literal(9),
       z.literal(10),
       z.literal(11),
+      z.literal(12),
       z.literal(JOB_FILE_VERSION),
     ]),
     ...jobFactsShape(),
   }),
 );
-export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 } & JobFacts;
+export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 } & JobFacts;
 
 type Lists = Readonly<Record<string, readonly Row[]>>;
 

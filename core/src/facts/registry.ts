@@ -12,6 +12,7 @@ import {
   DefectFields,
   SignFields,
   SignPictureFields,
+  LaidFields,
   CheckFields,
   HaulFields,
   StintFields,
@@ -25,6 +26,8 @@ import {
   name,
   PartFields,
   PersonFields,
+  ProductFields,
+  TinFields,
   PhotoFields,
   ReadingFields,
   SampleFields,
@@ -67,7 +70,7 @@ export interface EntitySpec {
   /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
   readonly appendOnly: boolean;
   /** The version of the job file since which the list exists; older ones do without. */
-  readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9 | 11;
+  readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9 | 11 | 13;
   /** Its list on the job came later than that on the surface. */
   readonly sinceOnJob?: 5;
   /** The field that says when it was observed. */
@@ -140,6 +143,28 @@ export const REGISTRY = {
     parents: ['firm'],
     list: 'signPictures',
     most: 500,
+    appendOnly: false,
+    since: 11,
+    refs: [],
+    order: byId,
+  }),
+  product: spec({
+    scope: 'firm',
+    fields: ProductFields,
+    parents: ['firm'],
+    list: 'products',
+    most: 500,
+    appendOnly: false,
+    since: 11,
+    refs: [],
+    order: byId,
+  }),
+  tin: spec({
+    scope: 'firm',
+    fields: TinFields,
+    parents: ['firm'],
+    list: 'tins',
+    most: 5000,
     appendOnly: false,
     since: 11,
     refs: [],
@@ -312,6 +337,18 @@ export const REGISTRY = {
     ],
     order: byTime,
   }),
+  laid: spec({
+    scope: 'job',
+    fields: LaidFields,
+    parents: ['surface'],
+    list: 'laid',
+    most: 200,
+    appendOnly: true,
+    since: 13,
+    time: 'takenAt',
+    refs: [{ field: 'supersedesId', to: 'laid', where: 'beside', says: says('the coat it takes back is not on this surface') }],
+    order: byTime,
+  }),
   defect: spec({
     scope: 'job',
     fields: DefectFields,
@@ -473,6 +510,7 @@ export type Square = RecordOf<'square'>;
 export type Board = RecordOf<'board'>;
 export type Photo = RecordOf<'photo'>;
 export type Sign = RecordOf<'sign'>;
+export type Laid = RecordOf<'laid'>;
 export type SignPicture = RecordOf<'signPicture'>;
 export type Defect = RecordOf<'defect'>;
 export type AirSample = RecordOf<'airSample'>;
@@ -481,6 +519,8 @@ export type Stint = RecordOf<'stint'>;
 export type Bag = RecordOf<'bag'>;
 export type InstrumentCheck = RecordOf<'instrumentCheck'>;
 export type Person = RecordOf<'person'>;
+export type Product = RecordOf<'product'>;
+export type Tin = RecordOf<'tin'>;
 export type Machine = RecordOf<'machine'>;
 export type Site = RecordOf<'site'>;
 

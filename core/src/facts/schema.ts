@@ -58,6 +58,7 @@ import {
   WORKERS,
   YES_NO,
 } from './vocabulary';
+import { GOOD_IDS, STANDS_AT, STUFFS } from './goods';
 
 /** Letters, digits and hyphens, made by the client so that a record can be written without signal. */
 export const Id = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9-]{2,63}$/, 'an id is 3 to 64 letters, digits or hyphens');
@@ -584,6 +585,24 @@ export const SignFields = z.strictObject({
   supersedesWhy: text(300).nullable(),
 });
 
+/** A coat as it was really laid: what it took, and what the comb showed. From then on the rest of the job follows it. */
+export const LaidFields = z.strictObject({
+  product: z.string().regex(/^[A-Za-z0-9]{2,40}$/, 'a product is named as in the plan'),
+  /** Takes back the one that it names. */
+  withdrawn: z.boolean().default(false),
+  way: z.enum(LAYINGS),
+  coats: z.number().int('coats are a whole number').min(1, 'at least one coat').max(6, 'over 6 coats: check'),
+  areaM2: z.number({ error: 'an area is a number' }).positive('an area is more than 0').max(5000, 'over 5,000 m2 in one: check the unit'),
+  /** Of the product, thinner not counted. Null: nobody measured it. */
+  litres: z.number().positive('what was laid is more than 0').max(2000, 'over 2,000 L: check the unit').nullable(),
+  /** By the comb, fresh. Null: none was held in. */
+  wetUm: z.number().positive('a film is more than 0').max(2000, 'over 2,000 um: check the unit').nullable(),
+  /** Thinner, % by volume of the product. */
+  thinnedPct: z.number().min(0, 'less than none is not thinned').max(100, 'more thinner than paint: check').default(0),
+  takenAt: Instant,
+  supersedesId: Id.nullable().default(null),
+});
+
 /** What is wrong with the ground of a piece, where, how large and how deep. */
 export const DefectFields = z.strictObject({
   kind: z.enum(DEFECTS),
@@ -652,6 +671,78 @@ export const SiteFields = z.strictObject({
   address: text(200).default(''),
   yearBuilt: year.nullable().default(null),
   note: text(1000).default(''),
+});
+
+const sheetNumber = (what: string, least: number, most: number) =>
+  z
+    .number({ error: `${what} is a number` })
+    .min(least, `${what} is at least ${least}`)
+    .max(most, `${what} is at most ${most}: check the unit`)
+    .nullable()
+    .default(null);
+
+/** What the firm buys, by its own data sheet. Null: the sheet does not say, and the generic value stands. */
+export const ProductFields = z.strictObject({
+  name: name('the product'),
+  /** What it is: for this it is taken. */
+  good: z.enum(GOOD_IDS),
+  /** The firm works with it: it outranks the generic values. Off: it only stands there. */
+  inUse: z.boolean().default(true),
+  chemistry: z.enum(STUFFS).default('unsaid'),
+  /** Of what works in it, % by weight. */
+  strengthPct: sheetNumber('a strength, %,', 0.01, 100),
+  densityKgL: sheetNumber('a density, kg/L,', 0.3, 4),
+  /** Volume solids, %. */
+  solidsPct: sheetNumber('volume solids, %,', 1, 100),
+  dryFilmUm: sheetNumber('a dry film, um,', 1, 2000),
+  /** So many coats by the sheet. */
+  coats: z.number().int('coats are a whole number').min(1, 'at least one coat').max(6, 'over 6 coats: check').nullable().default(null),
+  /** May be thinned by so much of it, % by volume. */
+  thinMostPct: sheetNumber('thinning, %,', 0, 100),
+  /** Least and most until the next coat, h, at `atC` and `atRhPct`. */
+  recoatLeastH: sheetNumber('the shortest wait, h,', 0.05, 336),
+  recoatMostH: sheetNumber('the longest wait, h,', 0.05, 8760),
+  atC: sheetNumber('the temperature of the sheet, C,', -10, 50),
+  atRhPct: sheetNumber('the humidity of the sheet, %,', 0, 100),
+  /** The shortest wait at another temperature: with it the sheet's own slope is known. */
+  coldC: sheetNumber('the other temperature, C,', -10, 50),
+  coldLeastH: sheetNumber('the wait at the other temperature, h,', 0.05, 720),
+  leastAirC: sheetNumber('the coldest air, C,', -20, 40),
+  leastFaceC: sheetNumber('the coldest face, C,', -20, 40),
+  mostRhPct: sheetNumber('the highest humidity, %,', 10, 100),
+  /** Once mixed or opened, h. */
+  openLifeH: sheetNumber('the open life, h,', 0.05, 8760),
+  flashC: sheetNumber('the flash point, C,', -60, 400),
+  /** In which it is sold: in the unit of the good, with a price in the firm's money. */
+  packs: z
+    .array(
+      z.strictObject({
+        size: z.number().positive('a pack holds something').max(2000, 'over 2,000 in one pack: check the unit'),
+        price: z.number().min(0, 'a price cannot be negative').max(100_000, 'check the price'),
+      }),
+    )
+    .max(12, 'at most 12 sizes of pack')
+    .default([]),
+  /** Which sheet says so, and of when. */
+  sheet: text(200).default(''),
+});
+
+/** What stands there: a tin, a roll, a bag, with what is left in it. */
+export const TinFields = z.strictObject({
+  good: z.enum(GOOD_IDS),
+  /** Of which of the firm's products it is; null: of no sheet that the firm entered. */
+  productId: Id.nullable().default(null),
+  /** In the unit of the good. */
+  amount: z
+    .number({ error: 'what is left is a number' })
+    .min(0, 'less than nothing is not left')
+    .max(5000, 'over 5,000 of it: check the unit'),
+  at: z.enum(STANDS_AT).default('shelf'),
+  /** Bought for this job; null: for any. */
+  forJobId: Id.nullable().default(null),
+  batch: text(40).default(''),
+  colour: text(60).default(''),
+  openedOn: Day.nullable().default(null),
 });
 
 /** A machine that the firm owns: what was drawn into it comes out again where it is opened or moved. */

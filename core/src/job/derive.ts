@@ -49,6 +49,8 @@ import {
 } from '../zone';
 import { longestDays } from '../zone/longest-day';
 import { NOTHING, plus } from '../work';
+import { spreadOn, sumSpread, type SpreadBook } from '../coat';
+import { restOfTins } from '../shelf/buy';
 import { testsMoney, type MoneyLines } from './money';
 import { footprintOf, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
 
@@ -70,7 +72,7 @@ export interface JobPlan {
   readonly totals: {
     readonly areaM2: number;
     readonly personHours: { readonly low: number; readonly high: number };
-    /** All surfaces, and the tests. */
+    /** All surfaces, the rest of the tins that were opened for them, and the tests. */
     readonly money: { readonly low: number; readonly high: number };
     readonly lines: MoneyLines;
   };
@@ -215,10 +217,11 @@ const surfaceNodes = () => ({
       instruments: InstrumentBook,
       asbestos: AsbestosPicture,
       settings: FirmSettings,
+      spread: SpreadBook,
     ): SurfaceOwn => {
       const { rulebook } = site;
       const place = placeOf(s, space);
-      const ctx = { rulebook, settings, site, space, place, builtYear, past, instruments, trials: NO_TRIALS, asbestos };
+      const ctx = { rulebook, settings, site, space, place, builtYear, past, instruments, trials: NO_TRIALS, asbestos, spread };
       return planOwn(s, ctx, area, optionsUnder(settings));
     },
   ),
@@ -326,6 +329,10 @@ export function createDeriver(): Deriver {
     const picture = piece === null ? undefined : pictures.get(piece.surface.id);
     return picture === undefined ? NO_ASBESTOS : nodes[i]!.asbestos(picture);
   });
+  const spreads = eachKept(([s]: [Surface], _i, settings: FirmSettings) =>
+    s.removedAt === null && s.laid.length > 0 ? spreadOn(s, settings) : null,
+  );
+  const spreadOf = kept<SpreadBook>();
   const zonedAll = eachKept(([s]: [Surface], i) => nodes[i]!.zoned(zonedOf(s)));
   const zoneMap = node(zonesOf);
   const roomOf = node(roomsOf);
@@ -432,6 +439,7 @@ export function createDeriver(): Deriver {
     told?: (share: number) => void,
   ) {
     const given = around(facts, settings, thisYear);
+    const spread = spreadOf(sumSpread(spreads([facts.surfaces], settings)));
     const { site, instruments, years, locals, past, asbestos, room, views } = given;
     const map = zoneMap(facts.job, facts.spaces, facts.zones, given.zoned);
     const all = standings(map, given.zoned, given.there, room);
@@ -445,7 +453,18 @@ export function createDeriver(): Deriver {
     const surfaces: (Made | undefined)[] = facts.surfaces.map(() => undefined);
     const ownAt = (i: number): SurfaceOwn => {
       const { own } = nodes[i]!;
-      return own(facts.surfaces[i]!, locals[i]!.area, years[i]!, site, views[room[i]!]!, past[i]!, instruments, asbestos[i]!, settings);
+      return own(
+        facts.surfaces[i]!,
+        locals[i]!.area,
+        years[i]!,
+        site,
+        views[room[i]!]!,
+        past[i]!,
+        instruments,
+        asbestos[i]!,
+        settings,
+        spread,
+      );
     };
     let done = 0;
     const zonePlans = (only === undefined ? all : all.filter((z) => z.view.id === wanted)).map(({ view, surfaces: at, ...z }): ZonePlan => {
@@ -549,7 +568,14 @@ function summarise(
 ): JobPlan {
   const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
   const tests = testsMoney(facts, settings);
-  const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: tests, high: tests } };
+  const rulebook = bookOf(facts.job);
+  const packs = restOfTins(
+    surfaces.map((x) => x.plan.coating),
+    settings,
+    rulebook.id,
+  );
+  const beside = tests + packs;
+  const totals = { areaM2: 0, personHours: { low: 0, high: 0 }, money: { low: beside, high: beside } };
   const methods = { low: 0, high: 0 };
   let coats = 0;
   for (const { tally: t } of surfaces) {
@@ -570,12 +596,12 @@ function summarise(
     labour: { low: totals.personHours.low * labourPerHour, high: totals.personHours.high * labourPerHour },
     methods,
     coats: flat(coats),
+    packs: flat(packs),
     sheet: flat(zones.reduce((sum, z) => sum + z.bought.sheet, 0)),
     wear: zones.reduce((sum, z) => plus(sum, z.bought.wear), NOTHING),
     disposal: flat(zones.reduce((sum, z) => sum + z.bought.disposal, 0)),
     tests: flat(tests),
   };
-  const rulebook = bookOf(facts.job);
   return {
     jobId: facts.job.id,
     rulebook: rulebook.id,

@@ -4,7 +4,7 @@ import type { Range } from '../choose';
 import { standingOf, standingReadings } from '../probe';
 import type { FirmSettings } from '../rulebook';
 
-export const MONEY_LINES = ['labour', 'methods', 'coats', 'sheet', 'wear', 'disposal', 'tests'] as const;
+export const MONEY_LINES = ['labour', 'methods', 'coats', 'packs', 'sheet', 'wear', 'disposal', 'tests'] as const;
 export type MoneyLine = (typeof MONEY_LINES)[number];
 /** In the firm's money. The lines together are the whole. */
 export type MoneyLines = Readonly<Record<MoneyLine, Range>>;

@@ -5,7 +5,8 @@ import { aCheck, aFacts, aJob, aPart, aSpace, aSurface, AT, rulesOf, THIS_YEAR }
 import { measure } from '../units/units';
 import { sentence } from '../words';
 import { digestOf } from './digest';
-import { jobSteps, toBuy } from './steps';
+import { jobSteps } from './steps';
+import { toBuy } from './to-buy';
 
 const planned = (facts: JobFacts) => createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR);
 const stepsOf = (facts: JobFacts) => jobSteps(facts, planned(facts));

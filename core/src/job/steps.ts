@@ -1,25 +1,14 @@
 /** What is done once for the whole job: papers and notices before anybody starts, one list to buy from, and the handing over. */
 import type { Check, JobFacts } from '../facts';
 import { typed, why, type Reason } from '../reasons';
-import { convert, measure, UNITS } from '../units/units';
+import { measure } from '../units/units';
 import { isHeater } from '../walk';
 import { siteDuties } from '../walk/duties';
-import { gate, stepOf, type Amount, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
+import { gate, stepOf, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
 import type { ZonePlan } from '../zone';
 import { standingOf } from '../zone/standing';
 import type { JobPlan } from './derive';
-
-/** Of one thing, everything that any step asks for. Counted in two kinds of unit it is two lines. */
-export function toBuy(steps: readonly Pick<StepSpec, 'amounts'>[]): Amount[] {
-  const sums = new Map<string, Amount>();
-  for (const { what, amount } of steps.flatMap((st) => st.amounts)) {
-    const key = `${what}/${UNITS[amount.unit].dimension}`;
-    const before = sums.get(key)?.amount;
-    const sum = before ? measure(before.value + convert(amount.value, amount.unit, before.unit), before.unit) : amount;
-    sums.set(key, { what, amount: sum });
-  }
-  return [...sums.values()];
-}
+import { toBuy } from './to-buy';
 
 /** What stays behind has to be known to whoever comes after. */
 function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reason[] {

@@ -1,14 +1,14 @@
 /** The bench as questions: one schema and one answer each, for the API and the command line alike. Numbers in SI, sentences in the asker's units. */
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
-import { LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
+import { bySheet, DRYING_KINDS, LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
 import { LAYINGS, MATERIALS } from '../facts';
 import { withCommas } from '../units/units';
 import { FACING, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS, type Facing } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
 import { CONTENT_IDS, hazardsOf } from './label';
-import { ACID_IDS, acidFor, phOnTheWay, proofOf, rinsesFor } from './neutralise';
-import { chlorineOf, pasteFor, thin } from './dilute';
+import { ACID_IDS, acidFor, CARBONATE_IDS, carbonateFor, phOnTheWay, proofOf, rinsesFor } from './neutralise';
+import { chlorineOf, pasteFor, powderFor, thin } from './dilute';
 import { MEDIA_IDS, nozzle } from './nozzle';
 import { mixNow, type MixEvent } from './recipe';
 import { schedule, type CausticMix } from './caustic';
@@ -73,6 +73,24 @@ export const QUESTIONS = {
         way: phOnTheWay(causticG, litres, acid),
         says: [`${sold} as it is sold, in at least ${a.L(it.waterL)} of water.`],
       };
+    },
+  ),
+  carbonate: question(
+    'Bicarbonate or washing soda for an acid that is left, with the gas that foams out of it',
+    z.strictObject({ ...Told, acidG: n, acid: z.enum(ACID_IDS), carbonate: z.enum(CARBONATE_IDS) }),
+    ({ acidG, acid, carbonate, units }) => {
+      const a = amounts(units);
+      const it = carbonateFor(acidG, acid, carbonate);
+      return { ...it, says: [`${a.g(it.g)}, a little at a time: ${a.L(it.gasL)} of gas foam out of it.`] };
+    },
+  ),
+  powder: question(
+    'Powder remover for milk paint on an area, and its water',
+    z.strictObject({ ...Told, areaM2: n }),
+    ({ areaM2, units }) => {
+      const a = amounts(units);
+      const it = powderFor(areaM2);
+      return { ...it, says: [`${a.L(it.powderL.low)} to ${a.L(it.powderL.high)} of powder, half as much water.`] };
     },
   ),
   rinse: question(
@@ -148,6 +166,14 @@ export const QUESTIONS = {
             product: z.enum(PRODUCT_IDS),
             coats: z.int().min(1, 'at least one coat').max(6, 'at most six coats').default(1),
             way: z.enum(LAYINGS).default('brush'),
+            /** Of the product’s own sheet: hours until the next coat, by heat. It outranks the rule of thumb. */
+            sheet: z
+              .array(z.strictObject({ c: n.min(-10).max(60), h: n.min(0.05, 'a time is more than 0').max(2000) }))
+              .min(2, 'two points at different degrees are needed')
+              .max(8)
+              .nullable()
+              .default(null),
+            dries: z.enum(DRYING_KINDS).nullable().default(null),
             areaM2: n.min(0.01, 'an area is more than 0').max(5000, 'check the unit'),
           }),
         )
@@ -174,7 +200,9 @@ export const QUESTIONS = {
     }),
     ({ coats, material, region, seed, from, days, outside, room, language }) => {
       const weather = simulatedWeather(seed, region, Date.parse(from), days * 24);
-      const specs = coats.flatMap((c) => specsFor({ ...c, recoatH: recoatOf(c.product) }, c.coats));
+      const specs = coats.flatMap((c) =>
+        specsFor({ ...c, recoatH: recoatOf(c.product) }, c.coats).map((s) => (c.sheet === null ? s : bySheet(s, c.sheet, c.dries))),
+      );
       const place = {
         outside: { ...(outside ?? { facing: 's' as const, shade: 'mid' as const }), shaded: [] },
         room: { ...(room ?? { heatedC: 16, airChangesH: 2, volumeM3: 40, waterGH: 100 }), driedGH: 0 },

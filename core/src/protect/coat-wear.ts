@@ -3,7 +3,8 @@ import type { LayingId } from '../facts';
 import { answer, why, type Answer } from '../reasons';
 import type { RespiratorId } from '../rulebook';
 import { measure } from '../units/units';
-import { LAYING, thinnerOf } from '../coat';
+import { LAYING } from '../coat';
+import { thinnerOf } from '../shelf/own';
 import { gloveFor } from './gloves';
 import type { Needs } from './needs';
 import { ownedMask } from './masks';
@@ -26,7 +27,7 @@ export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | 
   const mists = needs.flatMap((n) => n.mists);
   const products = [...new Set([...solvent, ...mists.map((m) => m.product)])];
   if (products.length === 0) return null;
-  const chemicals = [...new Set(solvent.map(thinnerOf))];
+  const chemicals = [...new Set(solvent.map((id) => thinnerOf(ctx.settings, id)))];
   const glove = gloveFor(chemicals);
   // With a brush in the open air the wind takes it; a mist stands round whoever makes it, wherever that is.
   const vapour = solvent.length > 0 && (place !== 'outside' || mists.some((m) => m.solvent));

@@ -2,7 +2,8 @@
 import type { SolventId } from '../air/vapour';
 import { BOUGHT, type Chemistry, type ElementId, type LayingId, type MethodId, type RepairId, type Surface, type WallId } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import { baseOf, LAYING, solidsOf, thinnerOf, type CoatLine } from '../coat';
+import { baseOf, LAYING, type CoatLine } from '../coat';
+import { chemistryOf, coatingOf, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
 import { HIGH_M, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
@@ -113,7 +114,7 @@ function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[])
       const m = methodById(option.methodId);
       const litres = m.consumables.find((c) => c.perM2.unit === 'L')?.perM2.value ?? 0;
       if (!BOUGHT.includes(m.id) || litres === 0 || p.areaM2 === 0) return [];
-      const solvent = IN_STRIPPER[ctx.settings.rates[m.id]?.chemistry ?? 'unsaid'];
+      const solvent = IN_STRIPPER[chemistryOf(ctx.settings, m.id)];
       return [
         {
           what: m.id,
@@ -130,12 +131,12 @@ function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[])
     if (baseOf(l.product) !== 'solvent' || l.areaM2 === 0 || l.coats === 0) return [];
     const wet = l.litres / l.coats / l.areaM2;
     const { sprays } = LAYING[l.way];
-    const thinner = wet * (1 - solidsOf(l.product) / 100) * (sprays ? MIST_SHARE : COAT_SHARE);
+    const thinner = wet * (1 - coatingOf(ctx.settings, l.product).volumeSolidsPct / 100) * (sprays ? MIST_SHARE : COAT_SHARE);
     return [
       {
         what: l.product,
         stroke: false,
-        solvent: thinnerOf(l.product),
+        solvent: thinnerOf(ctx.settings, l.product),
         litresPerM2: thinner,
         hours: sprays ? MIST_DRIES_H : COAT_DRIES_H,
         areaM2: l.areaM2,

@@ -13,6 +13,7 @@ import { methodById, type Method } from '../catalogue';
 import { isPresent, strictest, type HazardState } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
 import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
+import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import type { Rect } from '../zone/shapes';
 import type { Needs } from './needs';
@@ -224,7 +225,7 @@ const EYEWASH = { litres: measure(6, 'gal'), within: measure(55, 'ft') };
 
 /** Of several strippers the glove that holds all of them. Law P3. */
 function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
-  const found = methods.filter((m) => m.vapour && m.id !== 'moldBleach').map((m) => settings.rates[m.id]?.chemistry ?? 'unsaid');
+  const found = methods.filter((m) => m.vapour && m.id !== 'moldBleach').map((m) => chemistryOf(settings, m.id));
   const chemicals = [...new Set(found)];
   const { material, changeMin } = gloveFor(chemicals);
   return why('kit.glovesFor', 'mem-gloves', { chemicals, material, change: measure(changeMin, 'min') });

@@ -115,6 +115,7 @@ export const SOURCES = {
   'nps-pb9': pub('any', 'NPS Preservation Brief 9', 'wooden windows'),
   'nps-pb10': pub('any', 'NPS Preservation Brief 10', 'exterior paint: classes of failure and their treatment'),
   'hud-g': pub('US', 'HUD Guidelines, 2nd edition 2012', 'chapters 8 and 11', 'Guidance, not law.'),
+  iso19840: pub('any', 'ISO 19840', 'dry film: single readings not under 80 % of the nominal film'),
   'iso8502-4': pub('any', 'ISO 8502-4; ASTM D3276', 'surface at least 3 C (5 F) above the dew point'),
   'wmo-magnus': pub('any', 'WMO / Sonntag Magnus coefficients 17.62, 243.12 C', 'dew point over water'),
   'film-identity': pub('any', 'unit conversion', '1 US gallon = 1604 ft2 x mil'),
@@ -167,6 +168,7 @@ export const SOURCES = {
   'mem-film': { kind: 'mem', title: 'Maker practice', at: 'volume solids, film and loss of generic coatings', where: 'any', note: 'The product’s own data sheet rules.' },
   'mem-moisture': { kind: 'mem', title: 'Wood Handbook; painting practice', at: 'timber at most 15 % moisture before paint', where: 'any' },
   'job-record': { kind: 'job', title: 'This job’s record', at: 'what was seen, measured or chosen here', where: 'any' },
+  'firm-sheet': { kind: 'firm', title: 'The firm’s own data sheet', at: 'what the maker of a product says, as the firm entered it', where: 'any' },
   'firm-setting': { kind: 'firm', title: 'Firm setting', at: 'a rate, a price or a school that the firm chose', where: 'any' },
 } as const satisfies Record<string, Source>;
 

@@ -10,7 +10,7 @@ import { defectSize } from '../work';
 import { UNCOUNTED } from '../probe';
 import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
-import { formatMeasure, formatRange, many, measure, moneyIn, type UnitSystem } from '../units/units';
+import { cap, formatMeasure, formatRange, many, measure, moneyIn, type UnitSystem } from '../units/units';
 import { bookOf, type FirmSettings } from '../rulebook';
 import { declinedSays } from './declined';
 import { NOTICE } from './reporter';
@@ -60,8 +60,6 @@ const HARM = ['none', 'slight', 'some', 'hard'] as const;
 const ALTERNATIVES = 2;
 const LEAST_DAYS = 0.1;
 const LEAST_HARM = 0.25;
-/** pH stays pH. */
-const cap = (t: string): string => (/^[a-z][A-Z]/.test(t) ? t : t.charAt(0).toUpperCase() + t.slice(1));
 
 /** The cheapest and the gentlest of what else may be done; of those that nothing beats, where there are such. */
 function others(open: readonly Alternative[], chosen: MethodId | null): Alternative[] {

@@ -5,3 +5,4 @@ export { declinedSays } from './declined';
 export { programme, type Programme, type ProgrammeSection, type ProgrammeZone } from './programme';
 export { placeText, surveyReport, type SurveyReport } from './survey';
 export { blanks, damageLine, finishLine, jobMarkdown, signLine, unpriced } from './markdown';
+export { packText, pricesText, shoppingCsv, shoppingPaper, shoppingText, type BuyRow, type ShoppingPaper } from './shopping';

@@ -1,6 +1,6 @@
 /** What a firm decides for itself: rates, prices, schools, certificates. Every default can be changed; a change is marked as the firm's. */
 import { z } from 'zod';
-import type { Machine, Person } from '../facts';
+import type { Machine, Person, Product } from '../facts';
 import { CHEMISTRIES, METHOD_IDS } from '../facts/vocabulary';
 import { RESPIRATOR_IDS } from './rulebook';
 
@@ -102,8 +102,12 @@ export const FirmSettings = z.strictObject({
   /** Prefix of the firm's own sample numbers. */
   samplePrefix: z.string().trim().min(1, 'a prefix has at least one letter').max(10, 'at most 10 letters').default('S'),
 });
-/** With its machines and its people, where they are at hand: they are records of their own. */
-export type FirmSettings = z.infer<typeof FirmSettings> & { readonly machines?: readonly Machine[]; readonly people?: readonly Person[] };
+/** With its machines, people and products, where they are at hand: they are records of their own. */
+export type FirmSettings = z.infer<typeof FirmSettings> & {
+  readonly machines?: readonly Machine[];
+  readonly people?: readonly Person[];
+  readonly products?: readonly Product[];
+};
 
 /** Settings that an older form had, and that stand elsewhere now: passed over wherever they are read. */
 const RETIRED: readonly string[] = ['ownsHepaSander'];

@@ -1,8 +1,11 @@
 /** What was seen at its strokes and coats, laid over the steps of a surface: more or less to lay, hours, the clock, what is looked at again. */
 import { filmOf, methodById, type Consumable, type Method } from '../catalogue';
+import type { FirmSettings } from '../rulebook';
+import { priceOf } from '../shelf/own';
+import { moneyPerM2 } from '../choose/cost';
 import type { Choice, Range } from '../choose';
 import { picksOf } from '../choose';
-import { baseOf, LAYING, type CoatingPlan, type CoatLine } from '../coat';
+import { LAYING, type CoatingPlan, type CoatLine } from '../coat';
 import type { Surface } from '../facts';
 import { isPresent, type LeadPicture } from '../probe';
 import { why, type Reason } from '../reasons';
@@ -50,18 +53,22 @@ interface Once {
   readonly layHPerM2: number;
 }
 
-const used = (c: Consumable): Once['uses'][number] => ({ what: c.id, amount: c.perM2, money: c.pricePerM2 });
+const used = (c: Consumable, settings: FirmSettings): Once['uses'][number] => ({
+  what: c.id,
+  amount: c.perM2,
+  money: moneyPerM2(c, settings),
+});
 
-function onceOfStroke(m: Method, choice: Choice, partId: string): Once {
+function onceOfStroke(m: Method, choice: Choice, partId: string, settings: FirmSettings): Once {
   const part = choice.parts.find((p) => p.partId === partId)!;
   const { perM2 } = picksOf(part).find((k) => k.option.methodId === m.id)!.option;
-  const uses = m.consumables.filter((c) => c.everyPass).map(used);
+  const uses = m.consumables.filter((c) => c.everyPass).map((c) => used(c, settings));
   const product = m.consumables.find((c) => c.perM2.unit === 'L' && (m.laying !== null || c.everyPass));
   return {
     handsOnH: { low: perM2.personHours.low / perM2.passes.low, high: perM2.personHours.high / perM2.passes.high },
     waitH: perM2.dwellHours ?? NOTHING,
     uses,
-    product: product ? used(product) : null,
+    product: product ? used(product, settings) : null,
     layHPerM2: m.laying ? 1 / m.laying.layM2PerH : WET_H_M2,
   };
 }
@@ -69,7 +76,7 @@ function onceOfStroke(m: Method, choice: Choice, partId: string): Once {
 function onceOfCoat(l: CoatLine, ctx: SurfaceContext): Once {
   const m2 = l.areaM2 * l.coats;
   const litres = m2 > 0 ? l.litres / m2 : 0;
-  const product = { what: l.product, amount: measure(litres, 'L'), money: litres * ctx.settings.coatPerLitre[baseOf(l.product)] };
+  const product = { what: l.product, amount: measure(litres, 'L'), money: litres * priceOf(ctx.settings, l.product) };
   // The tool stands ready: it is not set up again for a spot.
   const { m2PerH } = LAYING[l.way];
   const handsOnH = { low: 1 / m2PerH.high, high: 1 / m2PerH.low };
@@ -220,7 +227,8 @@ export function withSigns(steps: readonly StepSpec[], input: Inputs): Signed {
     // What was broken into is primed again, with the first coat of the piece.
     const again = line !== undefined && line === coating.lines[0] ? brokeM2 : 0;
     if (seen.length === 0 && again === 0 && due.length === 0) return st;
-    const once = 'stroke' in at ? onceOfStroke(methodById(at.stroke), choice, at.partId) : line ? onceOfCoat(line, ctx) : null;
+    const once =
+      'stroke' in at ? onceOfStroke(methodById(at.stroke), choice, at.partId, ctx.settings) : line ? onceOfCoat(line, ctx) : null;
     const c = UNTOUCHED(st);
     for (const x of seen) {
       does(c, x, once, at, lead);

@@ -11,7 +11,7 @@ import {
 } from '../facts';
 import { aPart, aReading, aSurface, AT, COATS, GOOD_NUMBERS, planOf, rulesOf, aLayer, type Setup } from '../testing';
 import { sentence } from '../words';
-import { methodById } from '../catalogue';
+import { GOODS, methodById } from '../catalogue';
 import type { Step } from '../work';
 import { AGAIN_MOST, offersAt, placeOf, seenTold, SIGN_DATA, SIGN_ROLES, signsAt, type SeenAt } from '.';
 
@@ -150,8 +150,8 @@ describe('what follows from one', () => {
     expect(litres(after, 'stripperGel') - litres(before, 'stripperGel')).toBeCloseTo((at.areaM2 / 2) * 0.4 * 0.9, 9);
     expect(after.handsOnH.high - before.handsOnH.high).toBeCloseTo(at.areaM2 / 2 / methodById('solventGel').laying!.layM2PerH, 9);
     const [a, b] = [planOf(s), planOf({ ...s, signs: [aSign('gelThirsty', at, 'half')] })];
-    // 14 a litre-and-a-bit: the price of a film on a square metre; the work beside it.
-    expect(b.materials.high - a.materials.high).toBeCloseTo((at.areaM2 / 2) * 0.4 * 14, 9);
+    // 0.9 L of gel are a film on a square metre; the work beside it.
+    expect(b.materials.high - a.materials.high).toBeCloseTo((at.areaM2 / 2) * 0.4 * 0.9 * GOODS.stripperGel.price!, 9);
     expect(b.money.high).toBeGreaterThan(a.money.high);
   });
   test('what is through is lifted: its half waits no more', () => {
@@ -220,8 +220,8 @@ describe('what follows from one', () => {
     const often = { ...one, signs: [0, 1, 2, 3, 4].map((n) => aSign('gelStillWet', at, 'whole', n)) };
     expect(litres(stepWith(often), 'stripperGel')).toBe(0);
     const spent = planOf({ ...one, signs: [] }).materials.high - planOf(often).materials.high;
-    // 14 a film on a square metre: no more is saved than the tin was to give.
-    expect(spent).toBeCloseTo((litres(stepWith({ ...one, signs: [] }), 'stripperGel') / 0.9) * 14, 6);
+    // No more is saved than the tin was to give.
+    expect(spent).toBeCloseTo(litres(stepWith({ ...one, signs: [] }), 'stripperGel') * GOODS.stripperGel.price!, 6);
     expect(litres(stepWith(six), 'stripperGel')).toBe(litres(stepWith({ ...six, signs: [] }), 'stripperGel'));
   });
 });

@@ -4,6 +4,7 @@
  */
 import type { LimitSet } from '../air/breathing';
 import type { Nearby, Service, YesNo } from '../facts';
+import type { SpreadBook } from '../coat/used';
 import type { AsbestosPicture } from '../probe/asbestos';
 import type { Past } from '../probe/place';
 import type { InstrumentBook } from '../probe/xrf';
@@ -68,6 +69,8 @@ export interface SpaceView {
 }
 
 export interface SurfaceContext {
+  /** What each product really took so far, over the whole job. */
+  readonly spread: SpreadBook;
   readonly rulebook: Rulebook;
   readonly settings: FirmSettings;
   readonly site: SiteView;

@@ -4,7 +4,7 @@ import { surfaceProblems } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { HISTORIC_BEFORE, type SurfaceContext } from './context';
 import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
-import { baseOf, coat, type CoatingPlan } from '../coat';
+import { coat, type CoatingPlan } from '../coat';
 import {
   isPresent,
   lastFaceC,
@@ -23,6 +23,7 @@ import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold 
 import { isOpening, type TakeOff } from '../walk';
 import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
+import { priceOf } from '../shelf/own';
 import { hoursOf, maskingMoney, ownSteps, plus, repairMoney, type Step, type StepSpec } from '../work';
 import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
 
@@ -129,8 +130,8 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const repairs = repairsOf(s, ctx, area.totalM2, stroked);
   const asked = { s, ctx, choice, coating, lead, repairs };
   const { steps, sent, materials: signed } = withSigns(ownSteps(asked), { s, ctx, choice, coating, lead });
-  // What is left as it is, or waits for an answer, is not repaired either.
-  const repairing = steps.some((st) => st.kind === 'repair');
+  // What is left as it is, or waits for an answer, is not repaired either; what is asked about keeps its stuff in the price.
+  const repairing = steps.some((st) => st.kind === 'repair' || st.id === 'repair.ask' || st.id === 'level.ask');
   const base = {
     surfaceId: s.id,
     spaceId: s.spaceId,
@@ -147,9 +148,9 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     repairs,
     materials: plus(
       materialsOf(choice),
-      both(signed + maskingMoney(asked, steps) + (repairing ? repairMoney({ s, coating, repairs }) : 0)),
+      both(signed + maskingMoney(asked, steps) + (repairing ? repairMoney({ s, ctx, coating, repairs }) : 0)),
     ),
-    coats: [...coating.lines, ...coating.refusedLines].reduce((sum, l) => sum + l.litres * ctx.settings.coatPerLitre[baseOf(l.product)], 0),
+    coats: [...coating.lines, ...coating.refusedLines].reduce((sum, l) => sum + l.litres * priceOf(ctx.settings, l.product), 0),
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
   };

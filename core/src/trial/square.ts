@@ -1,5 +1,5 @@
 /** One trial square: how long it stood, and what it says. */
-import type { Harm, LeftBehind, Square, Surface } from '../facts';
+import { isForbidden, type Harm, type LeftBehind, type Square, type Surface } from '../facts';
 import { endsClear, wantsBare } from './endpoint';
 import { toReference } from './dwell';
 
@@ -16,9 +16,7 @@ const SPOILS_PAINT: readonly LeftBehind[] = ['softFilm'];
 const SPOILS_CLEAR: readonly LeftBehind[] = ['softFilm', 'ghost'];
 
 /** What it says on the tin, or what it is by: banned for stripping paint, whatever else it is called. */
-const BANNED_NAME = /methylene\s*chloride|dichloromethane|\bDCM\b/i;
-export const isBanned = (q: Pick<Square, 'chemistry' | 'product'>): boolean =>
-  q.chemistry === 'methyleneChloride' || BANNED_NAME.test(q.product);
+export const isBanned = (q: Pick<Square, 'chemistry' | 'product'>): boolean => isForbidden(q.chemistry, q.product);
 
 /** Minutes that it stood: by its clock, else as meant. */
 export function stoodMin(q: Square): number | null {

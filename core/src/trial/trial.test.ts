@@ -1,7 +1,7 @@
 /** Trial squares: bracket, halve, stop; what may be said of so few; whether the film holds. */
 import fc from 'fast-check';
 import { aFacts, aLayer, aReading, aSquare, aSurface, planOf, rulesOf, aPart } from '../testing';
-import { methodById } from '../catalogue';
+import { GOODS, methodById } from '../catalogue';
 import type { Square, Surface } from '../facts';
 import { AS_CATALOGUED } from '../rulebook';
 import { carriedSquare, carryable } from './carry';
@@ -189,8 +189,11 @@ describe('from trial to plan', () => {
     });
     const { perM2 } = planOf(s).choice.parts[0]!.options.find((o) => o.methodId === 'solventGel')!;
     expect(perM2.personHours.low).toBeCloseTo(3.75 * 0.85, 9);
-    // The gel costs 14 for 0.9 L; film and white spirit beside it 1.3.
-    expect(perM2.materials.high).toBeCloseTo((14 / 0.9) * 1.1 * 1.3 + 1.3, 9);
+    // Film and white spirit stand beside the gel.
+    expect(perM2.materials.high).toBeCloseTo(
+      GOODS.stripperGel.price! * 1.1 * 1.3 + 1.2 * GOODS.coverFilm.price! + 0.25 * GOODS.whiteSpirit.price!,
+      9,
+    );
     const bought = planOf(s)
       .work.steps.find((st) => st.id === 'remove.flat')!
       .amounts.find((a) => a.what === 'stripperGel')!;

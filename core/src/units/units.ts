@@ -206,6 +206,9 @@ function text(value: number, unit: Unit): string {
   return unit === '%' || unit === 'mass%' ? `${shown} %` : `${shown} ${label}`;
 }
 
+/** A word or a sentence as it begins; what begins small and goes on large, such as pH, stays. */
+export const cap = (t: string): string => (/^[a-z][A-Z]/.test(t) ? t : t.charAt(0).toUpperCase() + t.slice(1));
+
 /** "1 surface", "4 surfaces". */
 export const many = (n: number, one: string, several = `${one}s`): string => `${withCommas(n)} ${n === 1 ? one : several}`;
 

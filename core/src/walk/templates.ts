@@ -6,7 +6,7 @@ import { ELEMENTS } from './elements';
 
 export type SurfaceDraft = Omit<
   Surface,
-  'id' | 'removedAt' | 'parts' | 'layers' | 'readings' | 'checks' | 'samples' | 'squares' | 'boards' | 'signs' | 'defects'
+  'id' | 'removedAt' | 'parts' | 'layers' | 'readings' | 'checks' | 'samples' | 'squares' | 'boards' | 'signs' | 'laid' | 'defects'
 >;
 export type PartDraft = Omit<Part, 'id' | 'removedAt'>;
 

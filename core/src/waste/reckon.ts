@@ -7,6 +7,7 @@ import { WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '
 import { isPresent } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
+import { chemistryOf } from '../shelf/own';
 import type { SurfacePlan } from '../surface/plan';
 import { convert, measure } from '../units/units';
 import { byLaw } from '../protect';
@@ -151,7 +152,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
         lead,
         wet ? why('waste.texture', 'trade-waste', { area }) : why('waste.fromCoats', 'trade-waste', { area, coats: Math.max(1, coats) }),
       );
-      if (m.vapour) sum.chemistry.add(settings.rates[m.id]?.chemistry ?? 'unsaid');
+      if (m.vapour) sum.chemistry.add(chemistryOf(settings, m.id));
     }
   // What the steps use up is what the shopping list has: the same litres.
   for (const step of plan.work.steps)

@@ -7,6 +7,8 @@ import type { Method } from '../catalogue';
 import type { Range } from '../choose';
 import { LAYING, type CoatLine, type CoatingPlan } from '../coat';
 import { why, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
+import { priceOf } from '../shelf/own';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
 import { REBATE_M, sizeOf, takeOff } from '../walk';
@@ -18,22 +20,18 @@ type TapeId = 'crepeTape' | 'longLifeTape' | 'filmTape' | 'foilTape' | 'clothTap
 interface Tape {
   /** So long it comes off without its glue or the paint, days. */
   readonly days: { readonly inside: number; readonly outside: number };
-  /** Of a metre, in the firm's money. */
-  readonly price: number;
 }
 export const TAPE: Readonly<Record<TapeId, Tape>> = {
-  crepeTape: { days: { inside: 1, outside: 1 }, price: 0.06 },
-  longLifeTape: { days: { inside: 14, outside: 7 }, price: 0.12 },
-  filmTape: { days: { inside: 3, outside: 2 }, price: 0.15 },
-  foilTape: { days: { inside: 3, outside: 3 }, price: 0.35 },
-  clothTape: { days: { inside: 2, outside: 1 }, price: 0.2 },
+  crepeTape: { days: { inside: 1, outside: 1 } },
+  longLifeTape: { days: { inside: 14, outside: 7 } },
+  filmTape: { days: { inside: 3, outside: 2 } },
+  foilTape: { days: { inside: 3, outside: 3 } },
+  clothTape: { days: { inside: 2, outside: 1 } },
 };
 const isTape = (what: string): what is TapeId => what in TAPE;
 
 type CoveringId = 'maskPaper' | 'maskFilm' | 'heatCard';
-/** Of a square metre. */
-const COVERING_PRICE: Readonly<Record<CoveringId, number>> = { maskPaper: 0.15, maskFilm: 0.1, heatCard: 2.5 };
-const isCovering = (what: string): what is CoveringId => what in COVERING_PRICE;
+const isCovering = (what: string): what is CoveringId => what in COVERING_KG;
 
 /** Of tape and paper, what is torn off at the corners and lost. */
 const WASTED = 1.1;
@@ -258,13 +256,10 @@ export const unmaskH = (m: Masking, pieces: number): Range => {
 };
 
 /** What tape, paper, film and shields of some steps cost, in the firm's money. */
-export const maskMoney = (steps: readonly { readonly amounts: readonly Amount[] }[]): number =>
+export const maskMoney = (steps: readonly { readonly amounts: readonly Amount[] }[], settings: FirmSettings): number =>
   steps
     .flatMap((st) => st.amounts)
-    .reduce(
-      (sum, { what, amount }) => sum + amount.value * (isTape(what) ? TAPE[what].price : isCovering(what) ? COVERING_PRICE[what] : 0),
-      0,
-    );
+    .reduce((sum, { what, amount }) => sum + (isTape(what) || isCovering(what) ? amount.value * priceOf(settings, what) : 0), 0);
 
 /** Of a square metre, kg. From memory of data sheets. */
 const COVERING_KG: Readonly<Record<CoveringId, number>> = { maskPaper: 0.04, maskFilm: 0.01, heatCard: 0.35 };

@@ -5,6 +5,7 @@ import type { CoatingPlan } from '../coat';
 import { isPresent, type LeadPicture } from '../probe';
 import { cuts, DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
 import { why, type Reason } from '../reasons';
+import { priceOf } from '../shelf/own';
 import { measure } from '../units/units';
 import type { Around } from './around';
 import { gate, hours, plus, stepOf, type Amount, type GateSpec, type StepSpec } from './step';
@@ -62,8 +63,8 @@ const levelledM2 = (s: Surface, coating: CoatingPlan): number =>
   finishSpec(s).levels && coating.left.value === 'partly' && coating.lines.length > 0 ? coating.bareM2 * LEVEL_SHARE : 0;
 
 /** What is bought for repairs and levelling, in the firm's money. */
-export const repairMoney = ({ s, coating, repairs }: Pick<Inputs, 's' | 'coating' | 'repairs'>): number =>
-  repairs.reduce((sum, r) => sum + r.money, 0) + levelledM2(s, coating) * FILLER.fineSurfacer.price;
+export const repairMoney = ({ s, ctx, coating, repairs }: Pick<Inputs, 's' | 'ctx' | 'coating' | 'repairs'>): number =>
+  repairs.reduce((sum, r) => sum + r.money, 0) + levelledM2(s, coating) * priceOf(ctx.settings, 'fineSurfacer');
 
 export function repairSteps(input: Inputs): StepSpec[] {
   const { s, ctx, coating, repairs } = input;

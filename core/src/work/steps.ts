@@ -311,7 +311,7 @@ const asIfLaid = (input: Inputs): Inputs => ({
 
 /** What the steps cost in masking: those of a refused way too, for asking makes nothing cheaper. */
 export const maskingMoney = (input: Inputs, steps: readonly StepSpec[]): number =>
-  maskMoney(input.coating.refusedLines.length > 0 ? plannedSteps(asIfLaid(input)) : steps);
+  maskMoney(input.coating.refusedLines.length > 0 ? plannedSteps(asIfLaid(input)) : steps, input.ctx.settings);
 
 /** The steps of one surface, from what the earlier stages decided; its zone sets up, cleans and verifies around them (zone/steps.ts). */
 export function ownSteps(input: Inputs): StepSpec[] {

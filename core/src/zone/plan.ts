@@ -1,9 +1,10 @@
 /** A zone: one containment and one set of everything for the surfaces that are worked in it. */
 import type { Sent } from '../sign';
+import { priceOf } from '../shelf/own';
 import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
 import type { Range } from '../choose';
 import { reachM } from '../coat';
-import { HAZARD_KINDS, protect, type HazardKind, type Needs, type Protection, type ZoneContext } from '../protect';
+import { HAZARD_KINDS, protect, type HazardKind, type Kit, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { HazardState } from '../probe';
 import type { Answer, Reason } from '../reasons';
 import type { FirmSettings, RespiratorId } from '../rulebook';
@@ -91,10 +92,14 @@ export interface ZoneBought {
   readonly sheet: number;
   /** Filters, cartridges and suits, by the hours that people are in there. */
   readonly wear: Range;
+  /** Masks that are used up or loaded, by person and day, the longer case; null: none is worn. */
+  readonly masks: readonly { readonly mask: RespiratorId; readonly personDays: number }[];
+  /** Suits, the longer case. */
+  readonly suits: number;
   /** The bags gone. */
   readonly disposal: number;
 }
-const NOTHING_BOUGHT: ZoneBought = { sheet: 0, wear: NOTHING, disposal: 0 };
+const NOTHING_BOUGHT: ZoneBought = { sheet: 0, wear: NOTHING, masks: [], suits: 0, disposal: 0 };
 
 /** @param insideH hours of all people together in the zone: set-up, strokes and clean-up @param coatH of those who lay its coats with solvent, and those that are sprayed */
 function boughtFor(
@@ -110,17 +115,23 @@ function boughtFor(
     const masks = mask === undefined ? [] : rulebook.respirators.filter((r) => r.apf >= mask.apf && (r.vapour || !mask.vapour));
     return masks.length === 0 ? 0 : Math.min(...masks.map((r) => settings.wearPerDay[r.build]));
   };
-  const perDay = maskDay(respirator.value) + (kit.some((k) => k.value === 'coverall') ? settings.wearPerDay.suit : 0);
-  const perCoatDay =
-    maskDay(coat?.respirator.value ?? null) + (coat?.kit.some((k) => k.value === 'coverall') === true ? settings.wearPerDay.suit : 0);
+  const suit = (worn: readonly Answer<Kit>[] | undefined): number => (worn?.some((k) => k.value === 'coverall') === true ? 1 : 0);
+  const suitPrice = priceOf(settings, 'coverall');
+  const perDay = maskDay(respirator.value) + suit(kit) * suitPrice;
+  const perCoatDay = maskDay(coat?.respirator.value ?? null) + suit(coat?.kit) * suitPrice;
   // Whoever comes in for an hour uses up a day's filters and a suit.
   const days = (h: number) => Math.ceil(h / shiftH - 1e-9);
   return {
-    sheet: sheetBoughtM2 * settings.sheetPerM2 + bags.value * settings.bagEach,
+    sheet: sheetBoughtM2 * priceOf(settings, 'sheet') + bags.value * priceOf(settings, 'wasteBags'),
     wear: {
       low: days(insideH.low) * perDay + days(coatH.low) * perCoatDay,
       high: days(insideH.high) * perDay + days(coatH.high) * perCoatDay,
     },
+    masks: [
+      ...(respirator.value === null ? [] : [{ mask: respirator.value, personDays: days(insideH.high) }]),
+      ...(coat === null || coat.respirator.value === null ? [] : [{ mask: coat.respirator.value, personDays: days(coatH.high) }]),
+    ].filter((m) => m.personDays > 0),
+    suits: days(insideH.high) * suit(kit) + days(coatH.high) * suit(coat?.kit),
     disposal: bags.value * settings.disposalPerBag,
   };
 }

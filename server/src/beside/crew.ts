@@ -18,6 +18,7 @@ const MOST_MS: Readonly<Record<Task['kind'], number>> = {
   planFile: 90_000,
   paper: 90_000,
   register: 30_000,
+  shopping: 30_000,
   file: 60_000,
   import: 120_000,
   picture: 20_000,

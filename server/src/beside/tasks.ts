@@ -1,11 +1,14 @@
 /** Heavy work beside the requests: what can be asked of a worker thread, and what it answers. */
 import type { ProblemCode } from '../problem';
-import type { Problem } from '@roughsill/core';
+import type { BuyScope, Problem } from '@roughsill/core';
 import type { Detail } from '@roughsill/core/report';
 
 export const PAPERS = ['survey', 'custody', 'labels', 'bags', 'loads', 'signs', 'programme'] as const;
 /** With the one that is made for a single surface. */
 export type Paper = (typeof PAPERS)[number] | 'client';
+
+export const SHOPPING_FORMATS = ['json', 'csv', 'txt', 'pdf'] as const;
+export type ShoppingFormat = (typeof SHOPPING_FORMATS)[number];
 
 /** A job as it is sent out, `{epoch, cursor, facts}` in JSON: a thread that is handed it has nothing to ask the database, and answers for that very cursor. */
 export type JobBody = Uint8Array;
@@ -23,6 +26,13 @@ export type Task =
       readonly origin: string;
     }
   | { readonly kind: 'register'; readonly what: 'samples' | 'bags'; readonly jobId: string; readonly now: string }
+  | {
+      readonly kind: 'shopping';
+      readonly format: ShoppingFormat;
+      readonly scope: BuyScope;
+      readonly jobId: string;
+      readonly now: string;
+    }
   | { readonly kind: 'file'; readonly jobId: string }
   | { readonly kind: 'import'; readonly file: Uint8Array; readonly copy: boolean; readonly now: string }
   | { readonly kind: 'picture'; readonly bytes: Uint8Array };

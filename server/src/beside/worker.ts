@@ -7,6 +7,7 @@ import {
   createDeriver,
   parseJobFile,
   sampleRegister,
+  shoppingOf,
   spellAs,
   withNewIds,
   writeJobFile,
@@ -15,7 +16,7 @@ import {
   type JobPlan,
 } from '@roughsill/core';
 import { bagsCsv, registerCsv } from '@roughsill/core/import';
-import { jobReport, methodsReport, type Detail } from '@roughsill/core/report';
+import { jobReport, methodsReport, shoppingCsv, shoppingPaper, shoppingText, type Detail } from '@roughsill/core/report';
 import { connect, WORKING } from '../db/client';
 import { Epoch } from '../db/epoch';
 import { FirmStore } from '../db/firm-store';
@@ -24,6 +25,7 @@ import { MediaStore } from '../media/media-store';
 import { redrawn } from '../media/picture';
 import { clientPdf } from '../pdf/client';
 import { bagsPdf, loadsPdf, programmePdf, signsPdf } from '../pdf/zone-papers';
+import { shoppingPdf } from '../pdf/shopping';
 import { custodyPdf, labelsPdf, surveyPdf } from '../pdf/papers';
 import { asProblem, HttpProblem } from '../problem';
 import type { Answer, JobBody, Paper, Task, WorkerPlace } from './tasks';
@@ -139,6 +141,25 @@ async function work(task: Task, told: Told): Promise<Answer> {
       const facts = await factsOf(task.jobId);
       const csv = task.what === 'samples' ? registerCsv(sampleRegister(facts, await planning(), task.now)) : bagsCsv(facts);
       return { ok: true, bytes: Buffer.from(csv) };
+    }
+    case 'shopping': {
+      const facts = await factsOf(task.jobId);
+      const { scope } = task;
+      if (scope.kind === 'zone' && ![...facts.spaces, ...facts.zones, facts.job].some((z) => z.id === scope.zoneId))
+        throw new HttpProblem('not-found', `There is no zone ${scope.zoneId} on job ${task.jobId}.`);
+      const settings = await planning();
+      const plan = planned(facts, settings, task.now, told);
+      told(0.7);
+      const { tins } = (await store().firm()).facts;
+      const shopping = shoppingOf(facts, plan, { settings, tins, today: task.now.slice(0, 10) }, scope);
+      const paper = shoppingPaper(shopping, facts, settings);
+      const written = {
+        json: () => Buffer.from(JSON.stringify({ ...shopping, says: paper })),
+        csv: () => Buffer.from(shoppingCsv(paper, settings)),
+        txt: () => Buffer.from(shoppingText(paper, `To buy: ${facts.job.name}`)),
+        pdf: () => shoppingPdf(paper, facts, settings, new Date(task.now)),
+      };
+      return { ok: true, bytes: await written[task.format]() };
     }
     case 'file':
       return { ok: true, bytes: Buffer.from(writeJobFile(await factsOf(task.jobId))) };

@@ -27,7 +27,18 @@ import { loadJob, LOG_PAGE, logAfter } from './load';
 import * as t from './schema';
 import { groupBy, without } from './tables';
 import { Turns } from './turns';
-import { inLog, lock, takenElsewhere, takenProblem, writeFirmRecord, writeJob, writeLog, writeSettings, type Rows } from './write';
+import {
+  inLog,
+  lock,
+  takenElsewhere,
+  takenProblem,
+  writeFirmRecord,
+  writeJob,
+  writeLog,
+  writeSettings,
+  type FirmEntity,
+  type Rows,
+} from './write';
 
 /** A change that was not taken, and why. */
 export interface Refused {
@@ -125,8 +136,8 @@ export class FirmStore {
 
   /** What a plan is made with: the settings, what the firm owns, and who works for it. */
   async planning(): Promise<FirmSettings> {
-    const { machines, people } = (await this.firm()).facts;
-    return { ...(await this.settings()), machines, people };
+    const { machines, people, products } = (await this.firm()).facts;
+    return { ...(await this.settings()), machines, people, products };
   }
 
   /** The firm's own records, and their place in the log. */
@@ -136,10 +147,19 @@ export class FirmStore {
     const machines = await q.select().from(t.machines).where(eq(t.machines.firmId, this.firmId)).orderBy(asc(t.machines.id));
     const sites = await q.select().from(t.sites).where(eq(t.sites.firmId, this.firmId)).orderBy(asc(t.sites.id));
     const pictures = await q.select().from(t.signPictures).where(eq(t.signPictures.firmId, this.firmId)).orderBy(asc(t.signPictures.id));
+    const products = await q.select().from(t.products).where(eq(t.products.firmId, this.firmId)).orderBy(asc(t.products.id));
+    const tins = await q.select().from(t.tins).where(eq(t.tins.firmId, this.firmId)).orderBy(asc(t.tins.id));
     const own = <R extends { firmId: string }>(rows: readonly R[]) => rows.map((r) => without(r, 'firmId'));
     return {
       cursor: firm?.cursor ?? 0,
-      facts: { people: own(people), machines: own(machines), sites: own(sites), signPictures: own(pictures) as FirmFacts['signPictures'] },
+      facts: {
+        people: own(people),
+        machines: own(machines),
+        sites: own(sites),
+        signPictures: own(pictures) as FirmFacts['signPictures'],
+        products: own(products),
+        tins: own(tins),
+      },
     };
   }
 
@@ -384,7 +404,7 @@ export class FirmStore {
                 continue;
               }
               facts = next.value;
-              await writeFirmRecord(rows, c as Change & { entity: 'person' | 'machine' | 'site' | 'signPicture' });
+              await writeFirmRecord(rows, c as Change & { entity: FirmEntity });
             }
             accepted.push(c);
           }

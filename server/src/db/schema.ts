@@ -17,7 +17,9 @@ import {
   type Machine,
   type Nearby,
   type Person,
+  type Product,
   type RespiratorId,
+  type Tin,
 } from '@roughsill/core';
 import {
   bigint,
@@ -149,6 +151,62 @@ export const machines = pgTable(
     flowM3h: doublePrecision('flow_m3h'),
     filter: text().notNull().$type<Machine['filter']>(),
     lastOn: text('last_on').notNull().$type<Machine['lastOn']>(),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+
+/** What the firm buys, by its own data sheets. */
+export const products = pgTable(
+  'products',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    name: text().notNull(),
+    good: text().notNull().$type<Product['good']>(),
+    inUse: boolean('in_use').notNull().default(true),
+    chemistry: text().notNull().default('unsaid').$type<Product['chemistry']>(),
+    strengthPct: doublePrecision('strength_pct'),
+    densityKgL: doublePrecision('density_kg_l'),
+    solidsPct: doublePrecision('solids_pct'),
+    dryFilmUm: doublePrecision('dry_film_um'),
+    coats: integer(),
+    thinMostPct: doublePrecision('thin_most_pct'),
+    recoatLeastH: doublePrecision('recoat_least_h'),
+    recoatMostH: doublePrecision('recoat_most_h'),
+    atC: doublePrecision('at_c'),
+    atRhPct: doublePrecision('at_rh_pct'),
+    coldC: doublePrecision('cold_c'),
+    coldLeastH: doublePrecision('cold_least_h'),
+    leastAirC: doublePrecision('least_air_c'),
+    leastFaceC: doublePrecision('least_face_c'),
+    mostRhPct: doublePrecision('most_rh_pct'),
+    openLifeH: doublePrecision('open_life_h'),
+    flashC: doublePrecision('flash_c'),
+    packs: jsonb().notNull().default([]).$type<Product['packs']>(),
+    sheet: text().notNull().default(''),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+/** What stands on the shelf, in the van, on a job. */
+export const tins = pgTable(
+  'tins',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    good: text().notNull().$type<Tin['good']>(),
+    productId: text('product_id'),
+    amount: doublePrecision().notNull(),
+    at: text().notNull().$type<Tin['at']>(),
+    forJobId: text('for_job_id'),
+    batch: text().notNull().default(''),
+    colour: text().notNull().default(''),
+    openedOn: text('opened_on'),
     removedAt: instant('removed_at'),
   },
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
@@ -495,6 +553,30 @@ export const signs = pgTable(
     foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
     index('signs_job').on(t.firmId, t.jobId),
     check('signs_extent', oneOf('extent', EXTENTS)),
+  ],
+);
+
+/** Append-only by trigger (migration 0023). */
+export const laid = pgTable(
+  'laid',
+  {
+    ...onSurface,
+    product: text().notNull(),
+    withdrawn: boolean().notNull().default(false),
+    way: text().notNull(),
+    coats: integer().notNull(),
+    areaM2: doublePrecision('area_m2').notNull(),
+    litres: doublePrecision(),
+    wetUm: doublePrecision('wet_um'),
+    thinnedPct: doublePrecision('thinned_pct').notNull().default(0),
+    takenAt: instant('taken_at').notNull(),
+    supersedesId: text('supersedes_id'),
+    by: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.firmId, t.id] }),
+    foreignKey({ columns: [t.firmId, t.surfaceId], foreignColumns: [surfaces.firmId, surfaces.id] }),
+    index('laid_job').on(t.firmId, t.jobId),
   ],
 );
 

@@ -4,11 +4,11 @@ import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { and, eq, sql } from 'drizzle-orm';
 import { changesFor, CHANGE_VERSION, DEFAULT_SETTINGS, scopeParent, withNewIds, type JobFacts } from '@roughsill/core';
-import { quillPoint, shiftedTo } from '@roughsill/demo';
+import { quillPoint, SHELF_PRODUCTS, SHELF_TINS, shiftedTo } from '@roughsill/demo';
 import type { MediaStore } from '../media/media-store';
 import { readState, writeState } from './epoch';
 import type { FirmStore } from './firm-store';
-import { changeLog, firms, jobs, machines as machineTable, people } from './schema';
+import { changeLog, firms, jobs, machines as machineTable, people, products as productTable, tins as tinTable } from './schema';
 
 /** Until signing in exists, every request is made by this person of this firm. */
 export const DEMO_FIRM = { firmId: 'demo-firm', personId: 'ines-marlow', person: 'Ines Marlow' } as const;
@@ -43,6 +43,14 @@ export async function seed(
       .values(machines.map((m) => ({ firmId: DEMO_FIRM.firmId, ...m })))
       .onConflictDoNothing();
   if (!withSample) return;
+  await db
+    .insert(productTable)
+    .values(SHELF_PRODUCTS.map((p) => ({ firmId: DEMO_FIRM.firmId, ...p })))
+    .onConflictDoNothing();
+  await db
+    .insert(tinTable)
+    .values(SHELF_TINS.map((t) => ({ firmId: DEMO_FIRM.firmId, ...t })))
+    .onConflictDoNothing();
   for (const name of pictures ? await readdir(pictures.from) : []) {
     const bytes = await readFile(path.join(pictures!.from, name));
     await pictures!.to.put(DEMO_FIRM.firmId, createHash('sha256').update(bytes).digest('hex'), bytes, (b) => b);

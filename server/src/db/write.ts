@@ -146,11 +146,11 @@ export async function writeSettings({ tx, firmId }: Rows, c: Change): Promise<Re
   return null;
 }
 
+/** What the firm writes down for all its jobs. */
+export type FirmEntity = 'person' | 'machine' | 'site' | 'signPicture' | 'product' | 'tin';
+
 /** A record of the firm's own; the core has taken it in. */
-export async function writeFirmRecord(
-  { tx, firmId }: Rows,
-  c: Change & { readonly entity: 'person' | 'machine' | 'site' | 'signPicture' },
-): Promise<void> {
+export async function writeFirmRecord({ tx, firmId }: Rows, c: Change & { readonly entity: FirmEntity }): Promise<void> {
   const table = TABLES[c.entity];
   if (c.op === 'add') await tx.insert(table).values({ firmId, id: c.entityId, ...specOf(c.entity).fields.parse(c.fields) } as never);
   else

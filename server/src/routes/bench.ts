@@ -1,5 +1,6 @@
 /** The bench over HTTP: nothing is recorded, no job is needed. */
 import { z } from 'zod';
+import { RangedError } from '@roughsill/core/air';
 import { LabelSheet, QUESTION_IDS, QUESTIONS, Refused } from '@roughsill/core/prepare';
 import { labelsPdf } from '../pdf/bottle-labels';
 import { HttpProblem } from '../problem';
@@ -10,6 +11,7 @@ function asked<T>(answer: () => T): T {
   try {
     return answer();
   } catch (e) {
+    if (e instanceof RangedError && !(e instanceof Refused)) throw new HttpProblem('does-not-fit', `${e.message}.`);
     if (!(e instanceof Refused)) throw e;
     const { refusal } = e;
     throw new HttpProblem('does-not-fit', e.message, 'what' in refusal ? [{ path: refusal.what, message: e.message }] : [], {

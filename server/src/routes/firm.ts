@@ -1,6 +1,9 @@
 import { z } from 'zod';
-import { Change, CHANGE_VERSION, FirmSettings, recordSchema } from '@roughsill/core';
+import { randomUUID } from 'node:crypto';
+import { Change, CHANGE_VERSION, FIRM_ID, FirmSettings, recordSchema } from '@roughsill/core';
+import { readShelf, shelfCsv, shelfDrafts, ShelfFile, writeShelf } from '@roughsill/core/import';
 import type { FirmStore } from '../db/firm-store';
+import { HttpProblem } from '../problem';
 import { Since } from './jobs';
 import { route, type Route } from './route';
 
@@ -32,6 +35,8 @@ export function firmRoutes(store: FirmStore, person: string): Route[] {
             sites: z.array(recordSchema('site')),
             machines: z.array(recordSchema('machine')),
             signPictures: z.array(recordSchema('signPicture')),
+            products: z.array(recordSchema('product')),
+            tins: z.array(recordSchema('tin')),
           }),
           z.object({ epoch: z.string(), cursor: z.number(), changes: z.array(Change.loose()), more: z.boolean() }),
         ]),
@@ -42,6 +47,66 @@ export function firmRoutes(store: FirmStore, person: string): Route[] {
         const epoch = await store.epoch();
         const { cursor, facts } = await store.firm();
         return { epoch, cursor, ...facts };
+      },
+    ),
+    ...(['json', 'csv'] as const).map((format) =>
+      route(
+        {
+          method: 'get',
+          path: `/api/shelf.${format}`,
+          summary:
+            format === 'json'
+              ? 'The shelf: the firm’s products and what stands there (docs/shelf.schema.json)'
+              : 'The firm’s products as a table',
+          reply: format === 'json' ? ShelfFile : z.unknown(),
+          ...(format === 'json' ? {} : { produces: 'text/csv' }),
+          problems: ['database-away'],
+        },
+        async ({ res }) => {
+          const { products, tins } = (await store.firm()).facts;
+          res
+            .setHeader('content-disposition', `attachment; filename="shelf.${format}"`)
+            .type(format === 'json' ? 'application/json' : 'text/csv')
+            .send(format === 'json' ? writeShelf(products, tins) : shelfCsv(products));
+        },
+      ),
+    ),
+    route(
+      {
+        method: 'post',
+        path: '/api/shelf',
+        summary: 'Brings in a file of a shelf: new products and tins are added, known ones set, none taken away; all of it or nothing',
+        body: ShelfFile,
+        reply: z.object({ added: z.number(), set: z.number() }),
+        problems: ['bad-request', 'does-not-fit', 'database-away'],
+      },
+      async ({ body }) => {
+        const read = readShelf(JSON.stringify(body));
+        if (!read.ok) throw new HttpProblem('does-not-fit', 'Nothing was brought in. The file has to be put right first.', read.problems);
+        const { facts } = await store.firm();
+        const drafts = shelfDrafts(read.value, facts);
+        const at = new Date().toISOString();
+        const changes = drafts.map((d): Change => ({
+          ...d,
+          id: randomUUID(),
+          v: CHANGE_VERSION,
+          jobId: null,
+          parent: { kind: 'firm', id: FIRM_ID },
+          by: person,
+          at,
+          act: null,
+          device: null,
+        }));
+        if (changes.length > 0) {
+          const { refused } = await store.apply(changes, new Date());
+          if (refused.length > 0)
+            throw new HttpProblem(
+              'does-not-fit',
+              'Some of it was refused.',
+              refused.flatMap((r) => r.problems),
+            );
+        }
+        return { added: drafts.filter((d) => d.op === 'add').length, set: drafts.filter((d) => d.op === 'set').length };
       },
     ),
     route(

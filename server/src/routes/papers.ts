@@ -1,13 +1,15 @@
 import { z } from 'zod';
 import { Id } from '@roughsill/core';
 import type { Crew } from '../beside/crew';
-import { PAPERS } from '../beside/tasks';
+import { PAPERS, SHOPPING_FORMATS } from '../beside/tasks';
 import type { FirmStore } from '../db/firm-store';
 import { named } from './named';
 import { route, type Route } from './route';
 import { runOf, TaskQuery } from './tasks';
 
 const JobId = z.strictObject({ jobId: Id });
+const Scope = TaskQuery.extend({ zone: Id.optional(), on: z.iso.date('is a day such as 2026-05-04').optional() });
+const PRODUCES = { csv: 'text/csv', txt: 'text/plain', pdf: 'application/pdf' } as const;
 const SurfaceId = z.strictObject({ jobId: Id, surfaceId: Id });
 const SUMMARY: Readonly<Record<(typeof PAPERS)[number], string>> = {
   survey: 'The hazard survey',
@@ -64,6 +66,42 @@ export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Ro
           .type('application/pdf')
           .send(done);
       },
+    ),
+    ...SHOPPING_FORMATS.map((format) =>
+      route(
+        {
+          method: 'get',
+          path: `/api/jobs/{jobId}/shopping.${format}`,
+          summary: 'What is still to buy: net of shelf and van, in whole packs; of one zone with `zone`, of a day with `on`',
+          params: JobId,
+          query: Scope,
+          reply: format === 'json' ? z.looseObject({ lines: z.array(z.unknown()), money: z.number() }) : z.unknown(),
+          ...(format === 'json' ? {} : { produces: PRODUCES[format] }),
+          problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
+        },
+        async ({ params, query, res }) => {
+          const scope =
+            query.zone !== undefined
+              ? ({ kind: 'zone', zoneId: query.zone } as const)
+              : query.on !== undefined
+                ? ({ kind: 'day', on: query.on } as const)
+                : ({ kind: 'job' } as const);
+          const done = await runOf(crew, res, query.task, {
+            kind: 'shopping',
+            format,
+            scope,
+            jobId: params.jobId,
+            now: clock().toISOString(),
+          });
+          if (!done) return;
+          if (format === 'pdf' || format === 'csv')
+            res.setHeader(
+              'content-disposition',
+              await named(store, params.jobId, `shopping.${format}`, format === 'pdf' ? 'inline' : undefined),
+            );
+          res.type(format === 'json' ? 'application/json' : PRODUCES[format]).send(done);
+        },
+      ),
     ),
     ...(['samples', 'bags'] as const).map((what) =>
       route(

@@ -53,6 +53,7 @@ function enteredAgain(s: Surface, id: string, over: Partial<Surface>): JobChange
     squares: _d,
     boards: _e,
     signs: _f,
+    laid: _l,
     defects: _g,
     ...fields
   } = s;

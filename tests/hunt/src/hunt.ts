@@ -10,6 +10,7 @@ import { HAZARDS_LAWS } from './laws/hazards';
 import { RELATIONS } from './laws/relation';
 import type { Law } from './laws/law';
 import { REPAIR_LAWS } from './laws/repair';
+import { SHELF_LAWS } from './laws/shelf';
 import { WORLD_LAWS } from './laws/world';
 import { ZONE_LAWS } from './laws/zones';
 
@@ -20,6 +21,7 @@ export const LAWS: readonly Law[] = [
   ...RELATIONS,
   ...ZONE_LAWS,
   ...REPAIR_LAWS,
+  ...SHELF_LAWS,
   ...WORLD_LAWS,
 ];
 

@@ -28,9 +28,14 @@ const started = Date.now();
 let broken = 0;
 
 /** As it would be read from a file: a field that came later takes its default. */
-const read = ({ facts, settings: { machines, ...settings }, edits }: Course): Course => ({
+const read = ({ facts, settings: { machines, people, products, ...settings }, edits }: Course): Course => ({
   facts: JobFacts.parse(facts),
-  settings: { ...FirmSettings.parse(settings), ...(machines ? { machines } : {}) },
+  settings: {
+    ...FirmSettings.parse(settings),
+    ...(machines ? { machines } : {}),
+    ...(people ? { people } : {}),
+    ...(products ? { products } : {}),
+  },
   edits,
 });
 

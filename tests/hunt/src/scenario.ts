@@ -26,6 +26,8 @@ import {
   type JobFacts,
   type Surface,
   NEARBY,
+  ProductFields,
+  type Product,
 } from '../../../core/src/facts';
 import { surfaceProblems } from '../../../core/src/facts/validate';
 import { RESPIRATOR_IDS } from '../../../core/src/rulebook';
@@ -281,6 +283,11 @@ const SEEN = {
   coat: ['coatRun', 'coatLump', 'coatBloom', 'coatBleeds', 'coatWrinkles', 'coatSkips', 'coatThirsty'],
   check: ['tapeSand', 'tapeFilm', 'dropBeads'],
 } as const;
+const aLaid = fieldsOf('laid', {
+  product: fc.constantFrom('matEmulsion', 'exteriorAcrylic', 'alkydGloss', 'acrylicWood', 'bonding'),
+  withdrawn: c(false),
+  supersedesId: c(null),
+});
 const sign = fieldsOf('sign', {
   sign: fc.nat(20),
   partId: fc.nat(2),
@@ -319,6 +326,30 @@ const rates = fc
   .map(([method, chemistry]) => (method === null ? {} : { [method]: { ...AS_CATALOGUED, chemistry } }));
 const BLANK_PERSON = { id: 'person-1', name: 'Person 1', fitTests: [], training: [], removedAt: null };
 const OWNED = { id: 'machine-1', name: 'Machine 1', flowM3h: null, filter: 'hepa', lastOn: 'nothing', removedAt: null } as const;
+/** By its own sheet, which fits itself. */
+const product = fc
+  .record({
+    id: fc.constantFrom('product-1', 'product-2'),
+    name: fc.constantFrom('Alder', 'Birch'),
+    good: fc.constantFrom('matEmulsion', 'exteriorAcrylic', 'alkydWood', 'acrylicWood', 'alkydGloss', 'stripperGel'),
+    inUse: fc.boolean(),
+    chemistry: fc.constantFrom('unsaid', 'nmp', 'benzylAlcohol', 'xylene', 'mineralSpirits', 'water'),
+    solidsPct: maybe(fc.integer({ min: 15, max: 80 }), 2),
+    dryFilmUm: maybe(fc.integer({ min: 10, max: 120 }), 2),
+    coats: maybe(fc.integer({ min: 1, max: 4 }), 2),
+    recoatLeastH: maybe(fc.integer({ min: 1, max: 48 }), 2),
+    leastFaceC: maybe(fc.integer({ min: 0, max: 12 }), 2),
+    packs: fc.constantFrom(
+      [],
+      [{ size: 5, price: 90 }],
+      [
+        { size: 1, price: 30 },
+        { size: 2.5, price: 60 },
+        { size: 10, price: 210 },
+      ],
+    ),
+  })
+  .map((fields) => ({ ...ProductFields.parse({ name: 'x', good: fields.good }), ...fields, removedAt: null }) as unknown as Product);
 const settings = fc
   .tuple(
     arbitraryOf(z.toJSONSchema(FirmSettings, { io: 'output', unrepresentable: 'any' }) as object, 2) as fc.Arbitrary<Fields>,
@@ -331,8 +362,9 @@ const settings = fc
       renovator: maybe(fc.constantFrom('2025-11-30', '2026-03-01', '2027-01-01'), 3),
       trained: maybe(fc.constantFrom('2025-11-30', '2026-03-01', '2027-01-01'), 3),
     }),
+    fc.uniqueArray(product, { maxLength: 2, selector: (p) => p.id }),
   )
-  .map(([drawn, own, owned, { renovator, trained, ...held }]): FirmSettings | undefined => {
+  .map(([drawn, own, owned, { renovator, trained, ...held }, products]): FirmSettings | undefined => {
     // Prices and rates do not decide what is safe; names must be names.
     const parsed = FirmSettings.safeParse({ ...drawn, ...held, firmName: 'Firm', rates: own, samplePrefix: 'S' });
     if (!parsed.success) return undefined;
@@ -341,7 +373,7 @@ const settings = fc
       ...(trained === null ? [] : [{ kind: 'asbestosTrained' as const, number: '', until: trained }]),
     ];
     const people = certificates.length === 0 ? [] : [{ ...BLANK_PERSON, certificates }];
-    return { ...parsed.data, people, ...(owned === null ? {} : { machines: [{ ...OWNED, kind: owned }] }) };
+    return { ...parsed.data, people, products, ...(owned === null ? {} : { machines: [{ ...OWNED, kind: owned }] }) };
   });
 
 interface SurfaceRecipe {
@@ -365,6 +397,7 @@ interface SurfaceRecipe {
   readonly checks: readonly Fields[];
   readonly defects: readonly Fields[];
   readonly signs: readonly Fields[];
+  readonly laid: readonly Fields[];
   readonly removed: boolean;
 }
 const list = <T>(x: fc.Arbitrary<T>, max: number, min = 0) => fc.array(x, { minLength: min, maxLength: max });
@@ -388,6 +421,7 @@ const surfaceRecipe: fc.Arbitrary<SurfaceRecipe> = fc.record({
   boards: fc.oneof({ weight: 4, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(board, 2) }),
   checks: fc.oneof({ weight: 2, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(check, 3) }),
   defects: fc.oneof({ weight: 2, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(defect, 3, 1) }),
+  laid: fc.oneof({ weight: 5, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(aLaid, 2, 1) }),
   signs: fc.oneof({ weight: 2, arbitrary: c([] as Fields[]) }, { weight: 1, arbitrary: list(sign, 4, 1) }),
   removed: fc.oneof({ weight: 9, arbitrary: c(false) }, { weight: 1, arbitrary: c(true) }),
 });
@@ -642,6 +676,13 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
     })),
     checks: r.checks.map((k, i) => ({ ...k, id: `${id}-check-${i}`, by: 'Tester' })),
     defects: r.defects.map((k, i) => ({ ...k, id: `${id}-defect-${i}`, removedAt: null })),
+    laid: r.laid.map((k, i) => ({
+      ...k,
+      id: `${id}-laid-${i}`,
+      by: 'Tester',
+      product: r.fields['topcoat'] ?? k['product'],
+      supersedesId: null,
+    })),
     signs: r.signs.map((k, i) => {
       const part = pickFrom(parts, k['partId'] as number) as { readonly id: string; readonly methodId: string | null } | undefined;
       const at = k['methodId'] as keyof typeof SEEN;

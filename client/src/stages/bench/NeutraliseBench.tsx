@@ -6,6 +6,7 @@ import { convert, spell } from '@roughsill/core';
 import {
   ACID_IDS,
   acidFor,
+  carbonateFor,
   amounts,
   benchWords,
   causticGL,
@@ -31,8 +32,20 @@ interface Kept {
   readonly waterPh: number;
   readonly first: number | null;
   readonly second: number | null;
+  readonly acidG: number;
 }
-const A_STRIP: Kept = { ph: 12.5, washL: 10, acid: 'citric', face: 'wood', eachLM2: 3, toPh: 8.5, waterPh: 7.5, first: null, second: null };
+const A_STRIP: Kept = {
+  ph: 12.5,
+  washL: 10,
+  acid: 'citric',
+  face: 'wood',
+  eachLM2: 3,
+  toPh: 8.5,
+  waterPh: 7.5,
+  first: null,
+  second: null,
+  acidG: 20,
+};
 const ACID_WORDS: Readonly<Record<AcidId, string>> = { citric: 'citric, dry', acetic: 'vinegar, 5 %', phosphoric: 'phosphoric, 85 %' };
 const FACE_WORDS: Readonly<Record<RinsedFace, string>> = { smooth: 'smooth', wood: 'wood', masonry: 'brick, stone' };
 
@@ -128,6 +141,26 @@ export function NeutraliseBench({ language }: { readonly language: Language }) {
             )
           ],
         ]}
+      />
+      <Row>
+        <Amount
+          label="Acid that is too much, pure"
+          unit="g"
+          value={it.acidG}
+          onCommit={(v) => v !== null && set({ acidG: v })}
+          testID="acid-left"
+        />
+      </Row>
+      <Told
+        testID="carbonate-answer"
+        of={() => {
+          const soda = carbonateFor(it.acidG, it.acid, 'bicarbonate');
+          const washing = carbonateFor(it.acidG, it.acid, 'washingSoda');
+          return [
+            `${a.g(soda.g)} of baking soda, or ${a.g(washing.g)} of washing soda, a little at a time.`,
+            `It foams: up to ${a.L(soda.gasL)} of gas. A wide open pail, never a closed bottle.`,
+          ];
+        }}
       />
       <Words look="note">
         Face at most 1.0 below and 2.0 above its rinse water: ASTM D4262. Amounts by stoichiometry, pH by the balance of charges with ideal

@@ -1,6 +1,6 @@
 /** Thinning, and the chlorine that an old bleach still has; a paste with its cover. */
 import { convert, many, withCommas, type UnitSystem } from '@roughsill/core';
-import { amounts, BLEACH_OLD_DAYS, bottles, chlorineOf, pasteFor, thin } from '@roughsill/core/prepare';
+import { amounts, BLEACH_OLD_DAYS, bottles, chlorineOf, pasteFor, powderFor, thin } from '@roughsill/core/prepare';
 import { Panel, Toggle, useUnits, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
 import { Amount, Measured, Row, Told } from './parts';
@@ -96,10 +96,12 @@ export function PasteBench() {
         testID="paste-answer"
         of={() => {
           const p = pasteFor(it);
+          const powder = powderFor(it.areaM2).powderL;
           return [
             `${a.L(p.litres)} of paste, ${a.g(p.thickenerG)} of thickener in ${p.portions} portions, ${p.pauseMin} min apart.`,
             `It is right when a spoon drawn through leaves a track that stays. Lumps: leave it ten minutes and stir again.`,
             `${many(p.pieces, 'piece')} of cover film, ${a.of({ value: p.coverM2, unit: 'm2' })}, ${a.of({ value: p.tapeM, unit: 'm' })} of tape${it.windMS >= 3 ? ', taped on all sides against the wind' : ''}.`,
+            `Powder for milk paint instead: ${a.L(powder.low)} to ${a.L(powder.high)} and half as much water; keep it wet.`,
           ];
         }}
       />

@@ -22,6 +22,7 @@ import { Button, Column, Columns, Empty, Folded, NumberField, Panel, Select, use
 import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import type { StageProps } from '../props';
+import { LaidForm } from './LaidForm';
 
 const USE_WORDS = { knots: 'Knots', primer: 'Primer', topcoat: 'Topcoat' } as const;
 
@@ -69,6 +70,9 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
           ))}
           <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
         </Panel>
+        {coating.lines.map((l) => (
+          <LaidForm key={l.product} line={l} jobId={facts.job.id} surface={surface} />
+        ))}
         {coating.layings.map((l) => (
           <LaidBy key={l.use} of={l} jobId={facts.job.id} surface={surface} />
         ))}

@@ -16,24 +16,17 @@ import {
   withCommas,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, Pick, Select, TextField, Words } from '../../kit';
-import { add, commitToFirm, remove, set, useAppDispatch, useFirm, type Draft } from '../../store';
+import { add, remove, set, useFirm } from '../../store';
 import { dayProblem } from '../DayField';
+import { useFirmWrite } from '../firm-write';
 import { Notices } from '../Notices';
 import { cap } from '../../kit/text';
 
 const here = <T extends { readonly removedAt: string | null }>(all: readonly T[]): T[] => all.filter((x) => x.removedAt === null);
 
-/** Writes, and says what is wrong beside the list. */
-function useWrite() {
-  const dispatch = useAppDispatch();
-  const [wrong, setWrong] = useState<string>();
-  const write = (...drafts: Draft[]) => setWrong(dispatch(commitToFirm(drafts))[0]?.message);
-  return { write, wrong };
-}
-
 export function FirmScreen() {
   const firm = useFirm();
-  const { write, wrong } = useWrite();
+  const { write, wrong } = useFirmWrite();
   return (
     <View className="flex-1 bg-limewash">
       <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
@@ -118,7 +111,7 @@ function NewNamed({ label, onAdd }: { readonly label: string; readonly onAdd: (n
 const used = (on: UsedOn): string => (on === 'nothing' ? 'clean' : `last used on ${say(on).toLowerCase()}`);
 
 function MachineRow({ machine: m }: { readonly machine: Machine }) {
-  const { write, wrong } = useWrite();
+  const { write, wrong } = useFirmWrite();
   const [open, setOpen] = useState(false);
   const put = (fields: Partial<Machine>) => write(set('machine', m.id, fields));
   return (
@@ -187,7 +180,7 @@ function MachineRow({ machine: m }: { readonly machine: Machine }) {
 }
 
 function SiteRow({ site: s }: { readonly site: Site }) {
-  const { write, wrong } = useWrite();
+  const { write, wrong } = useFirmWrite();
   const [open, setOpen] = useState(false);
   const put = (fields: Partial<Site>) => write(set('site', s.id, fields));
   return (
@@ -232,7 +225,7 @@ function SiteRow({ site: s }: { readonly site: Site }) {
 const until = (day: string | null): string => (day === null ? 'no end' : Date.parse(day) < Date.now() ? `ended ${day}` : `until ${day}`);
 
 function PersonRow({ person: p }: { readonly person: Person }) {
-  const { write, wrong } = useWrite();
+  const { write, wrong } = useFirmWrite();
   const [open, setOpen] = useState(false);
   const put = (fields: Partial<Person>) => write(set('person', p.id, fields));
   const holds = [

@@ -79,6 +79,7 @@ export function StartScreen() {
         <View className="flex-row flex-wrap gap-x-4">
           <Button look="quiet" label="Rates and settings" flush onPress={() => router.navigate('/settings')} />
           <Button look="quiet" label="People, machines, sites" flush onPress={() => router.navigate('/firm')} />
+          <Button look="quiet" label="Shelf" flush onPress={() => router.navigate('/shelf')} testID="to-shelf" />
           <Button look="quiet" label="Mixing bench" flush onPress={() => router.navigate('/mix')} testID="to-mix" />
           <Button look="quiet" label="Air and breathing" flush onPress={() => router.navigate('/air')} />
           <Button look="quiet" label="Sources" flush onPress={() => router.navigate('/sources')} />

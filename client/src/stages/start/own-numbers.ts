@@ -1,5 +1,14 @@
 /** The numbers of a method that a firm may put its own beside, in the units of its jobs. */
-import { AS_CATALOGUED, convert, FirmSettings, roundForReading, type Method, type MethodOwn, type UnitSystem } from '@roughsill/core';
+import {
+  AS_CATALOGUED,
+  convert,
+  FirmSettings,
+  moneyPerM2,
+  roundForReading,
+  type Method,
+  type MethodOwn,
+  type UnitSystem,
+} from '@roughsill/core';
 
 export const NUMBERS = ['rate-low', 'rate-high', 'dwell-low', 'dwell-high', 'materials'] as const;
 export type NumberId = (typeof NUMBERS)[number];
@@ -34,7 +43,7 @@ export function ownNumbers(m: Method, settings: FirmSettings, units: UnitSystem)
   const area = areaIn(units);
   const rates = { lowM2PerH: now.lowM2PerH ?? m.rate.lowM2PerH, highM2PerH: now.highM2PerH ?? m.rate.highM2PerH };
   const dwell = m.dwellH && { dwellLowH: now.dwellLowH ?? m.dwellH.low, dwellHighH: now.dwellHighH ?? m.dwellH.high };
-  const usual = m.consumables.reduce((sum, c) => sum + c.pricePerM2, 0);
+  const usual = m.consumables.reduce((sum, c) => sum + moneyPerM2(c, settings), 0);
   const rated = now.lowM2PerH !== null;
   const soaked = now.dwellLowH !== null;
   return [

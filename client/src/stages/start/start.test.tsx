@@ -115,7 +115,7 @@ test('a job takes over the address and year of its site, and is told when the li
   const s = store();
   s.dispatch(jobsSlice.actions.jobLoaded({ jobId: job.job.id, base: opened, cursor: 1, waiting: [] }));
   const site = { id: 'pier', name: 'Pier house', address: '', yearBuilt: 1898, note: '', removedAt: null };
-  s.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], signPictures: [], sites: [site] }));
+  s.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], signPictures: [], products: [], tins: [], sites: [site] }));
   show(JobFactsScreen, s);
   fireEvent.change(await screen.findByTestId('site'), { target: { value: 'pier' } });
   expect((screen.getByLabelText('Where it is') as HTMLInputElement).value).toBe('Pier house');
@@ -123,7 +123,14 @@ test('a job takes over the address and year of its site, and is told when the li
   act(
     () =>
       void s.dispatch(
-        sessionSlice.actions.firmChanged({ people: [], machines: [], signPictures: [], sites: [{ ...site, address: '2 Pier Row' }] }),
+        sessionSlice.actions.firmChanged({
+          people: [],
+          machines: [],
+          signPictures: [],
+          products: [],
+          tins: [],
+          sites: [{ ...site, address: '2 Pier Row' }],
+        }),
       ),
   );
   expect(screen.getByText('On the list the site is at: 2 Pier Row.')).toBeTruthy();

@@ -20,6 +20,7 @@ export function copySurface(s: Surface, over: Partial<Surface> = {}): { readonly
     squares: _q,
     boards: _b,
     signs: _g,
+    laid: _l,
     defects: _d,
     ...fields
   } = s;

@@ -183,6 +183,7 @@ export const en: BenchWords = {
     chlorine: 'chlorine gas: it burns the lungs',
     chloramine: 'chloramine gas: it burns the lungs',
     chloroform: 'chloroform and other poison vapor',
+    peracid: 'peracid: it burns skin, eyes and lungs',
     hydrogen: 'hydrogen: it explodes, and the metal is eaten',
     boil: 'heat: it boils and spits',
     fire: 'fire',

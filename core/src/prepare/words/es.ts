@@ -184,6 +184,7 @@ export const es: BenchWords = {
     chlorine: 'gas cloro: quema los pulmones',
     chloramine: 'gas cloramina: quema los pulmones',
     chloroform: 'cloroformo y otros vapores venenosos',
+    peracid: 'perácido: quema la piel, los ojos y los pulmones',
     hydrogen: 'hidrógeno: explota, y el metal se deshace',
     boil: 'calor: hierve y salta',
     fire: 'fuego',

@@ -185,6 +185,13 @@ export const PLAN = {
   'prime.galvanised': { says: 'Galvanised metal: etch or wash primer; an alkyd straight on it turns to soap.' },
   'prime.aluminium': { says: 'Aluminium: degrease, scuff, etch primer on the bare metal the same day.' },
   'prime.heater': { says: 'Heater: heat-resistant primer on cold metal, valve shut.' },
+  'coat.spreadUsed': { says: '{product}: {used} were laid on this job where {used.limit} were planned. What is still to be laid follows that.' },
+  'coat.spreadOff': { says: '{product}: {used} were laid on this job where {used.limit} were planned. No ground alone does that.', lifts: 'Look at the product, its film, the area and the coats that were entered.' },
+  'film.thinnedPast': { says: 'Thinned by {thinned}; its sheet allows {thinned.limit}.', lifts: 'Look for runs and thin patches, and lay the next as the sheet says.' },
+  'film.thin': { says: 'By {by}, {film} dry in each coat where {film.limit} are wanted: too thin to last.', lifts: 'Another coat, or less brushed out.' },
+  'film.fits': { says: 'By {by}, {film} dry in each coat where {film.limit} are wanted.' },
+  'film.thick': { says: 'By {by}, {film} dry in each coat where {film.limit} are wanted: it runs, wrinkles and dries slowly.', lifts: 'Wait until it is hard right through, flat it where it ran, and lay the next thinner.' },
+  'coat.ownSheet': { says: '{named}, by the firm’s own sheet: {film} dry, {solids} solids, the next coat after {wait} at {at}.' },
   'coat.interval': { says: '{low} to {high} between coats at about {at}; cold and damp stretch it. The data sheet rules.' },
 
   // Order of removal

@@ -88,8 +88,10 @@ export const RELATIONS: readonly Law[] = [
             if (lost) out.push(`${s.name}: no ${lost.value} where less is known`);
             // What may not be laid on a suspect is not paid for: the coats that are laid are compared by what may lie there (C3), not by price.
             const strokes = (p: SurfacePlan) => p.money.low - p.coats;
-            if (less.coating.refused.length === base.coating.refused.length && strokes(less) < strokes(base) - 1e-6)
-              out.push(`${s.name}: cheaper where less is known`);
+            // A brush in place of a roller spatters nothing: what is taped for the coats goes with their way.
+            const ways = (p: SurfacePlan) => p.coating.lines.map((l) => l.way).join();
+            const likewise = less.coating.refused.length === base.coating.refused.length && ways(less) === ways(base);
+            if (likewise && strokes(less) < strokes(base) - 1e-6) out.push(`${s.name}: cheaper where less is known`);
             return out;
           }),
   },

@@ -88,7 +88,7 @@ function countedTwice(run: Run): string[] {
   const near = (a: number, b: number) => Math.abs(a - b) < 1e-6 * Math.max(1, Math.abs(b));
   if (!near(hours, job.totals.personHours.high)) out.push(`${hours} h in zones and surfaces, ${job.totals.personHours.high} h on the job`);
   const surfaces = job.surfaces.reduce((sum, p) => sum + p.money.high, 0);
-  if (!near(surfaces + job.totals.lines.tests.high, job.totals.money.high))
+  if (!near(surfaces + job.totals.lines.tests.high + job.totals.lines.packs.high, job.totals.money.high))
     out.push('the money of the surfaces and the tests is not that of the job');
   // Each line is reckoned where its work is planned, the whole from the surfaces: two ways to one sum.
   for (const end of ['low', 'high'] as const) {

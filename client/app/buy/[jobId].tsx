@@ -1,0 +1,1 @@
+export { BuyScreen as default } from '../../src/stages/on-demand';

@@ -1,0 +1,133 @@
+/** What was really laid of a coat: coats, area, litres, the comb. What went on before stands above, each with a way to take it back. */
+import { useState } from 'react';
+import { View } from 'react-native';
+import { filmLaid, formatMeasure, liveLaid, many, measure, say, type CoatLine } from '@roughsill/core';
+import { Button, Folded, NumberField, useUnits, Words } from '../../kit';
+import { cap } from '../../kit/text';
+import { add, commit, useAppDispatch, useSettings } from '../../store';
+import { Cell, Measured, Row } from '../bench/parts';
+import type { StageProps } from '../props';
+
+const VERDICT = { thin: 'too thin', fits: 'as wanted', thick: 'too thick' } as const;
+
+export function LaidForm({
+  line: l,
+  jobId,
+  surface: s,
+}: {
+  readonly line: CoatLine;
+  readonly jobId: string;
+  readonly surface: StageProps['surface'];
+}) {
+  const dispatch = useAppDispatch();
+  const settings = useSettings();
+  const units = useUnits();
+  const [coats, setCoats] = useState(1);
+  const [areaM2, setArea] = useState(l.areaM2);
+  const [litres, setLitres] = useState<number | null>(null);
+  const [wetUm, setWet] = useState<number | null>(null);
+  const [thinnedPct, setThinned] = useState(0);
+  const [wrong, setWrong] = useState<string>();
+  const [turn, setTurn] = useState(0);
+  const there = liveLaid(s).filter((x) => x.product === l.product);
+  const write = (fields: object) => {
+    const problems = dispatch(commit(jobId, [add('laid', { ...fields, takenAt: new Date().toISOString() }, s.id)], 'what was laid'));
+    setWrong(problems[0]?.message);
+    return problems.length === 0;
+  };
+  const put = () => {
+    if (litres === null && wetUm === null) return setWrong('Say what it took, or what the comb showed.');
+    if (write({ product: l.product, withdrawn: false, way: l.way, coats, areaM2, litres, wetUm, thinnedPct, supersedesId: null })) {
+      setLitres(null);
+      setWet(null);
+      setTurn(turn + 1);
+    }
+  };
+  const onIt = (v: number) =>
+    v > 0 && v <= l.areaM2 * 1.01
+      ? undefined
+      : `More than 0, and no more than it covers: ${formatMeasure(measure(l.areaM2, 'm2'), units)}.`;
+  const more = (v: number) => (v > 0 ? undefined : 'More than 0.');
+  return (
+    <Folded
+      title={`What was laid: ${say(l.product)}`}
+      says={there.length === 0 ? 'litres or the comb: the rest of the job follows it' : many(there.length, 'record')}
+      testID={`laid-${l.product}`}
+    >
+      {there.map((x) => {
+        const film = filmLaid(x, s, settings);
+        const says = [
+          `${many(x.coats, 'coat')} on ${formatMeasure(measure(x.areaM2, 'm2'), units)}`,
+          x.litres === null ? '' : formatMeasure(measure(x.litres, 'L'), units),
+          film === null
+            ? ''
+            : `${formatMeasure(measure(film.dryUm, 'um'), units)} dry by ${say(`film.${film.by}`)}: ${VERDICT[film.verdict]}`,
+          x.by,
+        ].filter(Boolean);
+        return (
+          <View
+            key={x.id}
+            className={`gap-1 border-l-8 bg-panel px-3 py-1 ${film === null || film.verdict === 'fits' ? 'border-verdigris' : 'border-ochre'}`}
+          >
+            <Words>{says.join(' · ')}</Words>
+            <Button
+              look="quiet"
+              flush
+              label="Take it back"
+              says={`Take back: ${says[0]}`}
+              onPress={() => {
+                const { id, by: _by, takenAt: _at, ...fields } = x;
+                write({ ...fields, withdrawn: true, supersedesId: id });
+              }}
+            />
+          </View>
+        );
+      })}
+      <Row key={turn}>
+        <Cell>
+          <NumberField
+            label="Coats"
+            value={coats}
+            decimals={0}
+            check={(v) => (v >= 1 && v <= 6 ? undefined : 'One to six.')}
+            onCommit={(v) => v !== null && setCoats(v)}
+          />
+        </Cell>
+        <Measured label="On" unit="m2" value={areaM2} check={onIt} onCommit={(v) => v !== null && setArea(v)} />
+        <Measured
+          label="It took, thinner apart"
+          unit="L"
+          value={litres}
+          optional
+          check={more}
+          onCommit={setLitres}
+          testID={`laid-litres-${l.product}`}
+        />
+        <Measured
+          label="Wet film by the comb"
+          unit="um"
+          value={wetUm}
+          optional
+          check={more}
+          onCommit={setWet}
+          testID={`laid-wet-${l.product}`}
+        />
+        <Cell>
+          <NumberField
+            label="Thinned by"
+            unit="%"
+            value={thinnedPct}
+            check={(v) => (v >= 0 && v <= 100 ? undefined : '0 to 100 %.')}
+            onCommit={(v) => v !== null && setThinned(v)}
+          />
+        </Cell>
+      </Row>
+      <Button label="Write it down" onPress={put} className="self-start" testID={`laid-put-${l.product}`} />
+      {wrong ? (
+        <Words alert tone="oxide">
+          {cap(wrong)}
+        </Words>
+      ) : null}
+    </Folded>
+  );
+}

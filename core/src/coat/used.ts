@@ -1,0 +1,142 @@
+/**
+ * What was really laid, against what was planned: how far a product goes here, for the rest of the job, and whether the film is as thick as
+ * it has to be. From litres and area, and from the comb.
+ */
+import type { Laid, Surface } from '../facts';
+import { why, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
+import { coatingOf, isCoat, ownOf } from '../shelf/own';
+import { measure } from '../units/units';
+import { litresFor } from './film';
+import { lossOf } from './laying';
+import type { CoatLine } from './primer';
+
+export interface Spread {
+  readonly usedL: number;
+  readonly plannedL: number;
+}
+/** By product, over the whole job. */
+export type SpreadBook = Readonly<Partial<Record<string, Spread>>>;
+export const NO_SPREAD: SpreadBook = {};
+
+/** What stands: not taken back. */
+export function liveLaid({ laid }: Pick<Surface, 'laid'>): Laid[] {
+  const gone = new Set(laid.map((x) => x.supersedesId));
+  return laid.filter((x) => !x.withdrawn && !gone.has(x.id));
+}
+
+/** Litres that the plan had for the very same area, coats and way. */
+const plannedL = (x: Laid, s: Surface, settings: FirmSettings): number => {
+  if (!isCoat(x.product)) return 0;
+  const { volumeSolidsPct, dryFilmUm } = coatingOf(settings, x.product);
+  return litresFor(x.areaM2, x.coats, volumeSolidsPct, dryFilmUm, lossOf(x.way, s));
+};
+
+/** @returns by product, what a surface took and should have taken; null: nothing was measured on it */
+export function spreadOn(s: Surface, settings: FirmSettings): SpreadBook | null {
+  const out: Record<string, { usedL: number; plannedL: number }> = {};
+  for (const x of liveLaid(s)) {
+    const planned = plannedL(x, s, settings);
+    if (x.litres === null || planned === 0) continue;
+    const sum = (out[x.product] ??= { usedL: 0, plannedL: 0 });
+    sum.usedL += x.litres;
+    sum.plannedL += planned;
+  }
+  return Object.keys(out).length === 0 ? null : out;
+}
+
+export function sumSpread(books: readonly (SpreadBook | null)[]): SpreadBook {
+  const out: Record<string, { usedL: number; plannedL: number }> = {};
+  for (const book of books)
+    for (const [product, x] of Object.entries(book ?? {})) {
+      const sum = (out[product] ??= { usedL: 0, plannedL: 0 });
+      sum.usedL += x!.usedL;
+      sum.plannedL += x!.plannedL;
+    }
+  return Object.keys(out).length === 0 ? NO_SPREAD : out;
+}
+
+/** Half or twice is the most that is believed of a ground; beyond it something else is wrong. Common practice, no published source. */
+const BELIEVED = { least: 0.5, most: 2 } as const;
+const ratioOf = ({ usedL, plannedL: planned }: Spread): number => usedL / planned;
+/** Litres on what is still to be laid, against the plan. */
+export function stretchOf(book: SpreadBook, product: string): number {
+  const x = book[product];
+  return x === undefined ? 1 : Math.min(BELIEVED.most, Math.max(BELIEVED.least, ratioOf(x)));
+}
+
+/** Under 80 % of the film that is wanted it is too thin. ISO 19840. */
+const THIN = 0.8;
+/** Over half as much again it runs, wrinkles and dries slowly. From memory of maker practice: the data sheet rules. */
+const THICK = 1.5;
+
+export interface Film {
+  /** Of one coat, um. */
+  readonly dryUm: number;
+  readonly wantedUm: number;
+  readonly by: 'comb' | 'litres';
+  readonly verdict: 'thin' | 'fits' | 'thick';
+}
+
+/**
+ * The film of one coat of a record: by the comb where one was held in, else by litres and area.
+ * Dry = wet x solids / (1 + thinner); a litre on a square metre is a millimetre wet.
+ */
+export function filmLaid(x: Laid, s: Surface, settings: FirmSettings): Film | null {
+  if (!isCoat(x.product) || (x.wetUm === null && x.litres === null)) return null;
+  const { volumeSolidsPct, dryFilmUm: wantedUm } = coatingOf(settings, x.product);
+  const solids = volumeSolidsPct / 100;
+  const dryUm =
+    x.wetUm !== null
+      ? (x.wetUm * solids) / (1 + x.thinnedPct / 100)
+      : ((x.litres! * (1 - lossOf(x.way, s) / 100)) / (x.areaM2 * x.coats)) * 1000 * solids;
+  const share = dryUm / wantedUm;
+  return { dryUm, wantedUm, by: x.wetUm !== null ? 'comb' : 'litres', verdict: share < THIN ? 'thin' : share > THICK ? 'thick' : 'fits' };
+}
+
+const FILM_SAYS = { thin: 'film.thin', fits: 'film.fits', thick: 'film.thick' } as const;
+function filmWords(x: Laid, s: Surface, settings: FirmSettings): Reason[] {
+  const film = filmLaid(x, s, settings);
+  if (film === null) return [];
+  const facts = { film: [measure(film.dryUm, 'um'), measure(film.wantedUm, 'um')] as const, by: `film.${film.by}` };
+  const most = ownOf(settings, x.product)?.thinMostPct ?? null;
+  return [
+    ...(most !== null && x.thinnedPct > most
+      ? [why('film.thinnedPast', 'firm-sheet', { thinned: [measure(x.thinnedPct, '%'), measure(most, '%')] }, 'care')]
+      : []),
+    why(FILM_SAYS[film.verdict], film.verdict === 'thick' ? 'mem-film' : 'iso19840', facts, film.verdict === 'fits' ? 'note' : 'care'),
+  ];
+}
+
+/** A line of the plan after what was laid: what went on counts as it was, the rest follows what the product took on this job. */
+export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: FirmSettings): CoatLine {
+  const own = liveLaid(s).filter((x) => x.product === l.product);
+  const stretch = stretchOf(book, l.product);
+  const wholeM2 = l.areaM2 * l.coats;
+  if ((own.length === 0 && stretch === 1) || wholeM2 <= 0) return l;
+  const perM2 = l.litres / wholeM2;
+  const done = Math.min(
+    wholeM2,
+    own.reduce((sum, x) => sum + x.areaM2 * x.coats, 0),
+  );
+  // What nobody measured is taken as planned.
+  const laidL = own.reduce((sum, x) => sum + (x.litres ?? x.areaM2 * x.coats * perM2), 0);
+  const spread = book[l.product];
+  return {
+    ...l,
+    litres: laidL + (wholeM2 - done) * perM2 * stretch,
+    laidL,
+    because: [
+      ...l.because,
+      ...own.flatMap((x) => filmWords(x, s, settings)),
+      ...(spread === undefined || Math.abs(stretch - 1) < 0.02
+        ? []
+        : [
+            why(stretch === ratioOf(spread) ? 'coat.spreadUsed' : 'coat.spreadOff', 'job-record', {
+              product: l.product,
+              used: [measure(spread.usedL, 'L'), measure(spread.plannedL, 'L')],
+            }),
+          ]),
+    ],
+  };
+}

@@ -1,0 +1,270 @@
+/**
+ * What to buy: all that the steps still ask for, net of what stands there, in whole packs. And what of opened tins a job pays for: a coat
+ * that was opened does not go back to the shelf; sheet, tape and what is sold by the piece does. Common practice, no published source.
+ */
+import { GOODS, type GoodUnit } from '../catalogue';
+import type { CoatingPlan } from '../coat';
+import { isGood, type GoodId, type JobFacts, type Product, type Tin } from '../facts';
+import type { JobPlan } from '../job/derive';
+import { toBuy } from '../job/to-buy';
+import { bookOf, type FirmSettings, type RespiratorId, type Rulebook } from '../rulebook';
+import { convert, type Measure } from '../units/units';
+import type { Amount, StepSpec } from '../work/step';
+import type { SurfacePlan } from '../surface/plan';
+import type { ZonePlan } from '../zone';
+import { isCoat, ownOf, priceOf } from './own';
+import { packsFor, type Pack, type Packing } from './packs';
+
+/** What a litre costs in each size, smallest first, against the usual price. Common practice, no published source. */
+const DEARER: Readonly<Record<1 | 2 | 3, readonly number[]>> = { 1: [1], 2: [1.2, 1], 3: [1.3, 1, 0.9] };
+
+/** In what a good is sold: the packs of the firm's product, else those of the trade at the usual price. */
+export function packsOf(settings: FirmSettings, good: GoodId, rules: Rulebook['id']): readonly Pack[] {
+  const own = ownOf(settings, good);
+  if (own !== null && own.packs.length > 0) return own.packs;
+  const price = priceOf(settings, good);
+  const sizes = GOODS[good].packs[rules];
+  return sizes.map((size, i) => ({ size, price: size * price * DEARER[sizes.length as 1 | 2 | 3]![i]! }));
+}
+
+/** Of the tins that are opened for the coats of a job, what is paid for and not laid, in the firm's money. */
+export function restOfTins(coatings: readonly CoatingPlan[], settings: FirmSettings, rules: Rulebook['id']): number {
+  const litres = new Map<GoodId, number>();
+  for (const c of coatings)
+    for (const l of [...c.lines, ...c.refusedLines]) if (l.litres > 0) litres.set(l.product, (litres.get(l.product) ?? 0) + l.litres);
+  let sum = 0;
+  for (const [good, need] of litres)
+    sum += Math.max(0, packsFor(need, packsOf(settings, good, rules)).money - need * priceOf(settings, good));
+  return sum;
+}
+
+/** All of a job, one of its zones, or the zones in which somebody is put down to work on a day. */
+export type BuyScope =
+  { readonly kind: 'job' } | { readonly kind: 'zone'; readonly zoneId: string } | { readonly kind: 'day'; readonly on: string };
+
+/** What stands there and is not counted, and why. */
+export const LEFT_OUT = ['otherJob', 'otherProduct', 'colourUnsure', 'pastOpenLife', 'emptied'] as const;
+export type LeftOut = (typeof LEFT_OUT)[number];
+
+/** One face, or several, from one batch: so that no join shows. */
+export interface BatchUse {
+  /** As on the tin; empty: it was not written down. Null: bought for them, all of one batch. */
+  readonly batch: string | null;
+  readonly surfaceIds: readonly string[];
+  readonly amount: number;
+}
+
+export interface BuyLine {
+  readonly good: GoodId;
+  readonly unit: GoodUnit;
+  readonly product: Product | null;
+  readonly need: number;
+  /** Of it, taken from what stands there. */
+  readonly fromStock: number;
+  readonly inStock: number;
+  readonly packing: Packing;
+  /** The prices are the product's own; else generic ones. */
+  readonly ownPrices: boolean;
+  readonly leftOut: readonly { readonly why: LeftOut; readonly amount: number }[];
+  /** Of a topcoat. */
+  readonly batches: readonly BatchUse[];
+}
+
+export interface MaskLine {
+  readonly mask: RespiratorId;
+  readonly personDays: number;
+  /** Put down for it; empty: nobody is named yet. */
+  readonly people: readonly string[];
+  readonly crew: number;
+  /** Of their filters, in the firm's money. */
+  readonly money: number;
+}
+
+export interface Shopping {
+  readonly lines: readonly BuyLine[];
+  readonly masks: readonly MaskLine[];
+  /** Brought, not bought: machines, poles, water. */
+  readonly brought: readonly Amount[];
+  readonly money: number;
+  /** Nothing is asked for in this scope, or nobody is put down on that day. */
+  readonly nobody: boolean;
+}
+
+/** In the unit in which it is sold; null: counted in another kind of unit. */
+function inUnitOf(good: GoodId, m: Measure): number | null {
+  const { unit } = GOODS[good];
+  if (unit === 'pieces' || m.unit === 'pieces') return unit === m.unit ? m.value : null;
+  try {
+    return convert(m.value, m.unit, unit);
+  } catch {
+    return null;
+  }
+}
+
+/** What is not done yet: from the step at which the work stands. */
+function stillToDo<S extends Pick<StepSpec, 'id' | 'amounts'>>(steps: readonly S[], standsAt: string | null): readonly S[] {
+  if (standsAt === null) return [];
+  const i = steps.findIndex((st) => st.id === standsAt);
+  return i < 0 ? steps : steps.slice(i);
+}
+
+function inScope(scope: BuyScope, facts: JobFacts, zones: readonly ZonePlan[]): readonly ZonePlan[] {
+  if (scope.kind === 'job') return zones;
+  if (scope.kind === 'zone') return zones.filter((z) => z.zoneId === scope.zoneId);
+  const on = new Set(facts.stints.filter((s) => s.removedAt === null && s.on === scope.on).map((s) => s.zoneId));
+  return zones.filter((z) => on.has(z.zoneId));
+}
+
+interface Counted {
+  readonly tins: readonly Tin[];
+  readonly leftOut: ReadonlyMap<LeftOut, number>;
+}
+function counted(good: GoodId, own: Product | null, tins: readonly Tin[], jobId: string, today: string): Counted {
+  const leftOut = new Map<LeftOut, number>();
+  const kept = tins.filter((t) => {
+    if (t.removedAt !== null || t.good !== good) return false;
+    const opened = t.openedOn === null ? 0 : (Date.parse(today) - Date.parse(t.openedOn)) / 3_600_000;
+    const why: LeftOut | null =
+      t.amount <= 0
+        ? 'emptied'
+        : t.forJobId !== null && t.forJobId !== jobId
+          ? 'otherJob'
+          : own !== null && t.productId !== null && t.productId !== own.id
+            ? 'otherProduct'
+            : own !== null && own.openLifeH !== null && opened > own.openLifeH
+              ? 'pastOpenLife'
+              : // Which colour a face gets is not on record: a tinted tin counts only where it was bought for this job.
+                isCoat(good) && t.colour.trim() !== '' && t.forJobId !== jobId
+                ? 'colourUnsure'
+                : null;
+    if (why !== null && why !== 'emptied') leftOut.set(why, (leftOut.get(why) ?? 0) + t.amount);
+    return why === null;
+  });
+  return { tins: kept, leftOut };
+}
+
+const sum = (tins: readonly Tin[]): number => tins.reduce((s, t) => s + t.amount, 0);
+const NEAR = 1e-9;
+
+/** The largest face first, each from the batch that fits it most closely; what fits into none is bought, of one batch. */
+function byBatch(faces: readonly { readonly id: string; readonly litres: number }[], tins: readonly Tin[]): BatchUse[] {
+  const groups = new Map<string, { batch: string; left: number; ids: string[]; used: number }>();
+  for (const t of tins) {
+    // A tin without its batch is one by itself.
+    const key = t.batch.trim() === '' ? `tin:${t.id}` : `batch:${t.batch.trim().toLowerCase()}`;
+    const g = groups.get(key) ?? { batch: t.batch.trim(), left: 0, ids: [], used: 0 };
+    g.left += t.amount;
+    groups.set(key, g);
+  }
+  const bought = { ids: [] as string[], used: 0 };
+  for (const f of [...faces].sort((a, b) => b.litres - a.litres || (a.id < b.id ? -1 : 1))) {
+    const fits = [...groups.values()].filter((g) => g.left >= f.litres - NEAR).sort((a, b) => a.left - b.left)[0];
+    const into = fits ?? bought;
+    into.ids.push(f.id);
+    into.used += f.litres;
+    if (fits) fits.left -= f.litres;
+  }
+  return [
+    ...[...groups.values()].filter((g) => g.ids.length > 0).map((g) => ({ batch: g.batch, surfaceIds: g.ids, amount: g.used })),
+    ...(bought.ids.length > 0 ? [{ batch: null, surfaceIds: bought.ids, amount: bought.used }] : []),
+  ];
+}
+
+const topcoatStill = (p: SurfacePlan, good: GoodId, steps: readonly Pick<StepSpec, 'amounts'>[]): number =>
+  p.coating.lines.some((l) => l.use === 'topcoat' && l.product === good)
+    ? Math.max(
+        0,
+        steps.flatMap((st) => st.amounts).reduce((s, a) => s + (a.what === good ? (inUnitOf(good, a.amount) ?? 0) : 0), 0) -
+          p.coating.lines.reduce((s, l) => s + (l.product === good ? l.laidL : 0), 0),
+      )
+    : 0;
+
+/**
+ * @param today `2026-05-04`, for what stands open too long
+ * @param tins all that the firm has written down
+ */
+export function shoppingOf(
+  facts: JobFacts,
+  plan: JobPlan,
+  { settings, tins, today }: { readonly settings: FirmSettings; readonly tins: readonly Tin[]; readonly today: string },
+  scope: BuyScope,
+): Shopping {
+  const zones = inScope(scope, facts, plan.zones);
+  const ids = new Set(zones.map((z) => z.zoneId));
+  const surfaces = plan.surfaces.filter((p) => (scope.kind === 'job' ? true : ids.has(p.zoneId)));
+  const ownSteps = surfaces.map((p) => ({
+    plan: p,
+    steps: stillToDo(p.work.steps, p.work.standsAt).filter((st) => !st.shared),
+  }));
+  const zoneSteps = zones.flatMap((z) => stillToDo(z.steps, z.standsAt));
+  const amounts = toBuy([...zoneSteps, ...ownSteps.flatMap((x) => x.steps)]);
+  const needs = new Map<GoodId, number>();
+  const brought: Amount[] = [];
+  for (const a of amounts) {
+    const value = isGood(a.what) ? inUnitOf(a.what, a.amount) : null;
+    if (isGood(a.what) && value !== null) needs.set(a.what, (needs.get(a.what) ?? 0) + value);
+    else brought.push(a);
+  }
+  // What went on already is not bought again.
+  for (const { plan: p, steps } of ownSteps)
+    for (const l of p.coating.lines)
+      if (l.laidL > 0 && steps.some((st) => st.amounts.some((a) => a.what === l.product)))
+        needs.set(l.product, Math.max(0, (needs.get(l.product) ?? 0) - l.laidL));
+  const busy = zones.filter((z) => z.standsAt !== null);
+  const suits = busy.reduce((s, z) => s + z.bought.suits, 0);
+  if (suits > 0) needs.set('coverall', (needs.get('coverall') ?? 0) + suits);
+
+  const lines = [...needs].flatMap(([good, need]): BuyLine[] => {
+    if (!(need > 0)) return [];
+    const product = ownOf(settings, good);
+    const { tins: there, leftOut } = counted(good, product, tins, facts.job.id, today);
+    const faces = ownSteps.flatMap((x) => {
+      const litres = topcoatStill(x.plan, good, x.steps);
+      return litres > 0 ? [{ id: x.plan.surfaceId, litres }] : [];
+    });
+    const batches = faces.length > 0 ? byBatch(faces, there) : [];
+    const inStock = sum(there);
+    // Of a topcoat only whole faces are taken from a batch.
+    const fromStock = batches.length > 0 ? batches.reduce((s, b) => s + (b.batch === null ? 0 : b.amount), 0) : Math.min(need, inStock);
+    const packs = packsOf(settings, good, plan.rulebook);
+    return [
+      {
+        good,
+        unit: GOODS[good].unit,
+        product,
+        need,
+        fromStock,
+        inStock,
+        packing: packsFor(Math.max(0, need - fromStock), packs),
+        ownPrices: product !== null && product.packs.length > 0,
+        leftOut: [...leftOut].map(([why, amount]) => ({ why, amount })),
+        batches,
+      },
+    ];
+  });
+  const masks = masksOf(busy, facts, settings);
+  return {
+    lines,
+    masks,
+    brought,
+    money: lines.reduce((s, l) => s + l.packing.money, 0) + masks.reduce((s, m) => s + m.money, 0),
+    nobody: scope.kind === 'day' && zones.length === 0,
+  };
+}
+
+function masksOf(zones: readonly ZonePlan[], facts: JobFacts, settings: FirmSettings): MaskLine[] {
+  const out = new Map<RespiratorId, { personDays: number; people: Set<string>; crew: number }>();
+  for (const z of zones)
+    for (const { mask, personDays } of z.bought.masks) {
+      const m = out.get(mask) ?? { personDays: 0, people: new Set<string>(), crew: 0 };
+      m.personDays += personDays;
+      m.crew = Math.max(m.crew, z.setup.crew ?? settings.crew);
+      for (const s of facts.stints) if (s.removedAt === null && s.zoneId === z.zoneId) m.people.add(s.person);
+      out.set(mask, m);
+    }
+  const { respirators } = bookOf(facts.job);
+  return [...out].map(([mask, m]) => {
+    const build = respirators.find((r) => r.id === mask)?.build ?? 'half';
+    return { mask, personDays: m.personDays, people: [...m.people].sort(), crew: m.crew, money: m.personDays * settings.wearPerDay[build] };
+  });
+}

@@ -1,0 +1,4 @@
+export * from './apart';
+export * from './buy';
+export * from './own';
+export * from './packs';
