@@ -78,13 +78,9 @@ export async function until(is: () => boolean): Promise<void> {
 }
 
 /**
- * Long enough for the store in memory and for answers that come at once. On a machine that is held up it waits on: until a rest takes about
- * as long as it was meant to, twice running.
+ * Long enough for the store in memory and for answers that come at once. It counts turns and not time: each step of that store takes one turn
+ * of the clock, however long a busy machine makes it, so what needs thirty of them has had them.
  */
-export async function settle(ms = 60): Promise<void> {
-  for (let calm = 0, tries = 0; calm < 2 && tries < 60; tries += 1) {
-    const began = performance.now();
-    await new Promise((r) => setTimeout(r, ms / 2));
-    calm = performance.now() - began < ms / 2 + 25 ? calm + 1 : 0;
-  }
+export async function settle(turns = 80): Promise<void> {
+  for (let turn = 0; turn < turns; turn += 1) await new Promise((r) => setTimeout(r, 0));
 }
