@@ -21,7 +21,7 @@ const VIEWS = [
   ['breathing-wide', 1280, 800, '/breathing/quill-point', []],
   ['probe-phone', 390, 844, `/job/quill-point/probe/${SASH}`, []],
   ['trial-phone', 390, 844, `/job/quill-point/trial/${SASH}`, []],
-  ['mix-phone', 390, 844, '/mix', ['[data-testid=mix-begin]', '[data-testid=mix-put]']],
+  ['mix-phone', 390, 844, '/mix', ['[data-testid=mix-open-mix-newels]']],
   [
     'compare-wide',
     1280,

@@ -1,7 +1,7 @@
 /** Squares, single pieces, the firm's own numbers and older files over HTTP and in PostgreSQL. */
 import { sql } from 'drizzle-orm';
 import { quillPoint } from '@roughsill/demo';
-import { AS_CATALOGUED, BLANK_BOARD, BLANK_SQUARE, writeJobFile, type JobFacts } from '@roughsill/core';
+import { AS_CATALOGUED, BLANK_BOARD, BLANK_SQUARE, CHANGE_VERSION, FIRM_ID, writeJobFile, type JobFacts } from '@roughsill/core';
 import { NOW, startTestServer, type TestServer } from './testing';
 
 let server: TestServer;
@@ -177,6 +177,28 @@ test('the shelf comes in whole or not at all, and outranks; what to buy is net o
   expect((await form('txt')).status).toBe(200);
   expect((await server.call('GET', '/api/jobs/quill-point/shopping.json?zone=nowhere')).status).toBe(404);
   expect((await server.call('GET', '/api/jobs/quill-point/shopping.json?on=2026-13-40')).status).toBe(400);
+});
+
+test('a pail is one record for two phones: one portion confirmed on both counts once, more than the recipe is refused', async () => {
+  const firm = (entityId: string, entity: string, fields: object) => {
+    const { surfaceId: _none, ...rest } = change(entity, entityId, fields);
+    return { ...rest, v: CHANGE_VERSION, jobId: null, parent: { kind: 'firm', id: FIRM_ID }, device: 'phone', act: null };
+  };
+  const at = NOW.toISOString();
+  const pail = { waterL: 5, causticG: 1000, waterC: 12, airC: 18, acrossM: 0.26, deepM: 0.3, stirrer: 'hand', ceilingC: 50, beganAt: at };
+  const mix = (over: object) =>
+    firm(`pail-${JSON.stringify(over).length}`, 'mix', { name: 'Pail', vesselKind: 'polyethylene', ...pail, ...over });
+  const refusedOf = async (c: object) => JSON.stringify((await send(c)).body.refused ?? []);
+  expect(await refusedOf(mix({ vesselKind: 'aluminium' }))).toMatch(/plastic or stainless steel/);
+  const good = mix({});
+  expect(await refusedOf(good)).toBe('[]');
+  const step = (id: string, portion: number, amount: number) => firm(id, 'mixStep', { mixId: good.entityId, at, portion, amount });
+  expect([await refusedOf(step('here-1', 1, 600)), await refusedOf(step('there-1', 1, 600)), await refusedOf(step('here-2', 2, 600))]).toEqual([
+    '[]',
+    '[]',
+    expect.stringMatching(/more than the recipe/),
+  ]);
+  expect((await server.call('GET', '/api/firm')).body.mixSteps).toHaveLength(2);
 });
 
 test('what was laid is a record that nobody rewrites', async () => {

@@ -2,7 +2,7 @@
 import { useEffect } from 'react';
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
-import { SIGN_DATA, SIGNS, type JobFacts, type Material, type SurfacePlan } from '@roughsill/core';
+import { NO_FIRM, SIGN_DATA, SIGNS, type JobFacts, type Material, type SurfacePlan } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { UnitsProvider } from '../kit';
 import { sessionSlice, useSurfacePlan } from '../store';
@@ -95,12 +95,7 @@ describe('signs', () => {
   test('the firm’s own picture stands in for the drawing', () => {
     const { store } = open();
     const own = { id: 'pic', sign: 'heatGum' as const, hash: 'a'.repeat(64), width: 4, height: 3, removedAt: null };
-    act(
-      () =>
-        void store.dispatch(
-          sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], signPictures: [own], products: [], tins: [] }),
-        ),
-    );
+    act(() => void store.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, signPictures: [own] })));
     inside(store, (p) => <WorkStage {...p} />);
     const step = within(screen.getByTestId('step-remove.flat'));
     fireEvent.click(step.getByTestId('see'));

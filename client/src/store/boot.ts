@@ -1,5 +1,5 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
-import { readSettings, readChange } from '@roughsill/core';
+import { NO_FIRM, readSettings, readChange } from '@roughsill/core';
 import type { JobLine } from './api';
 import { bringOver, isLeft, sorted } from './legacy';
 import { loadPreferences, savePreferences } from './persist';
@@ -85,10 +85,7 @@ async function restore(store: Store, early: Promise<Shelved> | undefined): Promi
   if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list as JobLine[]));
   const known = readSettings(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
-  if (typeof firm === 'object' && firm !== null)
-    store.dispatch(
-      sessionSlice.actions.firmChanged({ people: [], machines: [], sites: [], signPictures: [], products: [], tins: [], ...firm }),
-    );
+  if (typeof firm === 'object' && firm !== null) store.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, ...firm }));
   for (const id of ids) if (!store.getState().jobs.byId[id]) restoreJob(store, id, await loadKeptJob(id));
 }
 

@@ -19,4 +19,4 @@ export { keepPicture, sendPictures, waitingPicture } from './pictures';
 export type { Aside } from './shelf';
 export { noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';
 export { makeStore, useAppDispatch, useAppSelector, type Store } from './store';
-export { flush, loadList, loadOtherJobs } from './sync';
+export { flush, loadFirm, loadList, loadOtherJobs } from './sync';

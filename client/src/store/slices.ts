@@ -3,6 +3,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import {
   applyChange,
   DEFAULT_SETTINGS,
+  NO_FIRM,
   type Change,
   type Clash,
   type FirmFacts,
@@ -253,7 +254,7 @@ export interface SessionState {
   readonly settings: FirmSettings;
   /** Counts what was set here, so that it is told from what the server sends. */
   readonly settingsSet: number;
-  /** Its people, machines, sites, pictures of signs, products and tins. */
+  /** Its own records, from people to pails. */
   readonly firm: FirmFacts;
   readonly dim: boolean;
   /** Templates in the order of last use. */
@@ -263,7 +264,7 @@ const sessionStart: SessionState = {
   person: 'This phone',
   settings: DEFAULT_SETTINGS,
   settingsSet: 0,
-  firm: { people: [], machines: [], sites: [], signPictures: [], products: [], tins: [] },
+  firm: NO_FIRM,
   dim: false,
   recent: [],
 };

@@ -5,6 +5,7 @@ import {
   CHANGE_VERSION,
   FIRM_SETTINGS,
   readSettings,
+  NO_FIRM,
   isJobChange,
   writeJobFile,
   type Change,
@@ -186,17 +187,16 @@ const settingsWaiting = (waiting: readonly Change[]): Partial<FirmSettings> =>
   Object.assign({}, ...waiting.filter((c) => c.entity === FIRM_SETTINGS).map((c) => c.fields)) as Partial<FirmSettings>;
 
 /** The firm's own records, with what still waits on top. */
-const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {
+export const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   const r = await api.firm();
   if (!r.ok) return;
-  const { people, machines = [], sites = [], signPictures = [], products = [], tins = [] } = r.value;
-  const firm = getState().outbox.waiting.reduce<FirmFacts>(
-    (f, c) => {
-      const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
-      return next?.ok ? next.value : f;
-    },
-    { people, machines, sites, signPictures, products, tins },
-  );
+  // A server that is older than this page does not know every list.
+  const lists = Object.keys(NO_FIRM) as (keyof FirmFacts)[];
+  const there = Object.fromEntries(lists.map((list) => [list, r.value[list] ?? []])) as unknown as FirmFacts;
+  const firm = getState().outbox.waiting.reduce<FirmFacts>((f, c) => {
+    const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
+    return next?.ok ? next.value : f;
+  }, there);
   dispatch(sessionSlice.actions.firmChanged(firm));
 };
 

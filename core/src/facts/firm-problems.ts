@@ -1,7 +1,7 @@
 /** What only the whole record tells: a data sheet that contradicts itself, and what no shelf may hold. */
 import type { GoodId, StuffId } from './goods';
 import type { Problem } from './problems';
-import type { Entity, FirmFacts, Product, Tin } from './registry';
+import type { Entity, FirmFacts, MixStep, Product, Tin } from './registry';
 
 /**
  * Not for stripping, cleaning or coating, whatever the tin is called. 40 CFR 751 (methylene chloride, trichloroethylene, perchloroethylene,
@@ -73,6 +73,25 @@ function tinProblems(t: Tin, products: readonly Product[]): Problem[] {
   return of.good === t.good ? [] : [{ path: 'good', message: `${of.name} stands for something else` }];
 }
 
+/** Nobody comes back to a pail after a week. */
+const MIX_LASTS_MS = 7 * 24 * 3600 * 1000;
+function mixStepProblems(step: MixStep, { mixes, mixSteps }: FirmFacts): Problem[] {
+  const mix = mixes.find((m) => m.id === step.mixId);
+  if (mix === undefined) return [{ path: 'mixId', message: 'there is no such pail' }];
+  const after = Date.parse(step.at) - Date.parse(mix.beganAt);
+  if (after < 0) return [{ path: 'at', message: 'was before the water stood in the pail' }];
+  if (after > MIX_LASTS_MS) return [{ path: 'at', message: 'is over a week after the water stood in the pail' }];
+  if (step.removedAt !== null || step.portion === null)
+    return step.portion === null && step.amount > 140 ? [{ path: 'amount', message: 'no mix is so hot: read it again' }] : [];
+  if (step.amount < 1) return [{ path: 'amount', message: 'a portion weighs something' }];
+  // One portion that two phones confirmed went in once.
+  const inG = new Map<number, number>();
+  for (const s of mixSteps)
+    if (s.mixId === mix.id && s.removedAt === null && s.portion !== null && !inG.has(s.portion)) inG.set(s.portion, s.amount);
+  const sum = [...inG.values()].reduce((a, g) => a + g, 0);
+  return sum > mix.causticG + 0.5 ? [{ path: 'amount', message: 'that would be more than the recipe: weigh what is left' }] : [];
+}
+
 /** What is wrong with a record of the firm as it would stand. */
 export function firmProblems(facts: FirmFacts, entity: Entity, id: string): Problem[] {
   if (entity === 'product') {
@@ -87,5 +106,6 @@ export function firmProblems(facts: FirmFacts, entity: Entity, id: string): Prob
       ]);
   }
   if (entity === 'tin') return facts.tins.filter((t) => t.id === id).flatMap((t) => tinProblems(t, facts.products));
+  if (entity === 'mixStep') return facts.mixSteps.filter((s) => s.id === id).flatMap((s) => mixStepProblems(s, facts));
   return [];
 }

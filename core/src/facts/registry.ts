@@ -28,6 +28,8 @@ import {
   PersonFields,
   ProductFields,
   TinFields,
+  MixFields,
+  MixStepFields,
   PhotoFields,
   ReadingFields,
   SampleFields,
@@ -167,6 +169,28 @@ export const REGISTRY = {
     most: 5000,
     appendOnly: false,
     since: 11,
+    refs: [],
+    order: byId,
+  }),
+  mix: spec({
+    scope: 'firm',
+    fields: MixFields,
+    parents: ['firm'],
+    list: 'mixes',
+    most: 2000,
+    appendOnly: false,
+    since: 13,
+    refs: [],
+    order: byId,
+  }),
+  mixStep: spec({
+    scope: 'firm',
+    fields: MixStepFields,
+    parents: ['firm'],
+    list: 'mixSteps',
+    most: 20_000,
+    appendOnly: false,
+    since: 13,
     refs: [],
     order: byId,
   }),
@@ -521,6 +545,8 @@ export type InstrumentCheck = RecordOf<'instrumentCheck'>;
 export type Person = RecordOf<'person'>;
 export type Product = RecordOf<'product'>;
 export type Tin = RecordOf<'tin'>;
+export type Mix = RecordOf<'mix'>;
+export type MixStep = RecordOf<'mixStep'>;
 export type Machine = RecordOf<'machine'>;
 export type Site = RecordOf<'site'>;
 
@@ -534,6 +560,9 @@ export const asParent = (entity: Entity): ParentKind | null => (entity === 'surf
 /** Empty lists for what hangs under it: what a new record begins with beside its fields. */
 export const emptyLists = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Record<string, never[]> =>
   Object.fromEntries(childrenOf(parent, scope).map((e) => [specOf(e).list!, []]));
+
+/** A firm that wrote nothing down yet. */
+export const NO_FIRM: FirmFacts = emptyLists('firm', 'firm') as unknown as FirmFacts;
 
 function listShape(parent: ParentKind): z.ZodRawShape {
   // Lists that came later stand later in the file, as they always did.

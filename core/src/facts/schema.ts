@@ -57,6 +57,7 @@ import {
   TOPCOATS,
   WORKERS,
   YES_NO,
+  CAUSTIC_VESSELS,
 } from './vocabulary';
 import { GOOD_IDS, STANDS_AT, STUFFS } from './goods';
 
@@ -743,6 +744,38 @@ export const TinFields = z.strictObject({
   batch: text(40).default(''),
   colour: text(60).default(''),
   openedOn: Day.nullable().default(null),
+});
+
+/** A caustic on its way into water, as it was set up. One pail is one record, whoever stands at it. */
+export const MixFields = z.strictObject({
+  name: name('the pail'),
+  waterL: between(0.1, 500, 'the water, L,'),
+  causticG: between(1, 100_000, 'the caustic, g,'),
+  waterC: between(0, 60, 'the temperature of the water, C,'),
+  airC: between(-20, 50, 'the temperature of the air, C,'),
+  vesselKind: z.enum(CAUSTIC_VESSELS, { error: 'a caustic is mixed in plastic or stainless steel' }),
+  acrossM: between(0.05, 2, 'the pail across, m,'),
+  deepM: between(0.05, 2, 'the depth of the pail, m,'),
+  stirrer: z.enum(['hand', 'drill']),
+  /** Of the cold water in which it stands; null: it stands in air. */
+  bathC: between(0, 40, 'the bath, C,').nullable().default(null),
+  ceilingC: between(10, 100, 'the ceiling, C,'),
+  /** The water stood in the pail. */
+  beganAt: Instant,
+  /** Nobody waits for it any longer. */
+  endedAt: Instant.nullable().default(null),
+  by: text(120).default(''),
+});
+
+/** What happened to a mix: a portion that went in, or a thermometer that was read. */
+export const MixStepFields = z.strictObject({
+  mixId: Id,
+  at: Instant,
+  /** Counted from 1; the same one confirmed on two phones is one portion. Null: a reading. */
+  portion: z.number().int('portions are counted').min(1, 'portions are counted from 1').max(500, 'over 500 portions: check').nullable(),
+  /** Of a portion, g; of a reading, C. */
+  amount: between(0, 100_000, 'a weight or a temperature'),
+  by: text(120).default(''),
 });
 
 /** A machine that the firm owns: what was drawn into it comes out again where it is opened or moved. */

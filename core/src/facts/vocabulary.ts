@@ -537,3 +537,9 @@ export const METHOD_IDS = [
   'vacuumBlast',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
+
+/** In what a caustic is stirred; which of them may hold it, the bench says. */
+export const VESSEL_IDS = ['polyethylene', 'polypropylene', 'stainless', 'glass', 'aluminium', 'galvanised'] as const;
+export type VesselId = (typeof VESSEL_IDS)[number];
+/** The others give off hydrogen, dissolve, or crack. */
+export const CAUSTIC_VESSELS = ['polyethylene', 'polypropylene', 'stainless'] as const satisfies readonly VesselId[];

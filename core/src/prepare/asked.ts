@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
 import { bySheet, DRYING_KINDS, LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
-import { LAYINGS, MATERIALS } from '../facts';
+import { LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
 import { withCommas } from '../units/units';
 import { FACING, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS, type Facing } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
@@ -12,7 +12,6 @@ import { chlorineOf, pasteFor, powderFor, thin } from './dilute';
 import { MEDIA_IDS, nozzle } from './nozzle';
 import { mixNow, type MixEvent } from './recipe';
 import { schedule, type CausticMix } from './caustic';
-import { VESSEL_IDS } from './vessel';
 import { amounts, benchWords, LANGUAGES } from './words';
 
 const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };

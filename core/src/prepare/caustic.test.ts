@@ -4,7 +4,8 @@ import { course, heldKJK, schedule, type CausticMix } from './caustic';
 import { heatOfSolutionKJ } from './heat';
 import { mixNow, type MixEvent } from './recipe';
 import { Refused } from './refused';
-import { lossWK, type Vessel } from './vessel';
+import { CAUSTIC_VESSELS, VESSEL_IDS } from '../facts';
+import { lossWK, VESSELS, type Vessel } from './vessel';
 
 const PAIL: Vessel = { kind: 'polyethylene', acrossM: 0.26, deepM: 0.3 };
 const mix = (over: Partial<CausticMix> = {}): CausticMix => ({
@@ -21,6 +22,10 @@ const mix = (over: Partial<CausticMix> = {}): CausticMix => ({
 });
 /** Tiny loss, hardly any wall: what a textbook reckons. */
 const adiabatic = (over: Partial<CausticMix>) => mix({ ceilingC: 95, vessel: { kind: 'stainless', acrossM: 1.2, deepM: 2 }, ...over });
+
+test('a pail that is refused at the bench is refused as a record', () => {
+  expect(VESSEL_IDS.filter((v) => VESSELS[v].never === null)).toEqual(CAUSTIC_VESSELS);
+});
 
 // N25: 3 -28.87, 5 -37.74, 10 -42.51, 22 about -42.8 kJ/mol.
 test.each([

@@ -13,8 +13,8 @@ export {
   type Schedule,
 } from './caustic';
 export { HEAT_DOUBT, heatOfSolutionKJ } from './heat';
-export { VESSEL_IDS, VESSELS, type Vessel, type VesselId } from './vessel';
-export { mixNow, thermometer, type MixEvent, type MixNow, type MixStage } from './recipe';
+export { VESSELS, type Vessel } from './vessel';
+export { eventsOf, mixNow, mixOf, thermometer, type MixEvent, type MixNow, type MixStage } from './recipe';
 export {
   ACID_IDS,
   acidFor,

@@ -1,4 +1,5 @@
 /** A caustic mix as it is made: portions confirmed, the thermometer read, the next thing to do. */
+import type { Mix, MixStep } from '../facts';
 import { refuse, within } from './refused';
 import { course, schedule, USABLE_C, type CausticMix, type Felt, type HeatPoint, type Portion, type Put } from './caustic';
 
@@ -6,6 +7,28 @@ export type MixEvent =
   /** `n` counts the portions from 1: one confirmed on two phones is one portion. */
   | { readonly kind: 'put'; readonly n: number; readonly atS: number; readonly g: number }
   | { readonly kind: 'felt'; readonly atS: number; readonly c: number };
+
+/** As the bench reckons with what was recorded of a pail. */
+export const mixOf = (m: Omit<Mix, 'id' | 'removedAt'>): CausticMix => ({
+  waterL: m.waterL,
+  causticG: m.causticG,
+  waterC: m.waterC,
+  airC: m.airC,
+  vessel: { kind: m.vesselKind, acrossM: m.acrossM, deepM: m.deepM },
+  stirrer: m.stirrer,
+  bathC: m.bathC,
+  ceilingC: m.ceilingC,
+  order: 'causticToWater',
+});
+/** What happened to it, on whichever phone; what was taken back is not among it. */
+export const eventsOf = (m: Pick<Mix, 'id' | 'beganAt'>, steps: readonly MixStep[]): MixEvent[] =>
+  steps
+    .filter((s) => s.mixId === m.id && s.removedAt === null)
+    .map((s): MixEvent => {
+      const atS = Math.max(0, (Date.parse(s.at) - Date.parse(m.beganAt)) / 1000);
+      return s.portion === null ? { kind: 'felt', atS, c: s.amount } : { kind: 'put', n: s.portion, atS, g: s.amount };
+    })
+    .sort((a, b) => a.atS - b.atS);
 
 /** So far from the model, and the model does not know this pail: another strength, another scale. Common practice, no published source. */
 const ASTRAY_C = 8;

@@ -1,10 +1,8 @@
 /** What a caustic may be mixed in. */
 import { gasOf, meetingOf } from '../catalogue';
+import type { VesselId } from '../facts';
 import { measure } from '../units/units';
 import { refuse, within } from './refused';
-
-export const VESSEL_IDS = ['polyethylene', 'polypropylene', 'stainless', 'glass', 'aluminium', 'galvanised'] as const;
-export type VesselId = (typeof VESSEL_IDS)[number];
 
 interface VesselKind {
   /** Above it the wall gives way, C. From memory of makers’ data. */

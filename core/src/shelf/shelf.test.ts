@@ -7,6 +7,7 @@ import {
   GOOD_IDS,
   ProductFields,
   type Change,
+  NO_FIRM,
   type FirmFacts,
   type JobFacts,
   type Product,
@@ -180,7 +181,7 @@ describe('the firm’s own sheet', () => {
 });
 
 describe('what no shelf takes', () => {
-  const empty: FirmFacts = { people: [], machines: [], sites: [], signPictures: [], products: [], tins: [] };
+  const empty: FirmFacts = NO_FIRM;
   const change = {
     id: 'c1',
     v: 2,

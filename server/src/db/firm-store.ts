@@ -149,6 +149,8 @@ export class FirmStore {
     const pictures = await q.select().from(t.signPictures).where(eq(t.signPictures.firmId, this.firmId)).orderBy(asc(t.signPictures.id));
     const products = await q.select().from(t.products).where(eq(t.products.firmId, this.firmId)).orderBy(asc(t.products.id));
     const tins = await q.select().from(t.tins).where(eq(t.tins.firmId, this.firmId)).orderBy(asc(t.tins.id));
+    const mixes = await q.select().from(t.mixes).where(eq(t.mixes.firmId, this.firmId)).orderBy(asc(t.mixes.id));
+    const steps = await q.select().from(t.mixSteps).where(eq(t.mixSteps.firmId, this.firmId)).orderBy(asc(t.mixSteps.id));
     const own = <R extends { firmId: string }>(rows: readonly R[]) => rows.map((r) => without(r, 'firmId'));
     return {
       cursor: firm?.cursor ?? 0,
@@ -159,6 +161,8 @@ export class FirmStore {
         signPictures: own(pictures) as FirmFacts['signPictures'],
         products: own(products),
         tins: own(tins),
+        mixes: own(mixes),
+        mixSteps: own(steps),
       },
     };
   }

@@ -19,6 +19,7 @@ import {
   type Person,
   type Product,
   type RespiratorId,
+  type Mix,
   type Tin,
 } from '@roughsill/core';
 import {
@@ -210,6 +211,50 @@ export const tins = pgTable(
     removedAt: instant('removed_at'),
   },
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+
+/** A caustic on its way into water. */
+export const mixes = pgTable(
+  'mixes',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    name: text().notNull(),
+    waterL: doublePrecision('water_l').notNull(),
+    causticG: doublePrecision('caustic_g').notNull(),
+    waterC: doublePrecision('water_c').notNull(),
+    airC: doublePrecision('air_c').notNull(),
+    vesselKind: text('vessel_kind').notNull().$type<Mix['vesselKind']>(),
+    acrossM: doublePrecision('across_m').notNull(),
+    deepM: doublePrecision('deep_m').notNull(),
+    stirrer: text().notNull().$type<Mix['stirrer']>(),
+    bathC: doublePrecision('bath_c'),
+    ceilingC: doublePrecision('ceiling_c').notNull(),
+    beganAt: instant('began_at').notNull(),
+    endedAt: instant('ended_at'),
+    by: text().notNull().default(''),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+/** What happened to it: portions and readings. */
+export const mixSteps = pgTable(
+  'mix_steps',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    mixId: text('mix_id').notNull(),
+    at: instant().notNull(),
+    portion: integer(),
+    amount: doublePrecision().notNull(),
+    by: text().notNull().default(''),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] }), index('mix_steps_mix').on(t.firmId, t.mixId)],
 );
 
 /** The firm's own pictures of what is seen at a stroke. */

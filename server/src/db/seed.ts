@@ -4,11 +4,21 @@ import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { and, eq, sql } from 'drizzle-orm';
 import { changesFor, CHANGE_VERSION, DEFAULT_SETTINGS, scopeParent, withNewIds, type JobFacts } from '@roughsill/core';
-import { quillPoint, SHELF_PRODUCTS, SHELF_TINS, shiftedTo } from '@roughsill/demo';
+import { mixOnTheWay, quillPoint, SHELF_PRODUCTS, SHELF_TINS, shiftedTo } from '@roughsill/demo';
 import type { MediaStore } from '../media/media-store';
 import { readState, writeState } from './epoch';
 import type { FirmStore } from './firm-store';
-import { changeLog, firms, jobs, machines as machineTable, people, products as productTable, tins as tinTable } from './schema';
+import {
+  changeLog,
+  firms,
+  jobs,
+  machines as machineTable,
+  mixes as mixTable,
+  mixSteps as mixStepTable,
+  people,
+  products as productTable,
+  tins as tinTable,
+} from './schema';
 
 /** Until signing in exists, every request is made by this person of this firm. */
 export const DEMO_FIRM = { firmId: 'demo-firm', personId: 'ines-marlow', person: 'Ines Marlow' } as const;
@@ -50,6 +60,15 @@ export async function seed(
   await db
     .insert(tinTable)
     .values(SHELF_TINS.map((t) => ({ firmId: DEMO_FIRM.firmId, ...t })))
+    .onConflictDoNothing();
+  const { mixes, mixSteps } = mixOnTheWay(new Date(), DEMO_FIRM.person);
+  await db
+    .insert(mixTable)
+    .values(mixes.map((m) => ({ firmId: DEMO_FIRM.firmId, ...m })))
+    .onConflictDoNothing();
+  await db
+    .insert(mixStepTable)
+    .values(mixSteps.map((s) => ({ firmId: DEMO_FIRM.firmId, ...s })))
     .onConflictDoNothing();
   for (const name of pictures ? await readdir(pictures.from) : []) {
     const bytes = await readFile(path.join(pictures!.from, name));

@@ -9,6 +9,8 @@ export const TABLES = {
   signPicture: t.signPictures,
   product: t.products,
   tin: t.tins,
+  mix: t.mixes,
+  mixStep: t.mixSteps,
   space: t.spaces,
   zone: t.zones,
   surface: t.surfaces,

@@ -147,7 +147,7 @@ export async function writeSettings({ tx, firmId }: Rows, c: Change): Promise<Re
 }
 
 /** What the firm writes down for all its jobs. */
-export type FirmEntity = 'person' | 'machine' | 'site' | 'signPicture' | 'product' | 'tin';
+export type FirmEntity = 'person' | 'machine' | 'site' | 'signPicture' | 'product' | 'tin' | 'mix' | 'mixStep';
 
 /** A record of the firm's own; the core has taken it in. */
 export async function writeFirmRecord({ tx, firmId }: Rows, c: Change & { readonly entity: FirmEntity }): Promise<void> {

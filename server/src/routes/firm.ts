@@ -37,6 +37,8 @@ export function firmRoutes(store: FirmStore, person: string): Route[] {
             signPictures: z.array(recordSchema('signPicture')),
             products: z.array(recordSchema('product')),
             tins: z.array(recordSchema('tin')),
+            mixes: z.array(recordSchema('mix')),
+            mixSteps: z.array(recordSchema('mixStep')),
           }),
           z.object({ epoch: z.string(), cursor: z.number(), changes: z.array(Change.loose()), more: z.boolean() }),
         ]),

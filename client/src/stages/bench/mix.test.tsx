@@ -1,7 +1,8 @@
 /** The mixing bench answers while one types; live, a portion and a hot reading change what comes next; the crew reads it in its language. */
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
-import { makeStore } from '../../store/store';
+import { add, commitToFirm } from '../../store';
+import { makeStore, type Store } from '../../store/store';
 import { MixScreen } from './MixScreen';
 
 jest.mock('expo-router', () => ({
@@ -18,16 +19,20 @@ const says = (testId: string) => screen.getByTestId(testId).textContent?.replace
 const press = (testId: string) => fireEvent.click(screen.getByTestId(testId));
 const tool = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
 
-beforeEach(() => {
-  localStorage.clear();
+let store: Store;
+const open = () =>
   render(
-    <Provider store={makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never)}>
+    <Provider store={store}>
       <MixScreen />
     </Provider>,
   );
+beforeEach(() => {
+  localStorage.clear();
+  store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
 });
 
 test('caustic: refused the wrong way round and in aluminum; live it stops when hot, takes back, and speaks Spanish', () => {
+  open();
   expect(says('mix-plan')).toMatch(/portions, all in after \d+ min/);
   fireEvent.click(screen.getByRole('radio', { name: 'water onto caustic' }));
   expect(says('mix-plan')).toMatch(/boils at once/);
@@ -58,22 +63,43 @@ test('caustic: refused the wrong way round and in aluminum; live it stops when h
   expect(says('mix-stage')).not.toMatch(/Alto/);
   press('mix-end');
   expect(screen.getByTestId('mix-begin')).toBeTruthy();
+  expect(screen.queryByTestId('mixes')).toBeNull();
 });
 
-test('a mix that was begun goes on after the page was closed, with its clock', () => {
+test('two pails at once, each goes on after the page was closed; a portion that another phone confirmed too counts once', () => {
   jest.useFakeTimers();
+  const { unmount } = open();
   press('mix-begin');
   press('mix-put');
-  const kept = localStorage.getItem(Object.keys(localStorage).find((k) => k.includes('bench-caustic'))!)!;
-  expect(JSON.parse(JSON.parse(kept).text).events).toHaveLength(1);
+  press('mix-back');
+  type('mix-name', 'For the stair');
+  press('mix-begin');
+  press('mix-back');
+  unmount();
   act(() => {
     jest.advanceTimersByTime(120_000);
   });
+  open();
+  const [first, second] = store.getState().session.firm.mixes;
+  expect([says(`mix-of-${first!.id}`), says(`mix-of-${second!.id}`)]).toEqual([
+    expect.stringMatching(/^Pail 1.*[1-9]\d* g of 750 g in/),
+    expect.stringMatching(/^For the stair.* 0 g of 750 g in/),
+  ]);
+  press(`mix-open-${first!.id}`);
   expect(says('caustic-live')).toMatch(/· [23] min/);
+  const [step] = store.getState().session.firm.mixSteps;
+  const g = step!.amount;
+  const also = add('mixStep', { mixId: first!.id, at: new Date().toISOString(), portion: 1, amount: g, by: 'Other phone' });
+  act(() => void store.dispatch(commitToFirm([also])));
+  expect(says('caustic-live')).toMatch(new RegExp(`${Math.round(g)} g in,.*Portion 1 was confirmed twice: it counts once`));
+  // More than the recipe holds is refused whoever says it.
+  const more = add('mixStep', { mixId: first!.id, at: new Date().toISOString(), portion: 2, amount: 750, by: '' });
+  expect(store.dispatch(commitToFirm([more]))).toEqual([expect.objectContaining({ path: 'amount' })]);
   jest.useRealTimers();
 });
 
 test('acid, thinning, what must not meet, labels, blasting: each against its reference value', () => {
+  open();
   tool('Acid, rinse');
   // pH 12.5 is 1.26 g/L; citric 1.6 g for each g.
   expect(says('neutral-answer')).toMatch(/^13 g of caustic in it: 20 g/);

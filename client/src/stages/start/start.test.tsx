@@ -2,7 +2,7 @@
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { router } from 'expo-router';
-import { writeJobFile } from '@roughsill/core';
+import { NO_FIRM, writeJobFile } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { makeStore } from '../../store/store';
 import { jobsSlice, sessionSlice } from '../../store/slices';
@@ -115,24 +115,12 @@ test('a job takes over the address and year of its site, and is told when the li
   const s = store();
   s.dispatch(jobsSlice.actions.jobLoaded({ jobId: job.job.id, base: opened, cursor: 1, waiting: [] }));
   const site = { id: 'pier', name: 'Pier house', address: '', yearBuilt: 1898, note: '', removedAt: null };
-  s.dispatch(sessionSlice.actions.firmChanged({ people: [], machines: [], signPictures: [], products: [], tins: [], sites: [site] }));
+  s.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, sites: [site] }));
   show(JobFactsScreen, s);
   fireEvent.change(await screen.findByTestId('site'), { target: { value: 'pier' } });
   expect((screen.getByLabelText('Where it is') as HTMLInputElement).value).toBe('Pier house');
   expect((screen.getByTestId('year-built') as HTMLInputElement).value).toBe('1898');
-  act(
-    () =>
-      void s.dispatch(
-        sessionSlice.actions.firmChanged({
-          people: [],
-          machines: [],
-          signPictures: [],
-          products: [],
-          tins: [],
-          sites: [{ ...site, address: '2 Pier Row' }],
-        }),
-      ),
-  );
+  act(() => void s.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, sites: [{ ...site, address: '2 Pier Row' }] })));
   expect(screen.getByText('On the list the site is at: 2 Pier Row.')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Take that over' }));
   await waitFor(() =>

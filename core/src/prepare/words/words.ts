@@ -40,11 +40,17 @@ export interface BenchWords {
     readonly begin: string;
     readonly isIn: (g: string) => string;
     readonly standing: (inG: string, leftG: string, time: string) => string;
+    readonly onlyIn: (inG: string, ofG: string) => string;
     readonly weighed: string;
     readonly thermometer: string;
     readonly thinks: (c: string) => string;
     readonly read: (readings: readonly (readonly [c: string, time: string])[], peak: string) => string;
     readonly twice: (n: string) => string;
+    /** A portion that went in: who confirmed it, where that is known. Null: at the start. */
+    readonly went: (n: number, g: string, time: string | null, by: string) => string;
+    readonly onTheWay: string;
+    readonly open: string;
+    readonly back: string;
     readonly undo: string;
     readonly end: string;
   };
