@@ -89,12 +89,15 @@ export const GOOD_NUMBERS: Check['measured'] = [
   { what: 'aboveDewC', value: 5 },
   { what: 'windMs', value: 2 },
   { what: 'waitedMin', value: 60 },
-  { what: 'waitedH', value: 16 },
+  { what: 'waitedH', value: 48 },
   { what: 'dustFloor', value: 1 },
   { what: 'dustSill', value: 10 },
   { what: 'dustTrough', value: 20 },
   { what: 'leadPpm', value: 10 },
   { what: 'faceRhPct', value: 60 },
+  { what: 'faceC', value: 20 },
+  { what: 'adhesionClass', value: 4 },
+  { what: 'chalkClass', value: 1 },
 ];
 /** A check that passed, of a surface or, with its zone, of the job. */
 export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({

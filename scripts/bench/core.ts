@@ -461,6 +461,8 @@ function coatWindows() {
     name: '',
     material: i % 3 === 0 ? ('brick' as const) : ('softwood' as const),
     specs: specs.map((s) => ({ ...s, strokeH: 0.5 + (i % 5) })),
+    shade: null,
+    bareMostH: null,
   }));
   const place = {
     outside: { facing: 's' as const, shade: 'mid' as const, shaded: [] },

@@ -193,11 +193,11 @@ test('a pail is one record for two phones: one portion confirmed on both counts 
   const good = mix({});
   expect(await refusedOf(good)).toBe('[]');
   const step = (id: string, portion: number, amount: number) => firm(id, 'mixStep', { mixId: good.entityId, at, portion, amount });
-  expect([await refusedOf(step('here-1', 1, 600)), await refusedOf(step('there-1', 1, 600)), await refusedOf(step('here-2', 2, 600))]).toEqual([
-    '[]',
-    '[]',
-    expect.stringMatching(/more than the recipe/),
-  ]);
+  expect([
+    await refusedOf(step('here-1', 1, 600)),
+    await refusedOf(step('there-1', 1, 600)),
+    await refusedOf(step('here-2', 2, 600)),
+  ]).toEqual(['[]', '[]', expect.stringMatching(/more than the recipe/)]);
   expect((await server.call('GET', '/api/firm')).body.mixSteps).toHaveLength(2);
 });
 

@@ -4,6 +4,7 @@ import { airDuties } from '@roughsill/core/air';
 import { shiftsOf, tasksOn, zoneDay } from '@roughsill/core/zone-day';
 import { certainties, changedBetween, compareMethods, sensitivity } from '@roughsill/core/compare';
 import { wasteOf } from '@roughsill/core/waste';
+import { bareMostH, SHADE_OF } from '@roughsill/core/weather';
 import { clientPage, shoppingPaper } from '@roughsill/core/report';
 import type { Answers, Ask, AskKind, Breathing, BreathingZone, CoatedZone, Standing } from './ask-protocol';
 
@@ -74,17 +75,23 @@ function coatsIn({ facts, settings }: Standing, thisYear: number): readonly Coat
   return plan.zones.flatMap((zone) => {
     const here = plan.surfaces.filter((p) => zone.surfaceIds.includes(p.surfaceId));
     const faces = here.flatMap((p) => {
-      const { name, material } = nameOf(p.surfaceId);
+      const { name, material, tint } = nameOf(p.surfaceId);
       const specs = specsOf(p.coating.lines);
-      return specs.length === 0 ? [] : [{ surfaceId: p.surfaceId, name, material, specs }];
+      const bare = bareMostH(material, p.coating.left.value);
+      const shade = tint === null ? null : SHADE_OF[tint];
+      return specs.length === 0 ? [] : [{ surfaceId: p.surfaceId, name, material, specs, shade, bareMostH: bare }];
     });
     const waiting = here.filter((p) => p.coating.refused.length > 0).map((p) => nameOf(p.surfaceId).name);
+    const side = facts.spaces.find((x) => zone.spaceIds.includes(x.id))!;
     if (faces.length === 0 && waiting.length === 0) return [];
     return [
       {
         zoneId: zone.zoneId,
         name: zone.name,
         kind: zone.kind === 'elevation' ? 'elevation' : 'room',
+        spaceId: side.id,
+        facing: side.facing,
+        shaded: side.shaded,
         volumeM3: sizeOf(zone.spaceIds),
         waiting,
         faces,

@@ -2,7 +2,7 @@
 import type { AirDuty } from '@roughsill/core/air';
 import type { CoatedFace } from '@roughsill/core/weather';
 import type { Shift, ZoneDay } from '@roughsill/core/zone-day';
-import type { BuyScope, FirmSettings, JobFacts, MethodId, RespiratorId, Tin } from '@roughsill/core';
+import type { BuyScope, Facing, FirmSettings, JobFacts, MethodId, RespiratorId, Space, Tin } from '@roughsill/core';
 import type { ClientPage, ShoppingPaper } from '@roughsill/core/report';
 import type { WasteLine } from '@roughsill/core/waste';
 import type { Certainty, Changed, Compared, WhatIf } from '@roughsill/core/compare';
@@ -44,6 +44,10 @@ export interface CoatedZone {
   readonly zoneId: string;
   readonly name: string;
   readonly kind: 'room' | 'elevation';
+  /** Whose side it is, which way that looks and when it lies in the shade, as it was recorded. */
+  readonly spaceId: string;
+  readonly facing: Facing | null;
+  readonly shaded: Space['shaded'];
   readonly volumeM3: number | null;
   /** Faces whose coat is a question or does not fit: they are in no window. */
   readonly waiting: readonly string[];

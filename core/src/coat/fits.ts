@@ -4,7 +4,19 @@
  */
 import { FERROUS } from '../catalogue/method';
 import { CLEAR_FILMS } from '../choose';
-import { MASONRY, METAL, PLASTER, PLASTIC, TIMBER, type Binder, type Material, type Surface, type TopcoatId } from '../facts';
+import {
+  MASONRY,
+  METAL,
+  PLASTER,
+  PLASTIC,
+  SOAKING_TOPCOATS,
+  TIMBER,
+  type Binder,
+  type ElementId,
+  type Material,
+  type Surface,
+  type TopcoatId,
+} from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { lastFaceC, readsWet } from '../probe';
 import { fromTable, type FactsOf, type Reason, type RuleId, type SourceId } from '../reasons';
@@ -16,13 +28,34 @@ import { TOPCOATS_DATA } from './products';
 /** Hard, closed films on which waterborne paint takes no hold by itself. */
 const CLOSED_FILMS: readonly Binder[] = ['oil', 'alkyd', 'shellac', 'lacquer', 'polyurethane', 'epoxy', 'factory'];
 /** What is made for dry rooms. */
-const INSIDE_ONLY: readonly TopcoatId[] = ['matEmulsion', 'waterborneEggshell'];
+const INSIDE_ONLY: readonly TopcoatId[] = ['matEmulsion', 'waterborneEggshell', 'pasteWax', 'floorPaint'];
 /** Lime binds to lime and to the pores of stone and brick, to nothing else. */
 const TAKES_LIME: readonly Material[] = ['limePlaster', 'brick', 'stone'];
 /** Films that close a wall to vapour. */
-const TIGHT: readonly TopcoatId[] = ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish', 'antifoulingCoat'];
+const TIGHT: readonly TopcoatId[] = [
+  'alkydGloss',
+  'waterborneGloss',
+  'metalEnamel',
+  'clearVarnish',
+  'antifoulingCoat',
+  'heatEnamel',
+  'floorPaint',
+];
 /** What stays on a hot heater without yellowing through or softening. */
-const BEARS_HEAT: readonly TopcoatId[] = ['metalEnamel', 'alkydGloss', 'waterborneGloss'];
+const BEARS_HEAT: readonly TopcoatId[] = ['metalEnamel', 'alkydGloss', 'waterborneGloss', 'heatEnamel'];
+/** Up to here a house enamel and its primer bear it, C: hot water. reference.md, primers, from memory of maker practice. */
+const HOT_WATER_C = 90;
+/** Up to here a generic heat-resistant enamel does; a stove asks for its maker’s own. From memory. */
+const STOVE_C = 200;
+export const isHot = (s: Pick<Surface, 'serviceC'>): boolean => (s.serviceC ?? 0) > HOT_WATER_C;
+/** Waterglass binds to lime, cement, brick and stone, and to nothing that has a film. */
+const TAKES_SILICATE: readonly Material[] = ['limePlaster', ...MASONRY];
+/** Feet go over it. */
+const WALKED_ON: readonly ElementId[] = ['floorBoards', 'stairFlight'];
+const BEARS_FEET: readonly TopcoatId[] = ['floorPaint', 'clearVarnish', 'penetratingOil', 'pasteWax'];
+/** Hands polish and soil it. */
+const HANDLED: readonly ElementId[] = ['handrail', 'chair', 'furniture'];
+const MARKS_EASILY: readonly TopcoatId[] = ['matEmulsion', 'limewash', 'silicatePaint', 'exteriorAcrylic'];
 /** What a topcoat is made for; elsewhere it is asked about. */
 const MADE_FOR: Readonly<Record<TopcoatId, readonly Material[]>> = {
   waterborneEggshell: [...TIMBER, ...PLASTER, ...MASONRY, ...METAL, ...PLASTIC],
@@ -34,6 +67,12 @@ const MADE_FOR: Readonly<Record<TopcoatId, readonly Material[]>> = {
   clearVarnish: [...TIMBER, 'brass'],
   metalEnamel: METAL,
   antifoulingCoat: [...TIMBER, 'fibreglass', 'mildSteel'],
+  silicatePaint: TAKES_SILICATE,
+  heatEnamel: METAL,
+  floorPaint: [...TIMBER, 'concrete'],
+  woodStain: TIMBER,
+  penetratingOil: TIMBER,
+  pasteWax: TIMBER,
 };
 
 /** Coldest and hottest face on which a generic coat dries as it should, C. From memory of maker practice: the data sheet rules. */
@@ -71,7 +110,18 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
     if (!TAKES_LIME.includes(s.material)) out.push(refuse('coat.limewashGround', 'trade-prime', facts));
     const over = films.find((b) => b !== 'limewash');
     if (over) out.push(refuse('coat.limewashOverFilm', 'trade-prime', { ...facts, binder: over }));
+  } else if (topcoat === 'silicatePaint') {
+    if (!TAKES_SILICATE.includes(s.material)) out.push(refuse('coat.silicateGround', 'trade-prime', facts));
+    const over = films.find((b) => b !== 'limewash');
+    if (over) out.push(refuse('coat.silicateOverFilm', 'trade-prime', { ...facts, binder: over }));
+    else if (films.includes('limewash')) out.push(ask('coat.silicateOverLimewash', 'trade-prime', facts));
   } else if (films.includes('limewash')) out.push(refuse('coat.overLimewash', 'trade-prime', facts));
+  const soaks = SOAKING_TOPCOATS.includes(topcoat);
+  if (topcoat !== 'clearVarnish' && data.clear && !TIMBER.includes(s.material))
+    out.push(refuse('coat.soaksOnlyWood', 'trade-prime', facts));
+  else if (soaks && opaque.length === 0 && films.length > 0)
+    out.push(refuse('coat.soaksNot', 'trade-prime', { ...facts, binder: films[0]! }));
+  if (soaks && TIMBER.includes(s.material)) out.push(ask('coat.sampleFirst', 'trade-prime', facts));
   if (films.includes('distemper')) out.push(refuse('coat.overDistemper', 'trade-wash', facts));
   // Below the water only antifouling grows no weed, above it or on a house it has no place; and nothing else holds on what leaches.
   if (topcoat === 'antifoulingCoat' && s.element !== 'hull') out.push(refuse('coat.antifoulingElsewhere', 'mem-antifoul', facts));
@@ -82,6 +132,17 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
   if (films.includes('unknown')) out.push(ask('coat.overUnknown', 'trade-prime', facts));
   if (s.material === 'galvanised' && bare && data.base === 'solvent') out.push(refuse('coat.alkydOnZinc', 'trade-prime', facts));
   if (isHeater(s.element) && !BEARS_HEAT.includes(topcoat)) out.push(refuse('coat.heater', 'trade-prime', facts));
+  if (s.serviceC !== null && isHot(s)) {
+    const service = measure(s.serviceC, 'C');
+    if (s.serviceC > STOVE_C) out.push(refuse('coat.hotterThanAny', 'mem-film', { ...facts, service: [service, measure(STOVE_C, 'C')] }));
+    else if (topcoat !== 'heatEnamel')
+      out.push(refuse('coat.tooHot', 'mem-film', { ...facts, service: [service, measure(HOT_WATER_C, 'C')] }));
+    else if (films.length > 0) out.push(refuse('coat.hotOverFilm', 'mem-film', { ...facts, service, binder: films[0]! }));
+  } else if (isHeater(s.element) && s.serviceC === null)
+    out.push(ask('coat.serviceUnknown', 'mem-film', { ...facts, water: measure(HOT_WATER_C, 'C') }));
+  if (WALKED_ON.includes(s.element) && !BEARS_FEET.includes(topcoat)) out.push(ask('coat.walkedOn', 'trade-prime', facts));
+  if (topcoat === 'floorPaint' && !WALKED_ON.includes(s.element)) out.push(ask('coat.floorElsewhere', 'trade-prime', facts));
+  if (HANDLED.includes(s.element) && MARKS_EASILY.includes(topcoat)) out.push(ask('coat.handled', 'trade-prime', facts));
   if (s.material === 'limePlaster' && TIGHT.includes(topcoat)) out.push(refuse('coat.tightOnLime', 'trade-prime', facts));
   else if (mineral && (s.conditions.includes('wet') || readsWet(s)) && data.base !== 'mineral')
     out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
@@ -118,6 +179,7 @@ export function usualTopcoat(s: Surface, ctx: SurfaceContext, films: readonly Bi
   if (uncoated) return null;
   if (s.element === 'hull') return 'antifoulingCoat';
   if (clear && (TIMBER.includes(s.material) || s.material === 'brass')) return 'clearVarnish';
+  if (isHot(s) && METAL.includes(s.material)) return 'heatEnamel';
   if (isHeater(s.element) || FERROUS.includes(s.material)) return 'metalEnamel';
   if (METAL.includes(s.material)) return outside ? 'exteriorAcrylic' : 'waterborneGloss';
   if (TAKES_LIME.includes(s.material) && films.every((b) => b === 'limewash') && (outside || films.length > 0)) return 'limewash';

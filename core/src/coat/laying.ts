@@ -105,12 +105,13 @@ const IN_CANS: readonly (PrimerId | TopcoatId)[] = [
   'zincPhosphate',
   'heatResistant',
   'metalEnamel',
+  'heatEnamel',
   'stainBlock',
   'alkydGloss',
   'clearVarnish',
 ];
 /** What is rubbed on thin and off again. Common practice. */
-const WIPED: readonly (PrimerId | TopcoatId)[] = ['clearVarnish', 'sandingSealer'];
+const WIPED: readonly (PrimerId | TopcoatId)[] = ['clearVarnish', 'sandingSealer', 'woodStain', 'penetratingOil', 'pasteWax'];
 /** Turned, barred or thin: nothing flat for a roller or a pad. */
 const NO_FLAT: readonly ElementId[] = [
   'doubleHungSash',

@@ -2,8 +2,10 @@
 import {
   COAT_USES,
   MASONRY,
+  METAL,
   PLASTER,
   PLASTIC,
+  SOAKING_TOPCOATS,
   TIMBER,
   type Binder,
   type LayingId,
@@ -22,12 +24,12 @@ import { measure, type Measure } from '../units/units';
 import { degreeShare, isHeater, liveParts, type TakeOff } from '../walk';
 import { isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
-import { againstTopcoat, needsBond, usualTopcoat } from './fits';
+import { againstTopcoat, isHot, needsBond, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
 import { extentOf, finishOf, finishSpec } from '../repair';
 import { SHEET_C } from './drying';
-import { coatingOf, ownOf, saysOfCoat } from '../shelf/own';
+import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/own';
 import { asLaid } from './used';
 import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
 
@@ -116,10 +118,16 @@ function primerFor(
   const top = TOPCOATS_DATA[topcoat];
   const facts = { material: s.material, topcoat };
   if (topcoat === 'antifoulingCoat' && left !== 'coated') return answer('underwaterPrimer', why('prime.underwater', 'mem-antifoul', facts));
+  if (SOAKING_TOPCOATS.includes(topcoat) || topcoat === 'pasteWax') return answer('none', why('prime.soaksIn', 'trade-prime', facts));
+  if (isHot(s)) return answer('none', why('prime.heatEnamel', 'mem-film', facts));
   // A stoved or powder-coated film takes no paint by itself, of whatever kind.
   if (left === 'coated' && films.includes('factory') && isHeater(s.element))
     return answer('heatResistant', why('prime.heater', 'trade-prime', facts));
   if (left === 'coated' && films.includes('factory')) return answer('bonding', why('prime.factory', 'trade-prime', facts));
+  if (left === 'coated' && isHeater(s.element) && METAL.includes(s.material))
+    return ctx.settings.heaterGround === 'primed'
+      ? answer('heatResistant', why('prime.heaterAll', 'firm-setting', facts))
+      : answer('none', why('prime.heaterKeyed', 'trade-prime', facts));
   if (left === 'coated' && !isHeater(s.element) && needsBond(films, topcoat))
     return answer('bonding', why('prime.overHardFilm', 'trade-prime', facts));
   if (left === 'coated')
@@ -134,13 +142,15 @@ function primerFor(
       : answer('etch', why('prime.brass', 'trade-prime', facts));
   if (s.material === 'aluminium') return answer('etch', why('prime.aluminium', 'trade-prime', facts));
   if (s.material === 'galvanised') return answer('etch', why('prime.galvanised', 'trade-prime', facts));
+  if (s.material === 'mildSteel' && left === 'bare' && ctx.settings.brightSteel === 'etch')
+    return answer('etch', why('prime.steelEtch', 'firm-setting', facts, 'care'));
   if (s.material === 'mildSteel') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
   if (s.material === 'castIron') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
   if (s.material === 'limePlaster')
-    return answer(topcoat === 'limewash' ? 'mineral' : 'plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
+    return answer(top.base === 'mineral' ? 'mineral' : 'plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
   if (PLASTER.includes(s.material)) return answer('plasterSealer', why('prime.plaster', 'trade-prime', facts));
   if (MASONRY.includes(s.material))
-    return answer(topcoat === 'limewash' ? 'mineral' : 'alkaliResistant', why('prime.masonry', 'trade-prime', facts));
+    return answer(top.base === 'mineral' ? 'mineral' : 'alkaliResistant', why('prime.masonry', 'trade-prime', facts));
   if (top.clear) return answer('sandingSealer', why('prime.clear', 'trade-prime', facts));
   if (s.material === 'oilyWood') return answer('oilyWood', why('prime.oilyWood', 'trade-prime', facts));
   if (s.material === 'tanninWood') return answer('stainBlock', why('prime.tannin', 'trade-prime', facts));
@@ -161,6 +171,35 @@ function sheetWords(own: Product | null, data: Coating): Reason[] {
       solids: measure(data.volumeSolidsPct, '%'),
       wait: measure(data.recoatH.low, 'h'),
       at: measure(SHEET_C, 'C'),
+    }),
+  ];
+}
+
+/** A primer in the tone of what comes over it saves a coat; what is clear, mineral or seals a stain takes no tint. */
+const TAKES_TINT: readonly PrimerId[] = ['acrylicWood', 'alkydWood', 'bonding', 'alkaliResistant', 'oilyWood'];
+function tintWords(s: Surface, primer: PrimerId): Reason[] {
+  if (s.tint === null || !TAKES_TINT.includes(primer)) return [];
+  return [why('prime.tint', 'trade-prime', { tint: `tint.${s.tint}`, to: `tintedTo.${s.tint}` })];
+}
+
+/** So many coats are wanted, so many are enough: what one more costs, or what is missing. */
+function againstEnough(wanted: number, enough: number, topcoat: TopcoatId, areaM2: number, settings: FirmSettings): Reason[] {
+  if (wanted === enough) return [];
+  const data = coatingOf(settings, topcoat);
+  if (wanted < enough) {
+    const film = measure(wanted * data.dryFilmUm, 'um');
+    return [why('coat.tooFew', 'trade-prime', { wanted, enough, film: [film, measure(enough * data.dryFilmUm, 'um')] }, 'care')];
+  }
+  const litres = litresFor(areaM2, 1, data.volumeSolidsPct, data.dryFilmUm, LAYING.brush.lossPct);
+  const hours = areaM2 / ((LAYING.brush.m2PerH.low + LAYING.brush.m2PerH.high) / 2);
+  const cost = litres * priceOf(settings, topcoat) + hours * settings.labourPerHour;
+  return [
+    why('coat.more', 'trade-prime', {
+      wanted,
+      enough,
+      litres: measure(litres, 'L'),
+      hours: measure(hours, 'h'),
+      cost: measure(cost, settings.pricesIn),
     }),
   ];
 }
@@ -291,7 +330,9 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     const incompatible =
       baseOf(primer.value) === 'solvent' && top.base === 'water' ? [why('prime.waterOverSolvent', 'trade-interval', {}, 'care')] : [];
     const primed = leftValue === 'coated' ? area.totalM2 : primedM2;
-    lines.push(line('primer', primer.value, primed, [...primer.because, ...first, ...incompatible], ctx.settings));
+    lines.push(
+      line('primer', primer.value, primed, [...primer.because, ...first, ...incompatible, ...tintWords(s, primer.value)], ctx.settings),
+    );
   }
   if (growth) {
     const seal = MOLD_SEALS[ctx.settings.moldSeal];
@@ -312,7 +353,21 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const moreCoats = top.clear || baseOf(topcoatId) === 'mineral' ? 0 : finish.extraCoats;
   const usualCoats = coatingOf(ctx.settings, topcoatId).coats;
   const extra = moreCoats > 0 ? [why('finish.extraCoat', 'trade-repair', { coats: usualCoats, finish: finishOf(s) })] : [];
-  lines.push(line('topcoat', topcoatId, area.totalM2, [...topcoat.because, ...extra, ...asks], ctx.settings, moreCoats));
+  // A pure strong color is made in a clear base: what is under it shines through.
+  const hides = s.tint === 'strong' && !top.clear ? 1 : 0;
+  const strong = hides > 0 ? [why('coat.strongTint', 'trade-prime', { tint: 'tint.strong' })] : [];
+  const enough = usualCoats + moreCoats + hides;
+  const wanted = s.coatsWanted ?? enough;
+  lines.push(
+    line(
+      'topcoat',
+      topcoatId,
+      area.totalM2,
+      [...topcoat.because, ...extra, ...strong, ...againstEnough(wanted, enough, topcoatId, area.totalM2, ctx.settings), ...asks],
+      ctx.settings,
+      wanted - usualCoats,
+    ),
+  );
   // Knots are sealed as they are; the first coat over the whole is what a torn grain drinks.
   const first = lines.findIndex((l) => l.use !== 'knots');
   const damagedM2 = Math.min(damagedOn(s), lines[first]!.areaM2);

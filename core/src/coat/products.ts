@@ -58,6 +58,13 @@ export const TOPCOATS_DATA: Readonly<Record<TopcoatId, Coating>> = {
   clearVarnish: c('solvent', 48, 38, 3, 16, 24, true),
   metalEnamel: c('solvent', 48, 40, 2, 16, 24),
   antifoulingCoat: c('solvent', 50, 50, 2, 6, 16),
+  silicatePaint: c('mineral', 45, 90, 2, 12, 24),
+  heatEnamel: c('solvent', 40, 25, 2, 16, 24),
+  floorPaint: c('solvent', 50, 50, 2, 16, 24),
+  // What soaks in leaves no film to speak of: the figures give its spread.
+  woodStain: c('solvent', 25, 18, 2, 12, 24, true),
+  penetratingOil: c('solvent', 60, 40, 2, 12, 24, true),
+  pasteWax: c('solvent', 40, 10, 2, 1, 4, true),
 };
 
 export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
@@ -88,6 +95,7 @@ const THINNED = {
   heatResistant: 'xylene',
   underwaterPrimer: 'xylene',
   antifoulingCoat: 'xylene',
+  heatEnamel: 'xylene',
 } as const;
 /** The solvent in one that is thinned with solvent, as is usual; a sheet outranks it (shelf/own.ts). From memory of data sheets. */
 export const thinsWith = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' =>

@@ -27,6 +27,8 @@ function cell(material: Material, remains: Remains, topcoat: TopcoatId, place: '
 
 /** One of each kind of ground: soft, hard, mineral, soluble, bleeding, stoved, unknown. */
 const REMAINS: readonly Remains[] = ['bare', 'acrylic', 'oil', 'limewash', 'distemper', 'bitumen', 'factory', 'unknown'];
+/** Nothing closes the wood under it. */
+const GOES_IN: readonly TopcoatId[] = ['woodStain', 'penetratingOil', 'pasteWax'];
 const cells = MATERIALS.flatMap((material) =>
   REMAINS.flatMap((remains) => TOPCOATS.map((topcoat) => [material, remains, topcoat] as const)),
 );
@@ -47,7 +49,7 @@ test.each(['inside', 'outside'] as const)('every cell has an answer, %s', (place
     // The topcoat is the last, and once; bare timber, metal and mineral never take it without a primer, but where lime or varnish bites by itself.
     const tops = c.lines.filter((l) => l.use === 'topcoat');
     if (c.lines.length > 0 && (tops.length !== 1 || c.lines.at(-1) !== tops[0])) blank.push(`${name}: not one topcoat, last`);
-    if (remains === 'bare' && c.lines.length === 1 && !(material === 'brass' && topcoat === 'clearVarnish'))
+    if (remains === 'bare' && c.lines.length === 1 && !(material === 'brass' && topcoat === 'clearVarnish') && !GOES_IN.includes(topcoat))
       blank.push(`${name}: bare without a primer`);
   }
   expect(blank).toEqual([]);
@@ -62,6 +64,9 @@ describe('what a tradesman would never do is refused', () => {
     ['softwood', 'bare', 'limewash'],
     ['brick', 'limewash', 'exteriorAcrylic'],
     ['softwood', 'bare', 'antifoulingCoat'],
+    ['softwood', 'bare', 'silicatePaint'],
+    ['brick', 'acrylic', 'silicatePaint'],
+    ['mildSteel', 'bare', 'pasteWax'],
   ] as const)('%s, %s, %s', (material, remains, topcoat) => {
     expect(cell(material, remains, topcoat, 'inside').refused.length).toBeGreaterThan(0);
   });

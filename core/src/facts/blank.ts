@@ -85,6 +85,8 @@ export const BLANK_SPACE: SpaceDraft = {
   moisture: null,
   side: null,
   nearby: [],
+  facing: null,
+  shaded: [],
   joinedToId: null,
   ...BLANK_SETUP,
 };

@@ -9,7 +9,6 @@ export const GOOD_GROUPS = [
   'media',
   'primers',
   'topcoats',
-  'finishes',
   'fillers',
   'sheets',
   'tapes',
@@ -56,7 +55,6 @@ export const GOODS_BY_GROUP = {
     'encapsulant',
   ],
   topcoats: TOPCOATS,
-  finishes: ['woodStain', 'penetratingOil', 'pasteWax'],
   fillers: [
     'fineSurfacer',
     'woodFiller',

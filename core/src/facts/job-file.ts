@@ -13,7 +13,7 @@ export const JOB_FILE_FORMAT = 'roughsill.job';
  * work and the stricter rules of a state; version 9 who works in which zone when, and the edition of the rules on which a job stands; version 10 in
  * which way a coat is laid; version 11 what was seen at the stroke, defects of the ground, and how good a piece has to look;
  * version 12 more kinds of pieces, grounds and coats, and of a room when it is heated, aired and lined, and what its logger said;
- * version 13 what was really laid of each coat. Older ones are read, and their gaps are filled with "unknown".
+ * version 13 what was really laid of each coat, the wanted color and the heat a piece gets in use, and which way a side looks. Older ones are read, and their gaps are filled with "unknown".
  */
 export const JOB_FILE_VERSION = 13;
 

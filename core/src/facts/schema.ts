@@ -58,6 +58,8 @@ import {
   WORKERS,
   YES_NO,
   CAUSTIC_VESSELS,
+  FACINGS,
+  TINTS,
 } from './vocabulary';
 import { GOOD_IDS, STANDS_AT, STUFFS } from './goods';
 
@@ -298,6 +300,17 @@ export const SpaceFields = z.strictObject({
   side: z.enum(WALLS).nullable().default(null),
   /** elevation: what lies before it. */
   nearby: z.array(Nearby).max(30, 'at most 30').default([]),
+  /** elevation: which way it looks; null: nobody said. */
+  facing: z.enum(FACINGS).nullable().default(null),
+  /** elevation: hours of the day by the sun in which a tree or a wall keeps it in the shade. */
+  shaded: z
+    .array(
+      z
+        .strictObject({ fromH: between(0, 24, 'an hour of the day'), toH: between(0, 24, 'an hour of the day') })
+        .refine((x) => x.fromH < x.toH, 'the shade ends before it begins'),
+    )
+    .max(3, 'at most 3 times a day')
+    .default([]),
   /** The neighbouring room or side with which it shares one containment. */
   joinedToId: Id.nullable().default(null),
   ...zoneSetup,
@@ -324,6 +337,19 @@ export const SurfaceFields = z.strictObject({
   knots: z.enum(YES_NO),
   aim: z.enum(AIMS),
   topcoat: z.enum(TOPCOATS).nullable(),
+  /** Its wanted color: how much it hides, and as it is called. Null: nobody said. */
+  tint: z.enum(TINTS).nullable().default(null),
+  colour: text(60).default(''),
+  /** So many coats of the topcoat are wanted; null: as many as it takes. */
+  coatsWanted: z
+    .number()
+    .int('coats are a whole number')
+    .min(1, 'at least one coat')
+    .max(6, 'over 6 coats: check')
+    .nullable()
+    .default(null),
+  /** How hot it gets in use, C. Null: nobody said. */
+  serviceC: between(20, 600, 'how hot it gets, C,').nullable().default(null),
   /** How good it has to look; null: nobody said, and it is made tidy. */
   finish: z.enum(FINISHES).nullable().default(null),
   /** In which way its primers and its topcoat are laid; what is not in it: as is usual there. */

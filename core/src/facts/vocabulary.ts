@@ -77,6 +77,9 @@ export const CHECK_NUMBERS = [
   'dustTrough',
   'leadPpm',
   'faceRhPct',
+  'faceC',
+  'adhesionClass',
+  'chalkClass',
 ] as const;
 export type CheckNumber = (typeof CHECK_NUMBERS)[number];
 
@@ -104,8 +107,25 @@ export const TOPCOATS = [
   'clearVarnish',
   'metalEnamel',
   'antifoulingCoat',
+  'silicatePaint',
+  'heatEnamel',
+  'floorPaint',
+  'woodStain',
+  'penetratingOil',
+  'pasteWax',
 ] as const;
 export type TopcoatId = (typeof TOPCOATS)[number];
+/** The ground is seen through them. */
+export const CLEAR_TOPCOATS: readonly TopcoatId[] = ['clearVarnish', 'woodStain', 'penetratingOil', 'pasteWax'];
+/** They go into the wood and need it bare. */
+export const SOAKING_TOPCOATS: readonly TopcoatId[] = ['woodStain', 'penetratingOil'];
+
+/** How much of the ground a wanted color has to hide, and of the sun it takes up. */
+export const TINTS = ['white', 'pale', 'mid', 'strong', 'dark'] as const;
+export type Tint = (typeof TINTS)[number];
+/** The way a side of a house looks, by the compass. */
+export const FACINGS = ['n', 'ne', 'e', 'se', 's', 'sw', 'w', 'nw'] as const;
+export type Facing = (typeof FACINGS)[number];
 
 /** Coats that are laid in a way of somebody's choice; knots are dabbed with a brush. */
 export const COAT_USES = ['primer', 'topcoat'] as const;

@@ -2,9 +2,9 @@
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
 import { bySheet, DRYING_KINDS, LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
-import { LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
+import { FACINGS, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
 import { withCommas } from '../units/units';
-import { FACING, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS, type Facing } from '../weather';
+import { bareMostH, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
 import { CONTENT_IDS, hazardsOf } from './label';
 import { ACID_IDS, acidFor, CARBONATE_IDS, carbonateFor, phOnTheWay, proofOf, rinsesFor } from './neutralise';
@@ -16,7 +16,6 @@ import { amounts, benchWords, LANGUAGES } from './words';
 
 const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };
 const n = z.number();
-const FACINGS = Object.keys(FACING) as [Facing, ...Facing[]];
 const maybe = z.number().nullable().default(null);
 
 const Mix = z.strictObject({
@@ -210,7 +209,7 @@ export const QUESTIONS = {
       const it = outlookOf(
         weather,
         outside === null ? 'room' : 'elevation',
-        [{ surfaceId: '', name: '', material, specs }],
+        [{ surfaceId: '', name: '', material, specs, shade: null, bareMostH: bareMostH(material, 'bare') }],
         place,
         USUAL_HOURS,
       );
@@ -226,6 +225,7 @@ export const QUESTIONS = {
         })),
         stopped: it.chain.stopped,
         dayLaterH: it.dayLaterH,
+        bareTooLong: it.bareTooLong,
         openHours: it.coats.map((c) => ({
           all: open(c.windows.may),
           ...Object.fromEntries(LIMIT_IDS.map((id) => [id, open(c.windows.bands[id])])),

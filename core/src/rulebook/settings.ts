@@ -90,6 +90,12 @@ export const FirmSettings = z.strictObject({
   moldSeal: z.enum(['stainBlock', 'undercoat', 'pva']).default('stainBlock'),
   /** School: prime everything. Off: prime bare, mixed, stained and metal; direct over sound, keyed, compatible coats. */
   primeAlways: z.boolean().default(false),
+  /** School: a heater that stays at hot water is painted straight onto its cold, keyed coat, or heat-resistant primer goes under all of it. */
+  heaterGround: z.enum(['keyedCoat', 'primed']).default('keyedCoat'),
+  /** School: what goes first onto bright mild steel. */
+  brightSteel: z.enum(['zincPhosphate', 'etch']).default('zincPhosphate'),
+  /** School: the last wipe before the coat over sound old paint. */
+  lastWipe: z.enum(['water', 'alcohol']).default('water'),
   /** People on a job, and hours that they work in a day. */
   crew: z.number().int('a whole number').min(1, 'at least 1').max(12, 'at most 12').default(2),
   hoursPerDay: z.number().min(1, 'at least 1 h').max(16, 'at most 16 h').default(7.5),
@@ -148,6 +154,9 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   fittings: 'off',
   glassLine: 'tape',
   primeAlways: false,
+  heaterGround: 'keyedCoat',
+  brightSteel: 'zincPhosphate',
+  lastWipe: 'water',
   crew: 2,
   hoursPerDay: 7.5,
   labDays: { lead: 4, asbestos: 4, mold: 4 },

@@ -58,7 +58,7 @@ export function priceOf(settings: FirmSettings, good: GoodId | Consumable['id'])
   if (good === 'water' || good === 'bathPlace') return NOT_BOUGHT[good];
   const own = ownPrice(ownOf(settings, good));
   if (own !== null) return own;
-  if (isCoat(good)) return settings.coatPerLitre[baseOf(good)];
+  if (isCoat(good)) return GOODS[good].price ?? settings.coatPerLitre[baseOf(good)];
   if (good === 'sheet') return settings.sheetPerM2;
   if (good === 'wasteBags') return settings.bagEach;
   if (good === 'coverall') return settings.wearPerDay.suit;

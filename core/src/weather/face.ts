@@ -1,13 +1,16 @@
 /** How warm the face itself is: air, wind, the sun on this side hour by hour, and the cold sky at night. */
 import { getPosition } from 'suncalc';
+import type { Facing, Tint } from '../facts';
 import { HOUR_MS, hoursOf, type Weather } from './weather';
 
 /** Where the outside of a piece looks: degrees clockwise from north. */
-export const FACING = { n: 0, ne: 45, e: 90, se: 135, s: 180, sw: 225, w: 270, nw: 315 } as const;
-export type Facing = keyof typeof FACING;
+/** Clockwise from north, degrees. */
+export const FACING: Readonly<Record<Facing, number>> = { n: 0, ne: 45, e: 90, se: 135, s: 180, sw: 225, w: 270, nw: 315 };
 
 export const SHADES = ['light', 'mid', 'dark'] as const;
 export type Shade = (typeof SHADES)[number];
+/** A wanted color as the sun takes it. */
+export const SHADE_OF: Readonly<Record<Tint, Shade>> = { white: 'light', pale: 'light', mid: 'mid', strong: 'mid', dark: 'dark' };
 /** Share of the sunlight that a colour takes up. ASHRAE Handbook: light 0.3 to 0.45, dark 0.8 to 0.9. */
 export const ABSORBS: Readonly<Record<Shade, number>> = { light: 0.35, mid: 0.6, dark: 0.9 };
 

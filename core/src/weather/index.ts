@@ -5,11 +5,11 @@ export {
   FACING,
   faceSeries,
   lightAt,
+  SHADE_OF,
   SHADES,
   solarHour,
   sunOn,
   type Body,
-  type Facing,
   type Shade,
   type Side,
   type Sunlight,
@@ -18,4 +18,4 @@ export { roomSeries, type RoomDuring } from './room';
 export { REGION_IDS, REGIONS, simulatedWeather, type RegionId } from './simulated';
 export { HOUR_MS, hoursOf, stretch, type Weather } from './weather';
 export { clockHour, insideHours, outsideHours, USUAL_HOURS, type Working } from './forecast';
-export { bodyOf, outlookOf, type CoatedFace, type CoatOutlook, type Outlook, type PlaceDuring } from './outlook';
+export { bareMostH, bodyOf, outlookOf, type CoatedFace, type CoatOutlook, type Outlook, type PlaceDuring } from './outlook';

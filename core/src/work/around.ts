@@ -131,8 +131,13 @@ const maskStep = (id: string, a: Around, what: readonly Masked[], made: Masking,
   });
 const coatMasking = (a: Around, what: readonly Masked[]): Masking => maskingOfCoats(what, a.s, fittingsOf(a.s), a.coating, a.ctx);
 
+/** A heater is cold when its face reads so, whatever the hand says. Common practice, no published source. */
+const COLD = measure(30, 'C');
+/** It stays off so long after its last coat. N26, common practice. */
+const STAYS_OFF = measure(48, 'h');
+
 /** A pipe under gas is tested before and after by whoever may; a machine is locked out by whoever runs it. */
-const serviceGates = ({ s }: Around, when: 'before' | 'after'): GateSpec[] => [
+const serviceGates = ({ s, coating }: Around, when: 'before' | 'after'): GateSpec[] => [
   ...(s.element === 'gasPipe'
     ? [
         gate(
@@ -143,7 +148,16 @@ const serviceGates = ({ s }: Around, when: 'before' | 'after'): GateSpec[] => [
       ]
     : []),
   ...(s.element === 'machineHousing' && when === 'before' ? [gate('locked-out', 'mask', why('gate.lockedOut', 'cfr29-1910.147'))] : []),
-  ...(isHeater(s.element) && when === 'before' ? [gate('piece-cold', 'mask', why('gate.pieceCold', 'trade-heat'))] : []),
+  ...(isHeater(s.element) && when === 'before'
+    ? [gate('piece-cold', 'mask', why('gate.pieceCold', 'trade-heat', { limit: COLD }), [{ what: 'faceC', atMost: COLD }])]
+    : []),
+  ...(isHeater(s.element) && when === 'after' && coating.lines.length > 0
+    ? [
+        gate('heater-waited', 'unmask', why('gate.heaterWaited', 'trade-interval', { limit: STAYS_OFF }), [
+          { what: 'waitedH', atLeast: STAYS_OFF },
+        ]),
+      ]
+    : []),
 ];
 /** Out of use before anybody lays a hand on it, back in use after the last coat. */
 export function serviceStep(a: Around, when: 'before' | 'after'): StepSpec[] {
@@ -154,10 +168,19 @@ export function serviceStep(a: Around, when: 'before' | 'after'): StepSpec[] {
     stepOf({
       id: `service.${when}`,
       kind: when === 'before' ? 'mask' : 'unmask',
-      title: !gas ? why('step.outOfUse', 'trade-heat') : why(when === 'before' ? 'step.gasBefore' : 'step.gasAfter', 'trade-gas'),
+      title: !gas
+        ? when === 'before'
+          ? why('step.outOfUse', 'trade-heat')
+          : why('step.heatAgain', 'trade-interval')
+        : why(when === 'before' ? 'step.gasBefore' : 'step.gasAfter', 'trade-gas'),
       handsOnH: gas ? hours(0.1, 0.25) : hours(0.05, 0.15),
+      waitH: !gas && when === 'after' ? hours(STAYS_OFF.value, STAYS_OFF.value) : hours(0, 0),
       gates,
-      because: gas ? [why('gas.painted', 'trade-gas', {}, 'care', 'hazard')] : [],
+      because: gas
+        ? [why('gas.painted', 'trade-gas', {}, 'care', 'hazard')]
+        : when === 'after'
+          ? [why('heater.warmUp', 'trade-interval', { rest: STAYS_OFF }, 'care')]
+          : [],
     }),
   ];
 }
@@ -207,6 +230,10 @@ export function beforeStrokes(a: Around): StepSpec[] {
 /** What water takes up: it is brushed down, not washed. */
 const DISSOLVES: readonly Binder[] = ['distemper', 'limewash'];
 
+/** So much chalk on the tape still lets the next coat hold. Classes of ISO 4628-6; the limit is common practice. */
+const CHALK = measure(1, 'class');
+const chalks = (s: Surface): boolean => s.conditions.includes('powdery') || (s.chalkGrade ?? 0) > CHALK.value;
+
 /** Sound paint that is scuffed and coated over is washed first: scuffing grease in is worse than leaving it. Law O4. */
 export function washStep(a: Around): StepSpec[] {
   const parts = a.choice.parts.filter((p) => {
@@ -227,13 +254,17 @@ export function washStep(a: Around): StepSpec[] {
       handsOnH: by(ALLOW.washPerM2, areaM2),
       waitH: metal ? hours(0.5, 1) : hours(1, 4),
       because: [why('wash.before', 'trade-wash')],
-      gates: [gate('washed', 'wash', why('gate.washed', 'trade-wash'))],
+      gates: [
+        chalks(a.s)
+          ? gate('washed', 'wash', why('gate.washedChalk', 'iso4628', { limit: CHALK }), [{ what: 'chalkClass', atMost: CHALK }])
+          : gate('washed', 'wash', why('gate.washed', 'trade-wash')),
+      ],
     }),
   ];
 }
 
 /** Films are de-nibbed between two coats; mineral coats and what is poison are not. */
-const NOT_RUBBED: readonly string[] = ['limewash', 'antifoulingCoat'];
+const NOT_RUBBED: readonly string[] = ['limewash', 'silicatePaint', 'antifoulingCoat', 'woodStain', 'penetratingOil', 'pasteWax'];
 
 /** Between the coats of one product, and before it when another lies below. @param passes how often */
 export const denib = (

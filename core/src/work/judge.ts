@@ -16,6 +16,9 @@ export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
   dustTrough: 'ug/ft2',
   leadPpm: 'ppm',
   faceRhPct: '%RH',
+  faceC: 'C',
+  adhesionClass: 'class',
+  chalkClass: 'class',
 };
 
 /** As a person on a job reads and enters it. Minutes and hours are what the check speaks of. */

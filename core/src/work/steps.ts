@@ -1,5 +1,5 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
-import { METAL, TIMBER, type MethodId, type Surface } from '../facts';
+import { METAL, TIMBER, type Binder, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
@@ -11,7 +11,7 @@ import { why, type Reason } from '../reasons';
 import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
-import { goodsOf } from '../walk';
+import { goodsOf, liveLayers } from '../walk';
 import { repairSteps } from './repairs';
 import { cutInH, maskMoney } from './masking';
 import { beforeStrokes, cutInM, denib, goodsStep, maskForCoats, mistSteps, serviceStep, unmask, washStep } from './around';
@@ -19,7 +19,7 @@ import { strokeOnWords } from './stroke-on';
 import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
 /** Drying oil in a heap of rags heats itself. */
-const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood'];
+const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood', 'floorPaint', 'woodStain', 'penetratingOil'];
 
 /** What lies over the old coat: it disturbs nothing, and is work all the same. */
 const COVERS: readonly MethodId[] = ['thickPrimer', 'encapsulate', 'cover'];
@@ -116,7 +116,7 @@ const NEUTRAL: Asked = { what: 'ph', atLeast: measure(6, 'pH'), atMost: measure(
 const cleanGate = (id: string, residue: Residue): GateSpec =>
   residue === 'alkali' || residue === 'acid'
     ? gate(id, 'rinse', why('gate.alkaliGone', 'astm-d4262'), [NEUTRAL])
-    : gate(id, 'rinse', why('gate.clothClean', 'trade-strip', { residue }));
+    : gate(id, 'rinse', residue === 'wax' ? why('gate.waxGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue }));
 
 const times = (r: Range, by: Range): Range => ({ low: r.low * by.low, high: r.high * by.high });
 
@@ -246,6 +246,28 @@ function adhesionCheck(s: Surface, { asbestos }: SurfaceContext, coating: Coatin
   return film !== null && film > CROSS_CUT_TO_UM
     ? why('gate.adhesionThick', 'astm-d3359', { film: [measure(film, 'um'), measure(CROSS_CUT_TO_UM, 'um')] })
     : why('gate.adhesion', 'trade-scrape');
+}
+
+/** What holds well enough for the next coat: at most a trace along the cut. The classes are those of ASTM D3359; the limit is common practice. */
+const HOLDS: Asked = { what: 'adhesionClass', atLeast: measure(4, 'class') };
+/** Where tape is pulled from a cut, it is a class and not an opinion. */
+const adhesionGate = (check: Reason): GateSpec =>
+  gate('adhesion', 'remove', check, ['gate.adhesion', 'gate.adhesionThick'].includes(check.rule) ? [HOLDS] : []);
+
+/** Half alcohol, half water, on a cloth that is wrung out. Common practice, no published source. */
+const WIPE_L_M2 = 0.015;
+/** It takes them up: the cloth turns the color of the coat. */
+const SPIRIT_SOLUBLE: readonly Binder[] = ['shellac', 'lacquer', 'distemper', 'limewash', 'casein'];
+/**
+ * The firm's school of a last wipe with alcohol over sound old paint: barred where alcohol dissolves the coat, where nobody tried it on a
+ * coat of which nobody knows what it is, and where a cloth may drag fibres.
+ */
+function lastWipe({ s, ctx, coating }: Inputs): 'none' | 'alcohol' | 'barred' {
+  if (ctx.settings.lastWipe !== 'alcohol' || coating.lines.length === 0 || coating.left.value === 'bare') return 'none';
+  const [top] = liveLayers(s);
+  if (top === undefined || isPresent(ctx.asbestos.coat.value)) return 'none';
+  const gives = top.alcohol === 'dissolves' || top.alcohol === 'softens' || SPIRIT_SOLUBLE.includes(top.binder);
+  return gives || (top.binder === 'unknown' && top.alcohol === 'untried') ? 'barred' : 'alcohol';
 }
 
 const RINSE_WORDS = {
@@ -403,7 +425,8 @@ function plannedSteps(input: Inputs): StepSpec[] {
     title: why('step.check', 'trade-prime', {}),
     // By what there is to look at: ten doors one by one are looked at as long as one entry of ten. Common practice, no published source.
     handsOnH: hours(areaM2 / 40, areaM2 / 16),
-    gates: [gate('adhesion', 'remove', adhesionCheck(s, ctx, coating))],
+    because: lastWipe(input) === 'barred' ? [why('wipe.barred', 'firm-setting', {}, 'care')] : [],
+    gates: [adhesionGate(adhesionCheck(s, ctx, coating))],
   });
   const glazed = s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
   // Whole metal has nothing to fill.
@@ -421,6 +444,18 @@ function plannedSteps(input: Inputs): StepSpec[] {
     });
 
   steps.push(...repairSteps(input));
+  const wipe = lastWipe(input);
+  if (wipe === 'alcohol')
+    step({
+      id: 'lastWipe',
+      kind: 'wash',
+      title: why('step.lastWipe', 'firm-setting', { area: measure(areaM2, 'm2') }),
+      handsOnH: hours(areaM2 / 40, areaM2 / 20),
+      waitH: hours(0.25, 0.5),
+      amounts: areaM2 > 0 ? [{ what: 'alcohol', amount: measure(areaM2 * WIPE_L_M2, 'L') }] : [],
+      because: [why('wipe.alcohol', 'firm-setting')],
+      gates: [gate('wipe-air', 'wash', why('gate.coatAir', 'trade-coat-air'))],
+    });
 
   if (coating.refused.length > 0)
     step({

@@ -11,16 +11,21 @@ import {
   formatRange,
   LAYING,
   measure,
+  METAL,
   say,
+  spell,
+  TINTS,
   TOPCOATS,
   type LayingId,
   type LayingOf,
   type LayingOption,
+  type Tint,
   type TopcoatId,
 } from '@roughsill/core';
-import { Button, Column, Columns, Empty, Folded, NumberField, Panel, Select, useUnits, Words } from '../../kit';
+import { Button, Column, Columns, Empty, Folded, NumberField, Panel, Select, TextField, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
+import { Cell, Measured, Row } from '../bench/parts';
 import type { StageProps } from '../props';
 import { LaidForm } from './LaidForm';
 
@@ -49,6 +54,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
           ]}
           onChange={(v) => dispatch(commit(facts.job.id, [set('surface', surface.id, { topcoat: v === '' ? null : v })], 'topcoat'))}
         />
+        <Wanted jobId={facts.job.id} surface={surface} />
         <Panel title="Coats, in order">
           {coating.refused.length > 0 ? (
             <AnswerRow
@@ -88,6 +94,49 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
         <MayCoat />
       </Column>
     </Columns>
+  );
+}
+
+/** What is wanted of the finish, beside what it is made of: tone, color, coats, and the heat that it has to bear. */
+function Wanted({ jobId, surface }: { readonly jobId: string; readonly surface: StageProps['surface'] }) {
+  const dispatch = useAppDispatch();
+  const write = (fields: Partial<StageProps['surface']>) => dispatch(commit(jobId, [set('surface', surface.id, fields)], null));
+  return (
+    <Row>
+      <Cell>
+        <Select<Tint | ''>
+          label={spell('Tone of its colour')}
+          value={surface.tint ?? ''}
+          testID="tint"
+          options={[{ value: '', label: 'nobody said' }, ...TINTS.map((value) => ({ value, label: say(`tint.${value}`) }))]}
+          onChange={(v) => write({ tint: v === '' ? null : v })}
+        />
+      </Cell>
+      <Cell>
+        <TextField label={spell('Colour')} value={surface.colour} onCommit={(colour) => write({ colour })} testID="colour" />
+      </Cell>
+      <Cell>
+        <NumberField
+          label="Topcoats wanted"
+          value={surface.coatsWanted}
+          optional
+          check={(v) => (Number.isInteger(v) && v >= 1 && v <= 6 ? undefined : 'From 1 to 6; empty: as many as it takes.')}
+          onCommit={(coatsWanted) => write({ coatsWanted })}
+          testID="coats-wanted"
+        />
+      </Cell>
+      {METAL.includes(surface.material) ? (
+        <Measured
+          label="Gets as hot in use as"
+          unit="C"
+          optional
+          value={surface.serviceC}
+          check={(c) => (c >= 20 && c <= 600 ? undefined : 'From lukewarm to red heat: check the unit.')}
+          onCommit={(serviceC) => write({ serviceC })}
+          testID="service"
+        />
+      ) : null}
+    </Row>
   );
 }
 

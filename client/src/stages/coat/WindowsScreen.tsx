@@ -1,9 +1,19 @@
 /** When each coat may go on: the coming ten days of every zone, and the first chain of coats through them. It plans; it opens nothing. */
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { formatHours, many, movedBy, say, spell, type JobFacts, type UnitSystem, type Windows as CoatWindows } from '@roughsill/core';
 import {
-  FACING,
+  FACINGS,
+  formatHours,
+  many,
+  movedBy,
+  say,
+  spell,
+  type Facing,
+  type JobFacts,
+  type UnitSystem,
+  type Windows as CoatWindows,
+} from '@roughsill/core';
+import {
   HOUR_MS,
   outlookOf,
   REGION_IDS,
@@ -12,7 +22,6 @@ import {
   simulatedWeather,
   stretch,
   USUAL_HOURS,
-  type Facing,
   type Outlook,
   type PlaceDuring,
   type RegionId,
@@ -23,7 +32,7 @@ import { readEpw, readWeather, type ReadWeather } from '@roughsill/core/import';
 import { Button, Column, Columns, Empty, FilePick, NumberField, Panel, Pick, Select, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
 import { cap } from '../../kit/text';
-import { useSettings } from '../../store';
+import { commit, set, useAppDispatch, useSettings } from '../../store';
 import type { CoatedZone } from '../../workers/ask-protocol';
 import { JobPage } from '../JobPage';
 import { readPicked, readText } from '../probe/table-file';
@@ -171,6 +180,7 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
           {zones?.map((z) => (
             <ZoneWindows
               key={z.zoneId}
+              jobId={facts.job.id}
               zone={z}
               weather={weather}
               before={before}
@@ -187,21 +197,21 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
         Drying by a rule of thumb: twice as long for each 10 °C (18 °F) colder, and for waterborne coats as the air takes up less; the sheet
         rules. Face by air, wind, the sun on this side (clear sky by Haurwitz, cloud by Kasten and Czeplak) and the cold sky. At the stroke
         the face stays 3 °C (5 °F) above the dew point (ISO 8502-4), and until it is safe from rain no dew may lie on it. Least and most
-        heat from memory of data sheets. What you tell of a place here stays on this device.
+        heat from memory of data sheets. What you tell of a room’s heat and air, and of the day on which it is ready, stays on this device.
       </Words>
     </>
   );
 }
 
-/** A side that nobody told of looks south, where the face gets hottest. */
 const usualPlace = (z: CoatedZone): Place => ({
   readyOnDay: 1,
-  outside: { facing: 's', shade: 'mid', shaded: [] },
+  outside: { facing: 's', shade: 'mid', shaded: [] as const },
   room: { heatedC: 16, airChangesH: 2, volumeM3: z.volumeM3 ?? 40, waterGH: 100, driedGH: 0 },
   fRsi: 0.7,
 });
 
 interface ZoneWindowsProps {
+  readonly jobId: string;
   readonly zone: CoatedZone;
   readonly weather: Weather;
   readonly before: Weather | null;
@@ -210,8 +220,23 @@ interface ZoneWindowsProps {
   readonly onPlace: (p: Place) => void;
   readonly units: UnitSystem;
 }
-function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPlace }: ZoneWindowsProps) {
+function ZoneWindows({ jobId, zone, weather, before, working: { from, to }, place: told, onPlace }: ZoneWindowsProps) {
   const [coat, setCoat] = useState(0);
+  const dispatch = useAppDispatch();
+  const [wrong, setWrong] = useState<string>();
+  const write = (fields: { facing?: Facing; shaded?: CoatedZone['shaded'] }) =>
+    setWrong(dispatch(commit(jobId, [set('space', zone.spaceId, fields)], null))[0]?.message);
+  // A side that nobody told of looks south, where the face gets hottest.
+  const { facing: recorded, shaded } = zone;
+  const facing = recorded ?? told.outside.facing;
+  const place = useMemo(
+    (): Place => ({
+      ...told,
+      outside: { ...told.outside, facing, shaded: shaded.map((x) => [x.fromH, x.toH] as const) },
+    }),
+    [told, facing, shaded],
+  );
+  const [shade] = shaded;
   const fromH = (place.readyOnDay - 1) * 24;
   const outlook = useMemo(
     () => outlookOf(weather, zone.kind, zone.faces, place, { from, to }, fromH),
@@ -244,6 +269,11 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
             {`${i + 1}. ${cap(outlook.coats[i]!.products.map((p) => say(p)).join(', '))}: ${when(l.startH)}, ready ${when(l.readyH)}${l.abrade ? '. The coat below stood longer than it may: abrade first' : ''}.`}
           </Words>
         ))}
+        {outlook.bareTooLong.length > 0 ? (
+          <Words look="strong" tone="oxide">
+            {`Bare too long before its first coat: ${outlook.bareTooLong.map((x) => `${x.name} ${formatHours(x.stoodH)}, at most ${formatHours(x.mostH)}`).join('; ')}. Go over it again just before, or make it ready later.`}
+          </Words>
+        ) : null}
         {moved.length > 0 ? (
           <View testID={`moved-${zone.zoneId}`}>
             <Words look="strong">
@@ -283,28 +313,62 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
             value={place.readyOnDay}
             hint="Stripped, dry, proved: until then it is not thought of."
             check={(v) => (Number.isInteger(v) && v >= 1 && v <= DAYS ? undefined : `A day from 1 to ${DAYS}.`)}
-            onCommit={(v) => v !== null && onPlace({ ...place, readyOnDay: v })}
+            onCommit={(v) => v !== null && onPlace({ ...told, readyOnDay: v })}
             testID={`ready-${zone.zoneId}`}
           />
         </Cell>
       </Row>
+      {wrong === undefined ? null : (
+        <Words alert tone="oxide">
+          {cap(wrong)}
+        </Words>
+      )}
       {zone.kind === 'elevation' ? (
         <Row>
           <Cell>
             <Select
               label="Looks"
-              value={place.outside.facing}
-              options={(Object.keys(FACING) as Facing[]).map((value) => ({ value, label: say(`facing.${value}`) }))}
-              onChange={(facing) => onPlace({ ...place, outside: { ...place.outside, facing } })}
+              value={recorded ?? 'unsaid'}
+              options={[
+                ...(recorded === null ? [{ value: 'unsaid' as const, label: 'Nobody said: as if south' }] : []),
+                ...FACINGS.map((value) => ({ value, label: cap(say(`facing.${value}`)) })),
+              ]}
+              onChange={(to) => to !== 'unsaid' && write({ facing: to })}
               testID={`facing-${zone.zoneId}`}
             />
           </Cell>
           <Pick<Shade>
-            label={spell('Colour')}
+            label={
+              zone.faces.every((f) => f.shade !== null)
+                ? spell('Colour (each piece has its own)')
+                : spell('Colour, where none is wanted yet')
+            }
             value={place.outside.shade}
             options={SHADES.map((value) => ({ value, label: say(`shade.${value}`) }))}
-            onChange={(shade) => onPlace({ ...place, outside: { ...place.outside, shade } })}
+            onChange={(to) => onPlace({ ...told, outside: { ...told.outside, shade: to } })}
           />
+          <Cell>
+            <NumberField
+              label="In the shade from"
+              unit="h by the sun"
+              optional
+              value={shade?.fromH ?? null}
+              check={(v) => (v >= 0 && v < 24 ? undefined : 'An hour of the day.')}
+              onCommit={(v) => write({ shaded: v === null ? [] : [{ fromH: v, toH: Math.max(v + 1, shade?.toH ?? 24) }] })}
+              testID={`shade-from-${zone.zoneId}`}
+            />
+          </Cell>
+          {shade ? (
+            <Cell>
+              <NumberField
+                label="Until"
+                unit="h by the sun"
+                value={shade.toH}
+                check={(v) => (v > shade.fromH && v <= 24 ? undefined : 'Later than it begins, at most 24.')}
+                onCommit={(v) => v !== null && write({ shaded: [{ fromH: shade.fromH, toH: v }] })}
+              />
+            </Cell>
+          ) : null}
         </Row>
       ) : (
         <Row>
@@ -313,7 +377,7 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
             unit="C"
             optional
             value={place.room.heatedC}
-            onCommit={(heatedC) => onPlace({ ...place, room: { ...place.room, heatedC } })}
+            onCommit={(heatedC) => onPlace({ ...told, room: { ...told.room, heatedC } })}
             testID={`heated-${zone.zoneId}`}
           />
           <Cell>
@@ -321,7 +385,7 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
               label="Air changes an hour"
               value={place.room.airChangesH}
               check={(v) => (v > 0 && v <= 60 ? undefined : 'More than 0, at most 60.')}
-              onCommit={(v) => v !== null && onPlace({ ...place, room: { ...place.room, airChangesH: v } })}
+              onCommit={(v) => v !== null && onPlace({ ...told, room: { ...told.room, airChangesH: v } })}
             />
           </Cell>
           <Cell>
@@ -330,7 +394,7 @@ function ZoneWindows({ zone, weather, before, working: { from, to }, place, onPl
               unit="g/h"
               value={place.room.waterGH}
               check={(v) => (v >= 0 && v <= 5000 ? undefined : 'Not less than 0, at most 5000.')}
-              onCommit={(v) => v !== null && onPlace({ ...place, room: { ...place.room, waterGH: v } })}
+              onCommit={(v) => v !== null && onPlace({ ...told, room: { ...told.room, waterGH: v } })}
             />
           </Cell>
         </Row>

@@ -257,6 +257,33 @@ export function SettingsScreen() {
                 onChange={(primeAlways) => put({ primeAlways })}
               />
               <Pick
+                label="A heater with hot water"
+                value={s.heaterGround}
+                options={[
+                  { value: 'keyedCoat', label: 'straight onto its sound, keyed, cold coat' },
+                  { value: 'primed', label: 'heat-resistant primer under all of it' },
+                ]}
+                onChange={(heaterGround) => put({ heaterGround })}
+              />
+              <Pick
+                label="First on bright steel"
+                value={s.brightSteel}
+                options={[
+                  { value: 'zincPhosphate', label: 'zinc phosphate: it keeps rust down' },
+                  { value: 'etch', label: 'etch primer: thin, and coated the same day' },
+                ]}
+                onChange={(brightSteel) => put({ brightSteel })}
+              />
+              <Pick
+                label="The last wipe over sound paint"
+                value={s.lastWipe}
+                options={[
+                  { value: 'water', label: 'clear water: it harms no coat' },
+                  { value: 'alcohol', label: 'half alcohol; never where it dissolves the coat' },
+                ]}
+                onChange={(lastWipe) => put({ lastWipe })}
+              />
+              <Pick
                 label="Dusting off"
                 value={s.dustOff}
                 options={[

@@ -18,7 +18,7 @@ const isSoundAndPlain = (s: Surface): boolean =>
   s.squares.length === 0 &&
   s.aim === 'keepSound' &&
   !s.scrapped &&
-  s.topcoat !== 'clearVarnish' &&
+  !(s.topcoat !== null && SEEN_THROUGH.includes(s.topcoat)) &&
   coatsOf(s).length > 0 &&
   coatsOf(s).every((l) => l !== null && l.soundness === 'sound' && l.water !== 'dissolves' && l.binder !== 'distemper');
 
@@ -26,10 +26,24 @@ const isSoundAndPlain = (s: Surface): boolean =>
 function refusedBy(film: Binder, top: TopcoatId): boolean {
   if (film === 'distemper') return true;
   if (top === 'limewash') return film !== 'limewash';
+  if (top === 'silicatePaint') return film !== 'limewash';
   if (film === 'limewash') return true;
-  return top === 'clearVarnish' && !['shellac', 'lacquer', 'polyurethane'].includes(film);
+  if (top === 'woodStain' || top === 'penetratingOil') return true;
+  return SEEN_THROUGH.includes(top) && !['shellac', 'lacquer', 'polyurethane'].includes(film);
 }
-const SOLVENT: readonly TopcoatId[] = ['alkydGloss', 'metalEnamel', 'clearVarnish', 'antifoulingCoat'];
+const SOLVENT: readonly TopcoatId[] = [
+  'alkydGloss',
+  'metalEnamel',
+  'clearVarnish',
+  'antifoulingCoat',
+  'heatEnamel',
+  'floorPaint',
+  'woodStain',
+  'penetratingOil',
+  'pasteWax',
+];
+const WOODS = ['softwood', 'tanninWood', 'oilyWood', 'plywood'];
+const SEEN_THROUGH: readonly TopcoatId[] = ['clearVarnish', 'woodStain', 'penetratingOil', 'pasteWax'];
 
 function coatBreaches(s: Surface, run: Run): string[] {
   const plan = run.plans.get(s.id);
@@ -38,14 +52,20 @@ function coatBreaches(s: Surface, run: Run): string[] {
   const out: string[] = [];
   const add = (bad: boolean, what: string) => void (bad && out.push(`${s.name}: ${top} ${what}`));
   const outdoors = !s.bench && run.facts.spaces.find((x) => x.id === s.spaceId)?.kind === 'elevation';
-  add(outdoors && (top === 'matEmulsion' || top === 'waterborneEggshell'), 'outdoors');
+  add(outdoors && ['matEmulsion', 'waterborneEggshell', 'pasteWax', 'floorPaint'].includes(top), 'outdoors');
+  add(top === 'silicatePaint' && !['limePlaster', 'concrete', 'brick', 'stone'].includes(s.material), `on ${s.material}`);
+  add(['woodStain', 'penetratingOil', 'pasteWax'].includes(top) && !WOODS.includes(s.material), `on ${s.material}`);
+  add((s.serviceC ?? 0) > 90 && top !== 'heatEnamel', `at ${s.serviceC} C`);
+  add((s.serviceC ?? 0) > 200, 'on a stove that only its maker knows');
   add(top === 'limewash' && !['limePlaster', 'brick', 'stone'].includes(s.material), `on ${s.material}`);
   add(
-    s.material === 'limePlaster' && ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish', 'antifoulingCoat'].includes(top),
+    s.material === 'limePlaster' &&
+      ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish', 'antifoulingCoat', 'heatEnamel', 'floorPaint'].includes(top),
     'closes lime plaster',
   );
   add(
-    ['heater', 'panelRadiator'].includes(s.element) && ['matEmulsion', 'limewash', 'clearVarnish', 'antifoulingCoat'].includes(top),
+    ['heater', 'panelRadiator'].includes(s.element) &&
+      ['matEmulsion', 'limewash', 'clearVarnish', 'antifoulingCoat', 'silicatePaint', 'floorPaint', ...SEEN_THROUGH].includes(top),
     'on a heater',
   );
   add(top === 'antifoulingCoat' && s.element !== 'hull', 'poison where nothing lies in water');
@@ -56,12 +76,12 @@ function coatBreaches(s: Surface, run: Run): string[] {
   add(s.material === 'galvanised' && bare && SOLVENT.includes(top), 'on bare zinc');
   const keeps = worked.some((p) => ['nothing', 'skin'].includes(DOES[p.selected.value!].to));
   const film = coatsOf(s)[0];
+  add(keeps && (s.serviceC ?? 0) > 90 && film !== null && film !== undefined, 'hot over an old film');
   add(keeps && film !== null && film !== undefined && refusedBy(film.binder, top), `over ${film?.binder ?? ''}`);
   return out;
 }
 
 const METALS = ['mildSteel', 'castIron', 'galvanised', 'aluminium', 'brass'];
-const WOODS = ['softwood', 'tanninWood', 'oilyWood', 'plywood'];
 const said = (plan: SurfacePlan): ReadonlySet<string> =>
   new Set(plan.work.steps.flatMap((st) => [st.title, ...st.because, ...st.gates.map((g) => g.because)].map((r) => r.rule)));
 

@@ -259,6 +259,11 @@ const SOLVENT_COATS = [
   'clearVarnish',
   'metalEnamel',
   'antifoulingCoat',
+  'heatEnamel',
+  'floorPaint',
+  'woodStain',
+  'penetratingOil',
+  'pasteWax',
   'underwaterPrimer',
   'alkydWood',
   'knotting',
@@ -513,6 +518,8 @@ interface Turn {
   readonly surfaceId: string | null;
   readonly zoneId: string;
   readonly gate: string;
+  /** What it says. */
+  readonly rule: string;
   readonly backTo: string;
   readonly step: number;
   readonly kind: string;
@@ -533,13 +540,29 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
       p.work.steps.flatMap((st, step) =>
         st.shared || !want(st)
           ? []
-          : st.gates.map((g): Turn => ({ surfaceId: p.surfaceId, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step, kind: st.kind })),
+          : st.gates.map((g): Turn => ({
+              surfaceId: p.surfaceId,
+              zoneId: z.zoneId,
+              gate: g.id,
+              rule: g.because.rule,
+              backTo: g.backTo,
+              step,
+              kind: st.kind,
+            })),
       ),
     );
   const shared = (want: (kind: string) => boolean) =>
     z.steps.flatMap((st, step) =>
       want(st.kind)
-        ? st.gates.map((g): Turn => ({ surfaceId: null, zoneId: z.zoneId, gate: g.id, backTo: g.backTo, step, kind: st.kind }))
+        ? st.gates.map((g): Turn => ({
+            surfaceId: null,
+            zoneId: z.zoneId,
+            gate: g.id,
+            rule: g.because.rule,
+            backTo: g.backTo,
+            step,
+            kind: st.kind,
+          }))
         : [],
     );
   return [
@@ -554,9 +577,10 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
 const at = (minute: number): string => new Date(Date.parse('2026-06-01T06:00:00.000Z') + minute * 60_000).toISOString();
 /**
  * Checks that have a number: the last that passes and the first that does not. ASTM D4262 (pH 6 to 8.5), D4263 (16 h), ISO 8502-4 (3 C),
+ * ASTM D3359 (class 4), ISO 4628-6 (class 1): classes published, limits common practice;
  * HUD guidelines (20 mph), NFPA 51B (60 min), 40 CFR 745.227 (5, 40 and 100 ug/ft2); 15 % in wood from memory.
  */
-const NUMBERS: readonly (readonly [RegExp, Check['measured'], Check['measured']])[] = [
+const NUMBERS: readonly (readonly [gate: RegExp, good: Check['measured'], bad: Check['measured'], rule?: RegExp])[] = [
   [
     /^moisture$/,
     [
@@ -585,6 +609,10 @@ const NUMBERS: readonly (readonly [RegExp, Check['measured'], Check['measured']]
       { what: 'waitedH', value: 15 },
     ],
   ],
+  [/^adhesion$/, [{ what: 'adhesionClass', value: 4 }], [{ what: 'adhesionClass', value: 3 }], /^gate\.adhesion(Thick)?$/],
+  [/^washed$/, [{ what: 'chalkClass', value: 1 }], [{ what: 'chalkClass', value: 2 }], /^gate\.washedChalk$/],
+  [/^piece-cold$/, [{ what: 'faceC', value: 30 }], [{ what: 'faceC', value: 30.1 }]],
+  [/^heater-waited$/, [{ what: 'waitedH', value: 48 }], [{ what: 'waitedH', value: 47.5 }]],
   [/^goods-clear$/, [{ what: 'leadPpm', value: 23 }], [{ what: 'leadPpm', value: 90.1 }]],
   [/^dew-point$/, [{ what: 'aboveDewC', value: 3 }], [{ what: 'aboveDewC', value: 2.9 }]],
   [/^wind$/, [{ what: 'windMs', value: 8.9 }], [{ what: 'windMs', value: 9 }]],
@@ -603,7 +631,7 @@ const NUMBERS: readonly (readonly [RegExp, Check['measured'], Check['measured']]
     ],
   ],
 ];
-const numbersOf = (t: Turn) => NUMBERS.find(([id]) => id.test(t.gate));
+const numbersOf = (t: Turn) => NUMBERS.find(([id, , , rule]) => id.test(t.gate) && (rule === undefined || rule.test(t.rule)));
 
 const record = (t: Turn, i: number, outcome: 'pass' | 'fail'): Check => ({
   id: `turn-${i}-${outcome}`,
