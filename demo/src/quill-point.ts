@@ -86,6 +86,9 @@ export function quillPoint(): JobFacts {
     boundaryM: 2.4,
     accessM: 3.2,
     side: 'C',
+    facing: 'se',
+    // The boat shed stands before it until the sun is round.
+    shaded: [{ fromH: 6, toH: 9 }],
     nearby: [
       { what: 'path', outM: 2.4, alongM: 0, lengthM: 14 },
       { what: 'drain', outM: 0.5, alongM: 12.8, lengthM: 0.5 },
@@ -93,7 +96,13 @@ export function quillPoint(): JobFacts {
     ],
   });
   // Measured for the sheet round the corner; nothing of it is worked.
-  const street = space('qp-street-end', 'Street end', 'elevation', 6, { lengthM: 9.4, heightM: 4.1, boundaryM: 6, side: 'D' });
+  const street = space('qp-street-end', 'Street end', 'elevation', 6, {
+    lengthM: 9.4,
+    heightM: 4.1,
+    boundaryM: 6,
+    side: 'D',
+    facing: 'sw',
+  });
 
   const sashCoats = (id: string) => OLD_JOINERY.map((_, i) => `${id}-coat${i + 1}`);
   const sash = surface('qp-sash-river', hall.id, 0, 'doubleHungSash', 'Sashes, river side', OLD_JOINERY, {
@@ -104,6 +113,8 @@ export function quillPoint(): JobFacts {
     measures: { panesAcross: 2, panesDown: 1 },
     knots: 'yes',
     topcoat: 'waterborneEggshell',
+    tint: 'mid',
+    colour: 'harbor gray',
     // Bracketed: 60 minutes left half of it, 90 lifted it; the middle one is still standing.
     squares: [
       square('qp-q1', 'solventGel', 60, '2026-04-14T09:05:00.000Z', {
@@ -323,6 +334,7 @@ export function quillPoint(): JobFacts {
   );
   const heater = surface('qp-keeper-heater', keeper.id, 2, 'heater', 'Stove-room heater', [['oil', 'aluminium', 'sound']], {
     conditions: ['flaking'],
+    serviceC: 75,
     // Sent before the others, and late.
     samples: [
       sample('qp-s9', 'QP-009', {

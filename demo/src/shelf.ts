@@ -59,7 +59,7 @@ export const SHELF_PRODUCTS: readonly Product[] = [
 export const SHELF_TINS: readonly Tin[] = [
   tin('tin-mat-a', { good: 'matEmulsion', productId: 'shelf-wall-mat', amount: 2.4, at: 'van', batch: 'QP-117' }),
   tin('tin-primer', { good: 'alkydWood', productId: 'shelf-wood-primer', amount: 0.946, at: 'shelf', batch: 'R-40' }),
-  tin('tin-eggshell', { good: 'waterborneEggshell', amount: 1.2, at: 'shelf', colour: 'harbour grey', openedOn: '2026-03-02' }),
+  tin('tin-eggshell', { good: 'waterborneEggshell', amount: 1.2, at: 'shelf', colour: 'harbor gray', openedOn: '2026-03-02' }),
   tin('tin-gel', { good: 'stripperGel', productId: 'shelf-gel', amount: 6, at: 'shelf' }),
   tin('tin-soda', { good: 'causticSoda', amount: 4.5, at: 'shelf' }),
   tin('tin-citric', { good: 'citricAcid', amount: 1, at: 'shelf' }),

@@ -174,7 +174,7 @@ export const MUTANTS = [
     "rule('strip.banned', 'block', 'trade'",
   ],
   ['methylene chloride in the UK with care', 'choose/rules.ts', "rule('strip.bannedUk', 'block'", "rule('strip.bannedUk', 'care'"],
-  ['the name on the tin is not read', 'trial/square.ts', '|| BANNED_NAME.test(q.product)', ''],
+  ['the name on the tin is not read', 'facts/firm-problems.ts', '|| FORBIDDEN_NAME.test(name)', ''],
   ['no certificate is asked for', 'choose/rules.ts', "rule('lead.notCertified', 'block', 'law'", "rule('lead.notCertified', 'care', 'law'"],
   [
     'a tenant’s home is the owner’s',

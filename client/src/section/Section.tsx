@@ -14,6 +14,26 @@ export interface SectionCoat {
   readonly colour: string;
   readonly state: HazardState;
   readonly counted: boolean;
+  /** Not there yet: laid by this plan, in these words. */
+  readonly fresh?: string;
+}
+
+/** What is laid, on what stays: the new coats from the top down, then the old ones, which stay in places where some lies bare. */
+export function finishedCoats(plan: SurfacePlan, colour: string): SectionCoat[] {
+  const fresh = plan.coating.lines.map((l): SectionCoat => {
+    const where = l.use === 'knots' ? 'on knots' : l.use === 'primer' && plan.coating.left.value === 'partly' ? 'where bare' : '';
+    const own = l.own?.name ?? say(l.product);
+    return {
+      id: `new-${l.product}`,
+      binder: l.product,
+      colour: l.use === 'topcoat' ? colour : '',
+      state: 'notFound',
+      counted: true,
+      fresh: [`${l.coats} × ${own}`, where].filter(Boolean).join(', '),
+    };
+  });
+  const old = plan.coating.left.value === 'bare' ? [] : sectionCoats(plan);
+  return [...fresh.reverse(), ...old];
 }
 
 /** The coats of a plan, as the section draws them. */
@@ -56,6 +76,7 @@ function chip(x: number, y: number, h: number, i: number): string {
 }
 
 function label(c: SectionCoat): string {
+  if (c.fresh !== undefined) return [c.fresh, c.colour].filter(Boolean).join(', ');
   if (!c.counted) return 'older coats, not counted';
   return [say(c.binder), c.colour].filter(Boolean).join(', ');
 }
@@ -94,7 +115,7 @@ function MaterialPattern({ material }: { readonly material: Material }) {
 
 /** Says in words what the drawing shows. */
 export function sectionWords({ coats, material, bite }: SectionProps): string {
-  const stack = coats.map((c) => `${label(c)}, lead ${say(c.state)}`).join('; ');
+  const stack = coats.map((c) => (c.fresh === undefined ? `${label(c)}, lead ${say(c.state)}` : `new: ${label(c)}`)).join('; ');
   const line = bite ? `. ${bite.label} goes through ${bite.coats} of ${coats.length}${bite.toBare ? ', to the bare material' : ''}` : '';
   return `From the top: ${stack || 'no coats'}; then ${say(material)}${line}.`;
 }
@@ -102,7 +123,8 @@ export function sectionWords({ coats, material, bite }: SectionProps): string {
 export function Section(props: SectionProps) {
   const { coats, material, bite } = props;
   const [width, setWidth] = useState(360);
-  const inset = Math.min(30, coats.length > 1 ? 120 / (coats.length - 1) : 30);
+  const steps = coats.some((c) => c.fresh !== undefined) ? 60 : 120;
+  const inset = Math.min(30, coats.length > 1 ? steps / (coats.length - 1) : 30);
   const height = TOP + coats.length * BAND + GROUND;
   const floor = TOP + coats.length * BAND;
   const biteY = bite ? TOP + bite.coats * BAND : 0;
@@ -129,11 +151,16 @@ export function Section(props: SectionProps) {
           const y = TOP + i * BAND;
           const edge = chip(x, y, BAND, i);
           const text = label(c);
-          const room = width - x - 52;
+          // A new coat has no chip of a hazard before its name.
+          const at = c.fresh === undefined ? 38 : 10;
+          const room = width - x - at - (c.fresh === undefined ? 14 : 22);
           const shown = text.length * 8.4 > room ? `${text.slice(0, Math.max(6, Math.floor(room / 8.4) - 1))}…` : text;
           return (
             <G key={c.id}>
-              <Path d={`${edge} L ${width} ${y} L ${width} ${y + BAND} Z`} fill={c.state === 'found' ? '#dfa79c' : tint(c.colour)} />
+              <Path
+                d={`${edge} L ${width} ${y} L ${width} ${y + BAND} Z`}
+                fill={c.state === 'found' ? '#dfa79c' : c.fresh === undefined || c.colour !== '' ? tint(c.colour) : 'rgb(var(--panel))'}
+              />
               {c.state === 'found' || c.state === 'assumed' ? (
                 <Path
                   d={`${edge} L ${width} ${y} L ${width} ${y + BAND} Z`}
@@ -149,8 +176,9 @@ export function Section(props: SectionProps) {
                 strokeWidth={2}
                 strokeDasharray={c.counted ? undefined : '7 5'}
               />
-              <Rect x={x + 38} y={y + 7} width={Math.min(room + 6, shown.length * 8.4 + 12)} height={BAND - 14} fill="#f9f9f7" />
-              <SvgText x={x + 44} y={y + BAND / 2 + 5.5} fontSize={15.5} fontFamily="HyperlegibleBold, sans-serif" fill="#21201c">
+              {c.fresh === undefined ? null : <Rect x={width - 8} y={y + 2} width={8} height={BAND - 4} fill="rgb(var(--verdigris))" />}
+              <Rect x={x + at} y={y + 7} width={Math.min(room + 6, shown.length * 8.4 + 12)} height={BAND - 14} fill="#f9f9f7" />
+              <SvgText x={x + at + 6} y={y + BAND / 2 + 5.5} fontSize={15.5} fontFamily="HyperlegibleBold, sans-serif" fill="#21201c">
                 {shown}
               </SvgText>
               {c.state === 'found' ? (
@@ -176,11 +204,13 @@ export function Section(props: SectionProps) {
         </SvgText>
         {bite ? <BiteLine y={biteY} width={width} label={bite.label} floor={floor} /> : null}
       </Svg>
-      {coats.map((c, i) => (
-        <View key={c.id} style={{ position: 'absolute', left: 8 + (coats.length - 1 - i) * inset + 9, top: TOP + i * BAND + 7 }}>
-          <StateChip state={c.state} />
-        </View>
-      ))}
+      {coats.map((c, i) =>
+        c.fresh !== undefined ? null : (
+          <View key={c.id} style={{ position: 'absolute', left: 8 + (coats.length - 1 - i) * inset + 9, top: TOP + i * BAND + 7 }}>
+            <StateChip state={c.state} />
+          </View>
+        ),
+      )}
     </View>
   );
 }

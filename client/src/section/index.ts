@@ -1,1 +1,1 @@
-export { Section, sectionCoats, sectionWords, Strip, type SectionCoat } from './Section';
+export { finishedCoats, Section, sectionCoats, sectionWords, Strip, type SectionCoat } from './Section';

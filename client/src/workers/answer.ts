@@ -82,16 +82,16 @@ function coatsIn({ facts, settings }: Standing, thisYear: number): readonly Coat
       return specs.length === 0 ? [] : [{ surfaceId: p.surfaceId, name, material, specs, shade, bareMostH: bare }];
     });
     const waiting = here.filter((p) => p.coating.refused.length > 0).map((p) => nameOf(p.surfaceId).name);
-    const side = facts.spaces.find((x) => zone.spaceIds.includes(x.id))!;
+    const side = facts.spaces.find((x) => zone.spaceIds.includes(x.id));
     if (faces.length === 0 && waiting.length === 0) return [];
     return [
       {
         zoneId: zone.zoneId,
         name: zone.name,
         kind: zone.kind === 'elevation' ? 'elevation' : 'room',
-        spaceId: side.id,
-        facing: side.facing,
-        shaded: side.shaded,
+        spaceId: side?.id ?? null,
+        facing: side?.facing ?? null,
+        shaded: side?.shaded ?? [],
         volumeM3: sizeOf(zone.spaceIds),
         waiting,
         faces,

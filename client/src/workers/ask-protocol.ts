@@ -44,8 +44,8 @@ export interface CoatedZone {
   readonly zoneId: string;
   readonly name: string;
   readonly kind: 'room' | 'elevation';
-  /** Whose side it is, which way that looks and when it lies in the shade, as it was recorded. */
-  readonly spaceId: string;
+  /** Whose side it is (null: the bench), which way that looks and when it lies in the shade, as it was recorded. */
+  readonly spaceId: string | null;
   readonly facing: Facing | null;
   readonly shaded: Space['shaded'];
   readonly volumeM3: number | null;

@@ -569,8 +569,9 @@ function summarise(
   const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
   const tests = testsMoney(facts, settings);
   const rulebook = bookOf(facts.job);
+  const wantedOf = new Map(facts.surfaces.map((s) => [s.id, s.colour]));
   const packs = restOfTins(
-    surfaces.map((x) => x.plan.coating),
+    surfaces.map((x) => ({ coating: x.plan.coating, colour: wantedOf.get(x.plan.surfaceId) ?? '' })),
     settings,
     rulebook.id,
   );

@@ -89,7 +89,7 @@ function rowOf(l: BuyLine, facts: JobFacts, units: UnitSystem): BuyRow {
   ].filter((n) => n !== '');
   return {
     good: l.good,
-    what: cap(say(l.good)),
+    what: [cap(say(l.good)), l.colour].filter((x) => x !== '').join(', '),
     named: l.product?.name ?? '',
     need: whole(l.need),
     there: l.fromStock > 0 ? whole(l.fromStock) : '',
@@ -150,6 +150,7 @@ const HEADERS = [
   'group',
   'what',
   'product',
+  'color',
   'needed',
   'from stock',
   'unit',
@@ -171,6 +172,7 @@ export function shoppingCsv(paper: ShoppingPaper, settings: FirmSettings): strin
         s.title,
         r.what,
         r.named,
+        l.colour,
         n(l.need),
         n(l.fromStock),
         GOODS[l.good].unit,
@@ -186,6 +188,7 @@ export function shoppingCsv(paper: ShoppingPaper, settings: FirmSettings): strin
     ...paper.masks.map((m) => [
       'Masks',
       m.what,
+      '',
       '',
       null,
       null,

@@ -27,13 +27,27 @@ export function packsOf(settings: FirmSettings, good: GoodId, rules: Rulebook['i
   return sizes.map((size, i) => ({ size, price: size * price * DEARER[sizes.length as 1 | 2 | 3]![i]! }));
 }
 
-/** Of the tins that are opened for the coats of a job, what is paid for and not laid, in the firm's money. */
-export function restOfTins(coatings: readonly CoatingPlan[], settings: FirmSettings, rules: Rulebook['id']): number {
-  const litres = new Map<GoodId, number>();
-  for (const c of coatings)
-    for (const l of [...c.lines, ...c.refusedLines]) if (l.litres > 0) litres.set(l.product, (litres.get(l.product) ?? 0) + l.litres);
+/** A colour as it is compared: nobody writes it twice in the same letters. */
+const colourKey = (colour: string): string => colour.trim().toLowerCase().replace(/\s+/g, ' ');
+
+export interface Coated {
+  readonly coating: CoatingPlan;
+  /** As it is wanted; empty: nobody said. */
+  readonly colour: string;
+}
+/** Of the tins that are opened for the coats of a job, what is paid for and not laid, in the firm's money. Each colour has tins of its own. */
+export function restOfTins(coated: readonly Coated[], settings: FirmSettings, rules: Rulebook['id']): number {
+  const litres = new Map<string, { readonly good: GoodId; need: number }>();
+  for (const { coating: c, colour } of coated)
+    for (const l of [...c.lines, ...c.refusedLines]) {
+      if (l.litres <= 0) continue;
+      const key = `${l.product}/${l.use === 'topcoat' ? colourKey(colour) : ''}`;
+      const at = litres.get(key) ?? { good: l.product, need: 0 };
+      at.need += l.litres;
+      litres.set(key, at);
+    }
   let sum = 0;
-  for (const [good, need] of litres)
+  for (const { good, need } of litres.values())
     sum += Math.max(0, packsFor(need, packsOf(settings, good, rules)).money - need * priceOf(settings, good));
   return sum;
 }
@@ -43,7 +57,7 @@ export type BuyScope =
   { readonly kind: 'job' } | { readonly kind: 'zone'; readonly zoneId: string } | { readonly kind: 'day'; readonly on: string };
 
 /** What stands there and is not counted, and why. */
-export const LEFT_OUT = ['otherJob', 'otherProduct', 'colourUnsure', 'pastOpenLife', 'emptied'] as const;
+export const LEFT_OUT = ['otherJob', 'otherProduct', 'otherColour', 'colourUnsure', 'pastOpenLife', 'emptied'] as const;
 export type LeftOut = (typeof LEFT_OUT)[number];
 
 /** One face, or several, from one batch: so that no join shows. */
@@ -58,6 +72,8 @@ export interface BuyLine {
   readonly good: GoodId;
   readonly unit: GoodUnit;
   readonly product: Product | null;
+  /** In which a topcoat is wanted, as it was written; empty: nobody said, or it has none. */
+  readonly colour: string;
   readonly need: number;
   /** Of it, taken from what stands there. */
   readonly fromStock: number;
@@ -119,7 +135,23 @@ interface Counted {
   readonly tins: readonly Tin[];
   readonly leftOut: ReadonlyMap<LeftOut, number>;
 }
-function counted(good: GoodId, own: Product | null, tins: readonly Tin[], jobId: string, today: string): Counted {
+/** What a line of one good asks of a tin. */
+interface Asked {
+  readonly good: GoodId;
+  readonly own: Product | null;
+  readonly colour: string;
+  /** Colours of the same good that other faces of the job want. */
+  readonly others: ReadonlySet<string>;
+}
+/** Whether a tin is of the wanted colour: null, or what speaks against it. */
+function offColour({ good, colour, others }: Asked, t: Tin, jobId: string): LeftOut | null {
+  if (!isCoat(good)) return null;
+  const [tinted, wanted] = [colourKey(t.colour), colourKey(colour)];
+  if (wanted === '') return tinted === '' ? null : others.has(tinted) ? 'otherColour' : t.forJobId === jobId ? null : 'colourUnsure';
+  return tinted === wanted ? null : tinted === '' ? 'colourUnsure' : 'otherColour';
+}
+function counted(asked: Asked, tins: readonly Tin[], jobId: string, today: string): Counted {
+  const { good, own } = asked;
   const leftOut = new Map<LeftOut, number>();
   const kept = tins.filter((t) => {
     if (t.removedAt !== null || t.good !== good) return false;
@@ -133,10 +165,7 @@ function counted(good: GoodId, own: Product | null, tins: readonly Tin[], jobId:
             ? 'otherProduct'
             : own !== null && own.openLifeH !== null && opened > own.openLifeH
               ? 'pastOpenLife'
-              : // Which colour a face gets is not on record: a tinted tin counts only where it was bought for this job.
-                isCoat(good) && t.colour.trim() !== '' && t.forJobId !== jobId
-                ? 'colourUnsure'
-                : null;
+              : offColour(asked, t, jobId);
     if (why !== null && why !== 'emptied') leftOut.set(why, (leftOut.get(why) ?? 0) + t.amount);
     return why === null;
   });
@@ -179,6 +208,35 @@ const topcoatStill = (p: SurfacePlan, good: GoodId, steps: readonly Pick<StepSpe
       )
     : 0;
 
+interface Face {
+  readonly id: string;
+  readonly litres: number;
+  readonly colour: string;
+}
+interface Wanted {
+  readonly good: GoodId;
+  readonly need: number;
+  readonly colour: string;
+  readonly faces: readonly Face[];
+  readonly others: ReadonlySet<string>;
+}
+/** A topcoat in two colours is bought twice; what is not for a face in a wanted colour stays one line. */
+function byColour(good: GoodId, need: number, faces: readonly Face[]): Wanted[] {
+  const groups = new Map<string, Face[]>();
+  for (const f of faces) groups.set(colourKey(f.colour), [...(groups.get(colourKey(f.colour)) ?? []), f]);
+  const colours = new Set(groups.keys());
+  colours.delete('');
+  const coloured = [...colours].sort().map((key): Wanted => {
+    const own = groups.get(key)!;
+    return { good, need: own.reduce((s, f) => s + f.litres, 0), colour: own[0]!.colour, faces: own, others: colours };
+  });
+  const rest = need - coloured.reduce((s, x) => s + x.need, 0);
+  return [
+    ...(rest > NEAR || coloured.length === 0 ? [{ good, need: rest, colour: '', faces: groups.get('') ?? [], others: colours }] : []),
+    ...coloured,
+  ];
+}
+
 /**
  * @param today `2026-05-04`, for what stands open too long
  * @param tins all that the firm has written down
@@ -214,14 +272,17 @@ export function shoppingOf(
   const suits = busy.reduce((s, z) => s + z.bought.suits, 0);
   if (suits > 0) needs.set('coverall', (needs.get('coverall') ?? 0) + suits);
 
-  const lines = [...needs].flatMap(([good, need]): BuyLine[] => {
+  const wantedOf = new Map(facts.surfaces.map((x) => [x.id, x.colour.trim()]));
+  const facesOf = (good: GoodId) =>
+    ownSteps.flatMap((x) => {
+      const litres = topcoatStill(x.plan, good, x.steps);
+      return litres > 0 ? [{ id: x.plan.surfaceId, litres, colour: wantedOf.get(x.plan.surfaceId) ?? '' }] : [];
+    });
+  const asked = [...needs].flatMap(([good, need]) => byColour(good, need, facesOf(good)));
+  const lines = asked.flatMap(({ good, need, colour, faces, others }): BuyLine[] => {
     if (!(need > 0)) return [];
     const product = ownOf(settings, good);
-    const { tins: there, leftOut } = counted(good, product, tins, facts.job.id, today);
-    const faces = ownSteps.flatMap((x) => {
-      const litres = topcoatStill(x.plan, good, x.steps);
-      return litres > 0 ? [{ id: x.plan.surfaceId, litres }] : [];
-    });
+    const { tins: there, leftOut } = counted({ good, own: product, colour, others }, tins, facts.job.id, today);
     const batches = faces.length > 0 ? byBatch(faces, there) : [];
     const inStock = sum(there);
     // Of a topcoat only whole faces are taken from a batch.
@@ -232,6 +293,7 @@ export function shoppingOf(
         good,
         unit: GOODS[good].unit,
         product,
+        colour,
         need,
         fromStock,
         inStock,

@@ -335,6 +335,22 @@ describe('what is bought', () => {
     ).toBeCloseTo(share, 6);
     expect(mat([tin({ good: 'matEmulsion', amount: need * 1.01, batch: 'A' })]).packing.packs).toEqual([]);
   });
+  test('a topcoat in two colors is two lines, and a tin counts for its own only', () => {
+    const base = job();
+    const facts = { ...base, surfaces: base.surfaces.map((s) => (s.id === 'long' ? { ...s, colour: 'Sage  green' } : s)) };
+    const lines = (tins: readonly Tin[]) => bought(tins, DEFAULT_SETTINGS, facts).lines.filter((l) => l.good === 'matEmulsion');
+    const [plain, sage] = lines([]);
+    expect([plain!.colour, sage!.colour, (plain!.need + sage!.need) / mat([]).need]).toEqual(['', 'Sage  green', expect.closeTo(1, 9)]);
+    const [still, there] = lines([tin({ good: 'matEmulsion', amount: 60, colour: 'sage green' })]);
+    expect([still!.fromStock, still!.leftOut, there!.fromStock]).toEqual([
+      0,
+      [{ why: 'otherColour', amount: 60 }],
+      expect.closeTo(sage!.need, 9),
+    ]);
+    // Nobody wrote on the lid what it is: it stands in for no wanted color.
+    const [own, not] = lines([tin({ good: 'matEmulsion', amount: 60 })]);
+    expect([own!.fromStock > 0, not!.fromStock]).toEqual([true, 0]);
+  });
   test.each([
     ['otherJob', tin({ good: 'matEmulsion', amount: 50, forJobId: 'another' })],
     ['colourUnsure', tin({ good: 'matEmulsion', amount: 50, colour: 'sage' })],
@@ -381,7 +397,7 @@ describe('what is bought', () => {
       'To buy',
     );
     expect(text).toMatch(/Mat emulsion: 1 gallon/);
-    expect(text).toContain('not counted: tinted');
+    expect(text).toContain('not counted: whether it is this colour nobody said');
     expect(text).not.toMatch(/undefined|NaN|\.\./);
   });
   test('goods are sold in what their steps are counted in', () => {

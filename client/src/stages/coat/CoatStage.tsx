@@ -27,6 +27,7 @@ import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
 import { Cell, Measured, Row } from '../bench/parts';
 import type { StageProps } from '../props';
+import { finishedCoats, Section } from '../../section';
 import { LaidForm } from './LaidForm';
 
 const USE_WORDS = { knots: 'Knots', primer: 'Primer', topcoat: 'Topcoat' } as const;
@@ -39,6 +40,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
   return (
     <Columns>
       <Column>
+        {coating.lines.length > 0 ? <Section coats={finishedCoats(plan, surface.colour)} material={surface.material} /> : null}
         <AnswerRow label="After removal it is" value={say(coating.left.value)} because={coating.left.because} />
         <Select<TopcoatId | ''>
           label="Topcoat"
@@ -167,7 +169,7 @@ function LaidBy({ of: { use, selected, options }, jobId, surface }: LaidByProps)
       />
       <Folded
         title={`Ways of laying the ${use}`}
-        says={`${options.filter((o) => o.fits).length} of ${options.length} fit here: litres, hours and look of each`}
+        says={`${options.filter((o) => o.fits).length} of ${options.length} fit here: paint, hours and look of each`}
         testID={`ways-${use}`}
       >
         <View className="gap-px">

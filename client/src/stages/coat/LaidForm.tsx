@@ -51,7 +51,7 @@ export function LaidForm({
   return (
     <Folded
       title={`What was laid: ${say(l.product)}`}
-      says={there.length === 0 ? 'litres or the comb: the rest of the job follows it' : many(there.length, 'record')}
+      says={there.length === 0 ? 'by the tin or by the comb: the rest of the job follows it' : many(there.length, 'record')}
       testID={`laid-${l.product}`}
     >
       {there.map((x) => {

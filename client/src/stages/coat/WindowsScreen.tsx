@@ -225,7 +225,7 @@ function ZoneWindows({ jobId, zone, weather, before, working: { from, to }, plac
   const dispatch = useAppDispatch();
   const [wrong, setWrong] = useState<string>();
   const write = (fields: { facing?: Facing; shaded?: CoatedZone['shaded'] }) =>
-    setWrong(dispatch(commit(jobId, [set('space', zone.spaceId, fields)], null))[0]?.message);
+    zone.spaceId !== null && setWrong(dispatch(commit(jobId, [set('space', zone.spaceId, fields)], null))[0]?.message);
   // A side that nobody told of looks south, where the face gets hottest.
   const { facing: recorded, shaded } = zone;
   const facing = recorded ?? told.outside.facing;

@@ -93,7 +93,7 @@ function Buy({ facts }: { readonly facts: JobFacts }) {
         <Panel key={s.title} title={s.title}>
           <View className="gap-px">
             {s.rows.map((r) => (
-              <LineRow key={r.good} row={r} jobId={facts.job.id} price={money(r.money)} />
+              <LineRow key={`${r.good}/${r.line.colour}`} row={r} jobId={facts.job.id} price={money(r.money)} />
             ))}
           </View>
         </Panel>
@@ -119,7 +119,7 @@ function LineRow({ row: r, jobId, price }: { readonly row: BuyRow; readonly jobI
       // A coat is of the colour of this job; the rest goes to the next.
       forJobId: isCoat(l.good) ? jobId : null,
       batch: batch.trim(),
-      colour: '',
+      colour: l.colour,
       openedOn: null,
     });
     if (write(draft)) setBought(draft.entityId);

@@ -61,7 +61,8 @@ export const WORDS: Readonly<Record<string, string>> = {
   'stands.job': 'on the job',
   'leftOut.otherJob': 'kept for another job',
   'leftOut.otherProduct': 'another product than the one you work with',
-  'leftOut.colourUnsure': 'tinted: whether it is this colour nobody said',
+  'leftOut.otherColour': 'another colour',
+  'leftOut.colourUnsure': 'whether it is this colour nobody said',
   'leftOut.pastOpenLife': 'open longer than its sheet allows',
   // weather and the windows of a coat
   'region.temperateCoast': 'a temperate coast',

@@ -53,15 +53,19 @@ function forgotten(run: Run): string[] {
   });
 }
 
+const keyOf = (p: { readonly name: string; readonly id: string }): string => `${p.name}\u0000${p.id}`;
 /** By its own name, the number that the sheet says stands in the plan. */
 function sheetForgotten(run: Run): string[] {
   const live = (run.settings.products ?? []).filter((p) => p.removedAt === null && p.inUse);
   return run.job.surfaces.flatMap((p) =>
     p.coating.lines.flatMap((l) => {
-      const [own] = live.filter((x) => x.good === l.product).sort((a, b) => (a.name < b.name ? -1 : 1));
+      const [own] = live.filter((x) => x.good === l.product).sort((a, b) => (keyOf(a) < keyOf(b) ? -1 : 1));
       if (own === undefined) return [];
       const out: string[] = [];
-      if (own.coats !== null && l.coats < own.coats) out.push(`${own.name}: ${own.coats} coats by its sheet, ${l.coats} planned`);
+      const wanted = l.use === 'topcoat' ? run.facts.surfaces.find((s) => s.id === p.surfaceId)!.coatsWanted : null;
+      // Fewer are laid where a person wants fewer.
+      if (own.coats !== null && l.coats < Math.min(own.coats, wanted ?? Infinity))
+        out.push(`${own.name}: ${own.coats} coats by its sheet, ${l.coats} planned`);
       if (own.recoatLeastH !== null && own.atC === null && own.coldC === null && Math.abs(l.recoatH.low - own.recoatLeastH) > NEAR)
         out.push(`${own.name}: the next coat after ${own.recoatLeastH} h by its sheet, ${l.recoatH.low} h planned`);
       if (own.dryFilmUm !== null && own.solidsPct !== null && l.laidL === 0 && l.areaM2 > 0 && l.againM2 === 0) {
