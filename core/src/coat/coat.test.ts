@@ -4,7 +4,7 @@ import { aFacts, aLayer, aReading, aSurface, AT, COATS, planOf, rulesOf, THIS_YE
 import { ProductFields, type Laid, type MethodId, type Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
-import { filmLaid } from './used';
+import { earlyAt, filmLaid } from './used';
 import { convert } from '../units/units';
 import { dewPointC, dryEnoughToCoat } from './dew-point';
 import { litresFor, spreadM2PerL, wetFilmUm } from './film';
@@ -180,6 +180,7 @@ describe('what was really laid', () => {
     litres: null,
     wetUm: null,
     thinnedPct: 0,
+    earlyWhy: '',
     takenAt: AT,
     supersedesId: null,
     by: 'Ines',
@@ -198,6 +199,27 @@ describe('what was really laid', () => {
     expect(filmLaid(aLaid({ wetUm: 100, thinnedPct: 25 }), wall(), DEFAULT_SETTINGS)!.dryUm).toBeCloseTo(28, 9);
     expect(filmLaid(aLaid({ wetUm: 75 }), wall(), DEFAULT_SETTINGS)!.verdict).toBe('thin');
     expect(filmLaid(aLaid({ wetUm: 160 }), wall(), DEFAULT_SETTINGS)!.verdict).toBe('thick');
+  });
+  test('a coat before the one below is ready is told with the hours short; two halves of one coat are not two coats', () => {
+    const line = topOf(wall());
+    const later = (h: number) => new Date(Date.parse(AT) + h * 3_600_000).toISOString();
+    const whole = { areaM2: line.areaM2, litres: 1 };
+    const saysAfter = (h: number, over: Partial<Laid> = {}, first: Partial<Laid> = {}) => {
+      const laid = [aLaid({ ...whole, ...first }), aLaid({ ...whole, id: 'laid-2', takenAt: later(h), ...over })];
+      return topOf(wall({ laid })).because.filter((r) => /[eE]arly$/.test(r.rule));
+    };
+    // Mat emulsion: 4 h at the least.
+    expect(rulesOf(saysAfter(3))).toEqual(['coat.tooEarly']);
+    expect(earlyAt(line, wall({ laid: [aLaid(whole)] }), Date.parse(later(3)), DEFAULT_SETTINGS)).toEqual({
+      below: 'matEmulsion',
+      stoodH: 3,
+      leastH: 4,
+    });
+    expect(rulesOf(saysAfter(3, { earlyWhy: 'the tenant comes back tonight' }))).toEqual(['coat.insistedEarly']);
+    expect(saysAfter(4)).toEqual([]);
+    const half = { areaM2: line.areaM2 / 2 };
+    expect(saysAfter(1, half, half)).toEqual([]);
+    expect(rulesOf(saysAfter(1, { product: 'matEmulsion', ...half }, whole))).toEqual(['coat.tooEarly']);
   });
   test('thinned beyond what the firm’s own sheet allows is told', () => {
     const product = { ...ProductFields.parse({ name: 'Own', good: 'matEmulsion', thinMostPct: 5 }), id: 'own', removedAt: null };

@@ -2,7 +2,19 @@ export { closeForMistH, LAYING, layH, lossOf, MIST_WIND, reachM, type LaidLook, 
 export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
 export { baseOf, PRODUCT_IDS, recoatOf, PRIMERS_DATA, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
-export { filmLaid, liveLaid, NO_SPREAD, spreadOn, stretchOf, sumSpread, type Film, type Spread, type SpreadBook } from './used';
+export {
+  earlyAt,
+  filmLaid,
+  liveLaid,
+  NO_SPREAD,
+  spreadOn,
+  stretchOf,
+  sumSpread,
+  type Early,
+  type Film,
+  type Spread,
+  type SpreadBook,
+} from './used';
 export { coat, striped, type CoatingPlan, type CoatLine } from './primer';
 export { bySheet, CURVES, DRYING_KINDS, dryingRate, type Curve } from './drying';
 export {

@@ -3,7 +3,7 @@
  * it has to be. From litres and area, and from the comb.
  */
 import type { Laid, Surface } from '../facts';
-import { why, type Reason } from '../reasons';
+import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { coatingOf, isCoat, ownOf } from '../shelf/own';
 import { measure } from '../units/units';
@@ -108,6 +108,56 @@ function filmWords(x: Laid, s: Surface, settings: FirmSettings): Reason[] {
   ];
 }
 
+export interface Early {
+  readonly below: string;
+  /** Since the coat below went on, h. */
+  readonly stoodH: number;
+  readonly leastH: number;
+}
+const HOUR_MS = 3_600_000;
+/** A quarter of an hour is no matter: nobody looks at the clock with each stroke. */
+const NO_MATTER_H = 0.25;
+/**
+ * Whether a coat goes on before the one below is ready: by the shortest wait of that one, as the plan has it. Records of one product on
+ * parts of a piece are one coat until the whole of it has been laid over.
+ * @param at its moment, in ms
+ */
+export function earlyAt(l: Pick<CoatLine, 'product' | 'areaM2'>, s: Surface, at: number, settings: FirmSettings): Early | null {
+  const before = liveLaid(s).filter((x) => Date.parse(x.takenAt) < at && isCoat(x.product));
+  const own = before.filter((x) => x.product === l.product).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
+  // So many times the whole piece was laid over with it: what belongs to the coat under way is not below.
+  const laidM2 = own.reduce((sum, x) => sum + x.areaM2 * x.coats, 0);
+  const whole = Math.floor((laidM2 + 1e-6) / Math.max(l.areaM2, 1e-6));
+  let covered = 0;
+  const below = [
+    ...before.filter((x) => x.product !== l.product),
+    ...own.filter((x) => {
+      const under = covered < whole * l.areaM2 - 1e-6;
+      covered += x.areaM2 * x.coats;
+      return under;
+    }),
+  ].sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1))[0];
+  if (below === undefined || !isCoat(below.product)) return null;
+  const leastH = coatingOf(settings, below.product).recoatH.low;
+  const stoodH = (at - Date.parse(below.takenAt)) / HOUR_MS;
+  return leastH - stoodH > NO_MATTER_H ? { below: below.product, stoodH, leastH } : null;
+}
+function earlyWords(x: Laid, l: CoatLine, s: Surface, settings: FirmSettings): Reason[] {
+  const early = earlyAt(l, s, Date.parse(x.takenAt), settings);
+  if (early === null || !isCoat(early.below)) return [];
+  const facts = {
+    product: l.product,
+    below: early.below,
+    stood: [measure(early.stoodH, 'h'), measure(early.leastH, 'h')] as const,
+    short: measure(early.leastH - early.stoodH, 'h'),
+    risk: `early.${coatingOf(settings, early.below).base}`,
+    by: typed(x.by),
+  };
+  return x.earlyWhy.trim() === ''
+    ? [why('coat.tooEarly', 'job-record', facts, 'care')]
+    : [why('coat.insistedEarly', 'job-record', { ...facts, said: typed(x.earlyWhy.trim()) }, 'care')];
+}
+
 /** A line of the plan after what was laid: what went on counts as it was, the rest follows what the product took on this job. */
 export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: FirmSettings): CoatLine {
   const own = liveLaid(s).filter((x) => x.product === l.product);
@@ -128,7 +178,7 @@ export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: Firm
     laidL,
     because: [
       ...l.because,
-      ...own.flatMap((x) => filmWords(x, s, settings)),
+      ...own.flatMap((x) => [...earlyWords(x, l, s, settings), ...filmWords(x, s, settings)]),
       ...(spread === undefined || Math.abs(stretch - 1) < 0.02
         ? []
         : [

@@ -19,6 +19,10 @@ function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reas
     out.push(uk ? why('handOver.leadUk', 'clw2002', {}) : why('handOver.lead', 'cfr40-745.84', {}));
   if (stays.length > 0) out.push(why('handOver.stays', 'trade-aim', { count: measure(stays.length, 'pieces') }));
   if (surfaces.some((p) => p.coating.lines.length > 0)) out.push(why('handOver.care', 'trade-interval', {}));
+  const early = surfaces.filter((p) =>
+    p.coating.lines.some((l) => l.because.some((r) => r.rule === 'coat.tooEarly' || r.rule === 'coat.insistedEarly')),
+  ).length;
+  if (early > 0) out.push(why('handOver.early', 'job-record', { count: early }, 'care'));
   if (facts.surfaces.some((s) => isHeater(s.element) && s.removedAt === null)) out.push(why('handOver.heater', 'trade-interval', {}));
   return out;
 }

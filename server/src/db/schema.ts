@@ -624,6 +624,7 @@ export const laid = pgTable(
     litres: doublePrecision(),
     wetUm: doublePrecision('wet_um'),
     thinnedPct: doublePrecision('thinned_pct').notNull().default(0),
+    earlyWhy: text('early_why').notNull().default(''),
     takenAt: instant('taken_at').notNull(),
     supersedesId: text('supersedes_id'),
     by: text().notNull(),

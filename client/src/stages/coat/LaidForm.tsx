@@ -1,10 +1,11 @@
 /** What was really laid of a coat: coats, area, litres, the comb. What went on before stands above, each with a way to take it back. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { filmLaid, formatMeasure, liveLaid, many, measure, say, type CoatLine } from '@roughsill/core';
-import { Button, Folded, NumberField, useUnits, Words } from '../../kit';
+import { earlyAt, filmLaid, formatHours, formatMeasure, liveLaid, many, measure, say, type CoatLine, type Early } from '@roughsill/core';
+import { Button, Folded, NumberField, Select, TextField, useUnits, Words } from '../../kit';
 import { cap } from '../../kit/text';
-import { add, commit, useAppDispatch, useSettings } from '../../store';
+import { add, commit, set, useAppDispatch, useFirm, useSettings } from '../../store';
+import { useFirmWrite } from '../firm-write';
 import { Cell, Measured, Row } from '../bench/parts';
 import type { StageProps } from '../props';
 
@@ -29,6 +30,13 @@ export function LaidForm({
   const [thinnedPct, setThinned] = useState(0);
   const [wrong, setWrong] = useState<string>();
   const [turn, setTurn] = useState(0);
+  const [earlyWhy, setEarlyWhy] = useState('');
+  /** It is too early: whoever lays it anyway says why, and it stands on the papers. */
+  const [early, setEarly] = useState<Early | null>(null);
+  /** Out of which tin; empty: nobody says, and the shelf stays as it is. */
+  const [tinId, setTin] = useState('');
+  const tins = useFirm().tins.filter((t) => t.removedAt === null && t.good === l.product && t.amount > 0);
+  const stock = useFirmWrite();
   const there = liveLaid(s).filter((x) => x.product === l.product);
   const write = (fields: object) => {
     const problems = dispatch(commit(jobId, [add('laid', { ...fields, takenAt: new Date().toISOString() }, s.id)], 'what was laid'));
@@ -37,7 +45,31 @@ export function LaidForm({
   };
   const put = () => {
     if (litres === null && wetUm === null) return setWrong('Say what it took, or what the comb showed.');
-    if (write({ product: l.product, withdrawn: false, way: l.way, coats, areaM2, litres, wetUm, thinnedPct, supersedesId: null })) {
+    const now = earlyAt(l, s, new Date().getTime(), settings);
+    setEarly(now);
+    if (now !== null && earlyWhy.trim() === '') return setWrong(undefined);
+    const said = now === null ? '' : earlyWhy.trim();
+    if (
+      write({
+        product: l.product,
+        withdrawn: false,
+        way: l.way,
+        coats,
+        areaM2,
+        litres,
+        wetUm,
+        thinnedPct,
+        earlyWhy: said,
+        supersedesId: null,
+      })
+    ) {
+      const tin = tins.find((t) => t.id === tinId);
+      if (tin && litres !== null)
+        stock.write(
+          set('tin', tin.id, { amount: Math.max(0, tin.amount - litres), openedOn: tin.openedOn ?? new Date().toISOString().slice(0, 10) }),
+        );
+      setEarly(null);
+      setEarlyWhy('');
       setLitres(null);
       setWet(null);
       setTurn(turn + 1);
@@ -122,6 +154,42 @@ export function LaidForm({
           />
         </Cell>
       </Row>
+      {tins.length === 0 ? null : (
+        <Select
+          label="Out of"
+          value={tinId}
+          testID={`laid-tin-${l.product}`}
+          options={[
+            { value: '', label: 'no tin that is written down' },
+            ...tins.map((t) => ({
+              value: t.id,
+              label: [
+                formatMeasure(measure(t.amount, 'L'), units),
+                say(`stands.${t.at}`),
+                t.colour,
+                t.batch === '' ? '' : `batch ${t.batch}`,
+              ]
+                .filter(Boolean)
+                .join(', '),
+            })),
+          ]}
+          onChange={setTin}
+        />
+      )}
+      {early === null ? null : (
+        <View className="gap-2 border-l-8 border-oxide bg-panel px-3 py-2" testID={`early-${l.product}`}>
+          <Words alert look="strong" tone="oxide">
+            {`${cap(say(early.below))} went on ${formatHours(early.stoodH)} ago and asks for ${formatHours(early.leastH)} at about ${formatMeasure(measure(20, 'C'), units)}: ${formatHours(early.leastH - early.stoodH)} too early. Wait, or say why it went on anyway: it stands on every paper, with your name.`}
+          </Words>
+          <TextField
+            label="Why it went on anyway"
+            value={earlyWhy}
+            onChange={setEarlyWhy}
+            onCommit={setEarlyWhy}
+            testID={`early-why-${l.product}`}
+          />
+        </View>
+      )}
       <Button label="Write it down" onPress={put} className="self-start" testID={`laid-put-${l.product}`} />
       {wrong ? (
         <Words alert tone="oxide">

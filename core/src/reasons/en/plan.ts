@@ -214,6 +214,9 @@ export const PLAN = {
   'film.fits': { says: 'By {by}, {film} dry in each coat where {film.limit} are wanted.' },
   'film.thick': { says: 'By {by}, {film} dry in each coat where {film.limit} are wanted: it runs, wrinkles and dries slowly.', lifts: 'Wait until it is hard right through, flat it where it ran, and lay the next thinner.' },
   'coat.ownSheet': { says: '{named}, by the firm’s own sheet: {film} dry, {solids} solids, the next coat after {wait} at {at}.' },
+  'coat.tooEarly': { says: '{product} went on after {stood}, and {below} asks for {stood.limit}: {short} too early, written down by {by}, who did not say why. {risk}.' },
+  'coat.insistedEarly': { says: '{product} went on after {stood}, and {below} asks for {stood.limit}: {short} too early. {by} insisted: {said}. {risk}.' },
+  'handOver.early': { says: 'On {count} of the surfaces a coat went on before the one below was ready: which, by whom and what it risks is written down.' },
   'coat.interval': { says: '{low} to {high} between coats at about {at}; cold and damp stretch it. The data sheet rules.' },
 
   // Order of removal

@@ -1,0 +1,86 @@
+/** The coat stage: what is wanted of a finish changes what is laid; a coat that went on too early asks why, and a tin is emptied by what it took. */
+import { fireEvent, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { examples } from '@roughsill/demo';
+import { UnitsProvider } from '../../kit';
+import { add, commitToFirm, useSurfacePlan } from '../../store';
+import { jobsSlice } from '../../store/slices';
+import { makeStore, useAppSelector, type Store } from '../../store/store';
+import { CoatStage } from './CoatStage';
+
+jest.mock('expo-router', () => ({
+  router: { navigate: jest.fn(), replace: jest.fn() },
+  useLocalSearchParams: () => ({ jobId: 'quill-point' }),
+  usePathname: () => '/',
+}));
+
+const SASH = 'qp-sash-river';
+function Stage() {
+  const facts = useAppSelector((s) => s.jobs.byId['quill-point']!.facts);
+  const plan = useSurfacePlan(facts, SASH)!;
+  return <CoatStage facts={facts} surface={facts.surfaces.find((s) => s.id === SASH)!} plan={plan} />;
+}
+let store: Store;
+beforeEach(() => {
+  localStorage.clear();
+  globalThis.fetch = jest.fn(async () => {
+    throw new TypeError('no signal');
+  }) as never;
+  (globalThis as { AbortSignal: unknown }).AbortSignal = { timeout: () => undefined };
+  store = makeStore(() => ({ addEventListener: () => undefined, postMessage: () => undefined }) as never);
+  store.dispatch(jobsSlice.actions.jobLoaded({ jobId: 'quill-point', base: examples()['quill-point']!, cursor: 1, waiting: [] }));
+  const fields = {
+    good: 'waterborneEggshell',
+    productId: null,
+    amount: 3,
+    at: 'van',
+    forJobId: null,
+    batch: 'K',
+    colour: '',
+    openedOn: null,
+  };
+  store.dispatch(commitToFirm([add('tin', fields, undefined, 'tin-here')]));
+  render(
+    <Provider store={store}>
+      <UnitsProvider value="m">
+        <Stage />
+      </UnitsProvider>
+    </Provider>,
+  );
+});
+const sash = () => store.getState().jobs.byId['quill-point']!.facts.surfaces.find((s) => s.id === SASH)!;
+const type = (testId: string, value: string) => {
+  fireEvent.change(screen.getByTestId(testId), { target: { value } });
+  fireEvent.blur(screen.getByTestId(testId));
+};
+
+test('a strong tone lays one coat more, and the drawing says so', () => {
+  const drawn = () => screen.getByTestId('section').getAttribute('aria-label');
+  expect(drawn()).toMatch(/^From the top: new: 2 × waterborne eggshell, harbor gray/);
+  fireEvent.change(screen.getByTestId('tint'), { target: { value: 'strong' } });
+  expect(drawn()).toMatch(/^From the top: new: 3 × waterborne eggshell/);
+  type('coats-wanted', '9');
+  expect(sash().coatsWanted).toBeNull();
+});
+
+test('too early is not written without a reason; with it the record stands, and the tin is less', () => {
+  fireEvent.click(screen.getByTestId('laid-waterborneEggshell'));
+  const lay = () => {
+    type('laid-litres-waterborneEggshell', '1');
+    fireEvent.click(screen.getByTestId('laid-put-waterborneEggshell'));
+  };
+  fireEvent.change(screen.getByTestId('laid-tin-waterborneEggshell'), { target: { value: 'tin-here' } });
+  lay();
+  expect([sash().laid.length, store.getState().session.firm.tins[0]!.amount]).toEqual([1, 2]);
+  lay();
+  expect(sash().laid).toHaveLength(1);
+  expect(screen.getByTestId('early-waterborneEggshell').textContent).toMatch(/6\sh too early/);
+  type('early-why-waterborneEggshell', 'the ferry leaves at noon');
+  lay();
+  expect(
+    sash()
+      .laid.map((x) => x.earlyWhy)
+      .sort(),
+  ).toEqual(['', 'the ferry leaves at noon']);
+  expect(screen.queryByTestId('early-waterborneEggshell')).toBeNull();
+});

@@ -1,0 +1,1 @@
+ALTER TABLE "laid" ADD COLUMN "early_why" text DEFAULT '' NOT NULL;
