@@ -92,7 +92,7 @@ export const GOODS: Readonly<Record<GoodId, Good>> = {
   antifoulingCoat: coating(['solvent', 'copper']),
   silicatePaint: coating(['alkali'], { us: [3.784, 18.92], uk: [5, 15] }),
   heatEnamel: coating(['solvent'], SMALL),
-  floorPaint: coating(['solvent', 'dryingOil']),
+  floorPaint: coating(),
   woodStain: liquid(24, ['solvent', 'dryingOil'], SMALL),
   penetratingOil: liquid(20, ['solvent', 'dryingOil'], JUGS),
   pasteWax: liquid(30, ['solvent'], SMALL),

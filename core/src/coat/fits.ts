@@ -28,7 +28,7 @@ import { TOPCOATS_DATA } from './products';
 /** Hard, closed films on which waterborne paint takes no hold by itself. */
 const CLOSED_FILMS: readonly Binder[] = ['oil', 'alkyd', 'shellac', 'lacquer', 'polyurethane', 'epoxy', 'factory'];
 /** What is made for dry rooms. */
-const INSIDE_ONLY: readonly TopcoatId[] = ['matEmulsion', 'waterborneEggshell', 'pasteWax', 'floorPaint'];
+const INSIDE_ONLY: readonly TopcoatId[] = ['matEmulsion', 'waterborneEggshell', 'pasteWax'];
 /** Lime binds to lime and to the pores of stone and brick, to nothing else. */
 const TAKES_LIME: readonly Material[] = ['limePlaster', 'brick', 'stone'];
 /** Films that close a wall to vapour. */

@@ -146,11 +146,10 @@ function primerFor(
     return answer('etch', why('prime.steelEtch', 'firm-setting', facts, 'care'));
   if (s.material === 'mildSteel') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
   if (s.material === 'castIron') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
-  if (s.material === 'limePlaster')
-    return answer(top.base === 'mineral' ? 'mineral' : 'plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
+  if (top.base === 'mineral') return answer('mineral', why('prime.mineral', 'trade-prime', facts));
+  if (s.material === 'limePlaster') return answer('plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
   if (PLASTER.includes(s.material)) return answer('plasterSealer', why('prime.plaster', 'trade-prime', facts));
-  if (MASONRY.includes(s.material))
-    return answer(top.base === 'mineral' ? 'mineral' : 'alkaliResistant', why('prime.masonry', 'trade-prime', facts));
+  if (MASONRY.includes(s.material)) return answer('alkaliResistant', why('prime.masonry', 'trade-prime', facts));
   if (top.clear) return answer('sandingSealer', why('prime.clear', 'trade-prime', facts));
   if (s.material === 'oilyWood') return answer('oilyWood', why('prime.oilyWood', 'trade-prime', facts));
   if (s.material === 'tanninWood') return answer('stainBlock', why('prime.tannin', 'trade-prime', facts));

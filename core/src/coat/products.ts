@@ -60,7 +60,7 @@ export const TOPCOATS_DATA: Readonly<Record<TopcoatId, Coating>> = {
   antifoulingCoat: c('solvent', 50, 50, 2, 6, 16),
   silicatePaint: c('mineral', 45, 90, 2, 12, 24),
   heatEnamel: c('solvent', 40, 25, 2, 16, 24),
-  floorPaint: c('solvent', 50, 50, 2, 16, 24),
+  floorPaint: c('water', 40, 45, 2, 6, 12),
   // What soaks in leaves no film to speak of: the figures give its spread.
   woodStain: c('solvent', 25, 18, 2, 12, 24, true),
   penetratingOil: c('solvent', 60, 40, 2, 12, 24, true),

@@ -746,7 +746,7 @@ export const ProductFields = z.strictObject({
   packs: z
     .array(
       z.strictObject({
-        size: z.number().positive('a pack holds something').max(2000, 'over 2,000 in one pack: check the unit'),
+        size: z.number().min(0.001, 'a pack holds something').max(2000, 'over 2,000 in one pack: check the unit'),
         price: z.number().min(0, 'a price cannot be negative').max(100_000, 'check the price'),
       }),
     )

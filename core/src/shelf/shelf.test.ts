@@ -238,7 +238,7 @@ describe('what no shelf takes', () => {
   test.each([
     [{ strengthPct: -1 }, 'at least'],
     [{ strengthPct: 120 }, 'at most 100'],
-    [{ packs: [{ size: 0, price: 1 }] }, 'holds something'],
+    [{ packs: [{ size: 0.0004, price: 1 }] }, 'holds something'],
   ])('%j is told in trade words', (fields, says) =>
     expect(
       ProductFields.safeParse({ name: 'X', good: 'bleach', ...fields })

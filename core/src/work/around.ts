@@ -232,7 +232,11 @@ const DISSOLVES: readonly Binder[] = ['distemper', 'limewash'];
 
 /** So much chalk on the tape still lets the next coat hold. Classes of ISO 4628-6; the limit is common practice. */
 const CHALK = measure(1, 'class');
-const chalks = (s: Surface): boolean => s.conditions.includes('powdery') || (s.chalkGrade ?? 0) > CHALK.value;
+export const chalks = (s: Surface): boolean => s.conditions.includes('powdery') || (s.chalkGrade ?? 0) > CHALK.value;
+
+/** What chalks and is not washed is tried with tape before anything goes on. */
+export const chalkGate = (): GateSpec =>
+  gate('chalk', 'remove', why('gate.chalk', 'iso4628', { limit: CHALK }), [{ what: 'chalkClass', atMost: CHALK }]);
 
 /** Sound paint that is scuffed and coated over is washed first: scuffing grease in is worse than leaving it. Law O4. */
 export function washStep(a: Around): StepSpec[] {

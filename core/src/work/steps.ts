@@ -14,12 +14,24 @@ import { measure } from '../units/units';
 import { goodsOf, liveLayers } from '../walk';
 import { repairSteps } from './repairs';
 import { cutInH, maskMoney } from './masking';
-import { beforeStrokes, cutInM, denib, goodsStep, maskForCoats, mistSteps, serviceStep, unmask, washStep } from './around';
+import {
+  beforeStrokes,
+  chalkGate,
+  chalks,
+  cutInM,
+  denib,
+  goodsStep,
+  maskForCoats,
+  mistSteps,
+  serviceStep,
+  unmask,
+  washStep,
+} from './around';
 import { strokeOnWords } from './stroke-on';
 import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
 
 /** Drying oil in a heap of rags heats itself. */
-const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood', 'floorPaint', 'woodStain', 'penetratingOil'];
+const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood', 'woodStain', 'penetratingOil'];
 
 /** What lies over the old coat: it disturbs nothing, and is work all the same. */
 const COVERS: readonly MethodId[] = ['thickPrimer', 'encapsulate', 'cover'];
@@ -426,7 +438,10 @@ function plannedSteps(input: Inputs): StepSpec[] {
     // By what there is to look at: ten doors one by one are looked at as long as one entry of ten. Common practice, no published source.
     handsOnH: hours(areaM2 / 40, areaM2 / 16),
     because: lastWipe(input) === 'barred' ? [why('wipe.barred', 'firm-setting', {}, 'care')] : [],
-    gates: [adhesionGate(adhesionCheck(s, ctx, coating))],
+    gates: [
+      adhesionGate(adhesionCheck(s, ctx, coating)),
+      ...(chalks(s) && coating.left.value !== 'bare' && !suspect && !steps.some((st) => st.id === 'wash') ? [chalkGate()] : []),
+    ],
   });
   const glazed = s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
   // Whole metal has nothing to fill.

@@ -37,7 +37,6 @@ const SOLVENT: readonly TopcoatId[] = [
   'clearVarnish',
   'antifoulingCoat',
   'heatEnamel',
-  'floorPaint',
   'woodStain',
   'penetratingOil',
   'pasteWax',
@@ -52,7 +51,7 @@ function coatBreaches(s: Surface, run: Run): string[] {
   const out: string[] = [];
   const add = (bad: boolean, what: string) => void (bad && out.push(`${s.name}: ${top} ${what}`));
   const outdoors = !s.bench && run.facts.spaces.find((x) => x.id === s.spaceId)?.kind === 'elevation';
-  add(outdoors && ['matEmulsion', 'waterborneEggshell', 'pasteWax', 'floorPaint'].includes(top), 'outdoors');
+  add(outdoors && ['matEmulsion', 'waterborneEggshell', 'pasteWax'].includes(top), 'outdoors');
   add(top === 'silicatePaint' && !['limePlaster', 'concrete', 'brick', 'stone'].includes(s.material), `on ${s.material}`);
   add(['woodStain', 'penetratingOil', 'pasteWax'].includes(top) && !WOODS.includes(s.material), `on ${s.material}`);
   add((s.serviceC ?? 0) > 90 && top !== 'heatEnamel', `at ${s.serviceC} C`);
