@@ -1,4 +1,4 @@
-// npm run -s mix -- caustic|neutralise|rinse|thin|paste|nozzle|meet|label FILE.json
+// npm run -s mix -- caustic|neutralise|rinse|thin|paste|mist|nozzle|meet|label FILE.json
 import { ensurePackages } from './lib/run.mjs';
 
 ensurePackages();

@@ -324,6 +324,24 @@ describe('the cursor', () => {
   });
 });
 
+test('an answer about the firm that was on its way while something of it was taken in does not cover that', async () => {
+  const p = page();
+  const none = { people: [], machines: [], sites: [], signPictures: [], products: [], tins: [], mixes: [], mixSteps: [] };
+  const person = { id: 'p-1', name: 'Ann', certificates: [], fitTests: [], training: [], removedAt: null };
+  let asked = 0;
+  server.reply = async (url) => {
+    if (url !== '/api/firm') return nothingNew(url);
+    asked += 1;
+    if (asked > 1) return { status: 200, body: { epoch: EPOCH, cursor: 2, ...none, people: [person] } };
+    // Read before, and answered after.
+    p.store.dispatch(p.commitToFirm([p.add('person', { name: 'Ann' }, undefined, 'p-1')]));
+    await until(() => p.store.getState().outbox.waiting.length === 0);
+    return { status: 200, body: { epoch: EPOCH, cursor: 1, ...none } };
+  };
+  await p.store.dispatch(p.loadFirm());
+  expect(p.store.getState().session.firm.people.map((x) => x.name)).toEqual(['Ann']);
+});
+
 describe('another server than before', () => {
   test('an older one gets nothing that it would not understand: it waits and says so', async () => {
     server.form = undefined;

@@ -99,6 +99,9 @@ const settleBatch =
 const taken = new Set<string>();
 const TAKEN_KEPT = 20_000;
 
+/** Counts how often the server took something of the firm's, so that an older answer is told from a newer one. */
+let firmTaken = 0;
+
 /** What the server said reaches the facts and the outbox alike; another tab may have heard it. */
 export const settled =
   (act: SettledAct): Thunk =>
@@ -106,6 +109,7 @@ export const settled =
     const done = new Set([...act.accepted.map((c) => c.id), ...act.refused.map((r) => r.id)]);
     if (taken.size > TAKEN_KEPT) taken.clear();
     done.forEach((id) => taken.add(id));
+    if (act.accepted.some((c) => c.jobId === null)) firmTaken += 1;
     const waiting = getState().outbox.waiting.filter((c) => !done.has(c.id));
     dispatch(jobsSlice.actions.settled({ ...act, waiting }));
     dispatch(outboxSlice.actions.settled(act));
@@ -188,8 +192,11 @@ const settingsWaiting = (waiting: readonly Change[]): Partial<FirmSettings> =>
 
 /** The firm's own records, with what still waits on top. */
 export const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) => {
+  const before = firmTaken;
   const r = await api.firm();
   if (!r.ok) return;
+  // It was read before something of this phone was taken in: it does not know of that, and must not cover it.
+  if (firmTaken !== before) return dispatch(loadFirm());
   // A server that is older than this page does not know every list.
   const lists = Object.keys(NO_FIRM) as (keyof FirmFacts)[];
   const there = Object.fromEntries(lists.map((list) => [list, r.value[list] ?? []])) as unknown as FirmFacts;

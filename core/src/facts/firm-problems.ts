@@ -75,11 +75,13 @@ function tinProblems(t: Tin, products: readonly Product[]): Problem[] {
 
 /** Nobody comes back to a pail after a week. */
 const MIX_LASTS_MS = 7 * 24 * 3600 * 1000;
+/** So much may two phones' clocks differ. */
+const CLOCKS_APART_MS = 10 * 60 * 1000;
 function mixStepProblems(step: MixStep, { mixes, mixSteps }: FirmFacts): Problem[] {
   const mix = mixes.find((m) => m.id === step.mixId);
   if (mix === undefined) return [{ path: 'mixId', message: 'there is no such pail' }];
   const after = Date.parse(step.at) - Date.parse(mix.beganAt);
-  if (after < 0) return [{ path: 'at', message: 'was before the water stood in the pail' }];
+  if (after < -CLOCKS_APART_MS) return [{ path: 'at', message: 'was before the water stood in the pail' }];
   if (after > MIX_LASTS_MS) return [{ path: 'at', message: 'is over a week after the water stood in the pail' }];
   if (step.removedAt !== null || step.portion === null)
     return step.portion === null && step.amount > 140 ? [{ path: 'amount', message: 'no mix is so hot: read it again' }] : [];

@@ -9,10 +9,11 @@ import { USUAL_CEILING_C } from './caustic';
 import { CONTENT_IDS, hazardsOf } from './label';
 import { ACID_IDS, acidFor, CARBONATE_IDS, carbonateFor, phOnTheWay, proofOf, rinsesFor } from './neutralise';
 import { chlorineOf, pasteFor, powderFor, thin } from './dilute';
-import { MEDIA_IDS, nozzle } from './nozzle';
+import { CEILING_GROUNDS, mistFor, SCRAPES } from './mist';
+import { MEDIA_IDS, nozzle, TIMBER_SCHOOLS } from './nozzle';
 import { mixNow, type MixEvent } from './recipe';
 import { schedule, type CausticMix } from './caustic';
-import { amounts, benchWords, LANGUAGES } from './words';
+import { amounts, benchWords, LANGUAGES, mistSays, timberSays } from './words';
 
 const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };
 const n = z.number();
@@ -134,6 +135,22 @@ export const QUESTIONS = {
       return { ...it, says: [`${a.L(it.litres)} of paste with ${a.g(it.thickenerG)} of thickener, in ${it.portions} portions.`] };
     },
   ),
+  mist: question(
+    'Water on a textured ceiling: a mist, what hangs there, and what a test scrape says comes next',
+    z.strictObject({
+      ...Told,
+      areaM2: n,
+      painted: z.boolean(),
+      ground: z.enum(CEILING_GROUNDS),
+      mistsDone: z.int().default(0),
+      scrape: z.enum(SCRAPES).default('none'),
+    }),
+    ({ units, language, ...m }) => {
+      const it = mistFor(m);
+      const { mist } = benchWords(language);
+      return { ...it, says: [...mistSays(it, mist, amounts(units)), ...(m.mistsDone === 0 ? mist.before : [])] };
+    },
+  ),
   nozzle: question(
     'Air, pressure and media of a blasting nozzle',
     z.strictObject({
@@ -146,12 +163,21 @@ export const QUESTIONS = {
       altitudeM: n.default(0),
       machineM3H: maybe,
       media: z.enum(MEDIA_IDS),
+      timber: z.enum(TIMBER_SCHOOLS).nullable().default(null),
       hours: n.default(1),
     }),
-    ({ units, language: _language, ...job }) => {
+    ({ units, language, ...job }) => {
       const it = nozzle(job);
       const a = amounts(units);
-      return { ...it, says: [`${a.of({ value: it.freeM3H, unit: 'm3/h' })} at ${a.of({ value: it.nozzlePsi, unit: 'psi' })}.`] };
+      const { blast } = benchWords(language);
+      return {
+        ...it,
+        says: [
+          `${a.of({ value: it.freeM3H, unit: 'm3/h' })} at ${a.of({ value: it.nozzlePsi, unit: 'psi' })}.`,
+          ...timberSays(it, blast, a),
+          ...blast.lockout,
+        ],
+      };
     },
   ),
   windows: question(

@@ -5,6 +5,7 @@ import { convert } from '../units/units';
 import { bottles, chlorineOf, pasteFor, thin, type Thin } from './dilute';
 import { CONTENT_IDS, CONTENTS, hazardsOf } from './label';
 import { acidFor, carbonateFor, causticGL, phOf, phOnTheWay, proofOf, rinsesFor, ACIDS } from './neutralise';
+import { mistFor } from './mist';
 import { airPa, chokedKgS, hoseLossPa, nozzle, type NozzleJob } from './nozzle';
 import { QUANTITIES, Refused, type Refusal } from './refused';
 import { benchWords, LANGUAGES, refusalSays } from './words';
@@ -115,6 +116,21 @@ describe('thinning', () => {
   });
 });
 
+describe('water on a textured ceiling', () => {
+  const mist = { areaM2: 10, painted: false, ground: 'board', mistsDone: 0, scrape: 'none' } as const;
+  // Common practice, from memory; by hand: 0.35 L/m2 a mist, four fifths stay, 1.5 kg/m2 on board.
+  test('a mist, a scrape, and so on until it comes off in ribbons; never more than the ceiling may carry', () => {
+    expect(mistFor(mist)).toMatchObject({ eachL: 3.5, hangsKgM2: 0, next: 'mist' });
+    expect(mistFor({ ...mist, mistsDone: 1 }).next).toBe('scrape');
+    expect(mistFor({ ...mist, mistsDone: 1, scrape: 'dust' }).next).toBe('mist');
+    expect(mistFor({ ...mist, mistsDone: 2, scrape: 'ribbons' }).next).toBe('work');
+    expect(mistFor({ ...mist, mistsDone: 3, scrape: 'paste' }).next).toBe('wait');
+    expect(mistFor({ ...mist, mistsDone: 5, scrape: 'dust' }).next).toBe('stop');
+    expect(mistFor({ ...mist, mistsDone: 5, scrape: 'dust', ground: 'lath' }).next).toBe('mist');
+    expect(() => mistFor({ ...mist, areaM2: -1 })).toThrow(Refused);
+  });
+});
+
 describe('air through a nozzle', () => {
   // Widely copied table of nozzles, cfm at 60, 80 and 100 psi (3/8 and 7/16 at 100 are not smooth there): within 7 %.
   test.each([
@@ -149,6 +165,7 @@ describe('air through a nozzle', () => {
     altitudeM: 0,
     machineM3H: convert(185, 'cfm', 'm3/h'),
     media: 'nutShell',
+    timber: null,
     hours: 4,
   };
   test('each thing in its direction: hose, height, wear; 185 cfm feed 3/8 in', () => {
@@ -162,6 +179,19 @@ describe('air through a nozzle', () => {
     expect(base.mediaKg).toBeCloseTo(4 * base.mediaKgH, 9);
     expect(() => nozzle({ ...job, hoseBoreMm: 16 })).toThrow(expect.objectContaining({ refusal: { id: 'hoseThin' } }));
     expect(() => nozzle({ ...job, gaugePsi: 12 })).toThrow(Refused);
+  });
+  // Two schools, 40 and 60 psi at the nozzle: common practice, no published source; reference B07 has 20 to 60 and soft media only.
+  test('on wood: what to turn down to brings just what the school allows; hard grit is refused', () => {
+    const gentle = nozzle({ ...job, timber: 'gentle' });
+    expect([gentle.timber!.mostPsi, nozzle({ ...job, timber: 'gentle', gaugePsi: 38 }).timber]).toEqual([
+      40,
+      { mostPsi: 40, setPsi: null },
+    ]);
+    expect(nozzle({ ...job, gaugePsi: gentle.timber!.setPsi! }).nozzlePsi).toBeCloseTo(40, 4);
+    expect(nozzle({ ...job, timber: 'brisk' }).timber!.setPsi).toBeGreaterThan(gentle.timber!.setPsi!);
+    expect(() => nozzle({ ...job, timber: 'gentle', media: 'garnet' })).toThrow(
+      expect.objectContaining({ refusal: { id: 'hardOnTimber' } }),
+    );
   });
 });
 

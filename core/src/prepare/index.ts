@@ -31,9 +31,20 @@ export {
   type RinsedFace,
 } from './neutralise';
 export { BLEACH_OLD_DAYS, bottles, chlorineOf, pasteFor, POWDER, powderFor, thin, type Thin, type Thinned } from './dilute';
-export { MEDIA, MEDIA_IDS, nozzle, NOZZLES_IN, TIMBER_PSI, type MediaId, type NozzleJob } from './nozzle';
+export {
+  MEDIA,
+  MEDIA_IDS,
+  nozzle,
+  NOZZLES_IN,
+  TIMBER_PSI,
+  TIMBER_SCHOOLS,
+  type MediaId,
+  type NozzleJob,
+  type TimberSchool,
+} from './nozzle';
+export { CEILING_GROUNDS, mistFor, SCRAPES, type CeilingGround, type Mist, type ScrapeId } from './mist';
 export { CONTENT_IDS, CONTENTS, hazardsOf, pictogramSvg, type Bottle, type ContentId } from './label';
 export { Refused, type Refusal } from './refused';
-export { amounts, benchWords, LANGUAGES, refusalSays, type Language } from './words';
+export { amounts, benchWords, LANGUAGES, refusalSays, mistSays, timberSays, type Language } from './words';
 export { LabelSheet, QUESTION_IDS, QUESTIONS, type QuestionId } from './asked';
 export { AGENT_IDS, CHLORINE_PPM, gasOf, meetingsAmong, type AgentId } from '../catalogue';

@@ -47,6 +47,8 @@ const IN_M = 0.0254;
  * 20 to 60 psi with soft media, after a trial.
  */
 export const TIMBER_PSI = { gentle: { low: 20, high: 40 }, brisk: { low: 40, high: 60 } } as const;
+export const TIMBER_SCHOOLS = ['gentle', 'brisk'] as const;
+export type TimberSchool = (typeof TIMBER_SCHOOLS)[number];
 
 export interface NozzleJob {
   readonly boreIn: number;
@@ -60,6 +62,8 @@ export interface NozzleJob {
   /** What the compressor's label says, free air, m3/h; null: unknown. */
   readonly machineM3H: number | null;
   readonly media: MediaId;
+  /** On wood, and by which school; null: on something else. */
+  readonly timber: TimberSchool | null;
   /** Of blasting, h. */
   readonly hours: number;
 }
@@ -73,6 +77,8 @@ export interface NozzleAnswer {
   readonly machineM3H: number | null;
   /** The widest nozzle of the table that it feeds, in; null: none, or the machine is unknown. */
   readonly feedsIn: number | null;
+  /** On wood the most at the nozzle, psi, and what to set at the machine for it where it is more; null: it is not. */
+  readonly timber: { readonly mostPsi: number; readonly setPsi: number | null } | null;
   readonly mediaKgH: number;
   readonly mediaKg: number;
   /** A litre that falls is a litre that is swept up. */
@@ -102,6 +108,35 @@ export function hoseLossPa(kgS: number, pa: number, lengthM: number, boreMm: num
   return friction * (lengthM / d) * 0.5 * rho * speed ** 2;
 }
 
+/** What flows depends on what arrives, and what arrives on what flows: halving finds where both agree. */
+function lostPsi(job: NozzleJob, gaugePsi: number, outer: number): number {
+  const bore = job.boreIn + job.wornIn;
+  const inside = gaugePsi * PSI_PA + outer;
+  let low = 0;
+  let high = gaugePsi * PSI_PA;
+  for (let i = 0; i < 50; i += 1) {
+    const loss = (low + high) / 2;
+    const through = (NOZZLE_CD * (Math.PI / 4) * (bore * IN_M) ** 2 * (inside - loss) * CHOKED) / Math.sqrt(293.15);
+    if (hoseLossPa(through, inside - loss / 2, job.hoseM, job.hoseBoreMm) > loss) low = loss;
+    else high = loss;
+  }
+  return (low + high) / 2 / PSI_PA;
+}
+
+/** More at the machine is more at the nozzle, so halving finds what brings just the most that the school allows. */
+function onTimber(job: NozzleJob, school: TimberSchool, nozzlePsi: number, outer: number): NozzleAnswer['timber'] {
+  const mostPsi = TIMBER_PSI[school].high;
+  if (nozzlePsi <= mostPsi) return { mostPsi, setPsi: null };
+  let low: number = mostPsi;
+  let high = job.gaugePsi;
+  for (let i = 0; i < 30; i += 1) {
+    const at = (low + high) / 2;
+    if (at - lostPsi(job, at, outer) > mostPsi) high = at;
+    else low = at;
+  }
+  return { mostPsi, setPsi: low };
+}
+
 /** @throws Refused in trade words */
 export function nozzle(job: NozzleJob): NozzleAnswer {
   within(job.boreIn, 0.06, 1, 'boreIn');
@@ -111,19 +146,10 @@ export function nozzle(job: NozzleJob): NozzleAnswer {
   within(job.hoseBoreMm, 8, 80, 'hoseBoreMm');
   within(job.hours, 0, 1000, 'blastH');
   if (job.hoseBoreMm / 1000 < 2 * (job.boreIn + job.wornIn) * IN_M) refuse({ id: 'hoseThin' });
+  if (job.timber !== null && !MEDIA[job.media].soft) refuse({ id: 'hardOnTimber' });
   const outer = airPa(job.altitudeM);
   const bore = job.boreIn + job.wornIn;
-  // What flows depends on what arrives, and what arrives on what flows: halving finds where both agree.
-  const inside = job.gaugePsi * PSI_PA + outer;
-  let low = 0;
-  let high = job.gaugePsi * PSI_PA;
-  for (let i = 0; i < 50; i += 1) {
-    const loss = (low + high) / 2;
-    const through = (NOZZLE_CD * (Math.PI / 4) * (bore * IN_M) ** 2 * (inside - loss) * CHOKED) / Math.sqrt(293.15);
-    if (hoseLossPa(through, inside - loss / 2, job.hoseM, job.hoseBoreMm) > loss) low = loss;
-    else high = loss;
-  }
-  const hoseLossPsi = (low + high) / 2 / PSI_PA;
+  const hoseLossPsi = lostPsi(job, job.gaugePsi, outer);
   const nozzlePsi = job.gaugePsi - hoseLossPsi;
   const kgS = chokedKgS(bore, nozzlePsi, outer);
   const freeM3H = (kgS * 3600) / FREE_KG_M3;
@@ -139,6 +165,7 @@ export function nozzle(job: NozzleJob): NozzleAnswer {
     nozzlePsi,
     machineM3H,
     feedsIn: fits.at(-1) ?? null,
+    timber: job.timber === null ? null : onTimber(job, job.timber, nozzlePsi, outer),
     mediaKgH,
     mediaKg: mediaKgH * job.hours,
     mediaL: (mediaKgH * job.hours) / MEDIA[job.media].kgL,

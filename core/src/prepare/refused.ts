@@ -39,6 +39,7 @@ export const QUANTITIES = {
   altitudeM: 'm',
   machineM3H: 'm3/h',
   blastH: 'h',
+  mistsDone: 'pieces',
 } as const satisfies Record<string, Unit>;
 export type Quantity = keyof typeof QUANTITIES;
 
@@ -61,6 +62,7 @@ export type Refusal =
         | 'neverCools'
         | 'moreThanRecipe'
         | 'hoseThin'
+        | 'hardOnTimber'
         | 'thinContradicts'
         | 'thinNeeds'
         | 'thinAmount'

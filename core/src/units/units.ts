@@ -39,7 +39,8 @@ export type Dimension =
   | 'acidity'
   | 'weight'
   | 'leachate'
-  | 'sound';
+  | 'sound'
+  | 'hangingLoad';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -112,6 +113,8 @@ export const UNITS = {
   class: { dimension: 'grade', scale: 1, label: '' },
   pH: { dimension: 'acidity', scale: 1, label: 'pH' },
   dBA: { dimension: 'sound', scale: 1, label: 'dB' },
+  'kg/m2': { dimension: 'hangingLoad', scale: 1, label: 'kg/m²' },
+  'lb/ft2': { dimension: 'hangingLoad', scale: 0.45359237 / FOOT_M ** 2, label: 'lb/ft²' },
   'ug/ft2': { dimension: 'dustLoading', scale: 1, label: 'µg/ft²' },
   'ug/m2': { dimension: 'dustLoading', scale: FOOT_M ** 2, label: 'µg/m²' },
 } as const satisfies Record<string, UnitDef>;
@@ -161,6 +164,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     gaugePressure: 'bar',
     roomVolume: 'm3',
     weight: 'kg',
+    hangingLoad: 'kg/m2',
   };
   const feet: Partial<Record<Dimension, Unit>> = {
     length: 'ft',
@@ -176,6 +180,7 @@ export function unitFor(dimension: Dimension, system: UnitSystem): Unit | undefi
     gaugePressure: 'psi',
     roomVolume: 'ft3',
     weight: 'lb',
+    hangingLoad: 'lb/ft2',
   };
   return (system === 'ft' ? feet : metric)[dimension];
 }

@@ -103,7 +103,8 @@ export function outlookOf(
   });
   const chain = chainOf(windows, specs, fromH);
   const first = chain.coats[0];
-  const stoodH = first ? first.startH - fromH : 0;
+  // It was made ready in the hours of work of its day, not at midnight.
+  const stoodH = first ? first.startH - fromH - working.from : 0;
   const bareTooLong = faces.flatMap(({ name, bareMostH: mostH }) => (mostH !== null && stoodH > mostH ? [{ name, stoodH, mostH }] : []));
   return { coats, chain, dayLaterH: dayLaterH(windows, specs, chain), bareTooLong };
 }

@@ -5,7 +5,9 @@ import { readEpw, readTable, readWeather, type ReadWeather } from '../import';
 import type { Outcome } from '../facts/problems';
 import { saturationPa, vapourGM3 } from '../moist';
 import { FACING, faceSeries, sunOn, type Side } from './face';
-import { insideHours, outsideHours } from './forecast';
+import { specsFor } from '../coat';
+import { insideHours, outsideHours, USUAL_HOURS } from './forecast';
+import { bareMostH, outlookOf, type CoatedFace } from './outlook';
 import { roomSeries } from './room';
 import { REGION_IDS, simulatedWeather } from './simulated';
 import { HOUR_MS, type Weather } from './weather';
@@ -109,6 +111,40 @@ test('invented weather is the same from its seed, plausible in every hour, and s
     expect(wet).toBeGreaterThan(0);
     expect(wet).toBeLessThan(24 * 60 * 0.4);
   }
+});
+
+describe('the coming days of a side', () => {
+  const place = {
+    outside: { facing: 's' as const, shade: 'mid' as const, shaded: [] },
+    room: { heatedC: 16, airChangesH: 2, volumeM3: 40, waterGH: 0, driedGH: 0 },
+    fRsi: 0.7,
+  };
+  const face = (over: Partial<CoatedFace> = {}): CoatedFace => ({
+    surfaceId: 'sill',
+    name: 'Sill',
+    material: 'softwood',
+    specs: specsFor({ product: 'acrylicWood', way: 'brush', areaM2: 5, recoatH: { low: 4, high: 6 } }, 1),
+    shade: null,
+    bareMostH: bareMostH('softwood', 'bare'),
+    ...over,
+  });
+  const look = (w: Weather, f: CoatedFace) => outlookOf(w, 'elevation', [f], place, USUAL_HOURS);
+  const wet = weather({ rainMm: Float64Array.from({ length: 240 }, (_, h) => (h < 72 ? 1 : 0)) }, 240);
+
+  // NPS Preservation Brief 10: primed within 48 hours of scraping.
+  test('bare timber that rain keeps from its primer is named with its hours; what has a coat, or a dry week, is not', () => {
+    expect(look(wet, face()).bareTooLong).toEqual([{ name: 'Sill', stoodH: expect.any(Number), mostH: 48 }]);
+    expect(look(wet, face()).bareTooLong[0]!.stoodH).toBeGreaterThanOrEqual(72 - USUAL_HOURS.from);
+    expect(look(wet, face({ bareMostH: bareMostH('softwood', 'coated') })).bareTooLong).toEqual([]);
+    expect(look(weather({}, 240), face()).bareTooLong).toEqual([]);
+    expect(bareMostH('brick', 'bare')).toBeNull();
+  });
+  test('a dark piece is barred by the heat of its own face, a white one beside it is not', () => {
+    const hot = weather({ tempC: new Float64Array(240).fill(24), windMS: new Float64Array(240).fill(0.5) }, 240);
+    const open = (shade: CoatedFace['shade']) => look(hot, face({ shade })).coats[0]!.windows.bands.face.reduce((s, x) => s + x, 0);
+    expect(open('dark')).toBeLessThan(open('light'));
+    expect(open(null)).toBe(open('mid'));
+  });
 });
 
 describe('a file', () => {

@@ -10,6 +10,7 @@ import { CausticBench } from './CausticBench';
 import { LabelBench } from './LabelBench';
 import { MeetBench } from './MeetBench';
 import { NeutraliseBench } from './NeutraliseBench';
+import { MistBench } from './MistBench';
 import { NozzleBench } from './NozzleBench';
 import { PasteBench, ThinBench } from './ThinBench';
 
@@ -19,6 +20,7 @@ const TOOLS = [
   { value: 'thin', label: 'Thin' },
   { value: 'meet', label: 'Never together' },
   { value: 'label', label: 'Labels' },
+  { value: 'mist', label: 'Wet ceiling' },
   { value: 'nozzle', label: 'Blasting air' },
 ] as const;
 interface Kept {
@@ -61,7 +63,8 @@ export function MixScreen() {
           ) : null}
           {tool === 'meet' ? <MeetBench language={language} /> : null}
           {tool === 'label' ? <LabelBench language={language} /> : null}
-          {tool === 'nozzle' ? <NozzleBench /> : null}
+          {tool === 'mist' ? <MistBench language={language} /> : null}
+          {tool === 'nozzle' ? <NozzleBench language={language} /> : null}
           <Words look="note">
             The product’s own data sheet and the local rule outrank every number here. What is not known: stop and ask.
           </Words>

@@ -1,6 +1,21 @@
 /** Air, pressure and media of a blasting nozzle. */
+import { View } from 'react-native';
 import { formatMeasure, formatWeight, measure } from '@roughsill/core';
-import { amounts, MEDIA, MEDIA_IDS, nozzle, NOZZLES_IN, TIMBER_PSI, type MediaId, type NozzleJob } from '@roughsill/core/prepare';
+import {
+  amounts,
+  benchWords,
+  MEDIA,
+  MEDIA_IDS,
+  nozzle,
+  NOZZLES_IN,
+  TIMBER_PSI,
+  TIMBER_SCHOOLS,
+  timberSays,
+  type Language,
+  type MediaId,
+  type NozzleJob,
+  type TimberSchool,
+} from '@roughsill/core/prepare';
 import { Panel, Pick, Select, useUnits, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
 import { Amount, Cell, Measured, Row, Told } from './parts';
@@ -15,6 +30,7 @@ const A_JOB: NozzleJob = {
   altitudeM: 0,
   machineM3H: 314.3,
   media: 'nutShell',
+  timber: 'gentle',
   hours: 4,
 };
 const MEDIA_WORDS: Readonly<Record<MediaId, string>> = {
@@ -24,13 +40,16 @@ const MEDIA_WORDS: Readonly<Record<MediaId, string>> = {
   sponge: 'sponge',
   garnet: 'garnet',
 };
+const SCHOOL_WORDS: Readonly<Record<TimberSchool, string>> = { gentle: 'gently', brisk: 'briskly' };
 const BORES = NOZZLES_IN.map((b) => ({ value: String(b), label: formatMeasure(measure(b, 'in'), 'ft') }));
 
-export function NozzleBench() {
+export function NozzleBench({ language }: { readonly language: Language }) {
   const units = useUnits();
-  const [it, put] = useKept<NozzleJob>('bench-nozzle', A_JOB);
+  const [it, put] = useKept<NozzleJob>('bench-air', A_JOB);
   const set = (over: Partial<NozzleJob>) => put({ ...it, ...over });
   const a = amounts(units);
+  const { blast } = benchWords(language);
+  const psi = (v: number) => formatMeasure(measure(Number(v.toPrecision(2)), 'psi'), units);
   return (
     <Panel title="Blasting air" aside="trial first, soft grit only where it is allowed" testID="nozzle-bench">
       <Row>
@@ -77,12 +96,24 @@ export function NozzleBench() {
         options={MEDIA_IDS.map((value) => ({ value, label: MEDIA_WORDS[value] }))}
         onChange={(media) => set({ media })}
       />
+      <Pick<TimberSchool | 'other'>
+        label="On"
+        value={it.timber ?? 'other'}
+        options={[
+          ...TIMBER_SCHOOLS.map((value) => ({
+            value,
+            label: `wood, ${SCHOOL_WORDS[value]}: ${psi(TIMBER_PSI[value].low)} to ${psi(TIMBER_PSI[value].high)}`,
+          })),
+          { value: 'other', label: 'metal' },
+        ]}
+        onChange={(v) => set({ timber: v === 'other' ? null : v })}
+        testID="nozzle-on"
+      />
       <Told
         testID="nozzle-answer"
         of={() => {
           const n = nozzle(it);
           const flow = (m3h: number) => formatMeasure(measure(Math.round(m3h), 'm3/h'), units);
-          const psi = (v: number) => formatMeasure(measure(Number(v.toPrecision(2)), 'psi'), units);
           const short = n.machineM3H !== null && n.machineM3H < n.freeM3H;
           return [
             `${flow(n.freeM3H)} of free air, give or take ${flow(n.doubtM3H)}; ${psi(n.nozzlePsi)} at the nozzle, ${psi(n.hoseLossPsi)} lost in the hose.`,
@@ -91,12 +122,18 @@ export function NozzleBench() {
               : short
                 ? `The compressor brings ${flow(n.machineM3H)} here: ${n.feedsIn === null ? 'it feeds no nozzle of these' : `at most a nozzle of ${formatMeasure(measure(n.feedsIn, 'in'), 'ft')}`} at this pressure.`
                 : `The compressor brings ${flow(n.machineM3H)} here: enough.`,
+            ...timberSays(n, blast, a),
             `${formatWeight(n.mediaKgH, units)} of grit an hour, ${formatWeight(n.mediaKg, units)} in all, ${a.L(n.mediaL)} to sweep up${MEDIA[it.media].sieved ? '; sieved, some of it may be used again where no lead is in it' : ''}.`,
           ];
         }}
       />
+      <View className="gap-1" testID="nozzle-lockout">
+        {blast.lockout.map((line, i) => (
+          <Words key={line}>{`${i + 1}. ${line}`}</Words>
+        ))}
+      </View>
       <Words look="note">
-        {`Choked flow held to the widely copied table of nozzles (0.81 of theory, within 6 %); hose by Darcy and Weisbach. For timber two schools: ${formatMeasure(measure(TIMBER_PSI.gentle.low, 'psi'), units)} to ${formatMeasure(measure(TIMBER_PSI.gentle.high, 'psi'), units)}, and up to ${formatMeasure(measure(TIMBER_PSI.brisk.high, 'psi'), units)}: the gentle one is the default, for early wood does not grow back. Never on historic masonry. Before a valve is cleared: compressor off, hose empty, dead-man handle tied to nobody.`}
+        {`Choked flow held to the widely copied table of nozzles (0.81 of theory, within 6 %); hose by Darcy and Weisbach. On wood the gentle school is the default, for early wood does not grow back; a job may need both a sweep and a blast to bare. Never on historic masonry.`}
       </Words>
     </Panel>
   );

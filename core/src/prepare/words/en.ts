@@ -35,6 +35,7 @@ export const en: BenchWords = {
     hoseBoreMm: 'the bore of the hose',
     altitudeM: 'the height above the sea',
     machineM3H: 'the compressor',
+    mistsDone: 'the number of mists',
     blastH: 'the time of blasting',
   },
   refusal: (r, a) => {
@@ -69,6 +70,8 @@ export const en: BenchWords = {
         return 'it never cools enough for the next portion: set the pail in cold water, or mix it weaker';
       case 'moreThanRecipe':
         return 'more went in than the recipe holds: stop, and weigh what is left in the tub';
+      case 'hardOnTimber':
+        return 'hard grit eats wood: soft media only, low pressure, and a trial square first';
       case 'hoseThin':
         return 'the hose is too thin for this nozzle: three times the bore of the nozzle is right, under twice chokes it';
       case 'thinContradicts':
@@ -158,6 +161,36 @@ export const en: BenchWords = {
     back: 'All pails',
     undo: 'Take the last entry back',
     end: 'End this mix',
+  },
+  blast: {
+    lockout: [
+      'Nozzle down, handle let go: it has to stop by itself. If it does not, nobody blasts.',
+      'Compressor off, and its key with whoever goes to the machine.',
+      'Air valve shut, hose bled until the gauge reads nothing.',
+      'Only then the lid, the valve or the hose: the valve of the hopper takes a finger.',
+      'Whoever holds the key starts it again, and calls before.',
+    ],
+    timberFits: (most) => `On wood: under ${most} at the nozzle, as this school has it. Sweep, and keep the distance.`,
+    timberOver: (most, setTo) =>
+      `On wood at most ${most} at the nozzle: set ${setTo} at the machine. More eats the early wood, and that does not grow back.`,
+  },
+  mist: {
+    before: [
+      'A laboratory found no asbestos in it, in every sample that was asked for. If not, nobody wets or scrapes it.',
+      'The circuits of the ceiling are off and locked, and a tester shows its outlets dead.',
+      'Floor and walls are sheeted, the lower edge of the wall sheet turned up: the water runs down them.',
+      'Painted texture is scored first, so that the water gets in.',
+    ],
+    next: {
+      mist: (m, a) => `Mist it, ${a.L(m.eachL)}, and wait ${m.waitMin.low} to ${m.waitMin.high} min`,
+      scrape: () => 'Try it: a test scrape the size of a hand',
+      work: () => 'Scrape now, strip by strip, while it comes off in ribbons',
+      wait: () => 'No more water: it is too wet. Wait 20 min and scrape again',
+      stop: () => 'Stop wetting: more would hang on the ceiling than it may carry. Let it dry a day, or ask',
+    },
+    load: (hangs, most) => `The water weighs ${hangs}; at most ${most} may hang there. Sagging, a bulge or a crack: out from under it.`,
+    sum: (each, mists, wait) => `${each} a mist, ${mists} of them as a rule, ${wait} apart.`,
+    scrape: { none: 'not since the last mist', dust: 'dry dust', crumbs: 'damp crumbs', ribbons: 'ribbons', paste: 'paste that drips' },
   },
   proof: {
     again: 'Not yet: rinse, let it dry, wet it anew and read the strip once more.',

@@ -35,6 +35,7 @@ export const es: BenchWords = {
     hoseBoreMm: 'el diámetro de la manguera',
     altitudeM: 'la altitud',
     machineM3H: 'el compresor',
+    mistsDone: 'el número de rociados',
     blastH: 'el tiempo de chorro',
   },
   refusal: (r, a) => {
@@ -69,6 +70,8 @@ export const es: BenchWords = {
         return 'no se enfría lo bastante para la siguiente porción: ponga el cubo en agua fría o haga la mezcla más débil';
       case 'moreThanRecipe':
         return 'entró más de lo que dice la receta: alto, y pese lo que queda en el bote';
+      case 'hardOnTimber':
+        return 'el grano duro se come la madera: solo medio blando, poca presión y antes un cuadro de prueba';
       case 'hoseThin':
         return 'la manguera es demasiado delgada para esta boquilla: lo correcto es tres veces su diámetro, menos de dos la ahoga';
       case 'thinContradicts':
@@ -159,6 +162,36 @@ export const es: BenchWords = {
     back: 'Todas las cubetas',
     undo: 'Deshacer la última entrada',
     end: 'Terminar esta mezcla',
+  },
+  blast: {
+    lockout: [
+      'Boquilla al suelo y suelte la manija: debe parar sola. Si no para, nadie chorrea.',
+      'Compresor apagado, y su llave con quien va a la máquina.',
+      'Válvula de aire cerrada y manguera purgada hasta que el manómetro marque cero.',
+      'Solo entonces la tapa, la válvula o la manguera: la válvula de la tolva se lleva un dedo.',
+      'Quien tiene la llave la arranca de nuevo, y avisa antes.',
+    ],
+    timberFits: (most) => `En madera: menos de ${most} en la boquilla, según esta escuela. Barrido y a distancia.`,
+    timberOver: (most, setTo) =>
+      `En madera como mucho ${most} en la boquilla: ponga ${setTo} en la máquina. Más se come la madera temprana, y no vuelve a crecer.`,
+  },
+  mist: {
+    before: [
+      'Un laboratorio no halló amianto en ninguna de las muestras pedidas. Si no, nadie lo moja ni lo raspa.',
+      'Los circuitos del techo están cortados y bloqueados, y un probador muestra las salidas sin corriente.',
+      'Suelo y paredes cubiertos, con el borde de abajo doblado hacia arriba: el agua baja por ellas.',
+      'La textura pintada se raya primero, para que entre el agua.',
+    ],
+    next: {
+      mist: (m, a) => `Rocíe ${a.L(m.eachL)} y espere de ${m.waitMin.low} a ${m.waitMin.high} min`,
+      scrape: () => 'Pruebe: raspe un trozo del tamaño de una mano',
+      work: () => 'Raspe ya, por franjas, mientras sale en tiras',
+      wait: () => 'No más agua: está demasiado mojado. Espere 20 min y raspe otra vez',
+      stop: () => 'Deje de mojar: colgaría del techo más de lo que aguanta. Deje secar un día, o pregunte',
+    },
+    load: (hangs, most) => `El agua pesa ${hangs}; como mucho pueden colgar ${most}. Si se comba, se abomba o se agrieta: fuera de debajo.`,
+    sum: (each, mists, wait) => `${each} por rociado, por lo general ${mists}, cada ${wait}.`,
+    scrape: { none: 'no desde el último rociado', dust: 'polvo seco', crumbs: 'migas húmedas', ribbons: 'tiras', paste: 'pasta que gotea' },
   },
   proof: {
     again: 'Todavía no: enjuague, deje secar, moje de nuevo y lea la tira otra vez.',

@@ -3,9 +3,11 @@ import type { AgentId, FormId, PartedBy } from '../../catalogue';
 import { convert, formatHours, formatMeasure, unitFor, type Measure, type UnitSystem } from '../../units/units';
 import type { ContentId, EyesId, GloveId, HazardCode } from '../label';
 import type { Proof } from '../neutralise';
+import type { MistAnswer, MistStep, ScrapeId } from '../mist';
 import type { MixStage } from '../recipe';
 import type { Quantity, Refusal } from '../refused';
 import type { CausticMix } from '../caustic';
+import type { NozzleAnswer } from '../nozzle';
 
 /** Amounts as they are read: heat and volume in the job's units, what lies on the scale always in grams. */
 export interface Amounts {
@@ -27,6 +29,20 @@ export function amounts(units: UnitSystem): Amounts {
     g: (value) => of({ value: Math.round(value), unit: 'g' }),
     time: (seconds) => whole(seconds < 90 * 60 ? `${Math.max(1, Math.ceil(seconds / 60))} min` : formatHours(seconds / 3600)),
   };
+}
+
+/** What comes next, what hangs there, and how much water it is. */
+export const mistSays = (m: MistAnswer, words: BenchWords['mist'], a: Amounts): string[] => [
+  `${words.next[m.next](m, a)}.`,
+  words.load(a.of({ value: m.hangsKgM2, unit: 'kg/m2' }), a.of({ value: m.mostKgM2, unit: 'kg/m2' })),
+  words.sum(a.L(m.eachL), `${m.mists.low}\u00a0–\u00a0${m.mists.high}`, `${m.waitMin.low}\u00a0–\u00a0${m.waitMin.high}\u00a0min`),
+];
+
+/** What a school says of the pressure on wood; nothing where it is not wood. */
+export function timberSays({ timber }: Pick<NozzleAnswer, 'timber'>, blast: BenchWords['blast'], a: Amounts): string[] {
+  if (timber === null) return [];
+  const psi = (v: number) => a.of({ value: Math.floor(v), unit: 'psi' });
+  return [timber.setPsi === null ? blast.timberFits(psi(timber.mostPsi)) : blast.timberOver(psi(timber.mostPsi), psi(timber.setPsi))];
 }
 
 export interface BenchWords {
@@ -53,6 +69,19 @@ export interface BenchWords {
     readonly back: string;
     readonly undo: string;
     readonly end: string;
+  };
+  readonly blast: {
+    /** Before anybody opens, clears or changes anything: one after the other. */
+    readonly lockout: readonly string[];
+    readonly timberFits: (most: string) => string;
+    readonly timberOver: (most: string, setTo: string) => string;
+  };
+  readonly mist: {
+    readonly before: readonly string[];
+    readonly next: Readonly<Record<MistStep, (m: MistAnswer, a: Amounts) => string>>;
+    readonly load: (hangs: string, most: string) => string;
+    readonly sum: (each: string, mists: string, wait: string) => string;
+    readonly scrape: Readonly<Record<ScrapeId, string>>;
   };
   readonly proof: Readonly<Record<Proof, string>>;
   readonly agent: Readonly<Record<AgentId, string>>;
