@@ -34,6 +34,8 @@ test('a bag is two taps from the work; a ticket that differs is told, and balanc
   await app.id('log-sheetAndChips').click();
   await expect(app.id('bag-register')).toContainText('1 filled · 1 here · 0 gone');
   await app.id('log-filters').click();
+  // The new bag stands above the first: a press while the list moves hits nothing.
+  await expect(app.id('bag-register')).toContainText('2 filled');
   await app.button('Bag B-001: open').click();
   await app.type('kg-B-001', '18');
   await expect(app.id('bag-register')).toContainText('18');
