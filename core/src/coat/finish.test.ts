@@ -79,6 +79,23 @@ describe('coats wanted against coats enough', () => {
   });
 });
 
+describe('prime everything', () => {
+  const always = { primeAlways: true } as const;
+  test('primes a sound coat and a heater, and nothing that bears no primer', () => {
+    expect(lines(casing({}, always))[0]).toBe('bonding');
+    expect(lines(heater({ serviceC: 70 }, always))).toEqual(['heatResistant', 'metalEnamel']);
+    const lime: Partial<Surface> = {
+      element: 'wall',
+      material: 'limePlaster',
+      layers: [aLayer(0, { binder: 'limewash', yearApplied: 2016 })],
+    };
+    expect(lines(casing({ ...lime, topcoat: 'limewash' }, always))).toEqual(['limewash']);
+    expect(lines(casing({ ...lime, topcoat: 'silicatePaint' }, always))).toEqual(['silicatePaint']);
+    const polish = { layers: [aLayer(0, { binder: 'shellac', yearApplied: 2016 })] };
+    expect(lines(casing({ ...polish, topcoat: 'clearVarnish' }, always))).toEqual(['clearVarnish']);
+  });
+});
+
 describe('the last wipe with alcohol', () => {
   const firm = { lastWipe: 'alcohol' } as const;
   const has = (p: ReturnType<typeof casing>) => [

@@ -125,13 +125,14 @@ function primerFor(
     return answer('heatResistant', why('prime.heater', 'trade-prime', facts));
   if (left === 'coated' && films.includes('factory')) return answer('bonding', why('prime.factory', 'trade-prime', facts));
   if (left === 'coated' && isHeater(s.element) && METAL.includes(s.material))
-    return ctx.settings.heaterGround === 'primed'
+    return ctx.settings.heaterGround === 'primed' || ctx.settings.primeAlways
       ? answer('heatResistant', why('prime.heaterAll', 'firm-setting', facts))
       : answer('none', why('prime.heaterKeyed', 'trade-prime', facts));
   if (left === 'coated' && !isHeater(s.element) && needsBond(films, topcoat))
     return answer('bonding', why('prime.overHardFilm', 'trade-prime', facts));
   if (left === 'coated')
-    return ctx.settings.primeAlways
+    // A film under lime keeps it from the wall, and a pigment under what is clear is seen: no school primes there.
+    return ctx.settings.primeAlways && top.base !== 'mineral' && !top.clear
       ? answer('bonding', why('prime.always', 'firm-setting', facts))
       : answer('none', why('prime.soundCoats', 'trade-prime', facts));
   if (isHeater(s.element) && FERROUS.includes(s.material)) return answer('heatResistant', why('prime.heater', 'trade-prime', facts));
