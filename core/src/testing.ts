@@ -98,6 +98,10 @@ export const GOOD_NUMBERS: Check['measured'] = [
   { what: 'faceC', value: 20 },
   { what: 'adhesionClass', value: 4 },
   { what: 'chalkClass', value: 1 },
+  { what: 'rinsePh', value: 7 },
+  { what: 'dropS', value: 30 },
+  { what: 'filmS', value: 40 },
+  { what: 'saltMgM2', value: 20 },
 ];
 /** A check that passed, of a surface or, with its zone, of the job. */
 export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({

@@ -569,7 +569,7 @@ export function quillPoint(): JobFacts {
     ],
     {
       lengthM: 14,
-      conditions: ['blistered', 'wet'],
+      conditions: ['blistered', 'wet', 'salty'],
       readings: [
         reading('qp-ir2', {
           kind: 'surfaceTemp',

@@ -20,6 +20,8 @@ export const SHELF_PRODUCTS: readonly Product[] = [
     leastAirC: 8,
     leastFaceC: 8,
     mostRhPct: 80,
+    guaranteeYears: 5,
+    guaranteeTerms: 'two coats at the film of the sheet, on a primed ground, inside',
     packs: [
       { size: 3.784, price: 58 },
       { size: 18.92, price: 235 },

@@ -72,6 +72,8 @@ export const GOODS: Readonly<Record<GoodId, Good>> = {
   bonding: coating(),
   sandingSealer: coating(['solvent']),
   plasterSealer: coating(),
+  // A concentrate is bought: a litre of it is five on the wall.
+  thinnedPva: coating(),
   mineral: coating(['alkali']),
   alkaliResistant: coating(),
   zincPhosphate: coating(['solvent']),

@@ -148,6 +148,12 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
     out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
   // Looked at piece by piece, the soaked ones are replaced and the others coated.
   const boards = s.boards.some((b) => b.removedAt === null);
+  // Water brings salt to the face, dries there, and lifts whatever closes it.
+  if (mineral && s.conditions.includes('salty') && data.base !== 'mineral')
+    out.push(TIGHT.includes(topcoat) ? refuse('coat.tightOverSalts', 'trade-prime', facts) : ask('coat.overSalts', 'trade-prime', facts));
+  const stained = s.conditions.includes('waterStain') || s.conditions.includes('smokeStain') || (s.stainM2 ?? 0) > 0;
+  if (stained && !renewed && (data.clear || data.base === 'mineral'))
+    out.push(ask(data.clear ? 'coat.stainUnderClear' : 'coat.stainUnderMineral', 'trade-prime', facts));
   if (s.conditions.includes('oilSoaked') && !renewed)
     out.push(boards ? ask('coat.oilSoakedPieces', 'trade-board', facts) : refuse('coat.oilSoaked', 'trade-aim', facts));
   if (!MADE_FOR[topcoat].includes(s.material) && topcoat !== 'limewash') out.push(ask('coat.unusual', 'trade-prime', facts));

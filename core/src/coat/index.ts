@@ -15,7 +15,7 @@ export {
   type Spread,
   type SpreadBook,
 } from './used';
-export { coat, striped, type CoatingPlan, type CoatLine } from './primer';
+export { coat, striped, WIPE, type CoatingPlan, type CoatLine } from './primer';
 export { bySheet, CURVES, DRYING_KINDS, dryingRate, type Curve } from './drying';
 export {
   barredMost,

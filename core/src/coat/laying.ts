@@ -12,7 +12,9 @@ import type { SurfaceContext } from '../surface/context';
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
-import { baseOf, type PrimerId } from './products';
+import { coatingOf } from '../shelf/own';
+import { wetFilmUm } from './film';
+import { baseOf, type CoatId, type PrimerId } from './products';
 
 /** How the coat looks. Common practice. */
 export const LAID_LOOKS = ['brushMarks', 'stipple', 'thinRubbed', 'level'] as const;
@@ -95,6 +97,16 @@ export const MIST_WIND = measure(10, 'mph');
 /** A can of 400 mL holds so much paint, L, and is worth it up to so many m2. Common practice, no published source. */
 const CAN_L = 0.2;
 const CAN_TO_M2 = 1.5;
+/** Wet film of one pass of a can that does not run, um; two passes at the least, crossing. From memory of makers' sheets. */
+const CAN_PASS_UM = 25;
+const CAN_PASSES = 2;
+/** From the face, square to it; heat paint from farther, for it is thinner. Common practice, no published source. */
+const CAN_FROM = {
+  us: { near: measure(4, 'in'), far: measure(10, 'in'), hot: measure(6, 'in') },
+  uk: { near: measure(100, 'mm'), far: measure(250, 'mm'), hot: measure(150, 'mm') },
+} as const;
+const FOR_HEAT: readonly (PrimerId | TopcoatId)[] = ['heatEnamel', 'heatResistant'];
+
 /** On a narrow piece half as much again goes past it, m. Common practice, no published source. */
 const NARROW_M = 0.15;
 const PAST_NARROW = 1.5;
@@ -195,6 +207,9 @@ interface On {
   readonly s: Surface;
   readonly ctx: SurfaceContext;
 }
+/** So many cans hold it, what flies past included. */
+const cansFor = (litres: number, s: Surface): number => Math.ceil(withLoss(litres, 'can', s) / CAN_L - 1e-9);
+
 /** With the litres that a brush would take. */
 type Laid = Lay & { readonly litres: number };
 
@@ -229,8 +244,24 @@ function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On
   else out.push(why('lay.mistInside', 'trade-lay', facts, 'care'));
   if (id === 'airless') out.push(why('lay.injection', 'trade-lay', {}, 'care'));
   if (needsPower && ctx.space.accessM > HIGH_M) out.push(why('lay.fromLadder', 'trade-lay', facts, 'care'));
+  if (id === 'can' && IN_CANS.includes(product)) {
+    const from = CAN_FROM[ctx.rulebook.id];
+    const { dryFilmUm, volumeSolidsPct } = coatingOf(ctx.settings, product as CoatId);
+    const wet = wetFilmUm(dryFilmUm, volumeSolidsPct);
+    const passes = Math.max(CAN_PASSES, Math.ceil(wet / CAN_PASS_UM - 1e-9));
+    out.push(
+      why('lay.canPasses', 'mem-can', {
+        product,
+        cans: Math.max(1, cansFor(litres, s)),
+        passes,
+        wet: measure(wet, 'um'),
+        near: FOR_HEAT.includes(product) ? from.hot : from.near,
+        far: from.far,
+      }),
+    );
+  }
   if (id === 'can' && areaM2 > CAN_TO_M2) {
-    const cans = Math.ceil(withLoss(litres, id, s) / CAN_L - 1e-9);
+    const cans = cansFor(litres, s);
     out.push(why('lay.manyCans', 'trade-lay', { ...facts, area: measure(areaM2, 'm2'), cans }, 'care'));
   }
   if (reaches !== null && lossOf(id, s) > LAYING[id].lossPct)

@@ -21,8 +21,8 @@ import { picksOf, type Choice } from '../choose';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { measure, type Measure } from '../units/units';
-import { degreeShare, isHeater, liveParts, type TakeOff } from '../walk';
-import { isPresent, leadDepths, type LeadPicture } from '../probe';
+import { degreeShare, isHeater, liveLayers, liveParts, type TakeOff } from '../walk';
+import { isDamp, isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
 import { againstTopcoat, isHot, needsBond, usualTopcoat } from './fits';
 import { litresFor } from './film';
@@ -30,8 +30,11 @@ import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
 import { extentOf, finishOf, finishSpec } from '../repair';
 import { SHEET_C } from './drying';
 import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/own';
-import { asLaid } from './used';
+import { asLaid, guaranteed } from './used';
 import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
+
+/** spots: knots and stains. bare: where the old coat is gone. all: the whole face. */
+export type CoatWhere = 'spots' | 'bare' | 'all';
 
 export interface CoatLine {
   readonly use: 'knots' | 'primer' | 'topcoat';
@@ -48,6 +51,7 @@ export interface CoatLine {
   readonly againM2: number;
   /** In which way it is laid. */
   readonly way: LayingId;
+  readonly where: CoatWhere;
   readonly recoatH: Coating['recoatH'];
   readonly because: Answer<unknown>['because'];
 }
@@ -69,6 +73,8 @@ export interface CoatingPlan {
   readonly layings: readonly LayingOf[];
   /** Residues that must be proved gone before the primer. */
   readonly residues: readonly Residue[];
+  /** The firm's school of a last wipe with alcohol; barred: alcohol would hurt this coat, or nobody tried it. */
+  readonly wipe: 'none' | 'alcohol' | 'barred';
 }
 
 /** Of a part scraped to a sound layer, about this share ends bare when nobody graded it. Common practice: spot-prime, and measure on the day. */
@@ -105,8 +111,47 @@ const KNOT_SHARE = 0.05;
 const MOLD_SEALS = {
   stainBlock: { product: 'stainBlock', rule: 'prime.moldStain', effect: 'note' },
   undercoat: { product: 'alkydWood', rule: 'prime.moldUndercoat', effect: 'note' },
-  pva: { product: 'plasterSealer', rule: 'prime.moldPva', effect: 'care' },
+  pva: { product: 'thinnedPva', rule: 'prime.moldPva', effect: 'care' },
 } as const;
+
+/** What is on the wall for good, and comes through what is laid over it. On metal and plastic it is washed off. */
+const stainOf = (s: Surface): 'water' | 'smoke' | null =>
+  METAL.includes(s.material) || PLASTIC.includes(s.material)
+    ? null
+    : s.conditions.includes('waterStain')
+      ? 'water'
+      : s.conditions.includes('smokeStain')
+        ? 'smoke'
+        : (s.stainM2 ?? 0) > 0
+          ? 'water'
+          : null;
+
+/** What stills bare plaster: the firm's school, barred where glue would take up water again or close lime. */
+function plasterSeal(s: Surface, ctx: SurfaceContext, usual: Answer<PrimerId>): Answer<PrimerId> {
+  if (ctx.settings.plasterSeal !== 'thinnedPva') return usual;
+  const against =
+    s.material === 'limePlaster'
+      ? why('prime.pvaOnLime', 'trade-prime', {}, 'care')
+      : ctx.place === 'outside' || isDamp(s) || ctx.space.moldKit !== null || ctx.space.comesIn
+        ? why('prime.pvaInDamp', 'trade-prime', {}, 'care')
+        : null;
+  return against === null
+    ? answer('thinnedPva', why('prime.pva', 'firm-setting', {}))
+    : { value: usual.value, because: [...usual.because, against] };
+}
+
+/** Half alcohol, half water, on a cloth that is wrung out; dry in half an hour. Common practice, no published source. */
+export const WIPE = { litresPerM2: 0.015, alcoholShare: 0.5, driesH: 0.5 } as const;
+/** It takes them up: the cloth turns the color of the coat. */
+const SPIRIT_SOLUBLE: readonly Binder[] = ['shellac', 'lacquer', 'distemper', 'limewash', 'casein'];
+/** Barred where alcohol dissolves the coat, where nobody tried it on a coat of which nobody knows what it is, and where a cloth may drag fibres. */
+function lastWipe(s: Surface, ctx: SurfaceContext, left: 'bare' | 'partly' | 'coated'): CoatingPlan['wipe'] {
+  if (ctx.settings.lastWipe !== 'alcohol' || left === 'bare') return 'none';
+  const [top] = liveLayers(s);
+  if (top === undefined || isPresent(ctx.asbestos.coat.value)) return 'none';
+  const gives = top.alcohol === 'dissolves' || top.alcohol === 'softens' || SPIRIT_SOLUBLE.includes(top.binder);
+  return gives || (top.binder === 'unknown' && top.alcohol === 'untried') ? 'barred' : 'alcohol';
+}
 
 function primerFor(
   s: Surface,
@@ -148,8 +193,10 @@ function primerFor(
   if (s.material === 'mildSteel') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
   if (s.material === 'castIron') return answer('zincPhosphate', why('prime.steel', 'trade-prime', facts));
   if (top.base === 'mineral') return answer('mineral', why('prime.mineral', 'trade-prime', facts));
-  if (s.material === 'limePlaster') return answer('plasterSealer', why('prime.limePlaster', 'trade-prime', facts));
-  if (PLASTER.includes(s.material)) return answer('plasterSealer', why('prime.plaster', 'trade-prime', facts));
+  if (PLASTER.includes(s.material)) {
+    const rule = s.material === 'limePlaster' ? 'prime.limePlaster' : 'prime.plaster';
+    return plasterSeal(s, ctx, answer('plasterSealer', why(rule, 'trade-prime', facts)));
+  }
   if (MASONRY.includes(s.material)) return answer('alkaliResistant', why('prime.masonry', 'trade-prime', facts));
   if (top.clear) return answer('sandingSealer', why('prime.clear', 'trade-prime', facts));
   if (s.material === 'oilyWood') return answer('oilyWood', why('prime.oilyWood', 'trade-prime', facts));
@@ -225,6 +272,7 @@ function line(
     laidL: 0,
     againM2: 0,
     way: 'brush',
+    where: 'all',
     recoatH: data.recoatH,
     because: [...because, ...sheetWords(own, data)],
   };
@@ -270,6 +318,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       refusedLines: [],
       layings: [],
       residues,
+      wipe: 'none',
       refused: [],
       asks: [],
     };
@@ -282,23 +331,19 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   // What is left alone or hidden behind a board is not coated; bare material that somebody wants painted has nothing to be left alone.
   const leftAlone = (id: MethodId) => id === 'cover' || (id === 'leave' && !(uncoated && choice.parts.every((p) => !p.chosenByPerson)));
   if (worked.length > 0 && worked.every((w) => leftAlone(w.method.id)))
-    return { left, bareM2, topcoat, lines: [], refusedLines: [], layings: [], residues, refused: [], asks: [] };
+    return { left, bareM2, topcoat, lines: [], refusedLines: [], layings: [], residues, wipe: 'none', refused: [], asks: [] };
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));
+  // A part on which nothing is decided is not renewed.
+  const renewed = choice.parts.every((p) => p.areaM2 === 0 || (p.selected.value !== null && methodById(p.selected.value).removesPiece));
   const against = [
-    ...againstTopcoat(topcoatId, {
-      s,
-      ctx,
-      films,
-      bare: leftValue !== 'coated',
-      // A part on which nothing is decided is not renewed.
-      renewed: choice.parts.every((p) => p.areaM2 === 0 || (p.selected.value !== null && methodById(p.selected.value).removesPiece)),
-    }),
+    ...againstTopcoat(topcoatId, { s, ctx, films, bare: leftValue !== 'coated', renewed }),
     ...(growth && !cleaned ? [why('coat.overGrowth', ctx.rulebook.sources.mold, {}, 'block', 'hazard')] : []),
   ];
   const refused = against.filter((r) => r.effect === 'block');
   const asks = against.filter((r) => r.effect !== 'block');
-  if (refused.length > 0) return { left, bareM2: primedM2, topcoat, lines: [], refusedLines: [], layings: [], residues, refused, asks };
+  if (refused.length > 0)
+    return { left, bareM2: primedM2, topcoat, lines: [], refusedLines: [], layings: [], residues, wipe: 'none', refused, asks };
 
   const lines: CoatLine[] = [];
   const timber = TIMBER.includes(s.material);
@@ -334,20 +379,32 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       line('primer', primer.value, primed, [...primer.because, ...first, ...incompatible, ...tintWords(s, primer.value)], ctx.settings),
     );
   }
+  /** One product that does two things is laid once, over the larger of both, and what speaks for either is said. */
+  const block = (product: PrimerId & CoatId, areaM2: number, because: readonly Reason[]) => {
+    const same = lines.findIndex((l) => l.product === product && l.use === 'primer');
+    if (same < 0) return lines.push(line('primer', product, areaM2, because, ctx.settings));
+    const there = lines[same]!;
+    lines[same] = line(
+      'primer',
+      product,
+      Math.max(there.areaM2, areaM2),
+      [...there.because.filter((r) => r.rule !== 'coat.ownSheet'), ...because],
+      ctx.settings,
+    );
+  };
   if (growth) {
     const seal = MOLD_SEALS[ctx.settings.moldSeal];
-    const because = [why(seal.rule, 'trade-mold', {}, seal.effect)];
-    const same = lines.findIndex((l) => l.product === seal.product);
-    // One product that does both is laid once, over the whole face, and what speaks for care is still said.
-    if (same < 0) lines.push(line('primer', seal.product, area.totalM2, because, ctx.settings));
-    else
-      lines[same] = line(
-        'primer',
-        seal.product,
-        area.totalM2,
-        [...lines[same]!.because.filter((r) => r.rule !== 'coat.ownSheet'), ...because],
-        ctx.settings,
-      );
+    block(seal.product, area.totalM2, [why(seal.rule, 'trade-mold', {}, seal.effect)]);
+  }
+  const stain = renewed || top.clear || baseOf(topcoatId) === 'mineral' ? null : stainOf(s);
+  if (stain !== null) {
+    const stainedM2 = s.stainM2 !== null && s.stainM2 > 0 ? Math.min(s.stainM2, area.totalM2) : area.totalM2;
+    block('stainBlock', stainedM2, [
+      s.stainM2 !== null && s.stainM2 > 0
+        ? why('prime.stain', 'trade-prime', { stain: `stain.${stain}`, area: measure(stainedM2, 'm2') })
+        : why('prime.stainAll', 'trade-prime', { stain: `stain.${stain}` }),
+      ...(s.material === 'limePlaster' ? [why('prime.stainOnLime', 'trade-prime', {}, 'care')] : []),
+    ]);
   }
   const finish = finishSpec(s);
   const moreCoats = top.clear || baseOf(topcoatId) === 'mineral' ? 0 : finish.extraCoats;
@@ -393,8 +450,10 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     return own.length === 0 ? [] : [layingOf(use, own, { s, ctx })];
   });
   const notSo = layings.flatMap((l) => l.selected.because.filter((r) => r.effect === 'block'));
-  const base = { left, bareM2: primedM2, topcoat, layings, residues, asks };
-  const whole = lines.map((l) => asLaid(laid(l, layings, s), s, ctx.spread, ctx.settings));
+  const base = { left, bareM2: primedM2, topcoat, layings, residues, wipe: lastWipe(s, ctx, leftValue), asks };
+  const whereOf = (l: CoatLine): CoatWhere =>
+    l.areaM2 >= area.totalM2 * 0.98 ? 'all' : l.use === 'knots' || l.because.some((r) => r.rule === 'prime.stain') ? 'spots' : 'bare';
+  const whole = lines.map((l) => ({ ...guaranteed(asLaid(laid(l, layings, s), s, ctx.spread, ctx.settings)), where: whereOf(l) }));
   if (notSo.length > 0) return { ...base, lines: [], refusedLines: whole, refused: notSo };
   return { ...base, lines: whole, refusedLines: [], refused };
 }

@@ -10,6 +10,7 @@ export type PrimerId =
   | 'bonding'
   | 'sandingSealer'
   | 'plasterSealer'
+  | 'thinnedPva'
   | 'mineral'
   | 'alkaliResistant'
   | 'zincPhosphate'
@@ -76,6 +77,8 @@ export const PRIMERS_DATA: Readonly<Record<PrimerId, Coating>> = {
   bonding: c('water', 38, 35, 1, 4, 6),
   sandingSealer: c('solvent', 25, 20, 1, 2, 4, true),
   plasterSealer: c('water', 25, 25, 1, 4, 6),
+  // As it is bought, about 55 %: one part of it in four of water. From memory.
+  thinnedPva: c('water', 55, 12, 1, 4, 12),
   mineral: c('mineral', 30, 40, 1, 12, 24),
   alkaliResistant: c('water', 38, 35, 1, 4, 6),
   zincPhosphate: c('solvent', 48, 45, 2, 6, 12),

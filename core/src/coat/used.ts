@@ -158,6 +158,32 @@ function earlyWords(x: Laid, l: CoatLine, s: Surface, settings: FirmSettings): R
     : [why('coat.insistedEarly', 'job-record', { ...facts, said: typed(x.earlyWhy.trim()) }, 'care')];
 }
 
+/** What a maker's terms usually do not bear, by the rule that tells of it. */
+const BREAKS: Readonly<Partial<Record<string, string>>> = {
+  'coat.tooFew': 'off.few',
+  'coat.tooEarly': 'off.early',
+  'coat.insistedEarly': 'off.early',
+  'film.thin': 'off.thin',
+  'film.thick': 'off.thick',
+  'film.thinnedPast': 'off.thinned',
+};
+/** How long its maker stands for a finish, on what terms, and what of this work they may not bear. */
+export function guaranteed(l: CoatLine): CoatLine {
+  const { own } = l;
+  if (own === null || own.guaranteeYears === null || l.use !== 'topcoat') return l;
+  const off = [...new Set(l.because.flatMap((r) => BREAKS[r.rule] ?? []))];
+  const facts = { named: typed(own.name), years: measure(own.guaranteeYears, 'yr') };
+  const terms = own.guaranteeTerms.trim();
+  return {
+    ...l,
+    because: [
+      ...l.because,
+      terms === '' ? why('coat.guarantee', 'firm-sheet', facts) : why('coat.guaranteeOn', 'firm-sheet', { ...facts, terms: typed(terms) }),
+      ...(off.length > 0 ? [why('coat.guaranteeOff', 'firm-sheet', { named: typed(own.name), off }, 'care')] : []),
+    ],
+  };
+}
+
 /** A line of the plan after what was laid: what went on counts as it was, the rest follows what the product took on this job. */
 export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: FirmSettings): CoatLine {
   const own = liveLaid(s).filter((x) => x.product === l.product);

@@ -44,6 +44,7 @@ export const GOODS_BY_GROUP = {
     'bonding',
     'sandingSealer',
     'plasterSealer',
+    'thinnedPva',
     'mineral',
     'alkaliResistant',
     'zincPhosphate',

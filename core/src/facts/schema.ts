@@ -6,6 +6,8 @@ import { z } from 'zod';
 import {
   ANALYSES,
   AIMS,
+  GLOVE_MATERIALS,
+  SHEET_FILTERS,
   BINDERS,
   CHEMISTRIES,
   CERTIFICATES,
@@ -369,6 +371,8 @@ export const SurfaceFields = z.strictObject({
   rustGrade: degree,
   /** Visible mold on it, m2. */
   moldM2: z.number().min(0, 'an area cannot be negative').max(20_000, 'check the unit').nullable().default(null),
+  /** Of stains that would bleed through the next coat, m2; null: not measured, and all of it counts. */
+  stainM2: z.number().min(0, 'an area cannot be negative').max(20_000, 'check the unit').nullable().default(null),
   /** Thrown out anyway: nothing on it needs saving. */
   scrapped: z.boolean().default(false),
   /** A door or window: what it is to the zone round it. */
@@ -742,6 +746,13 @@ export const ProductFields = z.strictObject({
   /** Once mixed or opened, h. */
   openLifeH: sheetNumber('the open life, h,', 0.05, 8760),
   flashC: sheetNumber('the flash point, C,', -60, 400),
+  /** Of what the gloves are that its sheet asks for; null: by what is in it. */
+  gloves: z.enum(GLOVE_MATERIALS).nullable().default(null),
+  /** Of the mask, beside what the work throws up; null: by what is in it. */
+  filter: z.enum(SHEET_FILTERS).nullable().default(null),
+  /** How long its maker stands for the finish, years, and on what terms. */
+  guaranteeYears: sheetNumber('a guarantee, years,', 0.5, 50),
+  guaranteeTerms: text(400).default(''),
   /** In which it is sold: in the unit of the good, with a price in the firm's money. */
   packs: z
     .array(

@@ -59,6 +59,9 @@ export const CONDITIONS = [
   'moldy',
   'wet',
   'openJoints',
+  'waterStain',
+  'smokeStain',
+  'salty',
   'rubbing',
   'chewable',
 ] as const;
@@ -80,6 +83,10 @@ export const CHECK_NUMBERS = [
   'faceC',
   'adhesionClass',
   'chalkClass',
+  'rinsePh',
+  'dropS',
+  'filmS',
+  'saltMgM2',
 ] as const;
 export type CheckNumber = (typeof CHECK_NUMBERS)[number];
 
@@ -90,6 +97,13 @@ export const FILTERS = ['none', 'dust', 'classM', 'classH', 'hepa'] as const;
 /** What a machine was last used on, and may give off again. */
 export const USED_ON = ['nothing', 'mold', 'lead', 'asbestos'] as const;
 export type UsedOn = (typeof USED_ON)[number];
+
+/** Of what gloves are made, the lightest first. */
+export const GLOVE_MATERIALS = ['nitrile', 'neoprene', 'butyl', 'laminate'] as const;
+export type GloveMaterial = (typeof GLOVE_MATERIALS)[number];
+/** What a data sheet asks of the mask, the least first. */
+export const SHEET_FILTERS = ['particle', 'organicVapour', 'suppliedAir'] as const;
+export type SheetFilter = (typeof SHEET_FILTERS)[number];
 
 export const SOUNDNESS = ['sound', 'failing', 'unknown'] as const;
 export type Soundness = (typeof SOUNDNESS)[number];

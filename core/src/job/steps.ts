@@ -23,6 +23,11 @@ function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reas
     p.coating.lines.some((l) => l.because.some((r) => r.rule === 'coat.tooEarly' || r.rule === 'coat.insistedEarly')),
   ).length;
   if (early > 0) out.push(why('handOver.early', 'job-record', { count: early }, 'care'));
+  const terms = (rule: 'coat.guarantee' | 'coat.guaranteeOn' | 'coat.guaranteeOff') =>
+    surfaces.flatMap((p) => p.coating.lines.flatMap((l) => l.because.filter((r) => r.rule === rule)));
+  // One maker's terms once, however many pieces carry its finish.
+  const once = (rs: readonly Reason[]) => [...new Map(rs.map((r) => [JSON.stringify(r), r])).values()];
+  out.push(...once([...terms('coat.guarantee'), ...terms('coat.guaranteeOn'), ...terms('coat.guaranteeOff')]));
   if (facts.surfaces.some((s) => isHeater(s.element) && s.removedAt === null)) out.push(why('handOver.heater', 'trade-interval', {}));
   return out;
 }

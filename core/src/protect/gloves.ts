@@ -1,8 +1,5 @@
 /** Which glove holds which chemical, for how long, and when it is changed. */
-import type { Chemistry } from '../facts';
-
-export const GLOVE_MATERIALS = ['nitrile', 'neoprene', 'butyl', 'laminate'] as const;
-export type GloveMaterial = (typeof GLOVE_MATERIALS)[number];
+import { GLOVE_MATERIALS, type Chemistry, type GloveMaterial } from '../facts';
 
 /** What hands meet: what a bought stripper is made of, and what thins a coat. */
 export type HandChemical = Exclude<Chemistry, 'unsaid'> | 'acetone' | 'isopropanol' | 'xylene';
@@ -34,10 +31,33 @@ export interface Glove {
   readonly changeMin: number;
 }
 
-/** The lightest that holds all of them. What nobody said is taken for the worst on the list. */
-export function gloveFor(chemicals: readonly (HandChemical | 'unsaid')[]): Glove {
+function holdsMin(m: GloveMaterial, chemicals: readonly (HandChemical | 'unsaid')[]): number {
   const all = chemicals.flatMap((c) => (c === 'unsaid' ? BOUGHT_CHEMICALS : [c]));
-  const holds = (m: GloveMaterial): number => Math.min(SHIFT_MIN, ...all.map((c) => BREAKTHROUGH_MIN[c][m]));
-  const material = GLOVE_MATERIALS.find((m) => holds(m) >= LEAST_MIN) ?? 'laminate';
-  return { material, changeMin: holds(material) / 2 };
+  return Math.min(SHIFT_MIN, ...all.map((c) => BREAKTHROUGH_MIN[c][m]));
+}
+
+/** The lightest that holds all of them. What nobody said is taken for the worst on the list. */
+export const gloveFor = (chemicals: readonly (HandChemical | 'unsaid')[]): Glove => {
+  const material = GLOVE_MATERIALS.find((m) => holdsMin(m, chemicals) >= LEAST_MIN) ?? 'laminate';
+  return { material, changeMin: holdsMin(material, chemicals) / 2 };
+};
+
+/** What one product puts on the hands, and the glove that its own sheet names: null, none. */
+export interface OnHands {
+  readonly chemical: HandChemical | 'unsaid' | null;
+  readonly said: GloveMaterial | null;
+}
+/** A sheet rules for its own product, and over several the strictest; it is changed by what comes through the very glove. */
+export function gloveOver(all: readonly OnHands[]): Glove {
+  const found = gloveFor(all.flatMap((p) => (p.said === null && p.chemical !== null ? [p.chemical] : [])));
+  const silent = all.some((p) => p.said === null && p.chemical !== null);
+  const material = GLOVE_MATERIALS.findLast((m) => all.some((p) => p.said === m) || (silent && m === found.material)) ?? found.material;
+  return {
+    material,
+    changeMin:
+      holdsMin(
+        material,
+        all.flatMap((p) => p.chemical ?? []),
+      ) / 2,
+  };
 }

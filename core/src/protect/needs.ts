@@ -1,9 +1,19 @@
 /** What one surface asks of the zone in which it is worked. */
 import type { SolventId } from '../air/vapour';
-import { BOUGHT, type Chemistry, type ElementId, type LayingId, type MethodId, type RepairId, type Surface, type WallId } from '../facts';
+import {
+  BOUGHT,
+  type Chemistry,
+  type ElementId,
+  type LayingId,
+  type MethodId,
+  type Product,
+  type RepairId,
+  type Surface,
+  type WallId,
+} from '../facts';
 import { methodById, type Method } from '../catalogue';
-import { baseOf, LAYING, type CoatLine } from '../coat';
-import { chemistryOf, coatingOf, thinnerOf } from '../shelf/own';
+import { LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
 import { HIGH_M, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
@@ -51,6 +61,8 @@ export interface Needs {
   readonly asbestos: HazardState;
   /** Coats of the plan that are thinned with solvent. */
   readonly solventCoats: readonly CoatLine['product'][];
+  /** Coats whose own sheet says which gloves or mask. */
+  readonly bySheet: readonly CoatLine['product'][];
   /** Coats that are sprayed. */
   readonly mists: readonly Mist[];
   /** What evaporates of what is laid, strokes and coats: by method or product. */
@@ -108,7 +120,9 @@ const IN_STRIPPER = {
   // Refused by chemistry elsewhere; held here against the strictest that is known.
   methyleneChloride: 'benzylAlcohol',
 } as const satisfies Record<Chemistry, SolventId>;
-function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[]): Laid[] {
+/** What is laid on, of all that the plan says of coats. */
+type CoatsOn = Pick<CoatingPlan, 'lines' | 'wipe'>;
+function laidOn(ctx: SurfaceContext, choice: Choice, { lines, wipe }: CoatsOn): Laid[] {
   const strokes = choice.parts.flatMap((p) =>
     picksOf(p).flatMap(({ option }): Laid[] => {
       const m = methodById(option.methodId);
@@ -128,7 +142,7 @@ function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[])
     }),
   );
   const coats = lines.flatMap((l): Laid[] => {
-    if (baseOf(l.product) !== 'solvent' || l.areaM2 === 0 || l.coats === 0) return [];
+    if (!evaporates(ctx.settings, l.product) || l.areaM2 === 0 || l.coats === 0) return [];
     const wet = l.litres / l.coats / l.areaM2;
     const { sprays } = LAYING[l.way];
     const thinner = wet * (1 - coatingOf(ctx.settings, l.product).volumeSolidsPct / 100) * (sprays ? MIST_SHARE : COAT_SHARE);
@@ -152,8 +166,24 @@ function laidOn(ctx: SurfaceContext, choice: Choice, lines: readonly CoatLine[])
       ];
     }),
   );
-  return [...strokes, ...wiped, ...coats];
+  const areaM2 = choice.parts.reduce((sum, p) => sum + p.areaM2, 0);
+  const lastWipe: Laid[] =
+    wipe !== 'alcohol' || areaM2 === 0
+      ? []
+      : [
+          {
+            what: 'alcohol',
+            stroke: false,
+            solvent: 'isopropanol',
+            litresPerM2: WIPE.litresPerM2 * WIPE.alcoholShare,
+            hours: WIPE.driesH,
+            areaM2,
+          },
+        ];
+  return [...strokes, ...wiped, ...lastWipe, ...coats];
 }
+
+const asksWear = (own: Product | null): boolean => own !== null && (own.gloves !== null || own.filter !== null);
 
 /** A sill belongs to every window, whichever way it opens. */
 const HAS_SILL: readonly ElementId[] = ['doubleHungSash', 'casementSash', 'metalCasement', 'sill'];
@@ -174,7 +204,7 @@ export function needsOf(
   ctx: SurfaceContext,
   choice: Choice,
   { overall }: LeadPicture,
-  coating: readonly CoatLine[],
+  coating: CoatsOn,
   repairs: readonly Repair[] = [],
 ): Needs {
   const { rulebook } = ctx;
@@ -192,10 +222,11 @@ export function needsOf(
   const near = ctx.space.services;
   const hot = any((m) => m.heatC !== null && m.heatC > 150);
   const dusty = any((m) => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no');
-  const solventCoats = coating.filter((l) => baseOf(l.product) === 'solvent' && l.areaM2 > 0 && l.coats > 0).map((l) => l.product);
-  const mists = coating
+  const lines = coating.lines;
+  const solventCoats = lines.filter((l) => evaporates(ctx.settings, l.product) && l.areaM2 > 0 && l.coats > 0).map((l) => l.product);
+  const mists = lines
     .filter((l) => LAYING[l.way].sprays && l.areaM2 > 0 && l.coats > 0)
-    .map((l): Mist => ({ product: l.product, way: l.way, solvent: baseOf(l.product) === 'solvent' }));
+    .map((l): Mist => ({ product: l.product, way: l.way, solvent: evaporates(ctx.settings, l.product) }));
   const reaches: Record<HazardKind, boolean> = {
     lead,
     asbestos: guarded,
@@ -204,7 +235,7 @@ export function needsOf(
     antifoul: methods.length > 0 && liveLayers(s).some((l) => l.binder === 'antifouling'),
     silica: holdsSilica(s) && (dusty || repairs.some((r) => cuts(r.repair.value))),
     dust: dusty,
-    vapour: any((m) => m.vapour) || solventCoats.length > 0,
+    vapour: any((m) => m.vapour) || solventCoats.length > 0 || coating.wipe === 'alcohol',
     mist: mists.length > 0,
     caustic: any((m) => m.caustic),
     acid: any((m) => m.acid),
@@ -215,7 +246,7 @@ export function needsOf(
       (near.includes('liveHeater') && any((m) => m.wet || m.vapour)) ||
       (near.includes('alarm') && any((m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90))),
     noise: any((m) => m.noisy) || mists.some((m) => LAYING[m.way].db !== null),
-    height: (methods.length > 0 || coating.some((l) => l.areaM2 * l.coats > 0)) && ctx.space.accessM > HIGH_M,
+    height: (methods.length > 0 || lines.some((l) => l.areaM2 * l.coats > 0)) && ctx.space.accessM > HIGH_M,
   };
   const fibres = methods.length > 0 && isPresent(ctx.asbestos.coat.value);
   const kit = ctx.space.moldKit;
@@ -237,6 +268,7 @@ export function needsOf(
     methods: methods.map((m) => m.id),
     reaches: HAZARD_KINDS.filter((k) => reaches[k]),
     solventCoats,
+    bySheet: lines.filter((l) => l.areaM2 > 0 && l.coats > 0 && asksWear(l.own)).map((l) => l.product),
     mists,
     lays: laidOn(ctx, choice, coating),
     sills: HAS_SILL.includes(s.element) ? s.count : 0,

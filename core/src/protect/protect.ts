@@ -2,7 +2,7 @@
 import { LEAD_LIMITS, leadLimit, LIMIT_SOURCES } from '../air/breathing';
 import { exposureTo, type Exposure } from './breathed';
 import { coatWear, type CoatWear } from './coat-wear';
-import { gloveFor } from './gloves';
+import { gloveOver } from './gloves';
 import { suitFacts } from './heat';
 import { ownedMask } from './masks';
 import { loudest, minutesAt, UNDER_ONE } from './noise';
@@ -13,7 +13,7 @@ import { methodById, type Method } from '../catalogue';
 import { isPresent, strictest, type HazardState } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
 import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
-import { chemistryOf } from '../shelf/own';
+import { chemistryOf, ownStripper } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import type { Rect } from '../zone/shapes';
 import type { Needs } from './needs';
@@ -224,11 +224,19 @@ function forLeadAndVapour({ upperUgM3: upper, own, settled }: Exposure, vapour: 
 const EYEWASH = { litres: measure(6, 'gal'), within: measure(55, 'ft') };
 
 /** Of several strippers the glove that holds all of them. Law P3. */
-function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason {
-  const found = methods.filter((m) => m.vapour && m.id !== 'moldBleach').map((m) => chemistryOf(settings, m.id));
-  const chemicals = [...new Set(found)];
-  const { material, changeMin } = gloveFor(chemicals);
-  return why('kit.glovesFor', 'mem-gloves', { chemicals, material, change: measure(changeMin, 'min') });
+function glovesFor(methods: readonly Method[], settings: FirmSettings): Reason[] {
+  const laid = methods.filter((m) => m.vapour && m.id !== 'moldBleach');
+  const hands = laid.map((m) => ({ chemical: chemistryOf(settings, m.id), said: ownStripper(settings, m.id)?.gloves ?? null }));
+  const { material, changeMin } = gloveOver(hands);
+  const told = laid.filter((_, i) => hands[i]!.said !== null).map((m) => m.id);
+  return [
+    why('kit.glovesFor', 'mem-gloves', {
+      chemicals: [...new Set(hands.map((h) => h.chemical))],
+      material,
+      change: measure(changeMin, 'min'),
+    }),
+    ...(told.length > 0 ? [why('kit.glovesSheet', 'firm-sheet', { products: told, material })] : []),
+  ];
 }
 
 function kitFor(
@@ -244,7 +252,7 @@ function kitFor(
   { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
-  const add = (kit: Kit, reason: Reason) => out.push(answer(kit, reason));
+  const add = (kit: Kit, ...because: readonly Reason[]) => out.push({ value: kit, because });
   const any = (f: (m: Method) => boolean) => methods.some(f);
   if (methods.length === 0) return out;
   const heat = why('kit.suitHeat', 'niosh-85-115', suitFacts());
@@ -279,7 +287,7 @@ function kitFor(
     add('eyewash', why('kit.eyewash', 'ansi-z358', EYEWASH));
   } else if (bleach) add('causticGloves', why('kit.bleachGloves', 'mem-gloves'));
   // One does not stand for the other: what holds caustic lets most solvents through.
-  if (solvent) add('solventGloves', glovesFor(methods, settings));
+  if (solvent) add('solventGloves', ...glovesFor(methods, settings));
   if (!solvent && !bleach && !any((m) => m.caustic)) add('nitrileGloves', why('kit.gloves', 'mem-gloves'));
   if (any((m) => m.wet)) add('mister', why('kit.keepWet', 'trade-scrape'));
   if (any((m) => m.heatC !== null && m.heatC > 150)) {

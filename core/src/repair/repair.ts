@@ -7,7 +7,7 @@ import type { Range } from '../choose';
 import { isPresent } from '../probe';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
-import { priceOf } from '../shelf/own';
+import { fillerDryH, priceOf } from '../shelf/own';
 import { measure } from '../units/units';
 import { FILLER, layersFor, type FillerId } from './fillers';
 import { finishSpec } from './finish';
@@ -353,7 +353,7 @@ export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: nu
   const layers = filler !== null && DEFECT[x.kind].depth ? layersFor(filler, depth) : 1;
   const [perUnit, setUp] = HOURS[meant];
   const size = extentOf(x);
-  const dry = filler === null ? { low: 0, high: 0 } : FILLER[filler].dryH;
+  const dry = filler === null ? { low: 0, high: 0 } : fillerDryH(ctx.settings, filler);
   const amount = amountOf(meant, filler, x, depth);
   const price = amount === null ? 0 : priceOf(ctx.settings, amount.what === 'stock' ? 'stock' : filler!) * amount.value;
   const glass = meant === 'reglaze' ? 25 * size : 0;

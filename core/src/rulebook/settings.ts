@@ -94,6 +94,10 @@ export const FirmSettings = z.strictObject({
   heaterGround: z.enum(['keyedCoat', 'primed']).default('keyedCoat'),
   /** School: what goes first onto bright mild steel. */
   brightSteel: z.enum(['zincPhosphate', 'etch']).default('zincPhosphate'),
+  /** School: what stills bare plaster that drinks or powders. Diluted PVA wets again in a damp room: never there, on lime or outdoors. */
+  plasterSeal: z.enum(['sealer', 'thinnedPva']).default('sealer'),
+  /** School: with what pressure soft grit goes over timber, at the bench of blasting air. */
+  timberBlast: z.enum(['gentle', 'brisk']).default('gentle'),
   /** School: the last wipe before the coat over sound old paint. */
   lastWipe: z.enum(['water', 'alcohol']).default('water'),
   /** People on a job, and hours that they work in a day. */
@@ -156,6 +160,8 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   primeAlways: false,
   heaterGround: 'keyedCoat',
   brightSteel: 'zincPhosphate',
+  plasterSeal: 'sealer',
+  timberBlast: 'gentle',
   lastWipe: 'water',
   crew: 2,
   hoursPerDay: 7.5,

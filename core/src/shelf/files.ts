@@ -107,8 +107,11 @@ const NUMBERS = [
   'mostRhPct',
   'openLifeH',
   'flashC',
+  'guaranteeYears',
 ] as const satisfies readonly (keyof Product)[];
-const HEADERS = ['name', 'good', 'inUse', 'chemistry', ...NUMBERS, 'packs', 'sheet'] as const;
+/** What is chosen from a list, or written. */
+const WORDS = ['chemistry', 'gloves', 'filter', 'guaranteeTerms'] as const;
+const HEADERS = ['name', 'good', 'inUse', ...WORDS, ...NUMBERS, 'packs', 'sheet'] as const;
 
 /** Packs as `2.5=38; 5=70`: size in the unit of the good, price in the firm's money. */
 export const shelfCsv = (products: readonly Product[]): string =>
@@ -152,7 +155,7 @@ export function readShelfCsv(bytes: Uint8Array): Outcome<z.infer<typeof ProductF
       return [];
     }
     const raw: Record<string, unknown> = { name: at('name'), good: at('good'), sheet: at('sheet') };
-    if (at('chemistry') !== '') raw['chemistry'] = at('chemistry');
+    for (const w of WORDS) if (at(w) !== '') raw[w] = at(w);
     if (at('inUse') !== '') raw['inUse'] = !/^(no|0|false|off)$/i.test(at('inUse'));
     for (const n of NUMBERS) {
       const cell = at(n);

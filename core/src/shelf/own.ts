@@ -6,7 +6,9 @@ import { GOODS, type AgentId, type Consumable } from '../catalogue';
 import { NOT_BOUGHT } from '../catalogue/method';
 import { curveOf, dryingRate, fitSheet, SHEET_C, SHEET_RH, type Curve } from '../coat/drying';
 import { baseOf, PRIMERS_DATA, thinsWith, TOPCOATS_DATA, type Coating, type CoatId } from '../coat/products';
+import type { Range } from '../choose';
 import { CHEMISTRIES, isGood, type Chemistry, type GoodId, type MethodId, type Product, type StuffId, type TopcoatId } from '../facts';
+import { FILLER, type FillerId } from '../repair/fillers';
 import type { FirmSettings } from '../rulebook';
 
 type Shelf = Pick<FirmSettings, 'products'>;
@@ -33,6 +35,11 @@ const STRIPPER_GOOD: Readonly<Partial<Record<MethodId, GoodId>>> = {
   neutralStripper: 'neutralGel',
   masonryStripper: 'masonryGel',
   masonryKit: 'masonryGel',
+};
+/** The firm's own stripper with which a method works; null: a generic one, or it uses none. */
+export const ownStripper = (settings: Shelf, id: MethodId): Product | null => {
+  const good = STRIPPER_GOOD[id];
+  return good === undefined ? null : ownOf(settings, good);
 };
 const isChemistry = (stuff: StuffId): stuff is Chemistry & StuffId => (CHEMISTRIES as readonly string[]).includes(stuff);
 
@@ -102,6 +109,12 @@ export function coatingOf(settings: Shelf, id: CoatId): Coating {
     recoatH: h20 === null ? generic.recoatH : { low: h20, high: h20 },
   };
 }
+/** Before the next layer or coat over a filler, h at about 20 C: by its own sheet where that says so. */
+export function fillerDryH(settings: Shelf, id: FillerId): Range {
+  const own = ownOf(settings, id)?.recoatLeastH ?? null;
+  return own === null ? FILLER[id].dryH : { low: own, high: own };
+}
+
 /** Says the sheet anything that changes how much of it is laid, or how long it takes. */
 export const saysOfCoat = (p: Product): boolean =>
   p.solidsPct !== null || p.dryFilmUm !== null || p.coats !== null || p.recoatLeastH !== null;
@@ -111,6 +124,14 @@ const THINNERS = ['isopropanol', 'xylene', 'mineralSpirits', 'acetone'] as const
 export function thinnerOf(settings: Shelf, id: CoatId): (typeof THINNERS)[number] {
   const own = ownOf(settings, id)?.chemistry;
   return THINNERS.find((t) => t === own) ?? thinsWith(id);
+}
+
+/** A liquid that flashes at or below it is flammable: GHS categories 1 to 3. */
+const FLAMMABLE_C = 60;
+/** What of a coat goes into the air and burns: thinned with solvent, or its own sheet says that it flashes. */
+export function evaporates(settings: Shelf, id: CoatId): boolean {
+  const flashC = ownOf(settings, id)?.flashC ?? null;
+  return baseOf(id) === 'solvent' || (flashC !== null && flashC <= FLAMMABLE_C);
 }
 
 const STUFF_AGENTS: Readonly<Partial<Record<StuffId, readonly AgentId[]>>> = {

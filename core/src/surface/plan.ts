@@ -154,7 +154,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     proof: priceProof(choice.parts),
     problems: surfaceProblems(null, s, 'surface', ctx.site.thisYear),
   };
-  const needs = needsOf(s, ctx, choice, lead, coating.lines, repairs);
+  const needs = needsOf(s, ctx, choice, lead, coating, repairs);
   return {
     ...base,
     name: s.name,

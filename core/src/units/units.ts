@@ -40,7 +40,8 @@ export type Dimension =
   | 'weight'
   | 'leachate'
   | 'sound'
-  | 'hangingLoad';
+  | 'hangingLoad'
+  | 'salt';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -67,6 +68,7 @@ export const UNITS = {
   min: { dimension: 'time', scale: 1 / 60, label: 'min' },
   s: { dimension: 'time', scale: 1 / 3600, label: 's' },
   d: { dimension: 'time', scale: 24, label: 'days' },
+  yr: { dimension: 'time', scale: 24 * 365.25, label: 'years' },
   C: { dimension: 'temperature', scale: 1, label: '°C' },
   F: { dimension: 'temperature', scale: 5 / 9, offset: -160 / 9, label: '°F' },
   deltaC: { dimension: 'temperatureDifference', scale: 1, label: '°C' },
@@ -114,6 +116,7 @@ export const UNITS = {
   pH: { dimension: 'acidity', scale: 1, label: 'pH' },
   dBA: { dimension: 'sound', scale: 1, label: 'dB' },
   'kg/m2': { dimension: 'hangingLoad', scale: 1, label: 'kg/m²' },
+  'mg/m2': { dimension: 'salt', scale: 1, label: 'mg/m²' },
   'lb/ft2': { dimension: 'hangingLoad', scale: 0.45359237 / FOOT_M ** 2, label: 'lb/ft²' },
   'ug/ft2': { dimension: 'dustLoading', scale: 1, label: 'µg/ft²' },
   'ug/m2': { dimension: 'dustLoading', scale: FOOT_M ** 2, label: 'µg/m²' },

@@ -48,6 +48,7 @@ export function surfaceDraft(
     chalkGrade: null,
     rustGrade: null,
     moldM2: null,
+    stainM2: null,
     scrapped: false,
     opening: 'sealed',
     species: '',

@@ -19,13 +19,17 @@ export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
   faceC: 'C',
   adhesionClass: 'class',
   chalkClass: 'class',
+  rinsePh: 'pH',
+  dropS: 's',
+  filmS: 's',
+  saltMgM2: 'mg/m2',
 };
 
-/** As a person on a job reads and enters it. Minutes and hours are what the check speaks of. */
+/** What the check itself speaks of in this unit, and what its kit counts in. */
+const AS_KEPT: readonly CheckNumber[] = ['waitedMin', 'waitedH', 'dropS', 'filmS', 'saltMgM2'];
+/** As a person on a job reads and enters it. */
 export const checkUnit = (what: CheckNumber, system: UnitSystem): Unit =>
-  what === 'waitedMin' || what === 'waitedH'
-    ? CHECK_UNITS[what]
-    : (unitFor(UNITS[CHECK_UNITS[what]].dimension, system) ?? CHECK_UNITS[what]);
+  AS_KEPT.includes(what) ? CHECK_UNITS[what] : (unitFor(UNITS[CHECK_UNITS[what]].dimension, system) ?? CHECK_UNITS[what]);
 
 /** What a reading on the very limit may differ by without being beyond it: the last bit of a conversion. */
 const SAME = 1e-9;
@@ -39,10 +43,17 @@ export function keeps(asked: Asked, value: number): boolean {
   );
 }
 
+function keepsNear({ what, near }: Asked, values: ReadonlyMap<CheckNumber, number>): boolean {
+  const other = near === undefined ? undefined : values.get(near.what);
+  if (near === undefined || other === undefined) return true;
+  const over = values.get(what)! - other;
+  return over >= -near.below - SAME && over <= near.above + SAME;
+}
+
 /** @returns what the check comes to; null: a pass without its numbers, which counts for nothing */
 export function checkOutcome(c: Pick<Check, 'outcome' | 'measured'>, asks: readonly Asked[]): Check['outcome'] | null {
   if (c.outcome === 'fail') return 'fail';
   const values = new Map(c.measured.map((m) => [m.what, m.value]));
-  if (asks.some((a) => values.has(a.what) && !keeps(a, values.get(a.what)!))) return 'fail';
+  if (asks.some((a) => values.has(a.what) && !(keeps(a, values.get(a.what)!) && keepsNear(a, values)))) return 'fail';
   return asks.every((a) => values.has(a.what)) ? 'pass' : null;
 }

@@ -5,7 +5,7 @@ import type { CoatingPlan } from '../coat';
 import { isPresent, type LeadPicture } from '../probe';
 import { cuts, DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
 import { why, type Reason } from '../reasons';
-import { priceOf } from '../shelf/own';
+import { fillerDryH, ownOf, priceOf } from '../shelf/own';
 import { measure } from '../units/units';
 import type { Around } from './around';
 import { gate, hours, plus, stepOf, type Amount, type GateSpec, type StepSpec } from './step';
@@ -31,9 +31,52 @@ function rubWords(r: Repair, { lead }: Inputs): Reason[] {
     : [why('repair.rubDry', 'trade-repair', { dust: `dust.${dust}` }, 'care')];
 }
 
-function gatesOf(repair: RepairId): GateSpec[] {
+/** Work on putty that holds glass. */
+const GLAZES: readonly RepairId[] = ['rePutty', 'reglaze'];
+/** A rebate is primed and dry before oil putty lies on it, h. Common practice, no published source. */
+const REBATE_DRIES = measure(24, 'h');
+/** Later than this the oil has gone out of it unpainted, d. From memory of putty makers' sheets. */
+const PAINT_BY = measure(28, 'd');
+/** Bed behind the glass, and how far the face stays behind the sight line so that paint laps onto the glass, mm. Common practice. */
+const BED = measure(2, 'mm');
+const LAP = measure(2, 'mm');
+
+/** The rebate before, and how the bed and face are made. */
+function glazingStep(kind: RepairId, rs: readonly Repair[]): StepSpec {
+  return stepOf({
+    id: `rebate.${kind}`,
+    kind: 'repair',
+    title: why('step.rebate', 'trade-repair', { repair: `repair.${kind}` }),
+    handsOnH: rs.reduce((sum, r) => plus(sum, hours(r.handsOnH.low * REBATE_SHARE, r.handsOnH.high * REBATE_SHARE)), hours(0, 0)),
+    waitH: hours(REBATE_DRIES.value, REBATE_DRIES.value),
+    because: [why('putty.rebate', 'trade-repair')],
+    gates: [
+      gate(`rebate-dry.${kind}`, 'repair', why('gate.rebateDry', 'trade-repair', { limit: REBATE_DRIES }), [
+        { what: 'waitedH', atLeast: REBATE_DRIES },
+      ]),
+    ],
+  });
+}
+/** A thin coat along it, of the hours that the glazing takes. Common practice, no published source. */
+const REBATE_SHARE = 0.15;
+const puttyWords = (): Reason[] => [
+  why('putty.bed', 'trade-repair', { bed: BED }),
+  why('putty.face', 'trade-repair', { lap: LAP }),
+  why('putty.paintBy', 'mem-putty', { by: PAINT_BY }, 'care'),
+];
+
+function gatesOf(repair: RepairId, { ctx }: Inputs): GateSpec[] {
   if (repair === 'siliconeOff') return [gate('silicone-gone', 'repair', why('gate.siliconeGone', 'trade-repair'))];
-  if (repair === 'reglaze' || repair === 'rePutty') return [gate(`glass-eased.${repair}`, 'repair', why('gate.paneWhole', 'trade-repair'))];
+  if (GLAZES.includes(repair)) {
+    const skin = measure(fillerDryH(ctx.settings, 'glazingPutty').low, 'h');
+    const own = ownOf(ctx.settings, 'glazingPutty')?.recoatLeastH ?? null;
+    return [
+      gate(`glass-eased.${repair}`, 'repair', why('gate.paneWhole', 'trade-repair')),
+      gate(`putty-skin.${repair}`, 'repair', why('gate.puttySkin', own === null ? 'mem-putty' : 'firm-sheet', { limit: skin }), [
+        { what: 'waitedH', atLeast: skin },
+      ]),
+    ];
+  }
   return [gate(`repaired.${repair}`, 'repair', why('gate.repairHard', 'trade-repair', { repair: `repair.${repair}` }))];
 }
 
@@ -90,6 +133,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
     const layered = rs.filter((r) => r.layers > 1);
     const sealed = rs.find((r) => r.filler !== null && FILLER[r.filler].sealedBy === 'primer' && coating.lines.length > 0);
     const ordered = rs.find((r) => r.leadDays !== null);
+    if (GLAZES.includes(kind)) out.push(glazingStep(kind, rs));
     out.push(
       stepOf({
         id: `repair.${kind}`,
@@ -99,9 +143,10 @@ export function repairSteps(input: Inputs): StepSpec[] {
         // They dry side by side.
         waitH: longest(rs),
         amounts: amountsOf(rs),
-        gates: gatesOf(kind),
+        gates: gatesOf(kind, input),
         because: unique([
           ...rs.flatMap((r) => r.repair.because),
+          ...(GLAZES.includes(kind) ? puttyWords() : []),
           ...layered.map((r) => why('repair.layers', 'mem-filler', { layers: measure(r.layers, 'pieces'), filler: r.filler! })),
           ...(cuts(kind) && isPresent(input.lead.overall.value) ? [why('repair.cutLead', 'trade-repair', {}, 'care', 'hazard')] : []),
           ...rs.flatMap((r) => rubWords(r, input)),
@@ -132,7 +177,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
         kind: suspect ? 'ask' : 'repair',
         title: why('step.level', 'trade-repair', { area: measure(levelM2, 'm2') }),
         handsOnH: { low: LEVEL_H_M2.low * levelM2, high: LEVEL_H_M2.high * levelM2 },
-        waitH: FILLER.fineSurfacer.dryH,
+        waitH: fillerDryH(ctx.settings, 'fineSurfacer'),
         amounts: suspect ? [] : [{ what: 'fineSurfacer', amount: measure(levelM2, 'L') }],
         because: [
           ...(suspect ? [why('repair.notInto', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard')] : []),

@@ -28,6 +28,8 @@ export interface Asked {
   readonly atLeast?: Measure;
   readonly atMost?: Measure;
   readonly below?: Measure;
+  /** And it lies so far below and above another number of the same check. */
+  readonly near?: { readonly what: CheckNumber; readonly below: number; readonly above: number };
 }
 
 export interface GateSpec {

@@ -1,17 +1,18 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
-import { METAL, TIMBER, type Binder, type MethodId, type Surface } from '../facts';
+import { MASONRY, METAL, PLASTER, TIMBER, type MethodId, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
-import { baseOf, DEW_MARGIN_C, LAYING, layH, type CoatingPlan, type CoatLine } from '../coat';
+import { baseOf, DEW_MARGIN_C, LAYING, layH, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent, readsWet } from '../probe';
 import { why, type Reason } from '../reasons';
 import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
-import { goodsOf, liveLayers } from '../walk';
+import { evaporates } from '../shelf/own';
+import { goodsOf } from '../walk';
 import { repairSteps } from './repairs';
 import { cutInH, maskMoney } from './masking';
 import {
@@ -62,7 +63,7 @@ interface Earlier {
 }
 
 /** Between two strokes that must not meet: what is cleared away, its proof, and drying. */
-function betweenSteps(x: Stroke, m: Method, earlier: Earlier[]): StepSpec[] {
+function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], s: Surface): StepSpec[] {
   const at = `${x.kind}.${x.methodId}${x.half === 'coarse' ? '.coarse' : ''}`;
   const out = new Map<Residue, StepSpec>();
   for (const e of earlier) {
@@ -76,7 +77,7 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[]): StepSpec[] {
         handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
         waitH: DRY_BETWEEN,
         amounts: [],
-        gates: [cleanGate(`clean.${clear}.before.${at}`, clear)],
+        gates: [cleanGate(`clean.${clear}.before.${at}`, clear, s)],
         because: [why(rule, source, { first: first.id, then: m.id }, 'care', 'hazard'), why(RINSE_WORDS[clear], 'trade-strip')],
       });
       e.cleared = true;
@@ -123,12 +124,65 @@ function curedGate(s: Surface, { place, space }: SurfaceContext): GateSpec {
   return gate('cause-cured', 'prepare', why('gate.causeCured', 'astm-d4263'), [{ what: 'waitedH', atLeast: measure(16, 'h') }]);
 }
 
-/** Ready to paint: pH 6 to 8.5. ASTM D4262 and practice. */
-const NEUTRAL: Asked = { what: 'ph', atLeast: measure(6, 'pH'), atMost: measure(8.5, 'pH') };
-const cleanGate = (id: string, residue: Residue): GateSpec =>
-  residue === 'alkali' || residue === 'acid'
-    ? gate(id, 'rinse', why('gate.alkaliGone', 'astm-d4262'), [NEUTRAL])
-    : gate(id, 'rinse', residue === 'wax' ? why('gate.waxGone', 'trade-strip') : why('gate.clothClean', 'trade-strip', { residue }));
+/** The wet face, like the water that rinsed it: no more than 1 below or 2 above it. ASTM D4262; 6 to 8.5 is practice. */
+const NEUTRAL: Asked = {
+  what: 'ph',
+  atLeast: measure(6, 'pH'),
+  atMost: measure(8.5, 'pH'),
+  near: { what: 'rinsePh', below: 1, above: 2 },
+};
+/** Water that was in use before is no rinse water. Common practice, no published source. */
+const RINSE_WATER: Asked = { what: 'rinsePh', atLeast: measure(5.5, 'pH'), atMost: measure(9.5, 'pH') };
+/** A drop sinks in within a minute where nothing closes the pores. ASTM F3191, from memory. */
+const DROP = measure(60, 's');
+/** Water lies on clean metal as one film for so long. The water-break test, from memory. */
+const FILM = measure(30, 's');
+function cleanGate(id: string, residue: Residue, s: Surface): GateSpec {
+  if (residue === 'alkali' || residue === 'acid') return gate(id, 'rinse', why('gate.alkaliGone', 'astm-d4262'), [NEUTRAL, RINSE_WATER]);
+  if (residue !== 'wax') return gate(id, 'rinse', why('gate.clothClean', 'trade-strip', { residue }));
+  const porous = TIMBER.includes(s.material) || PLASTER.includes(s.material) || MASONRY.includes(s.material);
+  return porous
+    ? gate(id, 'rinse', why('gate.waxGone', 'astm-f3191', { limit: DROP }), [{ what: 'dropS', atMost: DROP }])
+    : gate(id, 'rinse', why('gate.waxGoneHard', 'mem-waterbreak', { limit: FILM }), [{ what: 'filmS', atLeast: FILM }]);
+}
+
+/** Nothing new has come out for a week. Common practice, no published source. */
+const SALTS_STAY_AWAY = measure(168, 'h');
+/** What the patch test may find on metal before a coat. IMO PSPC, MSC.215(82), as sodium chloride by ISO 8502-9. */
+const SALT_ON_METAL = measure(50, 'mg/m2');
+const mineralSalts = (s: Surface): boolean =>
+  s.conditions.includes('salty') && (MASONRY.includes(s.material) || PLASTER.includes(s.material));
+/** Brushed off dry until none comes: water takes them back in. */
+const saltsDry = (areaM2: number): StepSpec =>
+  stepOf({
+    id: 'salts',
+    kind: 'dry',
+    title: why('step.saltsDry', 'trade-prime', { area: measure(areaM2, 'm2') }),
+    handsOnH: hours(areaM2 / 30, areaM2 / 12),
+    waitH: hours(SALTS_STAY_AWAY.value, SALTS_STAY_AWAY.value * 2),
+    because: [why('salts.dry', 'trade-prime', {}, 'care')],
+    gates: [
+      gate('salts-gone', 'dry', why('gate.saltsGone', 'trade-prime', { limit: SALTS_STAY_AWAY }), [
+        { what: 'waitedH', atLeast: SALTS_STAY_AWAY },
+      ]),
+    ],
+  });
+/** Washed off with fresh water; on metal a patch says whether it is gone. */
+const saltsRinse = (s: Surface, areaM2: number): StepSpec =>
+  stepOf({
+    id: 'salts',
+    kind: 'rinse',
+    title: why('step.saltsRinse', 'trade-prime', { area: measure(areaM2, 'm2') }),
+    handsOnH: hours(areaM2 / 25, areaM2 / 10),
+    because: [why('salts.rinse', 'trade-prime', {})],
+    gates: [
+      METAL.includes(s.material)
+        ? gate('salts-gone', 'rinse', why('gate.saltsMetal', 'imo-pspc', { limit: SALT_ON_METAL }), [
+            { what: 'saltMgM2', atMost: SALT_ON_METAL },
+          ])
+        : gate('salts-gone', 'rinse', why('gate.saltsWhite', 'trade-prime', {})),
+    ],
+  });
 
 const times = (r: Range, by: Range): Range => ({ low: r.low * by.low, high: r.high * by.high });
 
@@ -146,7 +200,7 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
   return strokes.flatMap((x, i): StepSpec[] => {
     const m = methodById(x.methodId);
     if (!m.disturbs && !COVERS.includes(m.id)) return [];
-    const between = betweenSteps(x, m, earlier);
+    const between = betweenSteps(x, m, earlier, s);
     earlier.push({ method: m, cleared: false, wet: m.wet });
     const part = choice.parts.find((p) => p.partId === x.partId)!;
     const pick = picksOf(part).find((k) => k.option.methodId === x.methodId)!;
@@ -265,22 +319,6 @@ const HOLDS: Asked = { what: 'adhesionClass', atLeast: measure(4, 'class') };
 /** Where tape is pulled from a cut, it is a class and not an opinion. */
 const adhesionGate = (check: Reason): GateSpec =>
   gate('adhesion', 'remove', check, ['gate.adhesion', 'gate.adhesionThick'].includes(check.rule) ? [HOLDS] : []);
-
-/** Half alcohol, half water, on a cloth that is wrung out. Common practice, no published source. */
-const WIPE_L_M2 = 0.015;
-/** It takes them up: the cloth turns the color of the coat. */
-const SPIRIT_SOLUBLE: readonly Binder[] = ['shellac', 'lacquer', 'distemper', 'limewash', 'casein'];
-/**
- * The firm's school of a last wipe with alcohol over sound old paint: barred where alcohol dissolves the coat, where nobody tried it on a
- * coat of which nobody knows what it is, and where a cloth may drag fibres.
- */
-function lastWipe({ s, ctx, coating }: Inputs): 'none' | 'alcohol' | 'barred' {
-  if (ctx.settings.lastWipe !== 'alcohol' || coating.lines.length === 0 || coating.left.value === 'bare') return 'none';
-  const [top] = liveLayers(s);
-  if (top === undefined || isPresent(ctx.asbestos.coat.value)) return 'none';
-  const gives = top.alcohol === 'dissolves' || top.alcohol === 'softens' || SPIRIT_SOLUBLE.includes(top.binder);
-  return gives || (top.binder === 'unknown' && top.alcohol === 'untried') ? 'barred' : 'alcohol';
-}
 
 const RINSE_WORDS = {
   acid: 'rinse.acid',
@@ -412,13 +450,14 @@ function plannedSteps(input: Inputs): StepSpec[] {
       title: why('step.rinse', 'trade-strip', { residue }),
       handsOnH: hours(areaM2 / 25, areaM2 / 10),
       because: residue === 'dust' ? dustWords(ctx, coating) : [why(RINSE_WORDS[residue], 'trade-strip')],
-      gates: [cleanGate(`clean.${residue}`, residue)],
+      gates: [cleanGate(`clean.${residue}`, residue, s)],
     });
   }
   const timber = TIMBER.includes(s.material);
   const metal = METAL.includes(s.material);
   const suspect = isPresent(ctx.asbestos.overall.value);
-  const wetting = disturbing.some((m) => m.wet);
+  if (s.conditions.includes('salty') && !mineralSalts(s) && !isPresent(ctx.asbestos.coat.value)) steps.push(saltsRinse(s, areaM2));
+  const wetting = disturbing.some((m) => m.wet) || steps.some((st) => st.id === 'salts');
   // What is sealed in damp stays damp.
   if (wetting || damp || picks.some((m) => COVERS.includes(m.id))) {
     const deep = disturbing.some((m) => m.caustic || m.id === 'steam');
@@ -430,6 +469,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
       gates: [dryGate('moisture', timber, metal)],
     });
   }
+  if (mineralSalts(s) && !suspect) steps.push(saltsDry(areaM2));
   step({
     id: 'check',
     at: { check: true, areaM2 },
@@ -437,7 +477,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
     title: why('step.check', 'trade-prime', {}),
     // By what there is to look at: ten doors one by one are looked at as long as one entry of ten. Common practice, no published source.
     handsOnH: hours(areaM2 / 40, areaM2 / 16),
-    because: lastWipe(input) === 'barred' ? [why('wipe.barred', 'firm-setting', {}, 'care')] : [],
+    because: coating.wipe === 'barred' ? [why('wipe.barred', 'firm-setting', {}, 'care')] : [],
     gates: [
       adhesionGate(adhesionCheck(s, ctx, coating)),
       ...(chalks(s) && coating.left.value !== 'bare' && !suspect && !steps.some((st) => st.id === 'wash') ? [chalkGate()] : []),
@@ -459,15 +499,14 @@ function plannedSteps(input: Inputs): StepSpec[] {
     });
 
   steps.push(...repairSteps(input));
-  const wipe = lastWipe(input);
-  if (wipe === 'alcohol')
+  if (coating.wipe === 'alcohol')
     step({
       id: 'lastWipe',
       kind: 'wash',
       title: why('step.lastWipe', 'firm-setting', { area: measure(areaM2, 'm2') }),
       handsOnH: hours(areaM2 / 40, areaM2 / 20),
-      waitH: hours(0.25, 0.5),
-      amounts: areaM2 > 0 ? [{ what: 'alcohol', amount: measure(areaM2 * WIPE_L_M2, 'L') }] : [],
+      waitH: hours(WIPE.driesH / 2, WIPE.driesH),
+      amounts: areaM2 > 0 ? [{ what: 'alcohol', amount: measure(areaM2 * WIPE.litresPerM2, 'L') }] : [],
       because: [why('wipe.alcohol', 'firm-setting')],
       gates: [gate('wipe-air', 'wash', why('gate.coatAir', 'trade-coat-air'))],
     });
@@ -499,6 +538,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
         coats: l.coats,
         area: measure(l.areaM2, 'm2'),
         by: l.way,
+        where: `where.${l.where}`,
       }),
       handsOnH: plus(plus(plus(layH(l, l.way), onceMore(l)), rub.handsOnH), cutInH(l.use === 'knots' ? 0 : lineM, l.coats)),
       waitH: hours(l.recoatH.low * (between + (last ? 0 : 1)), l.recoatH.high * (between + (last ? 0 : 1))),
@@ -521,7 +561,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
           ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: DEW }), [{ what: 'aboveDewC', atLeast: DEW }])]
           : []),
         // Of its strokes the zone asks this before they begin; what is in a coat evaporates when it was given back.
-        ...(ctx.place !== 'outside' && baseOf(l.product) === 'solvent' && !LAYING[l.way].sprays && l.areaM2 * l.coats > 0
+        ...(ctx.place !== 'outside' && evaporates(ctx.settings, l.product) && !LAYING[l.way].sprays && l.areaM2 * l.coats > 0
           ? [gate(`coat-air.${l.product}`, kind, why('gate.coatAir', 'trade-coat-air'))]
           : []),
         // What the last coat leaves in the rags is looked to before anybody goes home.

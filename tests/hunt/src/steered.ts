@@ -120,6 +120,7 @@ export const PLAIN: Fields = {
   chalkGrade: null,
   rustGrade: null,
   moldM2: null,
+  stainM2: null,
   scrapped: false,
   opening: 'sealed',
   coatsCounted: true,

@@ -72,7 +72,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
               key={l.product}
               label={`${USE_WORDS[l.use]}: ${say(l.product)}, by ${say(l.way)}`}
               value={formatMeasure(measure(l.litres, 'L'), units)}
-              note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`}
+              note={`${l.coats} ${l.coats === 1 ? 'coat' : 'coats'} on ${area(l.areaM2)}, ${say(`where.${l.where}`)}, loss included; ${formatRange(l.recoatH, formatHours)} before the next`}
               because={l.because}
             />
           ))}

@@ -1,7 +1,19 @@
 /** A data sheet: only what matters for this kind of product is asked for. What the sheet does not say stays empty. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { GOODS, isCoat, say, STUFFS, UNITS, type Product } from '@roughsill/core';
+import {
+  FILLERS,
+  GLOVE_MATERIALS,
+  GOODS,
+  GOODS_BY_GROUP,
+  isCoat,
+  say,
+  SHEET_FILTERS,
+  STUFFS,
+  TOPCOATS,
+  UNITS,
+  type Product,
+} from '@roughsill/core';
 import { packText } from '@roughsill/core/report';
 import { Button, NumberField, Select, TextField, Toggle, useUnits, Words } from '../../kit';
 import { cap } from '../../kit/text';
@@ -25,6 +37,9 @@ export function ProductEditor({ product, onPut, onRemove, onAdd }: EditorProps) 
   const p = onAdd ? draft : product;
   const put = (fields: Partial<Fields>) => (onAdd ? setDraft({ ...draft, ...fields }) : onPut?.(fields));
   const coat = isCoat(p.good);
+  const filler = (FILLERS as readonly string[]).includes(p.good);
+  const stripper = (GOODS_BY_GROUP.strippers as readonly string[]).includes(p.good);
+  const finish = TOPCOATS.some((t) => t === p.good);
   const { unit } = GOODS[p.good];
   const liquid = unit === 'L' || unit === 'kg';
   const least = (from: number, what: string) => (v: number) => (v > from ? undefined : `${what} is more than ${from}.`);
@@ -184,6 +199,85 @@ export function ProductEditor({ product, onPut, onRemove, onAdd }: EditorProps) 
             />
           </Cell>
           <Measured label="Flash point" unit="C" value={p.flashC} optional onCommit={(flashC) => put({ flashC })} />
+          <Cell>
+            <NumberField
+              label="Density"
+              unit="kg/L"
+              value={p.densityKgL}
+              optional
+              check={(v) => (v >= 0.3 && v <= 4 ? undefined : '0.3 to 4 kg/L.')}
+              onCommit={(densityKgL) => put({ densityKgL })}
+              testID="product-density"
+            />
+          </Cell>
+        </Row>
+      ) : null}
+      {filler ? (
+        <Row>
+          <Cell>
+            <NumberField
+              label="Next layer or coat from"
+              unit="h"
+              value={p.recoatLeastH}
+              optional
+              check={least(0, 'A wait')}
+              onCommit={(recoatLeastH) => put({ recoatLeastH })}
+              testID="product-least"
+            />
+          </Cell>
+        </Row>
+      ) : null}
+      {coat || stripper ? (
+        <Row>
+          <Cell>
+            <Select
+              label="Gloves by its sheet"
+              value={p.gloves ?? ''}
+              options={[
+                { value: '', label: 'by what is in it' },
+                ...GLOVE_MATERIALS.map((value) => ({ value: value as string, label: cap(say(value)) })),
+              ]}
+              onChange={(v) => put({ gloves: GLOVE_MATERIALS.find((g) => g === v) ?? null })}
+              testID="product-gloves"
+            />
+          </Cell>
+          {coat ? (
+            <Cell>
+              <Select
+                label="Mask by its sheet"
+                value={p.filter ?? ''}
+                options={[
+                  { value: '', label: 'by what is in it' },
+                  ...SHEET_FILTERS.map((value) => ({ value: value as string, label: cap(say(`filter.${value}`)) })),
+                ]}
+                onChange={(v) => put({ filter: SHEET_FILTERS.find((f) => f === v) ?? null })}
+                testID="product-filter"
+              />
+            </Cell>
+          ) : null}
+        </Row>
+      ) : null}
+      {finish ? (
+        <Row>
+          <Cell>
+            <NumberField
+              label="Its maker stands for"
+              unit="years"
+              value={p.guaranteeYears}
+              optional
+              check={(v) => (v >= 0.5 && v <= 50 ? undefined : 'Half a year to fifty.')}
+              onCommit={(guaranteeYears) => put({ guaranteeYears })}
+              testID="product-guarantee"
+            />
+          </Cell>
+          <Cell>
+            <TextField
+              label="On these terms"
+              value={p.guaranteeTerms}
+              onChange={onAdd ? (guaranteeTerms) => put({ guaranteeTerms }) : undefined}
+              onCommit={(guaranteeTerms) => put({ guaranteeTerms })}
+            />
+          </Cell>
         </Row>
       ) : null}
       <Packs product={p} onPut={(packs) => put({ packs })} />

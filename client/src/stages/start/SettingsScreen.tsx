@@ -275,6 +275,24 @@ export function SettingsScreen() {
                 onChange={(brightSteel) => put({ brightSteel })}
               />
               <Pick
+                label="Bare plaster that drinks or powders"
+                value={s.plasterSeal}
+                options={[
+                  { value: 'sealer', label: 'plaster sealer: it stays when it gets damp' },
+                  { value: 'thinnedPva', label: 'diluted PVA; never in a damp room, on lime or outdoors' },
+                ]}
+                onChange={(plasterSeal) => put({ plasterSeal })}
+              />
+              <Pick
+                label="Soft grit on timber"
+                value={s.timberBlast}
+                options={[
+                  { value: 'gentle', label: 'gentle pressure: the grain stays' },
+                  { value: 'brisk', label: 'brisk: faster, and it raises the grain' },
+                ]}
+                onChange={(timberBlast) => put({ timberBlast })}
+              />
+              <Pick
                 label="The last wipe over sound paint"
                 value={s.lastWipe}
                 options={[

@@ -109,6 +109,18 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
                 onCommit={(v) => write({ moldM2: v === null ? null : convert(v, m2, 'm2') }, spell('mold measured'))}
               />
             ) : null}
+            {surface.conditions.includes('waterStain') || surface.conditions.includes('smokeStain') ? (
+              <NumberField
+                label="Stained"
+                unit={UNITS[m2].label}
+                optional
+                hint="Not measured counts as all of it."
+                value={surface.stainM2 === null ? null : roundForReading(convert(surface.stainM2, 'm2', m2))}
+                check={(v) => against('stainM2')(convert(v, m2, 'm2'))}
+                testID="stain-extent"
+                onCommit={(v) => write({ stainM2: v === null ? null : convert(v, m2, 'm2') }, 'stain measured')}
+              />
+            ) : null}
             <Later>
               <Degrees surface={surface} onSet={(fields) => write(fields, 'degree')} />
             </Later>
@@ -221,6 +233,7 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
               name: `${surface.name}, copy`.slice(0, 120),
               position: surface.position + 0.5,
               moldM2: null,
+              stainM2: null,
             });
             dispatch(commit(jobId, copy.drafts, `${surface.name} copied`));
             go('walk', copy.id);

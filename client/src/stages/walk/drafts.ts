@@ -46,7 +46,7 @@ export function copySpace(facts: JobFacts, space: Space): Draft[] {
       undefined,
       id,
     ),
-    ...surfaces.flatMap((s) => copySurface(s, { spaceId: id, moldM2: null }).drafts),
+    ...surfaces.flatMap((s) => copySurface(s, { spaceId: id, moldM2: null, stainM2: null }).drafts),
   ];
 }
 

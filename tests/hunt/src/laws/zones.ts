@@ -576,6 +576,7 @@ function turnsOf(job: JobPlan, z: ZonePlan): Turn[] {
 const at = (minute: number): string => new Date(Date.parse('2026-06-01T06:00:00.000Z') + minute * 60_000).toISOString();
 /**
  * Checks that have a number: the last that passes and the first that does not. ASTM D4262 (pH 6 to 8.5), D4263 (16 h), ISO 8502-4 (3 C),
+ * ASTM F3191 (60 s), water-break test (30 s), IMO MSC.215(82) (50 mg/m2): from memory;
  * ASTM D3359 (class 4), ISO 4628-6 (class 1): classes published, limits common practice;
  * HUD guidelines (20 mph), NFPA 51B (60 min), 40 CFR 745.227 (5, 40 and 100 ug/ft2); 15 % in wood from memory.
  */
@@ -594,7 +595,23 @@ const NUMBERS: readonly (readonly [gate: RegExp, good: Check['measured'], bad: C
     ],
   ],
   [/^mist-wind\./, [{ what: 'windMs', value: 4.4 }], [{ what: 'windMs', value: 4.5 }]],
-  [/^clean\.(alkali|acid)/, [{ what: 'ph', value: 8.5 }], [{ what: 'ph', value: 8.6 }]],
+  [
+    /^clean\.(alkali|acid)/,
+    [
+      { what: 'ph', value: 8.5 },
+      { what: 'rinsePh', value: 6.5 },
+    ],
+    [
+      { what: 'ph', value: 8.5 },
+      { what: 'rinsePh', value: 6.4 },
+    ],
+  ],
+  [/^clean\.wax/, [{ what: 'dropS', value: 60 }], [{ what: 'dropS', value: 61 }], /^gate\.waxGone$/],
+  [/^clean\.wax/, [{ what: 'filmS', value: 30 }], [{ what: 'filmS', value: 29 }], /^gate\.waxGoneHard$/],
+  [/^salts-gone$/, [{ what: 'saltMgM2', value: 50 }], [{ what: 'saltMgM2', value: 50.1 }], /^gate\.saltsMetal$/],
+  [/^salts-gone$/, [{ what: 'waitedH', value: 168 }], [{ what: 'waitedH', value: 167 }], /^gate\.saltsGone$/],
+  [/^rebate-dry\./, [{ what: 'waitedH', value: 24 }], [{ what: 'waitedH', value: 23 }]],
+  [/^putty-skin\./, [{ what: 'waitedH', value: 168 }], [{ what: 'waitedH', value: 167 }]],
   [
     /^cause-cured$/,
     [
