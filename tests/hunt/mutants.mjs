@@ -2,6 +2,16 @@
 export const MUTANTS = [
   ['what stands there is bought again', 'shelf/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
   ['the own sheet is forgotten', 'shelf/own.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
+  ['a stain comes through', 'coat/primer.ts', 'if (stain !== null) {', 'if (false) {'],
+  ['salts are shut in', 'work/steps.ts', 'if (mineralSalts(s) && !suspect)', 'if (false)'],
+  ['gloves of the sheet stay in the box', 'protect/coat-wear.ts', 'said: said(id),', 'said: null,'],
+  ['putty on a raw rebate', 'work/repairs.ts', 'if (GLAZES.includes(kind)) out.push', 'if (false) out.push'],
+  [
+    'glue in the damp',
+    'coat/primer.ts',
+    "if (ctx.settings.plasterSeal !== 'thinnedPva') return usual;",
+    "if (ctx.settings.plasterSeal === 'thinnedPva') return answer('thinnedPva', why('prime.pva', 'firm-setting', {}));",
+  ],
   ['a pack too few', 'shelf/packs.ts', 'const target = Math.ceil(needed / step);', 'const target = Math.floor(needed / step);'],
   ['a sealed room opens its windows', 'zone/vapour.ts', 'const closed = sealed && l.stroke;', 'const closed = false;'],
   [
@@ -240,7 +250,7 @@ export const MUTANTS = [
     "open.find((o) => o.methodId === 'encapsulate') ?? usual.find((o) => o.methodId === 'overcoat') ??",
   ],
   ['softened wood is no harm', 'trial/square.ts', "['scorched', 'etched', 'softened']", "['scorched', 'etched']"],
-  ['solvent in a room without air', 'work/steps.ts', "baseOf(l.product) === 'solvent' && !LAYING[l.way].sprays", 'false'],
+  ['solvent in a room without air', 'work/steps.ts', 'evaporates(ctx.settings, l.product) && !LAYING[l.way].sprays', 'false'],
   [
     'a sealed suspect is de-nibbed',
     'work/steps.ts',
@@ -256,10 +266,10 @@ export const MUTANTS = [
   [
     'a mist of solvent in a room',
     'coat/laying.ts',
-    "else if (base === 'solvent' && (id !== 'can' || areaM2 > CAN_TO_M2))",
+    "else if (evaporates(ctx.settings, product as CoatId) && (id !== 'can' || areaM2 > CAN_TO_M2))",
     'else if (false)',
   ],
-  ['a mist without a mask', 'protect/coat-wear.ts', 'const needed = mists.length > 0 || vapour;', 'const needed = vapour;'],
+  ['a mist without a mask', 'protect/coat-wear.ts', 'const needed = mists.length > 0 || vapour', 'const needed = vapour'],
   ['a mist that is forgotten', 'protect/needs.ts', 'mist: mists.length > 0,', 'mist: false,'],
   ['a dry-room coat outdoors', 'coat/fits.ts', "if (ctx.place === 'outside' && INSIDE_ONLY.includes(topcoat))", 'if (false)'],
   ['limewash over anything', 'coat/fits.ts', 'if (over) out.push(', 'if (false) out.push('],
@@ -302,7 +312,7 @@ export const MUTANTS = [
   ['nobody watches the heat', 'zone/steps.ts', "if (hot) after.push(gate('fire-watch'", "if (false) after.push(gate('fire-watch'"],
   // Steps and checks
   ['a tick passes where there is a number', 'work/judge.ts', "asks.every((a) => values.has(a.what)) ? 'pass' : null", "'pass'"],
-  ['a number beyond its limit passes', 'work/judge.ts', '!keeps(a, values.get(a.what)!)', 'false'],
+  ['a number beyond its limit passes', 'work/judge.ts', '!(keeps(a, values.get(a.what)!) && keepsNear(a, values))', 'false'],
   ['glass is not masked', 'work/around.ts', "out.push('glass')", 'out.push()'],
   ['grease is scuffed in', 'work/steps.ts', '...washStep(input), ', ''],
   ['tape stays on', 'work/steps.ts', '...unmask(input), ', ''],

@@ -12,7 +12,7 @@ import type { SurfaceContext } from '../surface/context';
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
-import { coatingOf } from '../shelf/own';
+import { coatingOf, evaporates } from '../shelf/own';
 import { wetFilmUm } from './film';
 import { baseOf, type CoatId, type PrimerId } from './products';
 
@@ -240,7 +240,8 @@ function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On
       block(why('lay.boundary', 'trade-lay', { ...facts, boundary: [measure(boundaryM, 'm'), reach] }, 'block', 'hazard'));
     else out.push(why('lay.mistOutside', 'trade-lay', { ...facts, reach, limit: MIST_WIND }, 'care'));
   } else if (ctx.place === 'bench') out.push(why('lay.mistBench', 'trade-lay', facts, 'care'));
-  else if (base === 'solvent' && (id !== 'can' || areaM2 > CAN_TO_M2)) block(why('lay.solventMist', 'trade-lay', facts, 'block', 'hazard'));
+  else if (evaporates(ctx.settings, product as CoatId) && (id !== 'can' || areaM2 > CAN_TO_M2))
+    block(why('lay.solventMist', 'trade-lay', facts, 'block', 'hazard'));
   else out.push(why('lay.mistInside', 'trade-lay', facts, 'care'));
   if (id === 'airless') out.push(why('lay.injection', 'trade-lay', {}, 'care'));
   if (needsPower && ctx.space.accessM > HIGH_M) out.push(why('lay.fromLadder', 'trade-lay', facts, 'care'));

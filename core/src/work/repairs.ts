@@ -41,13 +41,15 @@ const PAINT_BY = measure(28, 'd');
 const BED = measure(2, 'mm');
 const LAP = measure(2, 'mm');
 
+const shareOf = (rs: readonly Repair[], share: number): Range =>
+  rs.reduce((sum, r) => plus(sum, hours(r.handsOnH.low * share, r.handsOnH.high * share)), hours(0, 0));
 /** The rebate before, and how the bed and face are made. */
 function glazingStep(kind: RepairId, rs: readonly Repair[]): StepSpec {
   return stepOf({
     id: `rebate.${kind}`,
     kind: 'repair',
     title: why('step.rebate', 'trade-repair', { repair: `repair.${kind}` }),
-    handsOnH: rs.reduce((sum, r) => plus(sum, hours(r.handsOnH.low * REBATE_SHARE, r.handsOnH.high * REBATE_SHARE)), hours(0, 0)),
+    handsOnH: shareOf(rs, REBATE_SHARE),
     waitH: hours(REBATE_DRIES.value, REBATE_DRIES.value),
     because: [why('putty.rebate', 'trade-repair')],
     gates: [
@@ -139,7 +141,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
         id: `repair.${kind}`,
         kind: 'repair',
         title: why('step.repairOne', 'trade-repair', { repair: `repair.${kind}`, defects: names(rs) }),
-        handsOnH: rs.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0)),
+        handsOnH: shareOf(rs, GLAZES.includes(kind) ? 1 - REBATE_SHARE : 1),
         // They dry side by side.
         waitH: longest(rs),
         amounts: amountsOf(rs),

@@ -10,6 +10,7 @@ import { HAZARDS_LAWS } from './laws/hazards';
 import { RELATIONS } from './laws/relation';
 import type { Law } from './laws/law';
 import { REPAIR_LAWS } from './laws/repair';
+import { COAT_LAWS } from './laws/coats';
 import { SHELF_LAWS } from './laws/shelf';
 import { WORLD_LAWS } from './laws/world';
 import { ZONE_LAWS } from './laws/zones';
@@ -22,6 +23,7 @@ export const LAWS: readonly Law[] = [
   ...ZONE_LAWS,
   ...REPAIR_LAWS,
   ...SHELF_LAWS,
+  ...COAT_LAWS,
   ...WORLD_LAWS,
 ];
 

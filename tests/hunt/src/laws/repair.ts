@@ -95,7 +95,7 @@ const lostOrTwice = (run: Run): string[] =>
   each(run, (s, plan) => {
     const live = s.defects.filter((x) => x.removedAt === null).length;
     const out = live === plan.repairs.length ? [] : [`${live} damages, ${plan.repairs.length} answers`];
-    const mine = plan.work.steps.filter((st) => !st.shared && (st.id.startsWith('repair.') || st.id === 'repair.ask'));
+    const mine = plan.work.steps.filter((st) => !st.shared && /^(repair|rebate)\./.test(st.id));
     if (!plan.work.steps.some((st) => st.kind === 'repair')) return out;
     const wanted = plan.repairs.filter((r) => r.repair.value !== 'leave').reduce((sum, r) => sum + r.handsOnH.high, 0);
     const planned = mine.reduce((sum, st) => sum + st.handsOnH.high, 0);

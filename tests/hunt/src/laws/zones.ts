@@ -277,6 +277,8 @@ const laidWithSolvent = (run: Run, z: ZonePlan) =>
   z.surfaceIds.flatMap(
     (id) => run.plans.get(id)?.coating.lines.filter((l) => SOLVENT_COATS.includes(l.product) && l.areaM2 > 0 && l.coats > 0) ?? [],
   );
+/** Air from a line needs no cartridge. */
+const airFed = (id: string | null): boolean => id?.startsWith('airline') ?? false;
 /** What makes a mist, and how far it flies, m: as the trade has it, no published source. */
 const MISTS: Readonly<Record<string, number>> = { can: 2, lowPressure: 2, airless: 6 };
 const mistsOf = (run: Run, z: ZonePlan) =>
@@ -304,7 +306,9 @@ const mistLoose = (run: Run): string[] =>
         const edge = space.boundaryM ?? 0;
         return [
           ...(coat === null || coat.respirator.value === null ? [`${where} without a mask`] : []),
-          ...(solvent && !coat?.cartridges.includes('organicVapour') ? [`${where} without its cartridge`] : []),
+          ...(solvent && !airFed(coat?.respirator.value ?? null) && !coat?.cartridges.includes('organicVapour')
+            ? [`${where} without its cartridge`]
+            : []),
           ...(coat?.kit.some((k) => k.value === 'coverall') ? [] : [`${where} without a suit`]),
           ...(at >= 0 && (before < 0 || before > at) ? [`${where} before the place is closed for it`] : []),
           ...(!s.bench && space.kind === 'elevation' && edge < MISTS[l.way]! ? [`${where} goes over the boundary`] : []),
@@ -336,12 +340,19 @@ const unaired = (plan: SurfacePlan | undefined): string[] =>
 const coatsUnmasked = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
     const laid = laidWithSolvent(run, z);
+    // What its own sheet asks to be dressed for is no mistake.
+    const goods = new Set<string>(z.surfaceIds.flatMap((id) => run.plans.get(id)?.coating.lines.map((l) => l.product) ?? []));
+    const bySheet = (run.settings.products ?? []).some(
+      (p) => goods.has(p.good) && (p.gloves !== null || p.filter !== null || (p.flashC ?? 61) <= 60),
+    );
     if (laid.length === 0)
-      return z.protection.coat === null || mistsOf(run, z).length > 0 ? [] : [`${z.name}: dressed for a coat that nobody lays`];
+      return z.protection.coat === null || bySheet || mistsOf(run, z).length > 0 ? [] : [`${z.name}: dressed for a coat that nobody lays`];
     const { coat } = z.protection;
     return [
       ...(coat === null ? [`${z.name}: ${laid[0]!.product} is laid and nobody is dressed for it`] : []),
-      ...(coat && z.kind !== 'elevation' && (coat.respirator.value === null || !coat.cartridges.includes('organicVapour'))
+      ...(coat &&
+      z.kind !== 'elevation' &&
+      (coat.respirator.value === null || !(airFed(coat.respirator.value) || coat.cartridges.includes('organicVapour')))
         ? [`${z.name}: ${laid[0]!.product} inside without its cartridge`]
         : []),
       ...(z.kind === 'elevation'

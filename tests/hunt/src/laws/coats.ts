@@ -1,0 +1,108 @@
+/** Coats in order, salts, putty, and what a sheet says of hands, lungs and years. */
+import type { Product, Surface, SurfacePlan, TopcoatId } from '@roughsill/core';
+import type { Run } from '../run';
+import type { Law } from './law';
+
+const CLEAR_OR_MINERAL: readonly TopcoatId[] = ['clearVarnish', 'woodStain', 'penetratingOil', 'pasteWax', 'limewash', 'silicatePaint'];
+const WASHED_OFF: readonly Surface['material'][] = ['mildSteel', 'castIron', 'galvanised', 'aluminium', 'brass', 'fibreglass', 'laminate'];
+const LIVES = (p: Product): boolean => p.removedAt === null && p.inUse;
+const byName = (a: Product, b: Product): number => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.id < b.id ? -1 : 1);
+const ownOf = (run: Run, good: string): Product | undefined =>
+  (run.settings.products ?? []).filter((p) => LIVES(p) && p.good === good).sort(byName)[0];
+
+const each = (run: Run, f: (s: Surface, p: SurfacePlan) => readonly string[]): string[] =>
+  run.job.surfaces.flatMap((p) => {
+    const s = run.facts.surfaces.find((x) => x.id === p.surfaceId)!;
+    return f(s, p).map((what) => `${s.name} (${s.id}): ${what}`);
+  });
+
+/** What bleeds is blocked before anything hides it, as far as it goes, and nothing lies over the finish. */
+const stainsThrough = (run: Run): string[] =>
+  each(run, (s, { coating, choice }) => {
+    const last = coating.lines.at(-1);
+    if (last === undefined) return [];
+    const out = last.use === 'topcoat' ? [] : ['the topcoat is not the last'];
+    const stained = s.conditions.includes('waterStain') || s.conditions.includes('smokeStain') || (s.stainM2 ?? 0) > 0;
+    if (!stained || WASHED_OFF.includes(s.material) || CLEAR_OR_MINERAL.includes(last.product as TopcoatId)) return out;
+    const renewed = choice.parts.every((p) => p.areaM2 === 0 || p.selected.value === 'replacePart');
+    const block = coating.lines.find((l) => l.product === 'stainBlock');
+    const least = Math.min(s.stainM2 === null || s.stainM2 === 0 ? Infinity : s.stainM2, last.areaM2);
+    if (!renewed && (block === undefined || block.areaM2 < least - 1e-6))
+      out.push(`${least} m2 of stain, ${block?.areaM2 ?? 0} m2 blocked`);
+    return out;
+  });
+
+/** Glue that swells is no ground where water comes. */
+const swells = (run: Run): string[] =>
+  each(run, (s, { coating }) => {
+    const [glue] = coating.lines.filter((l) => l.product === 'thinnedPva' && !l.because.some((r) => r.rule === 'prime.moldPva'));
+    return glue !== undefined && (s.material === 'limePlaster' || s.conditions.includes('wet') || s.conditions.includes('moldy'))
+      ? ['diluted PVA on lime or in the damp']
+      : [];
+  });
+
+const MINERAL: readonly Surface['material'][] = ['limePlaster', 'gypsumPlaster', 'board', 'concrete', 'brick', 'stone'];
+const TIGHT: readonly TopcoatId[] = ['alkydGloss', 'waterborneGloss', 'metalEnamel', 'clearVarnish', 'floorPaint'];
+/** Salts are out, or kept away, before a coat shuts them in. */
+const saltShutIn = (run: Run): string[] =>
+  each(run, (s, { coating, work, asbestos }) => {
+    if (!s.conditions.includes('salty') || coating.lines.length === 0) return [];
+    const out: string[] = [];
+    const top = coating.lines.at(-1)!.product as TopcoatId;
+    if (MINERAL.includes(s.material) && TIGHT.includes(top)) out.push(`${top} over salts`);
+    const suspect = asbestos.overall.value !== 'notFound';
+    const at = work.steps.findIndex((st) => st.gates.some((g) => g.id === 'salts-gone'));
+    const coat = work.steps.findIndex((st) => st.kind === 'prime' || st.kind === 'coat');
+    if (!suspect && coat >= 0 && (at < 0 || at > coat)) out.push('coated before anybody looked for salts');
+    return out;
+  });
+
+/** A sheet's own gloves and mask are worn by whoever lays it, and what flashes is laid with air. */
+const GLOVES = ['nitrile', 'neoprene', 'butyl', 'laminate'];
+const sheetUnworn = (run: Run): string[] =>
+  run.job.zones.flatMap((z) => {
+    const laid = z.surfaceIds.flatMap((id) => run.plans.get(id)?.coating.lines.filter((l) => l.areaM2 > 0 && l.coats > 0) ?? []);
+    const { coat } = z.protection;
+    return laid.flatMap((l) => {
+      const own = ownOf(run, l.product);
+      if (own === undefined) return [];
+      const out: string[] = [];
+      const worn =
+        coat?.kit.flatMap((k) => k.because.flatMap((r) => r.weighed.filter((w) => w.asked === 'material').map((w) => String(w.found)))) ??
+        [];
+      if (own.gloves !== null && !worn.some((w) => GLOVES.indexOf(w) >= GLOVES.indexOf(own.gloves!)))
+        out.push(`${z.name}: ${l.product} asks for ${own.gloves}, ${worn.join() || 'nothing'} is worn`);
+      if (own.filter !== null && (coat === null || coat.respirator.value === null))
+        out.push(`${z.name}: ${l.product} without the mask of its sheet`);
+      if (own.filter === 'suppliedAir' && !/^airline/.test(coat?.respirator.value ?? ''))
+        out.push(`${z.name}: ${l.product} without air from a line`);
+      if (own.flashC !== null && own.flashC <= 60 && !z.hazards.some((h) => h.kind === 'vapour'))
+        out.push(`${z.name}: ${l.product} flashes, and nobody says so`);
+      return out;
+    });
+  });
+
+/** Glass lies on a primed rebate, and no coat goes on before the putty has its skin. */
+const softPutty = (run: Run): string[] =>
+  each(run, (_, { work }) =>
+    ['reglaze', 'rePutty'].flatMap((kind) => {
+      const at = (test: RegExp) => work.steps.findIndex((st) => st.gates.some((g) => test.test(g.id)));
+      const glazed = work.steps.findIndex((st) => st.id === `repair.${kind}`);
+      if (glazed < 0) return [];
+      const coat = work.steps.findIndex((st) => st.kind === 'prime' || st.kind === 'coat');
+      const rebate = at(new RegExp(`^rebate-dry\\.${kind}$`));
+      const skin = at(new RegExp(`^putty-skin\\.${kind}$`));
+      return [
+        ...(rebate < 0 || rebate > glazed ? ['putty on a raw rebate'] : []),
+        ...(skin < 0 || (coat >= 0 && skin > coat) ? ['coated over soft putty'] : []),
+      ];
+    }),
+  );
+
+export const COAT_LAWS: readonly Law[] = [
+  { id: 'C3t', says: 'a stain is blocked before the coat that hides it', check: stainsThrough },
+  { id: 'C3u', says: 'glue that swells is no ground in the damp', check: swells },
+  { id: 'C3v', says: 'salts are gone before a coat', check: saltShutIn },
+  { id: 'C3w', says: 'a sheet’s own gloves, mask and air', check: sheetUnworn },
+  { id: 'C3x', says: 'putty on a primed rebate, a coat on its skin', check: softPutty },
+];
