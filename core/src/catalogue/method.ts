@@ -11,7 +11,7 @@ export type Bite = (typeof BITES)[number];
 export const biteDepth = (b: Bite): number => BITES.indexOf(b);
 
 /** What it leaves behind, each of which must be proved gone before a primer. */
-export type Residue = 'dust' | 'solvent' | 'alkali' | 'acid' | 'wax' | 'water' | 'grit' | 'char' | 'grain' | 'bleach' | 'alcohol';
+export type Residue = 'dust' | 'solvent' | 'alkali' | 'acid' | 'water' | 'grit' | 'char' | 'grain' | 'bleach' | 'alcohol';
 
 /** What it takes off. A method of which nothing is there is no method for the surface. */
 export type Takes = 'coat' | 'texture' | 'distemper' | 'casein' | 'rust' | 'mold' | 'dirt' | 'putty';

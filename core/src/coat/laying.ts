@@ -102,7 +102,7 @@ const CAN_PASS_UM = 25;
 const CAN_PASSES = 2;
 /** From the face, square to it; heat paint from farther, for it is thinner. Common practice, no published source. */
 const CAN_FROM = {
-  us: { near: measure(4, 'in'), far: measure(10, 'in'), hot: measure(6, 'in') },
+  us: { near: measure(4, 'inDeep'), far: measure(10, 'inDeep'), hot: measure(6, 'inDeep') },
   uk: { near: measure(100, 'mm'), far: measure(250, 'mm'), hot: measure(150, 'mm') },
 } as const;
 const FOR_HEAT: readonly (PrimerId | TopcoatId)[] = ['heatEnamel', 'heatResistant'];
@@ -177,9 +177,9 @@ export const NAPS = ['short', 'middle', 'long'] as const;
 export type NapId = (typeof NAPS)[number];
 /** Pile of a roller in the sizes in which each country sells it, and what a longer one keeps and flings beside the rest, %. From memory of makers' tables. */
 export const NAP: Readonly<Record<NapId, { readonly pile: Readonly<Record<Rulebook['id'], Measure>>; readonly keepsPct: number }>> = {
-  short: { pile: { us: measure(0.25, 'in'), uk: measure(6, 'mm') }, keepsPct: 0 },
-  middle: { pile: { us: measure(0.375, 'in'), uk: measure(10, 'mm') }, keepsPct: 0 },
-  long: { pile: { us: measure(0.75, 'in'), uk: measure(20, 'mm') }, keepsPct: 5 },
+  short: { pile: { us: measure(0.25, 'inDeep'), uk: measure(6, 'mm') }, keepsPct: 0 },
+  middle: { pile: { us: measure(0.375, 'inDeep'), uk: measure(10, 'mm') }, keepsPct: 0 },
+  long: { pile: { us: measure(0.75, 'inDeep'), uk: measure(20, 'mm') }, keepsPct: 5 },
 };
 type Ground = Pick<Surface, 'material' | 'layers'>;
 /** The rougher the ground, the longer the pile: rough masonry and texture, plaster, what is smooth. */

@@ -7,6 +7,7 @@ import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choi
 import { baseOf, DEW_MARGIN_C, LAYING, layH, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent, readsWet } from '../probe';
+import { FACE_ABOVE, FACE_BELOW } from '../prepare/neutralise';
 import { why, type Reason } from '../reasons';
 import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
@@ -129,7 +130,7 @@ const NEUTRAL: Asked = {
   what: 'ph',
   atLeast: measure(6, 'pH'),
   atMost: measure(8.5, 'pH'),
-  near: { what: 'rinsePh', below: 1, above: 2 },
+  near: { what: 'rinsePh', below: FACE_BELOW, above: FACE_ABOVE },
 };
 /** Water that was in use before is no rinse water. Common practice, no published source. */
 const RINSE_WATER: Asked = { what: 'rinsePh', atLeast: measure(5.5, 'pH'), atMost: measure(9.5, 'pH') };
@@ -139,11 +140,12 @@ const DROP = measure(60, 's');
 const FILM = measure(30, 's');
 function cleanGate(id: string, residue: Residue, s: Surface): GateSpec {
   if (residue === 'alkali' || residue === 'acid') return gate(id, 'rinse', why('gate.alkaliGone', 'astm-d4262'), [NEUTRAL, RINSE_WATER]);
-  if (residue !== 'wax') return gate(id, 'rinse', why('gate.clothClean', 'trade-strip', { residue }));
-  const porous = TIMBER.includes(s.material) || PLASTER.includes(s.material) || MASONRY.includes(s.material);
-  return porous
-    ? gate(id, 'rinse', why('gate.waxGone', 'astm-f3191', { limit: DROP }), [{ what: 'dropS', atMost: DROP }])
-    : gate(id, 'rinse', why('gate.waxGoneHard', 'mem-waterbreak', { limit: FILM }), [{ what: 'filmS', atLeast: FILM }]);
+  if (residue !== 'solvent') return gate(id, 'rinse', why('gate.clothClean', 'trade-strip', { residue }));
+  // Planed wood takes up a drop in its own time: there it only must not bead.
+  if (TIMBER.includes(s.material)) return gate(id, 'rinse', why('gate.solventGoneWood', 'trade-strip'));
+  return MASONRY.includes(s.material) || PLASTER.includes(s.material)
+    ? gate(id, 'rinse', why('gate.solventGone', 'astm-f3191', { limit: DROP }), [{ what: 'dropS', atMost: DROP }])
+    : gate(id, 'rinse', why('gate.solventGoneHard', 'mem-waterbreak', { limit: FILM }), [{ what: 'filmS', atLeast: FILM }]);
 }
 
 /** Nothing new has come out for a week. Common practice, no published source. */
@@ -322,7 +324,6 @@ const adhesionGate = (check: Reason): GateSpec =>
 
 const RINSE_WORDS = {
   acid: 'rinse.acid',
-  wax: 'rinse.wax',
   grain: 'rinse.grain',
   solvent: 'rinse.solvent',
   alkali: 'rinse.alkali',
