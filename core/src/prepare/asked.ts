@@ -10,10 +10,12 @@ import { CONTENT_IDS, hazardsOf } from './label';
 import { ACID_IDS, acidFor, CARBONATE_IDS, carbonateFor, phOnTheWay, proofOf, rinsesFor } from './neutralise';
 import { chlorineOf, pasteFor, powderFor, thin } from './dilute';
 import { CEILING_GROUNDS, mistFor, SCRAPES } from './mist';
-import { MEDIA_IDS, nozzle, TIMBER_SCHOOLS } from './nozzle';
+import { MEDIA_IDS, nozzle, passesOver, TIMBER_SCHOOLS } from './nozzle';
+import { POT_IDS, potNow } from './pot';
+import { RINSE_HOLDS, rinseWaterFor, steamFor } from './site-water';
 import { mixNow, type MixEvent } from './recipe';
 import { schedule, type CausticMix } from './caustic';
-import { amounts, benchWords, LANGUAGES, mistSays, timberSays } from './words';
+import { amounts, benchWords, LANGUAGES, mistSays, passesSay, potSays, rinseSays, steamSays, timberSays } from './words';
 
 const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };
 const n = z.number();
@@ -151,6 +153,37 @@ export const QUESTIONS = {
       return { ...it, says: [...mistSays(it, mist, amounts(units)), ...(m.mistsDone === 0 ? mist.before : [])] };
     },
   ),
+  pot: question(
+    'What stands mixed: how long it may be used, and when it is stirred',
+    z.strictObject({ ...Told, kind: z.enum(POT_IDS), airC: n.default(20), ownH: maybe, stoodH: n, unstirredH: n.default(0) }),
+    ({ language, units: _units, ...pot }) => {
+      const it = potNow(pot);
+      return { ...it, says: potSays(it, benchWords(language).pot) };
+    },
+  ),
+  rinseWater: question(
+    'Rinse water of an area: how much, in how many drums, and where it may go',
+    z.strictObject({
+      ...Told,
+      areaM2: n,
+      eachLM2: n.default(4),
+      rinses: z.int().default(2),
+      drumL: n.default(120),
+      holds: z.enum(RINSE_HOLDS).default('lead'),
+    }),
+    ({ language, units, ...rinse }) => {
+      const it = rinseWaterFor(rinse);
+      return { ...it, says: rinseSays(it, rinse.holds, benchWords(language).siteWater, amounts(units)) };
+    },
+  ),
+  steam: question(
+    'Steam: how much a boiler makes, its water, and the air that the room needs',
+    z.strictObject({ ...Told, kw: n.default(2), tankL: n.default(5), waterC: n.default(15), areaM2: n, volumeM3: maybe }),
+    ({ language, units, ...steam }) => {
+      const it = steamFor(steam);
+      return { ...it, says: steamSays(it, benchWords(language).siteWater, amounts(units)) };
+    },
+  ),
   nozzle: question(
     'Air, pressure and media of a blasting nozzle',
     z.strictObject({
@@ -165,16 +198,21 @@ export const QUESTIONS = {
       media: z.enum(MEDIA_IDS),
       timber: z.enum(TIMBER_SCHOOLS).nullable().default(null),
       hours: n.default(1),
+      fullM2: n.default(0),
+      sweepM2: n.default(0),
     }),
-    ({ units, language, ...job }) => {
+    ({ units, language, fullM2, sweepM2, ...job }) => {
       const it = nozzle(job);
+      const passes = passesOver(job.media, it.mediaKgH, { full: fullM2, sweep: sweepM2 });
       const a = amounts(units);
       const { blast } = benchWords(language);
       return {
         ...it,
+        passes,
         says: [
           `${a.of({ value: it.freeM3H, unit: 'm3/h' })} at ${a.of({ value: it.nozzlePsi, unit: 'psi' })}.`,
           ...timberSays(it, blast, a),
+          ...passesSay(passes, blast, a),
           ...blast.lockout,
         ],
       };

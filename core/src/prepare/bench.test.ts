@@ -6,7 +6,9 @@ import { bottles, chlorineOf, pasteFor, thin, type Thin } from './dilute';
 import { CONTENT_IDS, CONTENTS, hazardsOf } from './label';
 import { acidFor, carbonateFor, causticGL, phOf, phOnTheWay, proofOf, rinsesFor, ACIDS } from './neutralise';
 import { mistFor } from './mist';
-import { airPa, chokedKgS, hoseLossPa, nozzle, type NozzleJob } from './nozzle';
+import { airPa, chokedKgS, hoseLossPa, nozzle, passesOver, type NozzleJob } from './nozzle';
+import { potLifeH, potNow, type Pot, type PotId } from './pot';
+import { RINSE_HOLDS, rinseWaterFor, steamFor } from './site-water';
 import { QUANTITIES, Refused, type Refusal } from './refused';
 import { benchWords, LANGUAGES, refusalSays } from './words';
 
@@ -193,6 +195,73 @@ describe('air through a nozzle', () => {
       expect.objectContaining({ refusal: { id: 'hardOnTimber' } }),
     );
   });
+});
+
+describe('what stands mixed', () => {
+  const pot = (kind: PotId, over: Partial<Pot> = {}) => potNow({ kind, airC: 20, ownH: null, stoodH: 0, unstirredH: 0, ...over });
+  // CDC: bleach is thinned anew each day. What has stood half an hour is stirred: common practice.
+  test('bleach lasts a day and needs no stirring; paint is stirred each half hour, and what is over is not stirred but thrown out', () => {
+    expect([pot('bleach', { stoodH: 23 }).state, pot('bleach', { stoodH: 24 }).state, pot('bleach').stirInH]).toEqual([
+      'soon',
+      'over',
+      null,
+    ]);
+    expect([0.49, 0.5, 9.5].map((h) => pot('thinnedPaint', { stoodH: h, unstirredH: Math.min(h, 0.6) }).state)).toEqual([
+      'fresh',
+      'stir',
+      'stir',
+    ]);
+    expect(pot('thinnedPaint', { stoodH: 10, unstirredH: 5 }).state).toBe('over');
+  });
+  // reference.md T07: doubles per 10 C drop, halves per 10 C rise; only what cures. The sheet outranks both.
+  test('warmth shortens what cures, and nothing else; a sheet stands as it is', () => {
+    expect([10, 20, 30].map((c) => potLifeH('twoPart', c, null))).toEqual([8, 4, 2]);
+    expect(potLifeH('bleach', 30, null)).toBe(24);
+    expect(potLifeH('twoPart', 30, 6)).toBe(6);
+  });
+  test('nonsense is refused: stirred before it was mixed, a life of nothing', () => {
+    expect(() => pot('paste', { stoodH: 1, unstirredH: 2 })).toThrow(Refused);
+    expect(() => pot('paste', { ownH: 0 })).toThrow(Refused);
+  });
+});
+
+describe('water and heat of the site', () => {
+  test('6 m2, twice 4 L/m2: 48 L, in drums of 20 L that hold 18; what took nothing with it may run into the ground', () => {
+    const rinse = { areaM2: 6, eachLM2: 4, rinses: 2, drumL: 20, holds: 'lead' as const };
+    expect(rinseWaterFor(rinse)).toMatchObject({ litres: 48, drums: 3, drumKg: 18, goes: 'kept', phBefore: null });
+    expect(RINSE_HOLDS.filter((holds) => rinseWaterFor({ ...rinse, holds }).goes === 'ground')).toEqual(['nothing']);
+    // 40 CFR 403.5(b)(2): nothing below pH 5.0.
+    expect(rinseWaterFor({ ...rinse, holds: 'alkali' }).phBefore!.low).toBeGreaterThanOrEqual(5);
+  });
+  // By hand: 2 kW x 3600 s x 0.9 = 6480 kJ/h over 4.19 x 85 + 2257 = 2613 kJ/kg: 2.48 kg/h; 5 L last 121 min.
+  test('steam by its heat, against hand', () => {
+    const steam = steamFor({ kw: 2, tankL: 5, waterC: 15, areaM2: 6, volumeM3: 30 });
+    expect(steam.kgH).toBeCloseTo(2.48, 2);
+    expect(steam.tankMin).toBeCloseTo(121, 0);
+    // 17.3 g/m3 at 20 C full, 30 % of it: 2.48 kg/h ask for 478 m3/h, 16 changes of 30 m3.
+    expect([Math.round(steam.freshM3H!), Math.round(steam.airChanges!)]).toEqual([478, 16]);
+    expect(steamFor({ kw: 2, tankL: 5, waterC: 15, areaM2: 6, volumeM3: null }).freshM3H).toBeNull();
+  });
+  test('energy: what goes in is what warms and boils, at any power and water', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 30, noNaN: true }), fc.double({ min: 1, max: 95, noNaN: true }), (kw, waterC) => {
+        const { kgH } = steamFor({ kw, tankL: 5, waterC, areaM2: 1, volumeM3: null });
+        expect(kgH * (4.19 * (100 - waterC) + 2257)).toBeCloseTo(kw * 0.9 * 3600, 6);
+      }),
+    );
+  });
+});
+
+test('a sweep and a blast to bare are two lines: the sweep is quicker, from farther, with less grit on each square metre', () => {
+  const [full, sweep] = passesOver('nutShell', 100, { full: 10, sweep: 10 });
+  expect([full!.pass, sweep!.pass]).toEqual(['full', 'sweep']);
+  expect(sweep!.hours.high).toBeLessThan(full!.hours.high);
+  expect(sweep!.mediaKg.high).toBeLessThan(full!.mediaKg.high);
+  expect(sweep!.fromMm.low).toBeGreaterThan(full!.fromMm.high);
+  // By hand: 10 m2 at 150 to 60 ft2/h.
+  expect(full!.hours.low).toBeCloseTo((10 * 10.7639) / 150, 3);
+  expect(passesOver('nutShell', 100, { full: 0, sweep: 0 })).toEqual([]);
+  expect(() => passesOver('soda', 100, { full: -1, sweep: 0 })).toThrow(Refused);
 });
 
 describe('what must not meet', () => {

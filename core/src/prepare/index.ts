@@ -36,15 +36,32 @@ export {
   MEDIA_IDS,
   nozzle,
   NOZZLES_IN,
+  PASSES,
+  passesOver,
   TIMBER_PSI,
   TIMBER_SCHOOLS,
   type MediaId,
   type NozzleJob,
+  type PassId,
   type TimberSchool,
 } from './nozzle';
+export { POT_IDS, potLifeH, potNow, POTS, type Pot, type PotId, type PotState } from './pot';
+export { RINSE_HOLDS, rinseWaterFor, steamFor, type RinseHolds, type RinseWater, type Steam } from './site-water';
 export { CEILING_GROUNDS, mistFor, SCRAPES, type CeilingGround, type Mist, type ScrapeId } from './mist';
 export { CONTENT_IDS, CONTENTS, hazardsOf, pictogramSvg, type Bottle, type ContentId } from './label';
 export { Refused, type Refusal } from './refused';
-export { amounts, benchWords, LANGUAGES, refusalSays, mistSays, timberSays, type Language } from './words';
+export {
+  amounts,
+  benchWords,
+  LANGUAGES,
+  refusalSays,
+  mistSays,
+  passesSay,
+  potSays,
+  rinseSays,
+  steamSays,
+  timberSays,
+  type Language,
+} from './words';
 export { LabelSheet, QUESTION_IDS, QUESTIONS, type QuestionId } from './asked';
 export { AGENT_IDS, CHLORINE_PPM, gasOf, meetingsAmong, type AgentId } from '../catalogue';

@@ -2,6 +2,9 @@
  * Air through a blasting nozzle: choked flow with its coefficient held to the widely copied table of nozzles, and what the hose and the
  * height above the sea take of it.
  */
+import { methodById } from '../catalogue';
+import type { Range } from '../choose';
+import type { MethodId } from '../facts';
 import { measure } from '../units/units';
 import { refuse, within } from './refused';
 
@@ -66,6 +69,41 @@ export interface NozzleJob {
   readonly timber: TimberSchool | null;
   /** Of blasting, h. */
   readonly hours: number;
+}
+
+export const PASSES = ['full', 'sweep'] as const;
+/** full: down to the ground. sweep: quick and from afar, what is loose goes and tight primer stays. One job may need both. */
+export type PassId = (typeof PASSES)[number];
+export interface PassAnswer {
+  readonly pass: PassId;
+  readonly areaM2: number;
+  readonly hours: Range;
+  readonly mediaKg: Range;
+  /** Nozzle to face, mm. */
+  readonly fromMm: Range;
+}
+/** How far the nozzle is held, mm. Common practice, no published source. */
+const HELD_MM: Readonly<Record<PassId, Range>> = { full: { low: 300, high: 450 }, sweep: { low: 600, high: 1000 } };
+const FULL_BY: Readonly<Record<MediaId, MethodId>> = {
+  soda: 'sodaBlast',
+  cob: 'softBlast',
+  nutShell: 'softBlast',
+  sponge: 'spongeBlast',
+  garnet: 'hardBlast',
+};
+/**
+ * Each of the two passes by the rates of its method in the catalogue. On old or thin grit the sweep is the same nozzle, faster.
+ * @param mediaKgH what the nozzle passes
+ * @throws Refused in trade words
+ */
+export function passesOver(media: MediaId, mediaKgH: number, areas: Readonly<Record<PassId, number>>): PassAnswer[] {
+  return PASSES.flatMap((pass): PassAnswer[] => {
+    const areaM2 = within(areas[pass], 0, 5000, 'areaM2');
+    if (areaM2 === 0) return [];
+    const { rate } = methodById(pass === 'sweep' ? 'sweepBlast' : FULL_BY[media]);
+    const hours = { low: areaM2 / rate.highM2PerH, high: areaM2 / rate.lowM2PerH };
+    return [{ pass, areaM2, hours, mediaKg: { low: hours.low * mediaKgH, high: hours.high * mediaKgH }, fromMm: HELD_MM[pass] }];
+  });
 }
 export interface NozzleAnswer {
   /** Free air, m3/h, at sea level and 20 C, and how far the table itself scatters. */

@@ -40,6 +40,11 @@ export const QUANTITIES = {
   machineM3H: 'm3/h',
   blastH: 'h',
   mistsDone: 'pieces',
+  rinses: 'pieces',
+  drumL: 'L',
+  tankL: 'L',
+  steamKw: 'kW',
+  roomM3: 'm3',
 } as const satisfies Record<string, Unit>;
 export type Quantity = keyof typeof QUANTITIES;
 

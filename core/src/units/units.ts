@@ -41,7 +41,8 @@ export type Dimension =
   | 'leachate'
   | 'sound'
   | 'hangingLoad'
-  | 'salt';
+  | 'salt'
+  | 'power';
 
 interface UnitDef {
   readonly dimension: Dimension;
@@ -104,6 +105,7 @@ export const UNITS = {
   // Above the air around, in kPa.
   bar: { dimension: 'gaugePressure', scale: 100, label: 'bar' },
   psi: { dimension: 'gaugePressure', scale: 6.894757, label: 'psi' },
+  kW: { dimension: 'power', scale: 1, label: 'kW' },
   'W/m2K': { dimension: 'heatLoss', scale: 1, label: 'W/m²K' },
   g: { dimension: 'mass', scale: 1e-3, label: 'g' },
   mg: { dimension: 'mass', scale: 1e-6, label: 'mg' },

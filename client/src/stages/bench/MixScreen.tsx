@@ -12,6 +12,8 @@ import { MeetBench } from './MeetBench';
 import { NeutraliseBench } from './NeutraliseBench';
 import { MistBench } from './MistBench';
 import { NozzleBench } from './NozzleBench';
+import { PotBench, PotsDue } from './PotBench';
+import { SiteWaterBench } from './SiteWaterBench';
 import { PasteBench, ThinBench } from './ThinBench';
 
 const TOOLS = [
@@ -22,6 +24,8 @@ const TOOLS = [
   { value: 'label', label: 'Labels' },
   { value: 'mist', label: 'Wet ceiling' },
   { value: 'nozzle', label: 'Blasting air' },
+  { value: 'water', label: 'Rinse, steam' },
+  { value: 'pots', label: 'On the clock' },
 ] as const;
 interface Kept {
   readonly tool: (typeof TOOLS)[number]['value'];
@@ -52,6 +56,7 @@ export function MixScreen() {
               Mixing bench
             </Words>
           </View>
+          {tool === 'pots' ? null : <PotsDue key={tool} language={language} />}
           <Pick label="At the bench" value={tool} options={TOOLS} onChange={(t) => put({ tool: t, language })} testID="bench-tool" />
           {tool === 'caustic' ? <CausticBench language={language} /> : null}
           {tool === 'neutral' ? <NeutraliseBench language={language} /> : null}
@@ -65,6 +70,8 @@ export function MixScreen() {
           {tool === 'label' ? <LabelBench language={language} /> : null}
           {tool === 'mist' ? <MistBench language={language} /> : null}
           {tool === 'nozzle' ? <NozzleBench language={language} /> : null}
+          {tool === 'water' ? <SiteWaterBench language={language} /> : null}
+          {tool === 'pots' ? <PotBench language={language} /> : null}
           <Words look="note">
             The product’s own data sheet and the local rule outrank every number here. What is not known: stop and ask.
           </Words>

@@ -10,6 +10,8 @@ import {
   NOZZLES_IN,
   TIMBER_PSI,
   TIMBER_SCHOOLS,
+  passesOver,
+  passesSay,
   timberSays,
   type Language,
   type MediaId,
@@ -18,10 +20,15 @@ import {
 } from '@roughsill/core/prepare';
 import { Panel, Pick, Select, useUnits, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
+import { useSettings } from '../../store';
 import { Amount, Cell, Measured, Row, Told } from './parts';
 
+interface Blasting extends NozzleJob {
+  readonly fullM2: number;
+  readonly sweepM2: number;
+}
 /** 3/8 in, 15 m of 32 mm hose, a machine of 185 cfm. */
-const A_JOB: NozzleJob = {
+const A_JOB: Blasting = {
   boreIn: 0.375,
   wornIn: 0,
   gaugePsi: 40,
@@ -32,6 +39,8 @@ const A_JOB: NozzleJob = {
   media: 'nutShell',
   timber: 'gentle',
   hours: 4,
+  fullM2: 2,
+  sweepM2: 10,
 };
 const MEDIA_WORDS: Readonly<Record<MediaId, string>> = {
   soda: 'soda',
@@ -45,8 +54,12 @@ const BORES = NOZZLES_IN.map((b) => ({ value: String(b), label: formatMeasure(me
 
 export function NozzleBench({ language }: { readonly language: Language }) {
   const units = useUnits();
-  const [it, put] = useKept<NozzleJob>('bench-air', A_JOB);
-  const set = (over: Partial<NozzleJob>) => put({ ...it, ...over });
+  const { timberBlast } = useSettings();
+  const usual = { ...A_JOB, timber: timberBlast };
+  const [kept, put] = useKept<Blasting>('bench-air', usual);
+  // What an older form of it kept lacks a field.
+  const it = { ...usual, ...kept };
+  const set = (over: Partial<Blasting>) => put({ ...it, ...over });
   const a = amounts(units);
   const { blast } = benchWords(language);
   const psi = (v: number) => formatMeasure(measure(Number(v.toPrecision(2)), 'psi'), units);
@@ -89,6 +102,14 @@ export function NozzleBench({ language }: { readonly language: Language }) {
           testID="nozzle-machine"
         />
         <Amount label="Blasting" unit="h" value={it.hours} onCommit={(v) => v !== null && set({ hours: v })} />
+        <Measured
+          label="Down to the ground"
+          unit="m2"
+          value={it.fullM2}
+          onCommit={(v) => v !== null && set({ fullM2: v })}
+          testID="nozzle-full"
+        />
+        <Measured label="Swept" unit="m2" value={it.sweepM2} onCommit={(v) => v !== null && set({ sweepM2: v })} testID="nozzle-sweep" />
       </Row>
       <Pick
         label="Grit"
@@ -123,6 +144,7 @@ export function NozzleBench({ language }: { readonly language: Language }) {
                 ? `The compressor brings ${flow(n.machineM3H)} here: ${n.feedsIn === null ? 'it feeds no nozzle of these' : `at most a nozzle of ${formatMeasure(measure(n.feedsIn, 'in'), 'ft')}`} at this pressure.`
                 : `The compressor brings ${flow(n.machineM3H)} here: enough.`,
             ...timberSays(n, blast, a),
+            ...passesSay(passesOver(it.media, n.mediaKgH, { full: it.fullM2, sweep: it.sweepM2 }), blast, a),
             `${formatWeight(n.mediaKgH, units)} of grit an hour, ${formatWeight(n.mediaKg, units)} in all, ${a.L(n.mediaL)} to sweep up${MEDIA[it.media].sieved ? '; sieved, some of it may be used again where no lead is in it' : ''}.`,
           ];
         }}

@@ -1,8 +1,10 @@
 /** Thinning, and the chlorine that an old bleach still has; a paste with its cover. */
+import { useState } from 'react';
 import { convert, many, withCommas, type UnitSystem } from '@roughsill/core';
 import { amounts, BLEACH_OLD_DAYS, bottles, chlorineOf, pasteFor, powderFor, thin } from '@roughsill/core/prepare';
-import { Panel, Toggle, useUnits, Words } from '../../kit';
+import { Panel, Select, Toggle, useUnits, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
+import { useFirm } from '../../store';
 import { Amount, Measured, Row, Told } from './parts';
 
 interface Kept {
@@ -14,6 +16,23 @@ interface Kept {
   readonly bottleL: number | null;
   readonly bleach: boolean;
   readonly days: number;
+  /** What was taken from the shelf; null: nothing. */
+  readonly shelfId?: string | null;
+}
+
+const DAY_MS = 86_400_000;
+/** Of the firm's own products, those whose sheet names a strength; of bleach, how long its oldest tin has stood open. */
+function useStrengths() {
+  const { products, tins } = useFirm();
+  const [today] = useState(() => new Date().getTime());
+  return products.flatMap((p) => {
+    if (p.removedAt !== null || p.strengthPct === null) return [];
+    const opened = tins.flatMap((t) =>
+      t.productId === p.id && t.removedAt === null && t.openedOn !== null ? [Date.parse(t.openedOn)] : [],
+    );
+    const days = opened.length === 0 ? null : Math.max(0, Math.floor((today - Math.min(...opened)) / DAY_MS));
+    return [{ id: p.id, label: `${p.name}, ${p.strengthPct} %`, strengthPct: p.strengthPct, bleach: p.good === 'bleach', days }];
+  });
 }
 const aBleach = (units: UnitSystem): Kept => {
   const litre = units === 'ft' ? convert(0.25, 'gal', 'L') : 1;
@@ -25,8 +44,23 @@ export function ThinBench() {
   const [it, put] = useKept<Kept>('bench-thin', aBleach(units));
   const set = (over: Partial<Kept>) => put({ ...it, ...over });
   const a = amounts(units);
+  const onShelf = useStrengths();
+  const picked = onShelf.find((x) => x.id === it.shelfId && x.strengthPct === it.stockPct)?.id ?? '';
   return (
     <Panel title="Thinning" aside="any two give the rest" testID="thin-bench">
+      {onShelf.length > 0 ? (
+        <Select
+          label="From the shelf"
+          value={picked}
+          options={[{ value: '', label: 'none of these' }, ...onShelf.map(({ id, label }) => ({ value: id, label }))]}
+          onChange={(id) => {
+            const found = onShelf.find((x) => x.id === id);
+            if (found) set({ shelfId: id, stockPct: found.strengthPct, wantPct: null, bleach: found.bleach, days: found.days ?? it.days });
+            else set({ shelfId: null });
+          }}
+          testID="thin-shelf"
+        />
+      ) : null}
       <Row>
         <Amount label="As bought" unit="%" optional value={it.stockPct} onCommit={(stockPct) => set({ stockPct })} testID="thin-stock" />
         <Amount label="Wanted" unit="%" optional value={it.wantPct} onCommit={(wantPct) => set({ wantPct })} testID="thin-want" />

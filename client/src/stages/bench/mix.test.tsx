@@ -1,6 +1,7 @@
 /** The mixing bench answers while one types; live, a portion and a hot reading change what comes next; the crew reads it in its language. */
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
+import { ProductFields, TinFields } from '@roughsill/core';
 import { add, commitToFirm } from '../../store';
 import { makeStore, type Store } from '../../store/store';
 import { MixScreen } from './MixScreen';
@@ -126,4 +127,45 @@ test('acid, thinning, what must not meet, labels, blasting: each against its ref
   expect(says('nozzle-answer')).toMatch(/brings 185 cfm here: enough/);
   type('nozzle-psi', '100');
   expect(says('nozzle-answer')).toMatch(/at most a nozzle of 5\/16"/);
+});
+
+test('what stands mixed is on the clock: stirred, over, told over every other tool, and kept over a closed tab', () => {
+  jest.useFakeTimers({ now: Date.parse('2026-05-04T08:00:00.000Z') });
+  try {
+    const { unmount } = open();
+    tool('On the clock');
+    fireEvent.change(screen.getByTestId('pot-name'), { target: { value: 'Gray for the rail' } });
+    fireEvent.blur(screen.getByTestId('pot-name'));
+    press('pot-begin');
+    expect(says('pot-bench')).toMatch(/Gray for the rail: good/);
+    act(() => jest.advanceTimersByTime(31 * 60_000));
+    expect(says('pot-bench')).toMatch(/Gray for the rail: stir/);
+    tool('Thin');
+    expect(says('pots-due')).toMatch(/Stir it now/);
+    tool('On the clock');
+    fireEvent.click(screen.getByRole('button', { name: 'Stirred: Gray for the rail' }));
+    expect(says('pot-bench')).toMatch(/Gray for the rail: good/);
+    unmount();
+    act(() => jest.advanceTimersByTime(11 * 3_600_000));
+    open();
+    press('bench-language');
+    expect(says('pot-bench')).toMatch(/Gray for the rail: caducada.*No la use/);
+    fireEvent.click(screen.getByRole('button', { name: 'Used up or thrown out: Gray for the rail' }));
+    expect(says('pot-bench')).not.toMatch(/caducada/);
+  } finally {
+    jest.useRealTimers();
+  }
+});
+
+test('a strength of the shelf comes to the bench, with the age of its oldest open tin', () => {
+  open();
+  act(() => {
+    const product = ProductFields.parse({ name: 'House bleach', good: 'bleach', strengthPct: 8.25 });
+    const tin = TinFields.parse({ good: 'bleach', productId: 'p-bleach', amount: 2, openedOn: '2020-01-01' });
+    store.dispatch(commitToFirm([add('product', product, undefined, 'p-bleach'), add('tin', tin, undefined, 't-bleach')]));
+  });
+  tool('Thin');
+  fireEvent.change(screen.getByTestId('thin-shelf'), { target: { value: 'p-bleach' } });
+  expect((screen.getByTestId('thin-stock') as HTMLInputElement).value).toBe('8.25');
+  expect(says('thin-answer')).toMatch(/older than a year/);
 });

@@ -37,6 +37,11 @@ export const en: BenchWords = {
     machineM3H: 'the compressor',
     mistsDone: 'the number of mists',
     blastH: 'the time of blasting',
+    rinses: 'the number of rinses',
+    drumL: 'a drum',
+    tankL: 'the tank',
+    steamKw: 'the power',
+    roomM3: 'the room',
   },
   refusal: (r, a) => {
     switch (r.id) {
@@ -173,6 +178,55 @@ export const en: BenchWords = {
     timberFits: (most) => `On wood: under ${most} at the nozzle, as this school has it. Sweep, and keep the distance.`,
     timberOver: (most, setTo) =>
       `On wood at most ${most} at the nozzle: set ${setTo} at the machine. More eats the early wood, and that does not grow back.`,
+    pass: {
+      full: (area, hours, media, from) => `Full blast, ${area}, down to the ground: ${hours}, ${media}, from ${from}.`,
+      sweep: (area, hours, media, from) =>
+        `Sweep, ${area}, what is loose goes and tight primer stays: ${hours}, ${media}, from ${from}, never standing on one place.`,
+    },
+  },
+  pot: {
+    kind: {
+      bleach: 'thinned bleach',
+      biocide: 'thinned biocide',
+      paste: 'caustic paste',
+      powderPaste: 'paste for milk paint',
+      thinnedPaint: 'thinned paint',
+      twoPart: 'two-part paint',
+      filler: 'filler',
+      pva: 'diluted glue',
+    },
+    state: { fresh: 'good', stir: 'stir', soon: 'use up', over: 'past use' },
+    left: (time) => `Usable for another ${time}.`,
+    past: (time) => `Past its use by ${time}.`,
+    stirIn: (time) => `Stir again in ${time}.`,
+    doThen: {
+      fresh: 'Go on with it, lid on between.',
+      stir: 'Stir it now, from the bottom up: what has settled is not in what you lay.',
+      soon: 'Use it up: begin nothing new with it.',
+      over: 'Do not use it. It goes to its own waste, with its label on.',
+    },
+  },
+  siteWater: {
+    holds: { nothing: 'nothing', lead: 'lead', alkali: 'alkali', acid: 'acid', solvent: 'solvent', biocide: 'biocide' },
+    sum: (litres, drums, kg) => `${litres} in all: ${drums === 1 ? 'one drum' : `${drums} drums`}, ${kg} each, filled to nine tenths.`,
+    ph: (low, high) => `First to pH ${low} to ${high}, read with a strip: no sewer takes what is below 5 or strongly alkaline.`,
+    goes: {
+      nothing: 'Clean water may run into planted ground, never into a street drain.',
+      lead: 'Caught, settled and filtered; what is filtered out is lead waste. The water is kept until the sewage works allows it in writing. Never into ground or drain.',
+      alkali: 'Then ask the sewage works. Until it allows it, it is kept. Never into ground or drain.',
+      acid: 'Then ask the sewage works: metals may be in it. Until it allows it, it is kept. Never into ground or drain.',
+      solvent: 'Never into a drain: its vapor burns. Kept closed, for the carrier.',
+      biocide: 'Never into ground or water: it kills what lives there. Kept, for the carrier or the sewage works by its leave.',
+    },
+    steam: (kg, minutes, hours, litres) =>
+      `${kg} of steam an hour, ${minutes} min from one tank. For the area ${hours} and ${litres} of water.`,
+    room: (fresh, changes) =>
+      `It brings its water into the room: ${fresh} of fresh air carry it off, ${changes} changes an hour. Windows open, soft plaster looked at.`,
+    outdoors: 'Outdoors the wind takes it off; hold it so that nobody stands in the cloud.',
+    burns: [
+      'Steam burns through cloth: long gloves, face shield, hose and plate never toward anybody.',
+      'Outlets beside it are off and covered. Old coats may hold lead: what drips is caught.',
+    ],
   },
   mist: {
     before: [

@@ -37,6 +37,11 @@ export const es: BenchWords = {
     machineM3H: 'el compresor',
     mistsDone: 'el número de rociados',
     blastH: 'el tiempo de chorro',
+    rinses: 'el número de enjuagues',
+    drumL: 'un bidón',
+    tankL: 'el depósito',
+    steamKw: 'la potencia',
+    roomM3: 'el cuarto',
   },
   refusal: (r, a) => {
     switch (r.id) {
@@ -174,6 +179,56 @@ export const es: BenchWords = {
     timberFits: (most) => `En madera: menos de ${most} en la boquilla, según esta escuela. Barrido y a distancia.`,
     timberOver: (most, setTo) =>
       `En madera como mucho ${most} en la boquilla: ponga ${setTo} en la máquina. Más se come la madera temprana, y no vuelve a crecer.`,
+    pass: {
+      full: (area, hours, media, from) => `Chorro completo, ${area}, hasta el fondo: ${hours}, ${media}, a ${from}.`,
+      sweep: (area, hours, media, from) =>
+        `Barrido, ${area}, sale lo suelto y la imprimación firme se queda: ${hours}, ${media}, a ${from}, sin parar nunca en un sitio.`,
+    },
+  },
+  pot: {
+    kind: {
+      bleach: 'lejía diluida',
+      biocide: 'biocida diluido',
+      paste: 'pasta de sosa cáustica',
+      powderPaste: 'pasta para pintura de leche',
+      thinnedPaint: 'pintura diluida',
+      twoPart: 'pintura de dos componentes',
+      filler: 'masilla',
+      pva: 'cola diluida',
+    },
+    state: { fresh: 'buena', stir: 'remover', soon: 'gastar', over: 'caducada' },
+    left: (time) => `Sirve todavía ${time}.`,
+    past: (time) => `Caducó hace ${time}.`,
+    stirIn: (time) => `Remueva otra vez en ${time}.`,
+    doThen: {
+      fresh: 'Siga con ella, con la tapa puesta entre usos.',
+      stir: 'Remueva ya, desde el fondo: lo que se asentó no está en lo que aplica.',
+      soon: 'Gástela: no empiece nada nuevo con ella.',
+      over: 'No la use. Va a su propio residuo, con su etiqueta puesta.',
+    },
+  },
+  siteWater: {
+    holds: { nothing: 'nada', lead: 'plomo', alkali: 'álcali', acid: 'ácido', solvent: 'disolvente', biocide: 'biocida' },
+    sum: (litres, drums, kg) =>
+      `${litres} en total: ${drums === 1 ? 'un bidón' : `${drums} bidones`}, ${kg} cada uno, llenos a nueve décimos.`,
+    ph: (low, high) => `Primero a pH ${low} a ${high}, leído con tira: ningún desagüe acepta lo que baja de 5 ni lo muy alcalino.`,
+    goes: {
+      nothing: 'El agua limpia puede ir a tierra con plantas, nunca al desagüe de la calle.',
+      lead: 'Se recoge, se deja asentar y se filtra; lo filtrado es residuo de plomo. El agua se guarda hasta que la planta la acepte por escrito. Nunca a la tierra ni al desagüe.',
+      alkali: 'Luego pregunte a la planta de aguas. Hasta que la acepte, se guarda. Nunca a la tierra ni al desagüe.',
+      acid: 'Luego pregunte a la planta de aguas: puede llevar metales. Hasta que la acepte, se guarda. Nunca a la tierra ni al desagüe.',
+      solvent: 'Nunca al desagüe: su vapor arde. Cerrada, para el transportista.',
+      biocide: 'Nunca a la tierra ni al agua: mata lo que vive allí. Se guarda, para el transportista o para la planta con su permiso.',
+    },
+    steam: (kg, minutes, hours, litres) =>
+      `${kg} de vapor por hora, ${minutes} min con un depósito. Para la superficie ${hours} y ${litres} de agua.`,
+    room: (fresh, changes) =>
+      `Mete su agua en el cuarto: ${fresh} de aire fresco se la llevan, ${changes} cambios por hora. Ventanas abiertas, y ojo al yeso blando.`,
+    outdoors: 'Afuera se la lleva el viento; que nadie esté dentro de la nube.',
+    burns: [
+      'El vapor quema a través de la ropa: guantes largos, careta, y ni manguera ni plato hacia nadie.',
+      'Los enchufes de al lado, cortados y tapados. La pintura vieja puede llevar plomo: lo que gotea se recoge.',
+    ],
   },
   mist: {
     before: [

@@ -25,4 +25,4 @@ const started = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 export function refusalSays(refusal: Refusal, language: Language, units: UnitSystem): string {
   return started(`${benchWords(language).refusal(refusal, amounts(units))}.`);
 }
-export { amounts, mistSays, timberSays, type Amounts, type BenchWords } from './words';
+export { amounts, mistSays, passesSay, potSays, rinseSays, steamSays, timberSays, type Amounts, type BenchWords } from './words';

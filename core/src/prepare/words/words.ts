@@ -1,13 +1,15 @@
 /** What every language of the bench has words for. */
 import type { AgentId, FormId, PartedBy } from '../../catalogue';
-import { convert, formatHours, formatMeasure, unitFor, type Measure, type UnitSystem } from '../../units/units';
+import { convert, formatHours, formatMeasure, formatRange, measure, unitFor, type Measure, type UnitSystem } from '../../units/units';
 import type { ContentId, EyesId, GloveId, HazardCode } from '../label';
 import type { Proof } from '../neutralise';
 import type { MistAnswer, MistStep, ScrapeId } from '../mist';
 import type { MixStage } from '../recipe';
 import type { Quantity, Refusal } from '../refused';
 import type { CausticMix } from '../caustic';
-import type { NozzleAnswer } from '../nozzle';
+import type { NozzleAnswer, PassAnswer, PassId } from '../nozzle';
+import type { PotAnswer, PotId, PotState } from '../pot';
+import type { RinseHolds, RinseWaterAnswer, SteamAnswer } from '../site-water';
 
 /** Amounts as they are read: heat and volume in the job's units, what lies on the scale always in grams. */
 export interface Amounts {
@@ -44,6 +46,40 @@ export function timberSays({ timber }: Pick<NozzleAnswer, 'timber'>, blast: Benc
   const psi = (v: number) => a.of({ value: Math.floor(v), unit: 'psi' });
   return [timber.setPsi === null ? blast.timberFits(psi(timber.mostPsi)) : blast.timberOver(psi(timber.mostPsi), psi(timber.setPsi))];
 }
+/** Sweep and full blast, each a line. */
+export const passesSay = (passes: readonly PassAnswer[], blast: BenchWords['blast'], a: Amounts): string[] =>
+  passes.map((p) =>
+    blast.pass[p.pass](
+      a.of(measure(p.areaM2, 'm2')),
+      formatRange(p.hours, formatHours),
+      formatRange(p.mediaKg, (kg) => a.of(measure(kg, 'kg'))),
+      formatRange(p.fromMm, (mm) => a.of(measure(mm, 'mm'))),
+    ),
+  );
+
+/** A pot that stands: what is to be done first, then how long it has. */
+export const potSays = (it: PotAnswer, pot: BenchWords['pot']): string[] => [
+  pot.doThen[it.state],
+  it.leftH > 0 ? pot.left(formatHours(it.leftH)) : pot.past(formatHours(-it.leftH)),
+  ...(it.stirInH !== null && it.stirInH > 0 && it.leftH > 0 ? [pot.stirIn(formatHours(it.stirInH))] : []),
+];
+
+export const rinseSays = (it: RinseWaterAnswer, holds: RinseHolds, words: BenchWords['siteWater'], a: Amounts): string[] => [
+  words.sum(a.L(it.litres), it.drums, a.of(measure(it.drumKg, 'kg'))),
+  ...(it.phBefore === null ? [] : [words.ph(String(it.phBefore.low), String(it.phBefore.high))]),
+  words.goes[holds],
+];
+
+export const steamSays = (it: SteamAnswer, words: BenchWords['siteWater'], a: Amounts): string[] => [
+  words.steam(
+    a.of(measure(it.kgH, 'kg')),
+    Math.round(it.tankMin),
+    formatRange(it.hours, formatHours),
+    formatRange(it.litres, (l) => a.L(l)),
+  ),
+  it.freshM3H === null ? words.outdoors : words.room(a.of(measure(it.freshM3H, 'm3/h')), String(Math.round(it.airChanges! * 10) / 10)),
+  ...words.burns,
+];
 
 export interface BenchWords {
   readonly quantity: Readonly<Record<Quantity, string>>;
@@ -75,6 +111,25 @@ export interface BenchWords {
     readonly lockout: readonly string[];
     readonly timberFits: (most: string) => string;
     readonly timberOver: (most: string, setTo: string) => string;
+    readonly pass: Readonly<Record<PassId, (area: string, hours: string, media: string, from: string) => string>>;
+  };
+  readonly pot: {
+    readonly kind: Readonly<Record<PotId, string>>;
+    readonly state: Readonly<Record<PotState, string>>;
+    readonly left: (time: string) => string;
+    readonly past: (time: string) => string;
+    readonly stirIn: (time: string) => string;
+    readonly doThen: Readonly<Record<PotState, string>>;
+  };
+  readonly siteWater: {
+    readonly holds: Readonly<Record<RinseHolds, string>>;
+    readonly sum: (litres: string, drums: number, kg: string) => string;
+    readonly goes: Readonly<Record<RinseHolds, string>>;
+    readonly ph: (low: string, high: string) => string;
+    readonly steam: (kg: string, minutes: number, hours: string, litres: string) => string;
+    readonly room: (fresh: string, changes: string) => string;
+    readonly outdoors: string;
+    readonly burns: readonly string[];
   };
   readonly mist: {
     readonly before: readonly string[];
