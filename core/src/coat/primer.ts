@@ -92,17 +92,13 @@ function bareShareOfLoose(s: Surface): number {
   return shares.length === 0 ? BARE_SHARE_OF_LOOSE : Math.min(1, Math.max(...shares) * EDGES_GROW);
 }
 
-/** The film that the next coat touches after a method: the top one, the first that holds, or none. */
+/** The films that the next coat touches after a method: the top one, the first that holds, or none. */
 function filmUnder(m: Method, lead: LeadPicture): Binder[] {
   if (m.bite === 'bare' || lead.coats.length === 0) return [];
-  // Scraping takes what is loose in patches: the top coat stays beside them, unless every coat is loose.
+  // Scraping takes what is loose in patches, down to the first coat that holds: between them the top one stays.
   const top = lead.coats[0]!.coat;
-  return m.bite === 'loose' && top.soundness !== 'sound'
-    ? lead.coats
-        .slice(leadDepths(lead).looseCoats)
-        .slice(0, 1)
-        .map((c) => c.coat.binder)
-    : [top.binder];
+  const holds = m.bite === 'loose' && top.soundness !== 'sound' ? lead.coats[leadDepths(lead).looseCoats] : undefined;
+  return [top.binder, ...(holds === undefined ? [] : [holds.coat.binder])];
 }
 /** Knots and a hand round each, share of bare softwood. Common practice. */
 const KNOT_SHARE = 0.05;

@@ -1,4 +1,5 @@
 /** Rinse water and where it goes; steam, its water, and the air that a room needs for it. */
+import { convert } from '@roughsill/core';
 import {
   amounts,
   benchWords,
@@ -26,6 +27,8 @@ export function SiteWaterBench({ language }: { readonly language: Language }) {
   const setRinse = (over: Partial<RinseWater>) => putRinse({ ...rinse, ...over });
   const setSteam = (over: Partial<Steam>) => putSteam({ ...steam, ...over });
   const a = amounts(units);
+  // L/m2 in what is shown.
+  const each = units === 'ft' ? convert(1, 'gal', 'L') / convert(100, 'ft2', 'm2') : 1;
   const { siteWater } = benchWords(language);
   return (
     <>
@@ -40,9 +43,9 @@ export function SiteWaterBench({ language }: { readonly language: Language }) {
           />
           <Amount
             label="Each rinse"
-            unit={units === 'ft' ? 'liters for each m²' : 'L/m²'}
-            value={rinse.eachLM2}
-            onCommit={(v) => v !== null && setRinse({ eachLM2: v })}
+            unit={units === 'ft' ? 'gal for 100 ft²' : 'L/m²'}
+            value={Math.round((rinse.eachLM2 / each) * 10) / 10}
+            onCommit={(v) => v !== null && setRinse({ eachLM2: v * each })}
           />
           <Amount
             label="Rinses"

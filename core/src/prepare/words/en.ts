@@ -208,7 +208,8 @@ export const en: BenchWords = {
   },
   siteWater: {
     holds: { nothing: 'nothing', lead: 'lead', alkali: 'alkali', acid: 'acid', solvent: 'solvent', biocide: 'biocide' },
-    sum: (litres, drums, kg) => `${litres} in all: ${drums === 1 ? 'one drum' : `${drums} drums`}, ${kg} each, filled to nine tenths.`,
+    sum: (litres, drums, kg) =>
+      `${litres} in all: ${drums === 1 ? 'one drum' : `${drums} drums`}, at most ${kg} each, filled to nine tenths.`,
     ph: (low, high) => `First to pH ${low} to ${high}, read with a strip: no sewer takes what is below 5 or strongly alkaline.`,
     goes: {
       nothing: 'Clean water may run into planted ground, never into a street drain.',

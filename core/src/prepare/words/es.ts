@@ -210,7 +210,7 @@ export const es: BenchWords = {
   siteWater: {
     holds: { nothing: 'nada', lead: 'plomo', alkali: 'álcali', acid: 'ácido', solvent: 'disolvente', biocide: 'biocida' },
     sum: (litres, drums, kg) =>
-      `${litres} en total: ${drums === 1 ? 'un bidón' : `${drums} bidones`}, ${kg} cada uno, llenos a nueve décimos.`,
+      `${litres} en total: ${drums === 1 ? 'un bidón' : `${drums} bidones`}, como mucho ${kg} cada uno, llenos a nueve décimos.`,
     ph: (low, high) => `Primero a pH ${low} a ${high}, leído con tira: ningún desagüe acepta lo que baja de 5 ni lo muy alcalino.`,
     goes: {
       nothing: 'El agua limpia puede ir a tierra con plantas, nunca al desagüe de la calle.',
