@@ -180,6 +180,8 @@ describe('what was really laid', () => {
     litres: null,
     wetUm: null,
     thinnedPct: 0,
+    tinId: null,
+    tinL: null,
     earlyWhy: '',
     takenAt: AT,
     supersedesId: null,

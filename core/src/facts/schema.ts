@@ -630,6 +630,9 @@ export const LaidFields = z.strictObject({
   wetUm: z.number().positive('a film is more than 0').max(2000, 'over 2,000 um: check the unit').nullable(),
   /** Thinner, % by volume of the product. */
   thinnedPct: z.number().min(0, 'less than none is not thinned').max(100, 'more thinner than paint: check').default(0),
+  /** Out of which tin of the firm, and how much of it: taken back, it is in it again. Null: nobody said. */
+  tinId: Id.nullable().default(null),
+  tinL: z.number().min(0, 'less than nothing was not taken').max(2000, 'over 2,000 L: check the unit').nullable().default(null),
   /** Why it went on before the coat below was ready, in the words of whoever insisted; empty: it did not, or nobody said. */
   earlyWhy: text(300).default(''),
   takenAt: Instant,

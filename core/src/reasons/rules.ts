@@ -528,6 +528,8 @@ export const RULE_FACTS = {
   'house.mist': [],
   'emergency.injection': [],
   'waste.fromMasking': ['amount'],
+  'waste.twoOfThem': ['one', 'other', 'forms'],
+  'waste.notInto': ['other', 'forms'],
   'waste.fromTools': ['litres'],
   'waste.fromToolsThinner': ['litres'],
   'vapour.unmeasured': ['what'],

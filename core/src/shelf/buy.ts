@@ -175,7 +175,57 @@ function counted(asked: Asked, tins: readonly Tin[], jobId: string, today: strin
 const sum = (tins: readonly Tin[]): number => tins.reduce((s, t) => s + t.amount, 0);
 const NEAR = 1e-9;
 
-/** The largest face first, each from the batch that fits it most closely; what fits into none is bought, of one batch. */
+/** So many ways are looked through; beyond it the largest face first, each into the batch that it fills best. */
+const MOST_WAYS = 20_000;
+
+/**
+ * Which face from which batch, so that least is bought: whole faces only, each from one batch. Exact while there are few of both.
+ * @param holds of each batch, L
+ * @param faces L, the largest first
+ * @returns for each face the batch, or -1: it is bought
+ */
+export function facesToBatches(holds: readonly number[], faces: readonly number[]): number[] {
+  const left = [...holds];
+  const greedy = faces.map((litres) => {
+    const at = left.reduce((best, l, i) => (l >= litres - NEAR && (best < 0 || l < left[best]!) ? i : best), -1);
+    if (at >= 0) left[at]! -= litres;
+    return at;
+  });
+  const boughtBy = (way: readonly number[]) => way.reduce((sum, at, i) => sum + (at < 0 ? faces[i]! : 0), 0);
+  let best = greedy;
+  let least = boughtBy(greedy);
+  let looked = 0;
+  const way: number[] = [];
+  const room = [...holds];
+  const look = (i: number, bought: number): void => {
+    if (bought >= least - NEAR || looked > MOST_WAYS) return;
+    looked += 1;
+    if (i === faces.length) {
+      best = [...way];
+      least = bought;
+      return;
+    }
+    const litres = faces[i]!;
+    const tried = new Set<number>();
+    for (const [at, has] of room.entries()) {
+      // Two batches that hold the same are one question.
+      if (has < litres - NEAR || tried.has(has)) continue;
+      tried.add(has);
+      room[at] = has - litres;
+      way.push(at);
+      look(i + 1, bought);
+      way.pop();
+      room[at] = has;
+    }
+    way.push(-1);
+    look(i + 1, bought + litres);
+    way.pop();
+  };
+  look(0, 0);
+  return best;
+}
+
+/** What fits into none of the batches is bought, of one batch. */
 function byBatch(faces: readonly { readonly id: string; readonly litres: number }[], tins: readonly Tin[]): BatchUse[] {
   const groups = new Map<string, { batch: string; left: number; ids: string[]; used: number }>();
   for (const t of tins) {
@@ -186,12 +236,16 @@ function byBatch(faces: readonly { readonly id: string; readonly litres: number 
     groups.set(key, g);
   }
   const bought = { ids: [] as string[], used: 0 };
-  for (const f of [...faces].sort((a, b) => b.litres - a.litres || (a.id < b.id ? -1 : 1))) {
-    const fits = [...groups.values()].filter((g) => g.left >= f.litres - NEAR).sort((a, b) => a.left - b.left)[0];
-    const into = fits ?? bought;
+  const byLitres = [...faces].sort((a, b) => b.litres - a.litres || (a.id < b.id ? -1 : 1));
+  const all = [...groups.values()];
+  const ways = facesToBatches(
+    all.map((g) => g.left),
+    byLitres.map((f) => f.litres),
+  );
+  for (const [i, f] of byLitres.entries()) {
+    const into = all[ways[i]!] ?? bought;
     into.ids.push(f.id);
     into.used += f.litres;
-    if (fits) fits.left -= f.litres;
   }
   return [
     ...[...groups.values()].filter((g) => g.ids.length > 0).map((g) => ({ batch: g.batch, surfaceIds: g.ids, amount: g.used })),

@@ -19,6 +19,7 @@ import { WORDS } from '../reasons/en/vocabulary';
 import { AS_CATALOGUED, DEFAULT_SETTINGS, type FirmSettings } from '../rulebook';
 import { aCheck, aFacts, aLayer, aPart, aSurface, AT, THIS_YEAR } from '../testing';
 import { shoppingPaper, shoppingText } from '../report';
+import { facesToBatches } from './buy';
 import { agentsOf, apartOn, chemistryOf, coatingOf, packsFor, packsOf, priceOf, shoppingOf, type Pack } from '.';
 import { readShelf, readShelfCsv, shelfCsv, writeShelf } from './files';
 
@@ -111,6 +112,34 @@ describe('packs', () => {
       for (const rules of ['us', 'uk'] as const)
         expect(packsOf(DEFAULT_SETTINGS, good, rules).every((p) => p.size > 0 && p.price > 0)).toBe(true);
     }
+  });
+});
+
+describe('faces from batches', () => {
+  const boughtBy = (faces: readonly number[], ways: readonly number[]) => faces.reduce((sum, f, i) => sum + (ways[i]! < 0 ? f : 0), 0);
+  /** Every way there is, counted out. */
+  const leastBought = (holds: readonly number[], faces: readonly number[]): number => {
+    if (faces.length === 0) return 0;
+    const [first, ...rest] = faces;
+    return Math.min(
+      first! + leastBought(holds, rest),
+      ...holds.flatMap((h, i) => (h >= first! - 1e-9 ? [leastBought(holds.with(i, h - first!), rest)] : [])),
+    );
+  };
+  test('the largest first is not always least: 6, 5, 5 from a batch of 10', () => {
+    expect(facesToBatches([10], [6, 5, 5])).toEqual([-1, 0, 0]);
+  });
+  test('as little is bought as by counting out every way, and no batch is overdrawn', () => {
+    const some = (most: number) => fc.array(fc.integer({ min: 1, max: 12 }), { maxLength: most });
+    fc.assert(
+      fc.property(some(3), some(6), (holds, drawn) => {
+        const faces = [...drawn].sort((a, b) => b - a);
+        const ways = facesToBatches(holds, faces);
+        expect(boughtBy(faces, ways)).toBe(leastBought(holds, faces));
+        for (const [i, h] of holds.entries()) expect(faces.reduce((sum, f, k) => sum + (ways[k] === i ? f : 0), 0)).toBeLessThanOrEqual(h);
+      }),
+      { numRuns: 150, seed: 14 },
+    );
   });
 });
 

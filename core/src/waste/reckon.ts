@@ -1,13 +1,13 @@
 /** How much leaves a job, by stream: from its sheet, from the coats that its strokes take off, and from what they use up. */
 import { maskKg } from '../work';
-import { methodById, type Consumable, type Method } from '../catalogue';
+import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from '../catalogue';
 import { picksOf, type Range } from '../choose';
 import { baseOf } from '../coat';
-import { WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
+import { WASTE_STREAMS, type GoodId, type JobFacts, type Surface, type WasteStreamId } from '../facts';
 import { isPresent } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
-import { chemistryOf } from '../shelf/own';
+import { agentsOf, chemistryOf } from '../shelf/own';
 import type { SurfacePlan } from '../surface/plan';
 import { convert, measure } from '../units/units';
 import { byLaw } from '../protect';
@@ -81,6 +81,8 @@ interface Sum {
   litres: Range | null;
   lead: boolean;
   readonly chemistry: Set<string>;
+  /** What its contents count as where two things must not meet. */
+  readonly agents: Set<AgentId>;
   readonly because: Map<string, Reason>;
 }
 
@@ -99,7 +101,7 @@ class Streams {
 
   add(stream: WasteStreamId, kg: Range, lead: boolean, because: Reason, litres: Range | null = null): Sum {
     const known = this.sums.get(stream);
-    const sum: Sum = known ?? { low: 0, high: 0, litres: null, lead: false, chemistry: new Set(), because: new Map() };
+    const sum: Sum = known ?? { low: 0, high: 0, litres: null, lead: false, chemistry: new Set(), agents: new Set(), because: new Map() };
     sum.low += kg.low;
     sum.high += kg.high;
     if (litres) sum.litres = { low: (sum.litres?.low ?? 0) + litres.low, high: (sum.litres?.high ?? 0) + litres.high };
@@ -165,7 +167,8 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
         const perL = stream === 'media' ? GRIT_KG_PER_L : stream === 'solventRags' ? RAG_KG_PER_L : (STREAMS[stream].kgPerL ?? 1);
         const said = why(stream === 'solventRags' ? 'waste.fromRags' : 'waste.fromProduct', 'trade-waste', { litres: amount });
         const poured = STREAMS[stream].kgPerL === null ? null : { low: least, high: litres };
-        out.add(stream, { low: least * perL, high: litres * perL }, lead && stream !== 'solventRags', said, poured);
+        const sum = out.add(stream, { low: least * perL, high: litres * perL }, lead && stream !== 'solventRags', said, poured);
+        for (const agent of agentsOf(settings, what as GoodId)) sum.agents.add(agent);
       }
   // What cleaned the tools of the coats: there is none of what was taken off in it.
   for (const step of plan.work.steps)
@@ -243,6 +246,44 @@ function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmS
     out.add('suspectAsbestos', { low: 0, high: 0 }, false, why('waste.mayBreak', 'trade-waste'));
 }
 
+/** What is in a bin whatever brought it there. */
+const IN_STREAM: Readonly<Record<WasteStreamId, readonly AgentId[]>> = {
+  clean: [],
+  sheetAndChips: [],
+  solventSludge: ['solvent'],
+  causticSludge: ['alkali'],
+  acidRinse: ['acid'],
+  solventRags: ['solvent'],
+  oilyRags: ['dryingOil'],
+  washWater: [],
+  filters: [],
+  media: [],
+  moldDebris: [],
+  biocideDebris: [],
+  suspectAsbestos: [],
+};
+/** What a bin of this job must not be poured together with, and what cannot all go into the one. Law P3. */
+function apart(stream: WasteStreamId, inside: readonly (readonly [WasteStreamId, ReadonlySet<AgentId>])[]): Reason[] {
+  const own = inside.find(([id]) => id === stream)![1];
+  return inside.flatMap(([other, agents]) => {
+    const meets = MEETINGS.filter((m) => m.hurts && ((own.has(m.one) && agents.has(m.other)) || (own.has(m.other) && agents.has(m.one))));
+    // Alkali and its acid in one bin are what neutralizing is.
+    return meets
+      .filter((m) => other !== stream || m.forms !== 'boil')
+      .map((m) =>
+        other === stream
+          ? why(
+              'waste.twoOfThem',
+              m.source,
+              { one: `agent.${m.one}`, other: `agent.${m.other}`, forms: `forms.${m.forms}` },
+              'care',
+              'hazard',
+            )
+          : why('waste.notInto', m.source, { other: `stream.${other}`, forms: `forms.${m.forms}` }, 'care', 'hazard'),
+      );
+  });
+}
+
 /**
  * @param surfaces and zones as the job's derivation has them
  * @returns a line for each stream that leaves, in the order of the list; kg and L as ranges
@@ -258,6 +299,7 @@ export function wasteOf(
     if (s) fromSurface(s, plan, settings, out);
   }
   for (const zone of zones) fromZone(zone, surfaces, settings, out);
+  const inside = [...out.sums].map(([stream, sum]) => [stream, new Set([...IN_STREAM[stream], ...sum.agents])] as const);
   const { job } = facts;
   return WASTE_STREAMS.flatMap((stream) => {
     const sum = out.sums.get(stream);
@@ -278,7 +320,7 @@ export function wasteOf(
           test: job.wasteTests.find((t) => t.stream === stream) ?? null,
           chemistry: [...sum.chemistry] as never,
         }),
-        because: [...sum.because.values()],
+        because: [...sum.because.values(), ...apart(stream, inside)],
       },
     ];
   });

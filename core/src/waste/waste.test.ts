@@ -11,8 +11,9 @@ import {
   type WasteTest,
 } from '../facts';
 import { DEFAULT_SETTINGS } from '../rulebook';
+import { sentence } from '../words';
 import { createDeriver } from '../job/derive';
-import { aFacts, aLayer, aPart, aReading, aSurface, THIS_YEAR, COATS } from '../testing';
+import { aFacts, aLayer, aPart, aReading, aSquare, aSurface, THIS_YEAR, COATS } from '../testing';
 import { classFor, classify, daysItMayStand, generatorOf, loadNotes, monthsOf, registerOf, wasteOf } from './index';
 
 const test0 = (over: Partial<WasteTest> = {}): WasteTest => ({
@@ -244,6 +245,24 @@ describe('what leaves', () => {
       return kg.high;
     };
     expect(sludge(4)).toBeGreaterThan(1.5 * sludge(2));
+  });
+  test('a bin says which other it must not meet, and what would come of it; one that nothing is wrong with says nothing', () => {
+    const apart = (lines: ReturnType<typeof wasteOf>, stream: WasteStreamId) =>
+      (line(lines, stream)?.because ?? []).filter((r) => r.effect === 'care').map((r) => sentence(r, 'm'));
+    expect(apart(wasteFrom('solventGel'), 'solventSludge')).toEqual([]);
+    const gutter = aSurface({
+      element: 'gutter',
+      material: 'mildSteel',
+      rustGrade: 2,
+      layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+      parts: [aPart('flat', 'causticReady', { alsoIds: ['rustGel'] })],
+      squares: [aSquare({ id: 'sq', methodId: 'causticReady', dwellMin: 4000, lifted: 'bare' })],
+    });
+    const both = aFacts(gutter, { space: { kind: 'elevation', boundaryM: 20 } });
+    const bins = wasteOf(both, createDeriver().derive(both, DEFAULT_SETTINGS, THIS_YEAR), DEFAULT_SETTINGS);
+    expect(apart(bins, 'acidRinse').join()).toMatch(/Never together with caustic sludge.*boils and spits/);
+    const moldy = wasteFrom('solventGel', { conditions: ['moldy'], parts: [aPart('flat', 'solventGel', { alsoIds: ['moldBleach'] })] });
+    expect(apart(moldy, 'washWater').join()).toMatch(/Never together with stripper sludge.*poison vapor/);
   });
   test('a bag that nobody planned is held for the stricter', () => {
     const office = aFacts(aSurface(), { job: { dwelling: false } });

@@ -631,6 +631,8 @@ export const laid = pgTable(
     litres: doublePrecision(),
     wetUm: doublePrecision('wet_um'),
     thinnedPct: doublePrecision('thinned_pct').notNull().default(0),
+    tinId: text('tin_id'),
+    tinL: doublePrecision('tin_l'),
     earlyWhy: text('early_why').notNull().default(''),
     takenAt: instant('taken_at').notNull(),
     supersedesId: text('supersedes_id'),

@@ -35,7 +35,8 @@ export function LaidForm({
   const [early, setEarly] = useState<Early | null>(null);
   /** Out of which tin; empty: nobody says, and the shelf stays as it is. */
   const [tinId, setTin] = useState('');
-  const tins = useFirm().tins.filter((t) => t.removedAt === null && t.good === l.product && t.amount > 0);
+  const allTins = useFirm().tins;
+  const tins = allTins.filter((t) => t.removedAt === null && t.good === l.product && t.amount > 0);
   const stock = useFirmWrite();
   const there = liveLaid(s).filter((x) => x.product === l.product);
   const write = (fields: object) => {
@@ -49,6 +50,8 @@ export function LaidForm({
     setEarly(now);
     if (now !== null && earlyWhy.trim() === '') return setWrong(undefined);
     const said = now === null ? '' : earlyWhy.trim();
+    const tin = litres === null ? undefined : tins.find((t) => t.id === tinId);
+    const tinL = tin === undefined ? null : Math.min(tin.amount, litres!);
     if (
       write({
         product: l.product,
@@ -59,15 +62,14 @@ export function LaidForm({
         litres,
         wetUm,
         thinnedPct,
+        tinId: tin?.id ?? null,
+        tinL,
         earlyWhy: said,
         supersedesId: null,
       })
     ) {
-      const tin = tins.find((t) => t.id === tinId);
-      if (tin && litres !== null)
-        stock.write(
-          set('tin', tin.id, { amount: Math.max(0, tin.amount - litres), openedOn: tin.openedOn ?? new Date().toISOString().slice(0, 10) }),
-        );
+      if (tin && tinL !== null)
+        stock.write(set('tin', tin.id, { amount: tin.amount - tinL, openedOn: tin.openedOn ?? new Date().toISOString().slice(0, 10) }));
       setEarly(null);
       setEarlyWhy('');
       setLitres(null);
@@ -109,7 +111,9 @@ export function LaidForm({
               says={`Take back: ${says[0]}`}
               onPress={() => {
                 const { id, by: _by, takenAt: _at, ...fields } = x;
-                write({ ...fields, withdrawn: true, supersedesId: id });
+                if (!write({ ...fields, withdrawn: true, supersedesId: id })) return;
+                const from = allTins.find((t) => t.id === x.tinId && t.removedAt === null);
+                if (from && x.tinL !== null) stock.write(set('tin', from.id, { amount: from.amount + x.tinL }));
               }}
             />
           </View>

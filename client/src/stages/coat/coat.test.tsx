@@ -63,6 +63,18 @@ test('a strong tone lays one coat more, and the drawing says so', () => {
   expect(sash().coatsWanted).toBeNull();
 });
 
+test('what is taken back is in its tin again, and no more than came out of it', () => {
+  fireEvent.click(screen.getByTestId('laid-waterborneEggshell'));
+  fireEvent.change(screen.getByTestId('laid-tin-waterborneEggshell'), { target: { value: 'tin-here' } });
+  const inTin = () => store.getState().session.firm.tins[0]!.amount;
+  // More was laid than the tin held: another tin, that nobody wrote down, gave the rest.
+  type('laid-litres-waterborneEggshell', '4');
+  fireEvent.click(screen.getByTestId('laid-put-waterborneEggshell'));
+  expect(inTin()).toBe(0);
+  fireEvent.click(screen.getByRole('button', { name: /^Take back/ }));
+  expect([inTin(), sash().laid.length]).toEqual([3, 2]);
+});
+
 test('too early is not written without a reason; with it the record stands, and the tin is less', () => {
   fireEvent.click(screen.getByTestId('laid-waterborneEggshell'));
   const lay = () => {

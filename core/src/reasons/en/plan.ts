@@ -547,6 +547,8 @@ export const PLAN = {
   'waste.texture': { says: '{area} of texture weighs with the water that keeps it wet.' },
   'waste.fromSuits': { says: 'Suits, filters and vacuum bags of {days} in there.' },
   'waste.fromRags': { says: 'Rags with {litres}.' },
+  'waste.twoOfThem': { says: '{one} and {other} both end in it: {forms}. Two containers, each with its label, and a rinse of the tools between.' },
+  'waste.notInto': { says: 'Never together with {other}, not in one container and not in one bund: {forms}.' },
   'waste.fromMasking': { says: '{amount} of masking, taken down.' },
   'waste.fromTools': { says: 'Rollers, pads and sprayers washed out: {litres}, into a pail that stands until it has settled, never a drain that leads to a river.' },
   'waste.fromToolsThinner': { says: 'Rollers and sprayers cleaned with thinner: {litres}, into its closed can.' },
