@@ -99,7 +99,7 @@ const size = (what: string, max: number) =>
 const year = z.number().int('a year is a whole number').min(1500, 'before 1500: check the year').max(9999, 'check the year');
 
 /** Named zones only: what the calendar of this machine knows. */
-function isTimeZone(zone: string): boolean {
+export function isTimeZone(zone: string): boolean {
   try {
     return zone !== '' && new Intl.DateTimeFormat('en', { timeZone: zone }) !== null;
   } catch {

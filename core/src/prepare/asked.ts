@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
 import { bySheet, DRYING_KINDS, LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
-import { FACINGS, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
+import { FACINGS, isTimeZone, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
 import { withCommas } from '../units/units';
 import { bareMostH, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
@@ -246,6 +246,8 @@ export const QUESTIONS = {
       seed: z.string().max(80).default('windows'),
       from: z.iso.datetime(),
       days: z.int().min(1).max(30).default(10),
+      /** Of the clock on the wall, as IANA names it, for daylight saving. */
+      timeZone: z.string().refine(isTimeZone, 'no such time zone').default('UTC'),
       outside: z
         .strictObject({ facing: z.enum(FACINGS), shade: z.enum(SHADES).default('mid') })
         .nullable()
@@ -260,7 +262,7 @@ export const QUESTIONS = {
         .nullable()
         .default(null),
     }),
-    ({ coats, material, region, seed, from, days, outside, room, language }) => {
+    ({ coats, material, region, seed, from, days, timeZone, outside, room, language }) => {
       const weather = simulatedWeather(seed, region, Date.parse(from), days * 24);
       const specs = coats.flatMap((c) =>
         specsFor({ ...c, recoatH: recoatOf(c.product) }, c.coats).map((s) => (c.sheet === null ? s : bySheet(s, c.sheet, c.dries))),
@@ -275,7 +277,7 @@ export const QUESTIONS = {
         outside === null ? 'room' : 'elevation',
         [{ surfaceId: '', name: '', material, specs, shade: null, bareMostH: bareMostH(material, 'bare') }],
         place,
-        USUAL_HOURS,
+        { ...USUAL_HOURS, timeZone },
       );
       const at = (h: number) => new Date(weather.startMs + h * HOUR_MS).toISOString();
       const open = (band: Uint8Array) => band.reduce((sum, x) => sum + x, 0);

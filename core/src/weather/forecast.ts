@@ -4,20 +4,59 @@ import { faceSeries, lightAt, type Side } from './face';
 import { roomSeries, type RoomDuring } from './room';
 import { HOUR_MS, hoursOf, type Weather } from './weather';
 
-/** The whole hour of the clock where the sun stands so, 0 to 23; daylight saving is left out. */
-export const clockHour = (atMs: number, longitude: number): number =>
-  (((Math.floor(atMs / HOUR_MS) + Math.round(longitude / 15)) % 24) + 24) % 24;
+const zones = new Map<string, Intl.DateTimeFormat>();
+/** Hours that a zone's clock is ahead of UTC. */
+function aheadH(atMs: number, timeZone: string): number {
+  let format = zones.get(timeZone);
+  if (!format) {
+    format = new Intl.DateTimeFormat('en-US', {
+      timeZone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+    });
+    zones.set(timeZone, format);
+  }
+  const of = Object.fromEntries(format.formatToParts(atMs).map((p) => [p.type, Number(p.value)]));
+  const shown = Date.UTC(of['year']!, of['month']! - 1, of['day'], of['hour'], of['minute']);
+  return (shown - Math.floor(atMs / 60_000) * 60_000) / HOUR_MS;
+}
+const summers = new Map<string, number>();
+/** Daylight saving: hours by which the clock is put forward then, where the clock of the job is. @param timeZone as IANA names it */
+export function summerH(atMs: number, timeZone: string): number {
+  const key = `${timeZone}/${Math.floor(atMs / HOUR_MS)}`;
+  const known = summers.get(key);
+  if (known !== undefined) return known;
+  const year = new Date(atMs).getUTCFullYear();
+  const usual = Math.min(aheadH(Date.UTC(year, 0, 1), timeZone), aheadH(Date.UTC(year, 6, 1), timeZone));
+  const made = aheadH(atMs, timeZone) - usual;
+  summers.set(key, made);
+  return made;
+}
+
+/** Hours of the clock on the wall ahead of UTC: by the sun's own zone, and daylight saving where the job's clock has it. */
+export const wallH = (atMs: number, longitude: number, timeZone: string): number =>
+  Math.round(longitude / 15) + Math.round(summerH(atMs, timeZone));
+
+/** The whole hour of the clock on the wall, 0 to 23. */
+export const clockHour = (atMs: number, longitude: number, timeZone = 'UTC'): number =>
+  (((Math.floor(atMs / HOUR_MS) + wallH(atMs, longitude, timeZone)) % 24) + 24) % 24;
 
 /** From which to which hour anybody may work here. */
 export interface Working {
   readonly from: number;
   readonly to: number;
+  /** Of the job, for daylight saving. */
+  readonly timeZone?: string;
 }
 export const USUAL_HOURS: Working = { from: 7, to: 18 };
 
-const hoursIn = (w: Weather, { from, to }: Working): Uint8Array =>
+const hoursIn = (w: Weather, { from, to, timeZone }: Working): Uint8Array =>
   Uint8Array.from({ length: hoursOf(w) }, (_, h) => {
-    const hour = clockHour(w.startMs + h * HOUR_MS, w.longitude);
+    const hour = clockHour(w.startMs + h * HOUR_MS, w.longitude, timeZone);
     return hour >= from && hour < to ? 1 : 0;
   });
 

@@ -17,5 +17,5 @@ export {
 export { roomSeries, type RoomDuring } from './room';
 export { REGION_IDS, REGIONS, simulatedWeather, type RegionId } from './simulated';
 export { HOUR_MS, hoursOf, stretch, type Weather } from './weather';
-export { clockHour, insideHours, outsideHours, USUAL_HOURS, type Working } from './forecast';
+export { clockHour, insideHours, outsideHours, summerH, USUAL_HOURS, wallH, type Working } from './forecast';
 export { bareMostH, bodyOf, outlookOf, type CoatedFace, type CoatOutlook, type Outlook, type PlaceDuring } from './outlook';

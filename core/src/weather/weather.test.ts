@@ -6,7 +6,7 @@ import type { Outcome } from '../facts/problems';
 import { saturationPa, vapourGM3 } from '../moist';
 import { FACING, faceSeries, sunOn, type Side } from './face';
 import { specsFor } from '../coat';
-import { insideHours, outsideHours, USUAL_HOURS } from './forecast';
+import { clockHour, insideHours, outsideHours, summerH, USUAL_HOURS } from './forecast';
 import { bareMostH, outlookOf, type CoatedFace } from './outlook';
 import { roomSeries } from './room';
 import { REGION_IDS, simulatedWeather } from './simulated';
@@ -64,6 +64,30 @@ test('the face: darker is hotter, wind cools it, shade keeps it cool, a clear ni
   // Polar night: no sun on any side, no light to work by.
   const night = weather({ latitude: 78, startMs: Date.UTC(2026, 11, 10) });
   expect([...outsideHours(night, side()).light].some((x) => x === 1)).toBe(false);
+});
+
+// Energy Policy Act of 2005: from the second Sunday of March to the first of November; directive 2000/84/EC: the last Sundays of March and October.
+test.each([
+  ['America/New_York', '2026-03-08T06:59:00Z', 0],
+  ['America/New_York', '2026-03-08T07:00:00Z', 1],
+  ['America/New_York', '2026-11-01T05:59:00Z', 1],
+  ['America/New_York', '2026-11-01T06:00:00Z', 0],
+  ['Europe/London', '2026-03-29T00:59:00Z', 0],
+  ['Europe/London', '2026-03-29T01:00:00Z', 1],
+  ['Australia/Sydney', '2026-01-10T00:00:00Z', 1],
+  ['Australia/Sydney', '2026-07-10T00:00:00Z', 0],
+  ['UTC', '2026-07-10T00:00:00Z', 0],
+] as const)('daylight saving in %s at %s: %s h', (zone, at, h) => expect(summerH(Date.parse(at), zone)).toBe(h));
+test('people work by the clock on the wall: seven in summer is an hour earlier by the sun', () => {
+  const longitude = -74;
+  expect(clockHour(Date.UTC(2026, 6, 1, 11), longitude, 'America/New_York')).toBe(7);
+  expect(clockHour(Date.UTC(2026, 0, 10, 12), longitude, 'America/New_York')).toBe(7);
+  const july = weather({ longitude, startMs: Date.UTC(2026, 6, 1) });
+  const opens = (timeZone: string) =>
+    insideHours(july, { heatedC: 20, airChangesH: 2, volumeM3: 40, waterGH: 0, driedGH: 0 }, 1, { ...USUAL_HOURS, timeZone }).hours.indexOf(
+      1,
+    );
+  expect(opens('UTC') - opens('America/New_York')).toBe(1);
 });
 
 test('a room: its vapour is that of outdoors and of the work, airing carries it off, heat lowers the humidity', () => {

@@ -27,6 +27,8 @@ import {
   type RegionId,
   type Shade,
   type Weather,
+  type Working,
+  wallH,
 } from '@roughsill/core/weather';
 import { readEpw, readWeather, type ReadWeather } from '@roughsill/core/import';
 import { Button, Column, Columns, Empty, FilePick, NumberField, Panel, Pick, Select, Words } from '../../kit';
@@ -184,7 +186,7 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
               zone={z}
               weather={weather}
               before={before}
-              working={{ from, to }}
+              working={{ from, to, timeZone: facts.job.timeZone }}
               place={places[z.zoneId] ?? usualPlace(z)}
               onPlace={(p) => setPlaces({ ...places, [z.zoneId]: p })}
               units={facts.job.units}
@@ -215,12 +217,12 @@ interface ZoneWindowsProps {
   readonly zone: CoatedZone;
   readonly weather: Weather;
   readonly before: Weather | null;
-  readonly working: { readonly from: number; readonly to: number };
+  readonly working: Required<Working>;
   readonly place: Place;
   readonly onPlace: (p: Place) => void;
   readonly units: UnitSystem;
 }
-function ZoneWindows({ jobId, zone, weather, before, working: { from, to }, place: told, onPlace }: ZoneWindowsProps) {
+function ZoneWindows({ jobId, zone, weather, before, working: { from, to, timeZone }, place: told, onPlace }: ZoneWindowsProps) {
   const [coat, setCoat] = useState(0);
   const dispatch = useAppDispatch();
   const [wrong, setWrong] = useState<string>();
@@ -239,16 +241,16 @@ function ZoneWindows({ jobId, zone, weather, before, working: { from, to }, plac
   const [shade] = shaded;
   const fromH = (place.readyOnDay - 1) * 24;
   const outlook = useMemo(
-    () => outlookOf(weather, zone.kind, zone.faces, place, { from, to }, fromH),
-    [weather, zone, place, from, to, fromH],
+    () => outlookOf(weather, zone.kind, zone.faces, place, { from, to, timeZone }, fromH),
+    [weather, zone, place, from, to, timeZone, fromH],
   );
   const moved = useMemo(() => {
     if (!before) return [];
-    const was = outlookOf(before, zone.kind, zone.faces, place, { from, to }, fromH);
+    const was = outlookOf(before, zone.kind, zone.faces, place, { from, to, timeZone }, fromH);
     return movedBy(was.chain, outlook.chain, (before.startMs - weather.startMs) / HOUR_MS);
-  }, [before, weather, zone, place, from, to, fromH, outlook]);
+  }, [before, weather, zone, place, from, to, timeZone, fromH, outlook]);
   const shown = outlook.coats[Math.min(coat, outlook.coats.length - 1)];
-  const when = clockOf(weather);
+  const when = clockOf(weather, timeZone);
   if (!shown)
     return (
       <Panel title={zone.name} testID={`windows-${zone.zoneId}`}>
@@ -303,7 +305,7 @@ function ZoneWindows({ jobId, zone, weather, before, working: { from, to }, plac
         windows={shown.windows}
         chain={outlook.chain}
         coat={coat}
-        days={daysOf(weather)}
+        days={daysOf(weather, timeZone)}
         says={`${zone.name}, coat ${coat + 1}: it may begin in ${shown.windows.may.reduce((s, x) => s + x, 0)} of ${shown.windows.may.length} hours. ${headOf(outlook, when)}`}
       />
       <Row>
@@ -415,18 +417,21 @@ function headOf({ chain, coats }: Outlook, when: (h: number) => string): string 
   return `${many(coats.length, 'coat')}, ready ${when(last!.readyH)}.`;
 }
 
-/** Day and hour by the sun at the place. */
-function clockOf(w: Weather): (h: number) => string {
-  const offset = Math.round(w.longitude / 15);
+/** The clock on the wall, as a moment of UTC. */
+function wallAt(w: Weather, h: number, timeZone: string): Date {
+  const at = w.startMs + h * HOUR_MS;
+  return new Date(at + wallH(at, w.longitude, timeZone) * HOUR_MS);
+}
+/** Day and hour by the clock on the wall. */
+function clockOf(w: Weather, timeZone: string): (h: number) => string {
   return (h) => {
-    const at = new Date(w.startMs + (h + offset) * HOUR_MS);
+    const at = wallAt(w, h, timeZone);
     return `${at.toLocaleDateString('en-US', { weekday: 'short', month: 'short', day: 'numeric', timeZone: 'UTC' })} ${at.getUTCHours()}:00`;
   };
 }
-function daysOf(w: Weather): { readonly h: number; readonly name: string }[] {
-  const offset = Math.round(w.longitude / 15);
+function daysOf(w: Weather, timeZone: string): { readonly h: number; readonly name: string }[] {
   return Array.from({ length: w.tempC.length }, (_, h) => h).flatMap((h) => {
-    const at = new Date(w.startMs + (h + offset) * HOUR_MS);
+    const at = wallAt(w, h, timeZone);
     return at.getUTCHours() === 0
       ? [{ h, name: at.toLocaleDateString('en-US', { weekday: 'short', day: 'numeric', timeZone: 'UTC' }) }]
       : [];
