@@ -12,6 +12,9 @@ export const MUTANTS = [
     "if (ctx.settings.plasterSeal !== 'thinnedPva') return usual;",
     "if (ctx.settings.plasterSeal === 'thinnedPva') return answer('thinnedPva', why('prime.pva', 'firm-setting', {}));",
   ],
+  ['a coat begins before the one below is ready', 'coat/windows.ts', 'free = w.readyAt[h]!;', 'free = h;'],
+  ['coated by night', 'coat/windows.ts', 'hours: (h) => face.hours[h] === 1,', 'hours: () => true,'],
+  ['dew is forgotten', 'coat/windows.ts', 'dew: (h) => over[h]! >= DEW_MARGIN_C,', 'dew: () => true,'],
   ['a pack too few', 'shelf/packs.ts', 'const target = Math.ceil(needed / step);', 'const target = Math.floor(needed / step);'],
   ['a sealed room opens its windows', 'zone/vapour.ts', 'const closed = sealed && l.stroke;', 'const closed = false;'],
   [

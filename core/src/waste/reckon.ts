@@ -3,7 +3,7 @@ import { maskKg } from '../work';
 import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from '../catalogue';
 import { picksOf, type Range } from '../choose';
 import { baseOf } from '../coat';
-import { WASTE_STREAMS, type GoodId, type JobFacts, type Surface, type WasteStreamId } from '../facts';
+import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
 import { isPresent } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
@@ -168,7 +168,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
         const said = why(stream === 'solventRags' ? 'waste.fromRags' : 'waste.fromProduct', 'trade-waste', { litres: amount });
         const poured = STREAMS[stream].kgPerL === null ? null : { low: least, high: litres };
         const sum = out.add(stream, { low: least * perL, high: litres * perL }, lead && stream !== 'solventRags', said, poured);
-        for (const agent of agentsOf(settings, what as GoodId)) sum.agents.add(agent);
+        if (isGood(what)) for (const agent of agentsOf(settings, what)) sum.agents.add(agent);
       }
   // What cleaned the tools of the coats: there is none of what was taken off in it.
   for (const step of plan.work.steps)

@@ -12,6 +12,7 @@ import type { Law } from './laws/law';
 import { REPAIR_LAWS } from './laws/repair';
 import { COAT_LAWS } from './laws/coats';
 import { SHELF_LAWS } from './laws/shelf';
+import { WINDOW_LAWS } from './laws/windows';
 import { WORLD_LAWS } from './laws/world';
 import { ZONE_LAWS } from './laws/zones';
 
@@ -24,6 +25,7 @@ export const LAWS: readonly Law[] = [
   ...REPAIR_LAWS,
   ...SHELF_LAWS,
   ...COAT_LAWS,
+  ...WINDOW_LAWS,
   ...WORLD_LAWS,
 ];
 
