@@ -1,4 +1,5 @@
 /** The mixing bench without a job: a hot stop, a wash neutralised with its proof, a label as a paper. */
+import { AxeBuilder } from '@axe-core/playwright';
 import { example, expect, test } from './app';
 
 test('caustic by portions to a hot stop, kept over a reload; acid for the wash; labels in two languages', async ({ app, page }) => {
@@ -29,6 +30,22 @@ test('caustic by portions to a hot stop, kept over a reload; acid for the wash; 
   await app.type('proof-first', '8');
   await app.type('proof-second', '8.5');
   await expect(app.id('proof-answer')).toContainText('it may dry for the coat');
+
+  await page.getByRole('radio', { name: 'Rinse, steam' }).click();
+  await expect(app.id('rinse-answer')).toContainText('Never into ground or drain');
+  await app.type('rinse-times', '0');
+  await expect(app.id('rinse-answer')).toContainText('number of rinses lies between');
+  await app.type('rinse-times', '3');
+  await expect(app.id('steam-answer')).toContainText('of steam an hour');
+  await page.getByRole('radio', { name: 'On the clock' }).click();
+  await app.type('pot-name', 'Gray for the rail');
+  await app.id('pot-begin').click();
+  await expect(app.id('pot-bench')).toContainText('Gray for the rail: good');
+  await page.reload();
+  await expect(app.id('pot-bench')).toContainText('Gray for the rail: good');
+  const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
+  await page.getByRole('button', { name: 'Used up or thrown out: Gray for the rail' }).click();
 
   await page.getByRole('radio', { name: 'Labels' }).click();
   await expect(app.id('label-answer')).toContainText('DANGER');

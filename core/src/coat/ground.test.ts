@@ -42,12 +42,22 @@ describe('what bleeds and what powders', () => {
       ['matEmulsion', 'all'],
     ]);
     expect(p.coating.lines[1]!.areaM2).toBeCloseTo(0.4, 9);
+    // ASTM D4263: a sheet taped over it for 16 h stays dry.
+    expect(asksOf(p, 'stain-dry')).toEqual([{ what: 'waitedH', atLeast: { value: 16, unit: 'h' } }]);
     expect(piece({ conditions: ['smokeStain'] }).coating.lines[1]).toMatchObject({ product: 'stainBlock', where: 'all' });
   });
-  test('growth and a stain on one wall take one coat of the same product, over the larger of both', () => {
+  test('growth and a stain on one wall take one coat of the same product, over both places', () => {
     const both = piece({ ...COATED, conditions: ['moldy', 'waterStain'], moldM2: 0.2, stainM2: 0.3, parts: [aPart('flat', 'moldWash')] });
     expect(lines(both).filter((l) => l === 'stainBlock')).toHaveLength(1);
     expect(both.coating.lines.find((l) => l.product === 'stainBlock')!.where).toBe('all');
+  });
+  test('lime stays open: growth is sealed patch by patch, and what nobody measured says what it would close', () => {
+    const lime = (moldM2: number | null) =>
+      piece({ ...COATED, material: 'limePlaster', conditions: ['moldy'], moldM2, parts: [aPart('flat', 'moldWash')] }).coating.lines.find(
+        (l) => l.product === 'stainBlock',
+      )!;
+    expect([lime(0.3).areaM2, lime(0.3).where]).toEqual([0.3, 'spots']);
+    expect(rulesOf(lime(null).because)).toContain('prime.moldUnmeasured');
   });
   test('none on metal, where it is washed off; a question under what is clear or mineral', () => {
     expect(

@@ -375,7 +375,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       line('primer', primer.value, primed, [...primer.because, ...first, ...incompatible, ...tintWords(s, primer.value)], ctx.settings),
     );
   }
-  /** One product that does two things is laid once, over the larger of both, and what speaks for either is said. */
+  /** One product that does two things is laid once, over both places, and what speaks for either is said. */
   const block = (product: PrimerId & CoatId, areaM2: number, because: readonly Reason[]) => {
     const same = lines.findIndex((l) => l.product === product && l.use === 'primer');
     if (same < 0) return lines.push(line('primer', product, areaM2, because, ctx.settings));
@@ -383,14 +383,24 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     lines[same] = line(
       'primer',
       product,
-      Math.max(there.areaM2, areaM2),
+      Math.min(area.totalM2, there.areaM2 + areaM2),
       [...there.because.filter((r) => r.rule !== 'coat.ownSheet'), ...because],
       ctx.settings,
     );
   };
   if (growth) {
     const seal = MOLD_SEALS[ctx.settings.moldSeal];
-    block(seal.product, area.totalM2, [why(seal.rule, 'trade-mold', {}, seal.effect)]);
+    const grown = s.moldM2 ?? 0;
+    const school = why(seal.rule, 'trade-mold', {}, seal.effect);
+    // A whole face of lime under a sealer is a face that no longer breathes.
+    if (s.material !== 'limePlaster') block(seal.product, area.totalM2, [school]);
+    else if (grown > 0) {
+      const patchM2 = Math.min(grown, area.totalM2);
+      block(seal.product, patchM2, [
+        ...(seal.rule === 'prime.moldStain' ? [] : [school]),
+        why('prime.moldOnLime', 'trade-mold', { area: measure(patchM2, 'm2') }, 'care'),
+      ]);
+    } else block(seal.product, area.totalM2, [school, why('prime.moldUnmeasured', 'trade-mold', {}, 'care')]);
   }
   const stain = renewed || top.clear || baseOf(topcoatId) === 'mineral' ? null : stainOf(s);
   if (stain !== null) {
@@ -448,7 +458,11 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const notSo = layings.flatMap((l) => l.selected.because.filter((r) => r.effect === 'block'));
   const base = { left, bareM2: primedM2, topcoat, layings, residues, wipe: lastWipe(s, ctx, leftValue), asks };
   const whereOf = (l: CoatLine): CoatWhere =>
-    l.areaM2 >= area.totalM2 * 0.98 ? 'all' : l.use === 'knots' || l.because.some((r) => r.rule === 'prime.stain') ? 'spots' : 'bare';
+    l.areaM2 >= area.totalM2 * 0.98
+      ? 'all'
+      : l.use === 'knots' || l.because.some((r) => r.rule === 'prime.stain' || r.rule === 'prime.moldOnLime')
+        ? 'spots'
+        : 'bare';
   const whole = lines.map((l) => ({ ...guaranteed(asLaid(laid(l, layings, s), s, ctx.spread, ctx.settings)), where: whereOf(l) }));
   if (notSo.length > 0) return { ...base, lines: [], refusedLines: whole, refused: notSo };
   return { ...base, lines: whole, refusedLines: [], refused };

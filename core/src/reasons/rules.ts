@@ -604,6 +604,8 @@ export const RULE_FACTS = {
   'prime.pvaInDamp': [],
   'prime.stain': ['stain', 'area'],
   'prime.stainAll': ['stain'],
+  'prime.moldOnLime': ['area'],
+  'prime.moldUnmeasured': [],
   'prime.stainOnLime': [],
   'coat.guarantee': ['named', 'years'],
   'coat.guaranteeOn': ['named', 'years', 'terms'],

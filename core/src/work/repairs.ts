@@ -43,7 +43,7 @@ const LAP = measure(2, 'mm');
 
 const shareOf = (rs: readonly Repair[], share: number): Range =>
   rs.reduce((sum, r) => plus(sum, hours(r.handsOnH.low * share, r.handsOnH.high * share)), hours(0, 0));
-/** The rebate before, and how the bed and face are made. */
+/** The old out and the rebate primed; then the bed and the face. */
 function glazingStep(kind: RepairId, rs: readonly Repair[]): StepSpec {
   return stepOf({
     id: `rebate.${kind}`,
@@ -51,16 +51,17 @@ function glazingStep(kind: RepairId, rs: readonly Repair[]): StepSpec {
     title: why('step.rebate', 'trade-repair', { repair: `repair.${kind}` }),
     handsOnH: shareOf(rs, REBATE_SHARE),
     waitH: hours(REBATE_DRIES.value, REBATE_DRIES.value),
-    because: [why('putty.rebate', 'trade-repair')],
+    because: unique([...rs.flatMap((r) => r.repair.because), why('putty.rebate', 'trade-repair')]),
     gates: [
+      gate(`glass-eased.${kind}`, 'repair', why('gate.paneWhole', 'trade-repair')),
       gate(`rebate-dry.${kind}`, 'repair', why('gate.rebateDry', 'trade-repair', { limit: REBATE_DRIES }), [
         { what: 'waitedH', atLeast: REBATE_DRIES },
       ]),
     ],
   });
 }
-/** A thin coat along it, of the hours that the glazing takes. Common practice, no published source. */
-const REBATE_SHARE = 0.15;
+/** Taking out and priming, of the hours that the glazing takes. Common practice, no published source. */
+const REBATE_SHARE = 0.5;
 const puttyWords = (): Reason[] => [
   why('putty.bed', 'trade-repair', { bed: BED }),
   why('putty.face', 'trade-repair', { lap: LAP }),
@@ -73,7 +74,6 @@ function gatesOf(repair: RepairId, { ctx }: Inputs): GateSpec[] {
     const skin = measure(fillerDryH(ctx.settings, 'glazingPutty').low, 'h');
     const own = ownOf(ctx.settings, 'glazingPutty')?.recoatLeastH ?? null;
     return [
-      gate(`glass-eased.${repair}`, 'repair', why('gate.paneWhole', 'trade-repair')),
       gate(`putty-skin.${repair}`, 'repair', why('gate.puttySkin', own === null ? 'mem-putty' : 'firm-sheet', { limit: skin }), [
         { what: 'waitedH', atLeast: skin },
       ]),
@@ -147,8 +147,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
         amounts: amountsOf(rs),
         gates: gatesOf(kind, input),
         because: unique([
-          ...rs.flatMap((r) => r.repair.because),
-          ...(GLAZES.includes(kind) ? puttyWords() : []),
+          ...(GLAZES.includes(kind) ? puttyWords() : rs.flatMap((r) => r.repair.because)),
           ...layered.map((r) => why('repair.layers', 'mem-filler', { layers: measure(r.layers, 'pieces'), filler: r.filler! })),
           ...(cuts(kind) && isPresent(input.lead.overall.value) ? [why('repair.cutLead', 'trade-repair', {}, 'care', 'hazard')] : []),
           ...rs.flatMap((r) => rubWords(r, input)),

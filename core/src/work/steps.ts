@@ -481,6 +481,10 @@ function plannedSteps(input: Inputs): StepSpec[] {
     because: coating.wipe === 'barred' ? [why('wipe.barred', 'firm-setting', {}, 'care')] : [],
     gates: [
       adhesionGate(adhesionCheck(s, ctx, coating)),
+      // A stain that is still fed comes through whatever is laid on it.
+      ...(s.conditions.includes('waterStain') && coating.lines.length > 0 && !suspect && !steps.some((st) => st.id === 'dry')
+        ? [dryGate('stain-dry', timber, metal)]
+        : []),
       ...(chalks(s) && coating.left.value !== 'bare' && !suspect && !steps.some((st) => st.id === 'wash') ? [chalkGate()] : []),
     ],
   });

@@ -593,7 +593,7 @@ const at = (minute: number): string => new Date(Date.parse('2026-06-01T06:00:00.
  */
 const NUMBERS: readonly (readonly [gate: RegExp, good: Check['measured'], bad: Check['measured'], rule?: RegExp])[] = [
   [
-    /^moisture$/,
+    /^(moisture|stain-dry)$/,
     [
       { what: 'moisturePct', value: 15 },
       { what: 'waitedMin', value: 60 },
