@@ -43,7 +43,10 @@ test('caustic by portions to a hot stop, kept over a reload; acid for the wash; 
   await expect(app.id('pot-bench')).toContainText('Gray for the rail: good');
   await page.reload();
   await expect(app.id('pot-bench')).toContainText('Gray for the rail: good');
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
   expect(violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
   await page.getByRole('button', { name: 'Used up or thrown out: Gray for the rail' }).click();
 
