@@ -6,5 +6,6 @@ export { emergencies } from './zone/emergencies';
 export { inTheHouse } from './zone/in-the-house';
 export { licensedNeeds } from './zone/licensed';
 export { tasksOn } from './zone/methods-in';
+export { readyOnDay } from './zone/ready';
 export { shiftsOf, type Shift, type ShiftPart } from './zone/shift';
 export { zoneSigns, type Sign } from './zone/signs';

@@ -1,7 +1,7 @@
 /** What the worker answers; apart from it, so that a test may ask without one. */
 import { createDeriver, digestOf, type JobPlan, limitSetOf, moneyIn, shoppingOf, specsOf, spellAs } from '@roughsill/core';
 import { airDuties } from '@roughsill/core/air';
-import { shiftsOf, tasksOn, zoneDay } from '@roughsill/core/zone-day';
+import { readyOnDay, shiftsOf, tasksOn, zoneDay } from '@roughsill/core/zone-day';
 import { certainties, changedBetween, compareMethods, sensitivity } from '@roughsill/core/compare';
 import { wasteOf } from '@roughsill/core/waste';
 import { bareMostH, SHADE_OF } from '@roughsill/core/weather';
@@ -93,6 +93,8 @@ function coatsIn({ facts, settings }: Standing, thisYear: number): readonly Coat
         facing: side?.facing ?? null,
         shaded: side?.shaded ?? [],
         volumeM3: sizeOf(zone.spaceIds),
+        climate: side?.moisture ?? null,
+        readyOnDay: readyOnDay(here, settings),
         waiting,
         faces,
       },

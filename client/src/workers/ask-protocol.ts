@@ -49,6 +49,10 @@ export interface CoatedZone {
   readonly facing: Facing | null;
   readonly shaded: Space['shaded'];
   readonly volumeM3: number | null;
+  /** Of the room, as its own record has it: how warm, how airy, how cold its wall; null: nobody recorded it. */
+  readonly climate: { readonly insideC: number; readonly leakAch: number; readonly uValueWm2K: number } | null;
+  /** By the plan, the day on which its first coat may be thought of. */
+  readonly readyOnDay: number;
   /** Faces whose coat is a question or does not fit: they are in no window. */
   readonly waiting: readonly string[];
   readonly faces: readonly CoatedFace[];

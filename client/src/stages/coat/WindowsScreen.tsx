@@ -205,11 +205,23 @@ function Windows({ facts }: { readonly facts: JobFacts }) {
   );
 }
 
+/** So many of the ten days may go by before a first coat that still finds its chain here. */
+const WITHIN_DAYS = 7;
+/** Inner surface resistance in a corner that is not aired, m2K/W. ISO 13788. */
+const RSI = 0.25;
+/** Until somebody says otherwise: the day by the plan, the room by its own record, where it has one. */
 const usualPlace = (z: CoatedZone): Place => ({
-  readyOnDay: 1,
+  // Work that takes longer than the weather is known: what these days would allow, and a line that says when it is ready.
+  readyOnDay: z.readyOnDay <= WITHIN_DAYS ? z.readyOnDay : 1,
   outside: { facing: 's', shade: 'mid', shaded: [] as const },
-  room: { heatedC: 16, airChangesH: 2, volumeM3: z.volumeM3 ?? 40, waterGH: 100, driedGH: 0 },
-  fRsi: 0.7,
+  room: {
+    heatedC: z.climate?.insideC ?? 16,
+    airChangesH: z.climate === null ? 2 : Math.max(0.1, z.climate.leakAch),
+    volumeM3: z.volumeM3 ?? 40,
+    waterGH: 100,
+    driedGH: 0,
+  },
+  fRsi: z.climate === null ? 0.7 : Math.min(0.95, Math.max(0.2, 1 - z.climate.uValueWm2K * RSI)),
 });
 
 interface ZoneWindowsProps {
@@ -313,7 +325,7 @@ function ZoneWindows({ jobId, zone, weather, before, working: { from, to, timeZo
           <NumberField
             label="Ready for its first coat on day"
             value={place.readyOnDay}
-            hint="Stripped, dry, proved: until then it is not thought of."
+            hint={`By the plan day ${zone.readyOnDay}: stripped, dry, proved.${zone.readyOnDay > WITHIN_DAYS ? ' That is later than the weather is known; these days show what it would allow.' : ''}`}
             check={(v) => (Number.isInteger(v) && v >= 1 && v <= DAYS ? undefined : `A day from 1 to ${DAYS}.`)}
             onCommit={(v) => v !== null && onPlace({ ...told, readyOnDay: v })}
             testID={`ready-${zone.zoneId}`}
