@@ -419,7 +419,9 @@ const wrongShifts = (run: Run): string[] =>
   shiftsOf(run.facts, run.job, run.settings).flatMap((s) => {
     const factor = (id: string | null) => (id === null ? 0 : FACTOR[id]!);
     const zones = run.job.zones.filter((z) => s.stints.some((x) => x.zoneId === z.zoneId));
-    const least = zones.find((z) => factor(z.protection.respirator.value) > factor(s.mask));
+    // At the strokes, and while it is coated: what asks for more than is worn.
+    const worn = (z: ZonePlan) => [z.protection.respirator.value, z.protection.coat?.respirator.value ?? null];
+    const least = zones.find((z) => worn(z).some((id) => factor(id) > factor(s.mask)));
     // Whoever coats with solvent indoors wears a cartridge for it, whatever else they do that day.
     const gassed = zones.find((z) => z.kind !== 'elevation' && laidWithSolvent(run, z).length > 0);
     const hours = s.stints.reduce((sum, x) => sum + x.hours, 0);
@@ -427,11 +429,11 @@ const wrongShifts = (run: Run): string[] =>
     const worst = Math.max(0, ...s.parts.map((p) => p.ugM3 ?? Infinity));
     const lead = s.parts.reduce((sum, p) => sum + p.hours * (p.ugM3 ?? 0), 0);
     return [
-      ...(least ? [`${s.person}: ${s.mask ?? 'no mask'}, and ${least.name} asks for ${least.protection.respirator.value}`] : []),
+      ...(least ? [`${s.person}: ${s.mask ?? 'no mask'}, and ${least.name} asks for ${worn(least).join(' and ')}`] : []),
       ...(Math.max(1, factor(s.mask)) * limit < Math.min(worst, 1000 * limit) - 1e-6
         ? [`${s.person}: ${s.mask ?? 'no mask'} on a day of ${hours} h, and ${worst} is breathed`]
         : []),
-      ...(gassed && (s.mask === null || !s.cartridges.includes('organicVapour'))
+      ...(gassed && (s.mask === null || !(airFed(s.mask) || s.cartridges.includes('organicVapour')))
         ? [`${s.person}: coats in ${gassed.name} without a cartridge for it`]
         : []),
       ...(Math.abs(s.parts.reduce((sum, p) => sum + p.hours, 0) - hours) > 1e-6 ? [`${s.person}: hours lost on the way`] : []),
