@@ -97,6 +97,21 @@ const refuse = <const R extends RuleId>(rule: R, source: SourceId, ...[facts]: F
   fromTable(rule, source, facts, 'block');
 const ask = <const R extends RuleId>(rule: R, source: SourceId, ...[facts]: FactsOf<R>): Reason => fromTable(rule, source, facts, 'care');
 
+/**
+ * What is on the wall for good, and comes through what is laid over it; null: nothing. Of metal and plastic it is washed off. What nobody
+ * named counts as water.
+ */
+export const stainOf = (s: Pick<Surface, 'material' | 'conditions' | 'stainM2'>): 'water' | 'smoke' | 'unsaid' | null =>
+  METAL.includes(s.material) || PLASTIC.includes(s.material)
+    ? null
+    : s.conditions.includes('waterStain')
+      ? 'water'
+      : s.conditions.includes('smokeStain')
+        ? 'smoke'
+        : (s.stainM2 ?? 0) > 0
+          ? 'unsaid'
+          : null;
+
 /** All that speaks against a topcoat here; a blocking reason refuses it. Empty: it fits. */
 export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewed }: Ground): Reason[] {
   const out: Reason[] = [];
@@ -151,8 +166,7 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
   // Water brings salt to the face, dries there, and lifts whatever closes it.
   if (mineral && s.conditions.includes('salty') && data.base !== 'mineral')
     out.push(TIGHT.includes(topcoat) ? refuse('coat.tightOverSalts', 'trade-prime', facts) : ask('coat.overSalts', 'trade-prime', facts));
-  const stained = s.conditions.includes('waterStain') || s.conditions.includes('smokeStain') || (s.stainM2 ?? 0) > 0;
-  if (stained && !renewed && (data.clear || data.base === 'mineral'))
+  if (stainOf(s) !== null && !renewed && (data.clear || data.base === 'mineral'))
     out.push(ask(data.clear ? 'coat.stainUnderClear' : 'coat.stainUnderMineral', 'trade-prime', facts));
   if (s.conditions.includes('oilSoaked') && !renewed)
     out.push(boards ? ask('coat.oilSoakedPieces', 'trade-board', facts) : refuse('coat.oilSoaked', 'trade-aim', facts));

@@ -1,5 +1,6 @@
 export { closeForMistH, LAYING, layH, lossOf, MIST_WIND, reachM, type LaidLook, type LayingOf, type LayingOption } from './laying';
 export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
+export { stainOf } from './fits';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
 export { baseOf, PRODUCT_IDS, recoatOf, PRIMERS_DATA, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
 export {

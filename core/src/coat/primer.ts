@@ -24,7 +24,7 @@ import { measure, type Measure } from '../units/units';
 import { degreeShare, isHeater, liveLayers, liveParts, type TakeOff } from '../walk';
 import { isDamp, isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
-import { againstTopcoat, isHot, needsBond, usualTopcoat } from './fits';
+import { againstTopcoat, isHot, needsBond, stainOf, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
 import { extentOf, finishOf, finishSpec } from '../repair';
@@ -110,18 +110,6 @@ const MOLD_SEALS = {
   pva: { product: 'thinnedPva', rule: 'prime.moldPva', effect: 'care' },
 } as const;
 
-/** What is on the wall for good, and comes through what is laid over it. On metal and plastic it is washed off. */
-const stainOf = (s: Surface): 'water' | 'smoke' | null =>
-  METAL.includes(s.material) || PLASTIC.includes(s.material)
-    ? null
-    : s.conditions.includes('waterStain')
-      ? 'water'
-      : s.conditions.includes('smokeStain')
-        ? 'smoke'
-        : (s.stainM2 ?? 0) > 0
-          ? 'water'
-          : null;
-
 /** What stills bare plaster: the firm's school, barred where glue would take up water again or close lime. */
 function plasterSeal(s: Surface, ctx: SurfaceContext, usual: Answer<PrimerId>): Answer<PrimerId> {
   if (ctx.settings.plasterSeal !== 'thinnedPva') return usual;
@@ -136,6 +124,9 @@ function plasterSeal(s: Surface, ctx: SurfaceContext, usual: Answer<PrimerId>): 
     : { value: usual.value, because: [...usual.because, against] };
 }
 
+/** What is laid for one of these first of all is laid where they are. */
+const IN_SPOTS: readonly string[] = ['prime.stain', 'prime.moldOnLime'];
+
 /** Half alcohol, half water, on a cloth that is wrung out; dry in half an hour. Common practice, no published source. */
 export const WIPE = { litresPerM2: 0.015, alcoholShare: 0.5, driesH: 0.5 } as const;
 /** It takes them up: the cloth turns the color of the coat. */
@@ -147,6 +138,25 @@ function lastWipe(s: Surface, ctx: SurfaceContext, left: 'bare' | 'partly' | 'co
   if (top === undefined || isPresent(ctx.asbestos.coat.value)) return 'none';
   const gives = top.alcohol === 'dissolves' || top.alcohol === 'softens' || SPIRIT_SOLUBLE.includes(top.binder);
   return gives || (top.binder === 'unknown' && top.alcohol === 'untried') ? 'barred' : 'alcohol';
+}
+
+/**
+ * What seals the place of growth that was cleaned off: the firm's school, but glue not outdoors. Nothing on metal and plastic, from which it
+ * is wiped; nothing under lime, silicate or what is clear, for it would close the one and show through the other.
+ */
+function moldSeal(
+  s: Surface,
+  ctx: SurfaceContext,
+  topcoat: TopcoatId,
+): { readonly product: PrimerId & CoatId; readonly because: readonly Reason[] } | null {
+  const { base, clear } = TOPCOATS_DATA[topcoat];
+  if (METAL.includes(s.material) || PLASTIC.includes(s.material) || base === 'mineral' || clear) return null;
+  const swells = ctx.settings.moldSeal === 'pva' && ctx.place === 'outside';
+  const { product, rule, effect } = MOLD_SEALS[swells ? 'stainBlock' : ctx.settings.moldSeal];
+  return {
+    product,
+    because: [why(rule, 'trade-mold', {}, effect), ...(swells ? [why('prime.pvaInDamp', 'trade-prime', {}, 'care')] : [])],
+  };
 }
 
 function primerFor(
@@ -388,19 +398,20 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ctx.settings,
     );
   };
-  if (growth) {
-    const seal = MOLD_SEALS[ctx.settings.moldSeal];
-    const grown = s.moldM2 ?? 0;
-    const school = why(seal.rule, 'trade-mold', {}, seal.effect);
+  const seal = growth ? moldSeal(s, ctx, topcoatId) : null;
+  if (seal !== null) {
+    const patchM2 = s.material === 'limePlaster' && (s.moldM2 ?? 0) > 0 ? Math.min(s.moldM2!, area.totalM2) : null;
     // A whole face of lime under a sealer is a face that no longer breathes.
-    if (s.material !== 'limePlaster') block(seal.product, area.totalM2, [school]);
-    else if (grown > 0) {
-      const patchM2 = Math.min(grown, area.totalM2);
+    if (patchM2 !== null)
       block(seal.product, patchM2, [
-        ...(seal.rule === 'prime.moldStain' ? [] : [school]),
+        ...seal.because.filter((r) => r.rule !== 'prime.moldStain'),
         why('prime.moldOnLime', 'trade-mold', { area: measure(patchM2, 'm2') }, 'care'),
       ]);
-    } else block(seal.product, area.totalM2, [school, why('prime.moldUnmeasured', 'trade-mold', {}, 'care')]);
+    else
+      block(seal.product, area.totalM2, [
+        ...seal.because,
+        ...(s.material === 'limePlaster' ? [why('prime.moldUnmeasured', 'trade-mold', {}, 'care')] : []),
+      ]);
   }
   const stain = renewed || top.clear || baseOf(topcoatId) === 'mineral' ? null : stainOf(s);
   if (stain !== null) {
@@ -460,7 +471,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const whereOf = (l: CoatLine): CoatWhere =>
     l.areaM2 >= area.totalM2 * 0.98
       ? 'all'
-      : l.use === 'knots' || l.because.some((r) => r.rule === 'prime.stain' || r.rule === 'prime.moldOnLime')
+      : l.use === 'knots' || (l.because[0] !== undefined && IN_SPOTS.includes(l.because[0].rule))
         ? 'spots'
         : 'bare';
   const whole = lines.map((l) => ({ ...guaranteed(asLaid(laid(l, layings, s), s, ctx.spread, ctx.settings)), where: whereOf(l) }));

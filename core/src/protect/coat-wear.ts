@@ -20,6 +20,7 @@ export interface CoatWear {
   readonly kit: readonly Answer<Kit>[];
 }
 
+/** Each product by its own sheet, else by what thins it; null: nothing asks for more than dust and wet do. */
 function glovesOf(solvent: Needs['solventCoats'], bySheet: Needs['bySheet'], { settings }: ZoneContext) {
   const said = (id: Needs['bySheet'][number]) => ownOf(settings, id)?.gloves ?? null;
   const told = bySheet.filter((id) => said(id) !== null);
@@ -31,7 +32,7 @@ function glovesOf(solvent: Needs['solventCoats'], bySheet: Needs['bySheet'], { s
   return { told, chemicals, gloves: hands.length === 0 ? null : gloveOver(hands) };
 }
 
-/** @returns null: nothing with solvent is laid in it, and nothing is sprayed */
+/** @returns null: nothing with solvent is laid in it, nothing is sprayed, and no sheet asks for gloves or mask */
 export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | null {
   const { rulebook, place } = ctx;
   const solvent = [...new Set(needs.flatMap((n) => n.solventCoats))];

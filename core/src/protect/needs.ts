@@ -12,7 +12,7 @@ import {
   type WallId,
 } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import { LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { baseOf, LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
 import { HIGH_M, picksOf, type Choice } from '../choose';
@@ -106,6 +106,8 @@ const COAT_SHARE = 0.8;
 const WIPE_SHARE = 0.3;
 const WIPE_H = 1;
 const COAT_DRIES_H = 4;
+/** Of a waterborne coat that flashes all the same, what is solvent, by volume. From memory of data sheets. */
+const IN_WATERBORNE = 0.1;
 /** What is sprayed gives off nearly all of it on the way and at once. Common practice, no published source. */
 const MIST_SHARE = 1;
 const MIST_DRIES_H = 1;
@@ -122,6 +124,7 @@ const IN_STRIPPER = {
 } as const satisfies Record<Chemistry, SolventId>;
 /** What is laid on, of all that the plan says of coats. */
 type CoatsOn = Pick<CoatingPlan, 'lines' | 'wipe'>;
+const wipesWithAlcohol = ({ lines, wipe }: CoatsOn): boolean => wipe === 'alcohol' && lines.length > 0;
 function laidOn(ctx: SurfaceContext, choice: Choice, { lines, wipe }: CoatsOn): Laid[] {
   const strokes = choice.parts.flatMap((p) =>
     picksOf(p).flatMap(({ option }): Laid[] => {
@@ -145,7 +148,8 @@ function laidOn(ctx: SurfaceContext, choice: Choice, { lines, wipe }: CoatsOn): 
     if (!evaporates(ctx.settings, l.product) || l.areaM2 === 0 || l.coats === 0) return [];
     const wet = l.litres / l.coats / l.areaM2;
     const { sprays } = LAYING[l.way];
-    const thinner = wet * (1 - coatingOf(ctx.settings, l.product).volumeSolidsPct / 100) * (sprays ? MIST_SHARE : COAT_SHARE);
+    const gone = 1 - coatingOf(ctx.settings, l.product).volumeSolidsPct / 100;
+    const thinner = wet * Math.min(gone, baseOf(l.product) === 'water' ? IN_WATERBORNE : 1) * (sprays ? MIST_SHARE : COAT_SHARE);
     return [
       {
         what: l.product,
@@ -168,7 +172,7 @@ function laidOn(ctx: SurfaceContext, choice: Choice, { lines, wipe }: CoatsOn): 
   );
   const areaM2 = choice.parts.reduce((sum, p) => sum + p.areaM2, 0);
   const lastWipe: Laid[] =
-    wipe !== 'alcohol' || areaM2 === 0
+    !wipesWithAlcohol({ lines, wipe }) || areaM2 === 0
       ? []
       : [
           {
@@ -235,7 +239,7 @@ export function needsOf(
     antifoul: methods.length > 0 && liveLayers(s).some((l) => l.binder === 'antifouling'),
     silica: holdsSilica(s) && (dusty || repairs.some((r) => cuts(r.repair.value))),
     dust: dusty,
-    vapour: any((m) => m.vapour) || solventCoats.length > 0 || coating.wipe === 'alcohol',
+    vapour: any((m) => m.vapour) || solventCoats.length > 0 || wipesWithAlcohol(coating),
     mist: mists.length > 0,
     caustic: any((m) => m.caustic),
     acid: any((m) => m.acid),

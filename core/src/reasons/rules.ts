@@ -617,6 +617,8 @@ export const RULE_FACTS = {
   'step.saltsDry': ['area'],
   'step.saltsRinse': ['area'],
   'salts.dry': [],
+  'salts.dryLead': [],
+  'salts.suspect': [],
   'salts.rinse': [],
   'gate.saltsGone': ['limit'],
   'gate.saltsMetal': ['limit'],

@@ -43,15 +43,18 @@ const LAP = measure(2, 'mm');
 
 const shareOf = (rs: readonly Repair[], share: number): Range =>
   rs.reduce((sum, r) => plus(sum, hours(r.handsOnH.low * share, r.handsOnH.high * share)), hours(0, 0));
+/** Said where the tool goes in. */
+const cutsLead = (kind: RepairId, lead: LeadPicture): Reason[] =>
+  cuts(kind) && isPresent(lead.overall.value) ? [why('repair.cutLead', 'trade-repair', {}, 'care', 'hazard')] : [];
 /** The old out and the rebate primed; then the bed and the face. */
-function glazingStep(kind: RepairId, rs: readonly Repair[]): StepSpec {
+function glazingStep(kind: RepairId, rs: readonly Repair[], { lead }: Inputs): StepSpec {
   return stepOf({
     id: `rebate.${kind}`,
     kind: 'repair',
     title: why('step.rebate', 'trade-repair', { repair: `repair.${kind}` }),
     handsOnH: shareOf(rs, REBATE_SHARE),
     waitH: hours(REBATE_DRIES.value, REBATE_DRIES.value),
-    because: unique([...rs.flatMap((r) => r.repair.because), why('putty.rebate', 'trade-repair')]),
+    because: unique([...rs.flatMap((r) => r.repair.because), ...cutsLead(kind, lead), why('putty.rebate', 'trade-repair')]),
     gates: [
       gate(`glass-eased.${kind}`, 'repair', why('gate.paneWhole', 'trade-repair')),
       gate(`rebate-dry.${kind}`, 'repair', why('gate.rebateDry', 'trade-repair', { limit: REBATE_DRIES }), [
@@ -135,7 +138,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
     const layered = rs.filter((r) => r.layers > 1);
     const sealed = rs.find((r) => r.filler !== null && FILLER[r.filler].sealedBy === 'primer' && coating.lines.length > 0);
     const ordered = rs.find((r) => r.leadDays !== null);
-    if (GLAZES.includes(kind)) out.push(glazingStep(kind, rs));
+    if (GLAZES.includes(kind)) out.push(glazingStep(kind, rs, input));
     out.push(
       stepOf({
         id: `repair.${kind}`,
@@ -149,7 +152,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
         because: unique([
           ...(GLAZES.includes(kind) ? puttyWords() : rs.flatMap((r) => r.repair.because)),
           ...layered.map((r) => why('repair.layers', 'mem-filler', { layers: measure(r.layers, 'pieces'), filler: r.filler! })),
-          ...(cuts(kind) && isPresent(input.lead.overall.value) ? [why('repair.cutLead', 'trade-repair', {}, 'care', 'hazard')] : []),
+          ...(GLAZES.includes(kind) ? [] : cutsLead(kind, input.lead)),
           ...rs.flatMap((r) => rubWords(r, input)),
           ...(sealed ? [why('repair.sealAfter', 'trade-repair', { filler: sealed.filler! })] : []),
           ...(ordered

@@ -4,7 +4,7 @@ import type { SurfaceContext } from '../surface/context';
 import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
-import { baseOf, DEW_MARGIN_C, LAYING, layH, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { baseOf, DEW_MARGIN_C, LAYING, layH, stainOf, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent, readsWet } from '../probe';
 import { FACE_ABOVE, FACE_BELOW } from '../prepare/neutralise';
@@ -155,14 +155,14 @@ const SALT_ON_METAL = measure(50, 'mg/m2');
 const mineralSalts = (s: Surface): boolean =>
   s.conditions.includes('salty') && (MASONRY.includes(s.material) || PLASTER.includes(s.material));
 /** Brushed off dry until none comes: water takes them back in. */
-const saltsDry = (areaM2: number): StepSpec =>
+const saltsDry = (areaM2: number, leaded: boolean): StepSpec =>
   stepOf({
     id: 'salts',
     kind: 'dry',
     title: why('step.saltsDry', 'trade-prime', { area: measure(areaM2, 'm2') }),
     handsOnH: hours(areaM2 / 30, areaM2 / 12),
     waitH: hours(SALTS_STAY_AWAY.value, SALTS_STAY_AWAY.value * 2),
-    because: [why('salts.dry', 'trade-prime', {}, 'care')],
+    because: [why('salts.dry', 'trade-prime', {}, 'care'), ...(leaded ? [why('salts.dryLead', 'trade-prime', {}, 'care', 'hazard')] : [])],
     gates: [
       gate('salts-gone', 'dry', why('gate.saltsGone', 'trade-prime', { limit: SALTS_STAY_AWAY }), [
         { what: 'waitedH', atLeast: SALTS_STAY_AWAY },
@@ -470,7 +470,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
       gates: [dryGate('moisture', timber, metal)],
     });
   }
-  if (mineralSalts(s) && !suspect) steps.push(saltsDry(areaM2));
+  if (mineralSalts(s) && !suspect) steps.push(saltsDry(areaM2, isPresent(lead.overall.value)));
   step({
     id: 'check',
     at: { check: true, areaM2 },
@@ -478,11 +478,17 @@ function plannedSteps(input: Inputs): StepSpec[] {
     title: why('step.check', 'trade-prime', {}),
     // By what there is to look at: ten doors one by one are looked at as long as one entry of ten. Common practice, no published source.
     handsOnH: hours(areaM2 / 40, areaM2 / 16),
-    because: coating.wipe === 'barred' ? [why('wipe.barred', 'firm-setting', {}, 'care')] : [],
+    because: [
+      ...(coating.wipe === 'barred' && coating.lines.length > 0 ? [why('wipe.barred', 'firm-setting', {}, 'care')] : []),
+      ...(mineralSalts(s) && suspect ? [why('salts.suspect', ctx.rulebook.sources.asbestosWork, {}, 'care', 'hazard')] : []),
+    ],
     gates: [
       adhesionGate(adhesionCheck(s, ctx, coating)),
       // A stain that is still fed comes through whatever is laid on it.
-      ...(s.conditions.includes('waterStain') && coating.lines.length > 0 && !suspect && !steps.some((st) => st.id === 'dry')
+      ...((stainOf(s) === 'water' || stainOf(s) === 'unsaid') &&
+      coating.lines.length > 0 &&
+      !suspect &&
+      !steps.some((st) => st.id === 'dry')
         ? [dryGate('stain-dry', timber, metal)]
         : []),
       ...(chalks(s) && coating.left.value !== 'bare' && !suspect && !steps.some((st) => st.id === 'wash') ? [chalkGate()] : []),
@@ -504,7 +510,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
     });
 
   steps.push(...repairSteps(input));
-  if (coating.wipe === 'alcohol')
+  if (coating.wipe === 'alcohol' && coating.lines.length > 0)
     step({
       id: 'lastWipe',
       kind: 'wash',

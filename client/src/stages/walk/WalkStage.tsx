@@ -97,7 +97,7 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
               options={options(CONDITIONS)}
               onChange={(conditions) => write({ conditions }, 'condition')}
             />
-            {surface.conditions.includes('moldy') ? (
+            {surface.conditions.includes('moldy') || surface.moldM2 !== null ? (
               <NumberField
                 label={spell('Visible mold on it')}
                 unit={UNITS[m2].label}
@@ -109,7 +109,7 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
                 onCommit={(v) => write({ moldM2: v === null ? null : convert(v, m2, 'm2') }, spell('mold measured'))}
               />
             ) : null}
-            {surface.conditions.includes('waterStain') || surface.conditions.includes('smokeStain') ? (
+            {surface.conditions.includes('waterStain') || surface.conditions.includes('smokeStain') || surface.stainM2 !== null ? (
               <NumberField
                 label="Stained"
                 unit={UNITS[m2].label}

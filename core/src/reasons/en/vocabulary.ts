@@ -326,6 +326,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   'forms.fire': 'fire',
   'stain.water': 'a water stain',
   'stain.smoke': 'a smoke stain',
+  'stain.unsaid': 'a stain of which nobody said what made it',
   'off.few': 'fewer coats than are enough',
   'off.early': 'a coat laid too early',
   'off.thin': 'a film that is too thin',
