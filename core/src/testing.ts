@@ -2,6 +2,8 @@
 import { createDeriver } from './job/derive';
 import type { SurfacePlan } from './surface/plan';
 import {
+  type Defect,
+  type DefectKind,
   BLANK_JOB,
   BLANK_LAYER,
   BLANK_READING,
@@ -192,6 +194,27 @@ export function aSurface(over: Partial<Surface> = {}): Surface {
     ...over,
   };
 }
+/** A defect of the ground that nobody measured. */
+export const aDefect = (kind: DefectKind, over: Partial<Defect> = {}): Defect => ({
+  id: `defect-${kind}`,
+  kind,
+  partId: null,
+  alongM: null,
+  upM: null,
+  areaM2: null,
+  lengthM: null,
+  pieces: 1,
+  depthMm: null,
+  moving: 'unknown',
+  asFound: true,
+  seenOn: '2026-05-04',
+  repair: null,
+  repairWhy: '',
+  note: '',
+  removedAt: null,
+  ...over,
+});
+
 export const COATS = ['coat-0', 'coat-1', 'coat-2'];
 
 export interface Setup {

@@ -3,6 +3,12 @@ export const MUTANTS = [
   ['what stands there is bought again', 'shelf/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
   ['the own sheet is forgotten', 'shelf/own.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
   ['a stain comes through', 'coat/primer.ts', 'if (stain !== null) {', 'if (false) {'],
+  [
+    'growth is sealed under lime',
+    'coat/primer.ts',
+    "if (METAL.includes(s.material) || PLASTIC.includes(s.material) || base === 'mineral' || clear) return null;",
+    '',
+  ],
   ['salts are shut in', 'work/steps.ts', 'if (mineralSalts(s) && !suspect)', 'if (false)'],
   ['gloves of the sheet stay in the box', 'protect/coat-wear.ts', 'said: said(id),', 'said: null,'],
   ['putty on a raw rebate', 'work/repairs.ts', 'if (GLAZES.includes(kind)) out.push', 'if (false) out.push'],

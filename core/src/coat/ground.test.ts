@@ -1,7 +1,7 @@
 /** What the ground asks before a coat, in order: stains, powder, salts, residues as numbers, putty under glass; and what a sheet says of it. */
 import { BLANK_SPACE, ProductFields, type Product, type Surface } from '../facts';
 import { DEFAULT_SETTINGS, type FirmSettings } from '../rulebook';
-import { aFacts, aLayer, aPart, aSurface, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
+import { aDefect, aFacts, aLayer, aPart, aSurface, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
 import { sentence } from '../words';
 import { checkOutcome } from '../work/judge';
 import { createDeriver } from '../job/derive';
@@ -13,20 +13,17 @@ const sheet = (fields: Partial<Product> & Pick<Product, 'good'>): Product => ({
   ...fields,
 });
 const firm = (over: Partial<FirmSettings>, ...products: readonly Product[]) => ({ ...DEFAULT_SETTINGS, ...over, products });
-const piece = (over: Partial<Surface>, setup: Setup = {}) =>
-  planOf(
-    aSurface({
-      element: 'wall',
-      material: 'gypsumPlaster',
-      yearMade: 2015,
-      coatsCounted: true,
-      topcoat: 'matEmulsion',
-      layers: [],
-      parts: [aPart('flat', null)],
-      ...over,
-    }),
-    { job: { yearBuilt: 2015 }, ...setup },
-  );
+const WALL: Partial<Surface> = {
+  element: 'wall',
+  material: 'gypsumPlaster',
+  yearMade: 2015,
+  coatsCounted: true,
+  topcoat: 'matEmulsion',
+  layers: [],
+  parts: [aPart('flat', null)],
+};
+const NEW = { job: { yearBuilt: 2015 } };
+const piece = (over: Partial<Surface>, setup: Setup = {}) => planOf(aSurface({ ...WALL, ...over }), { ...NEW, ...setup });
 type Plan = ReturnType<typeof piece>;
 const lines = (p: Plan) => p.coating.lines.map((l) => l.product);
 const asksOf = (p: Plan, id: string) => p.work.steps.flatMap((st) => st.gates).find((g) => g.id === id)?.asks;
@@ -58,6 +55,24 @@ describe('what bleeds and what powders', () => {
       )!;
     expect([lime(0.3).areaM2, lime(0.3).where]).toEqual([0.3, 'spots']);
     expect(rulesOf(lime(null).because)).toContain('prime.moldUnmeasured');
+  });
+  // domain.md 5: silicate or limewash on historic lime work, open to vapour; alkyd on zinc turns to soap (ISO 12944-5).
+  test.each<[string, Partial<Surface>]>([
+    ['under limewash', { material: 'limePlaster', topcoat: 'limewash', layers: [aLayer(0, { binder: 'limewash', yearApplied: 2016 })] }],
+    ['on zinc', { material: 'galvanised', element: 'railing', topcoat: 'exteriorAcrylic' }],
+    [
+      'under varnish',
+      { material: 'softwood', element: 'casing', topcoat: 'clearVarnish', layers: [aLayer(0, { binder: 'shellac', yearApplied: 2016 })] },
+    ],
+  ])('what was grown over is sealed by no school %s', (_, over) => {
+    for (const moldSeal of ['stainBlock', 'undercoat', 'pva'] as const) {
+      const found = piece(
+        { ...COATED, conditions: ['moldy'], moldM2: 0.2, parts: [aPart('flat', 'moldWash')], ...over },
+        { settings: firm({ moldSeal }) },
+      );
+      expect(found.coating.lines.length).toBeGreaterThan(0);
+      expect(lines(found).filter((l) => ['stainBlock', 'alkydWood', 'thinnedPva'].includes(l))).toEqual([]);
+    }
   });
   test('none on metal, where it is washed off; a question under what is clear or mineral', () => {
     expect(
@@ -92,6 +107,25 @@ describe('salts', () => {
   });
   test('brushed dry from a wall and waited for a week; washed off steel to 50 mg/m2 (IMO MSC.215(82))', () => {
     expect(asksOf(brick('limewash'), 'salts-gone')).toEqual([{ what: 'waitedH', atLeast: { value: 168, unit: 'h' } }]);
+    // A brush blows lead about where the vacuum does not: law H1.
+    const says = (yearBuilt: number) =>
+      planOf(
+        aSurface({
+          material: 'brick',
+          element: 'plinth',
+          topcoat: 'limewash',
+          conditions: ['salty'],
+          parts: [aPart('flat', 'masonryStripper')],
+        }),
+        {
+          job: { yearBuilt },
+          space: { kind: 'elevation', boundaryM: 20 },
+        },
+      ).work.steps.flatMap((st) => rulesOf(st.because));
+    expect([
+      says(1925).includes('salts.dryLead'),
+      rulesOf(brick('limewash').work.steps.flatMap((st) => st.because)).includes('salts.dryLead'),
+    ]).toEqual([true, false]);
     const steel = piece({ ...COATED, material: 'mildSteel', element: 'railing', topcoat: 'metalEnamel', conditions: ['salty'] });
     const asks = asksOf(steel, 'salts-gone')!;
     const read = (value: number) => checkOutcome({ outcome: 'pass', measured: [{ what: 'saltMgM2', value }] }, asks);
@@ -163,23 +197,9 @@ describe('what a sheet says', () => {
     const p = piece(COATED, { settings: firm({}, sheet({ good: 'matEmulsion', flashC })) });
     expect(asksOf(p, 'coat-air.matEmulsion') !== undefined).toBe(aired);
   });
-  const worn = (product: Product, over: Partial<Surface> = {}) =>
+  const worn = (product: Product) =>
     createDeriver().derive(
-      aFacts(
-        aSurface({
-          element: 'wall',
-          material: 'gypsumPlaster',
-          yearMade: 2015,
-          coatsCounted: true,
-          topcoat: 'matEmulsion',
-          ...COATED,
-          ...over,
-        }),
-        {
-          job: { yearBuilt: 2015 },
-          space: { ...BLANK_SPACE, lengthM: 4, widthM: 3, heightM: 2.4 },
-        },
-      ),
+      aFacts(aSurface({ ...WALL, ...COATED }), { ...NEW, space: { ...BLANK_SPACE, lengthM: 4, widthM: 3, heightM: 2.4 } }),
       firm({}, product),
       THIS_YEAR,
     ).zones[0]!.protection.coat;
@@ -198,26 +218,7 @@ describe('what a sheet says', () => {
           material: 'softwood',
           topcoat: 'waterborneGloss',
           parts: [aPart('flat', 'overcoat'), aPart('besideGlass', 'overcoat')],
-          defects: [
-            {
-              id: 'd',
-              kind: 'loosePutty',
-              partId: null,
-              alongM: null,
-              upM: null,
-              areaM2: null,
-              lengthM: 1,
-              pieces: 1,
-              depthMm: null,
-              moving: 'unknown',
-              asFound: true,
-              seenOn: '2026-05-04',
-              repair: null,
-              repairWhy: '',
-              note: '',
-              removedAt: null,
-            },
-          ],
+          defects: [aDefect('loosePutty', { lengthM: 1 })],
         },
         { settings: firm({}, ...products) },
       );

@@ -1,28 +1,9 @@
-import { DEFECTS, FINISHES, MATERIALS, REPAIRS, type Defect, type DefectKind, type Material, type RepairId, type Surface } from '../facts';
+import { DEFECTS, FINISHES, MATERIALS, REPAIRS, type Defect, type Material, type RepairId, type Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { aPart, aReading, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
+import { aDefect, aPart, aReading, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
 import { sentence } from '../words';
 import { cuts, DEFECT, FILLER, FILLERS, groundOf, layersFor, repairsFor } from '.';
 
-const aDefect = (kind: DefectKind, over: Partial<Defect> = {}): Defect => ({
-  id: `defect-${kind}`,
-  kind,
-  partId: null,
-  alongM: null,
-  upM: null,
-  areaM2: null,
-  lengthM: null,
-  pieces: 1,
-  depthMm: null,
-  moving: 'unknown',
-  asFound: true,
-  seenOn: '2026-05-04',
-  repair: null,
-  repairWhy: '',
-  note: '',
-  removedAt: null,
-  ...over,
-});
 const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
 const lead = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const NEW: Setup = { job: { yearBuilt: 2005 } };

@@ -13,7 +13,7 @@ import { convert, measure } from '../units/units';
 import { byLaw } from '../protect';
 import type { ZonePlan } from '../zone';
 import { classify, type Classed } from './classify';
-import { STREAMS } from './streams';
+import { IN_STREAM, STREAMS } from './streams';
 
 export interface WasteLine {
   readonly stream: WasteStreamId;
@@ -246,22 +246,6 @@ function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmS
     out.add('suspectAsbestos', { low: 0, high: 0 }, false, why('waste.mayBreak', 'trade-waste'));
 }
 
-/** What is in a bin whatever brought it there. */
-const IN_STREAM: Readonly<Record<WasteStreamId, readonly AgentId[]>> = {
-  clean: [],
-  sheetAndChips: [],
-  solventSludge: ['solvent'],
-  causticSludge: ['alkali'],
-  acidRinse: ['acid'],
-  solventRags: ['solvent'],
-  oilyRags: ['dryingOil'],
-  washWater: [],
-  filters: [],
-  media: [],
-  moldDebris: [],
-  biocideDebris: [],
-  suspectAsbestos: [],
-};
 /** What a bin of this job must not be poured together with, and what cannot all go into the one. Law P3. */
 function apart(stream: WasteStreamId, inside: readonly (readonly [WasteStreamId, ReadonlySet<AgentId>])[]): Reason[] {
   const own = inside.find(([id]) => id === stream)![1];

@@ -1,4 +1,5 @@
 /** What leaves a job, by what made it: in what it goes, where it stands, what its label says. */
+import type { AgentId } from '../catalogue';
 import type { WasteStreamId } from '../facts';
 import type { SourceId } from '../reasons';
 
@@ -39,6 +40,23 @@ export const STREAMS: Readonly<Record<WasteStreamId, WasteStream>> = {
   moldDebris: S('moldDebris', 'bag', 'lockedDry', 12, null),
   biocideDebris: S('biocideDebris', 'doubleBag', 'sealedLocked', 12, null),
   suspectAsbestos: S('suspectAsbestos', 'doubleBag', 'sealedLocked', 12, null, 'cfr29-1926.1101k8'),
+};
+
+/** What is in a bin whatever brought it there. */
+export const IN_STREAM: Readonly<Record<WasteStreamId, readonly AgentId[]>> = {
+  clean: [],
+  sheetAndChips: [],
+  solventSludge: ['solvent'],
+  causticSludge: ['alkali'],
+  acidRinse: ['acid'],
+  solventRags: ['solvent'],
+  oilyRags: ['dryingOil'],
+  washWater: [],
+  filters: [],
+  media: [],
+  moldDebris: [],
+  biocideDebris: [],
+  suspectAsbestos: [],
 };
 
 /** What is fixed by law on the label of asbestos waste. 29 CFR 1926.1101(k)(8). */

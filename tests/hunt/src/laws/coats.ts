@@ -32,13 +32,22 @@ const stainsThrough = (run: Run): string[] =>
     return out;
   });
 
-/** Glue that swells is no ground where water comes. */
+const MINERAL_TOPS: readonly TopcoatId[] = ['limewash', 'silicatePaint'];
+/** What has a film or a pigment, and closes lime or shows through what is clear. */
+const FILMS: readonly string[] = ['stainBlock', 'alkydWood', 'acrylicWood', 'bonding', 'thinnedPva', 'plasterSealer'];
+/** Glue that swells is no ground where water comes; a film is none under lime or what is clear; oil turns to soap on zinc (ISO 12944-5). */
 const swells = (run: Run): string[] =>
   each(run, (s, { coating }) => {
+    const top = coating.lines.at(-1)?.product as TopcoatId | undefined;
+    const film = coating.lines.find((l) => FILMS.includes(l.product));
+    const out: string[] = [];
+    if (film !== undefined && top !== undefined && MINERAL_TOPS.includes(top)) out.push(`${film.product} under ${top}`);
+    if (top === 'clearVarnish' && film !== undefined) out.push(`${film.product} under what is clear`);
+    if (s.material === 'galvanised' && coating.lines.some((l) => l.product === 'alkydWood')) out.push('an oil undercoat on zinc');
     const [glue] = coating.lines.filter((l) => l.product === 'thinnedPva' && !l.because.some((r) => r.rule === 'prime.moldPva'));
-    return glue !== undefined && (s.material === 'limePlaster' || s.conditions.includes('wet') || s.conditions.includes('moldy'))
-      ? ['diluted PVA on lime or in the damp']
-      : [];
+    if (glue !== undefined && (s.material === 'limePlaster' || s.conditions.includes('wet') || s.conditions.includes('moldy')))
+      out.push('diluted PVA on lime or in the damp');
+    return out;
   });
 
 const MINERAL: readonly Surface['material'][] = ['limePlaster', 'gypsumPlaster', 'board', 'concrete', 'brick', 'stone'];
@@ -101,7 +110,7 @@ const softPutty = (run: Run): string[] =>
 
 export const COAT_LAWS: readonly Law[] = [
   { id: 'C3t', says: 'a stain is blocked before the coat that hides it', check: stainsThrough },
-  { id: 'C3u', says: 'glue that swells is no ground in the damp', check: swells },
+  { id: 'C3u', says: 'glue that swells is no ground in the damp, and a film none under lime', check: swells },
   { id: 'C3v', says: 'salts are gone before a coat', check: saltShutIn },
   { id: 'C3w', says: 'a sheet’s own gloves, mask and air', check: sheetUnworn },
   { id: 'C3x', says: 'putty on a primed rebate, a coat on its skin', check: softPutty },
