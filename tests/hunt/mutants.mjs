@@ -3,6 +3,7 @@ export const MUTANTS = [
   ['what stands there is bought again', 'shelf/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
   ['the own sheet is forgotten', 'shelf/own.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
   ['a stain comes through', 'coat/primer.ts', 'if (stain !== null) {', 'if (false) {'],
+  ['what was declined is painted', 'coat/primer.ts', 's.declinedOn !== null || (worked', '(worked'],
   [
     'growth is sealed under lime',
     'coat/primer.ts',

@@ -142,6 +142,7 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
   if (topcoat === 'antifoulingCoat' && s.element !== 'hull') out.push(refuse('coat.antifoulingElsewhere', 'mem-antifoul', facts));
   if (topcoat !== 'antifoulingCoat' && films.includes('antifouling')) out.push(refuse('coat.overAntifouling', 'mem-antifoul', facts));
   if (topcoat === 'antifoulingCoat' && s.element === 'hull') out.push(ask('coat.antifoulingLaw', 'mem-antifoul', facts));
+  if (data.clear && PLASTIC.includes(s.material)) out.push(refuse('coat.clearOnPlastic', 'trade-prime', facts));
   if (PLASTIC.includes(s.material) || films.includes('factory')) out.push(ask('coat.patchFirst', 'trade-trial', facts));
   if (films.includes('bitumen')) out.push(ask('coat.overBitumen', 'trade-prime', facts));
   if (films.includes('unknown')) out.push(ask('coat.overUnknown', 'trade-prime', facts));

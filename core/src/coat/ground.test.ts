@@ -56,6 +56,18 @@ describe('what bleeds and what powders', () => {
     expect([lime(0.3).areaM2, lime(0.3).where]).toEqual([0.3, 'spots']);
     expect(rulesOf(lime(null).because)).toContain('prime.moldUnmeasured');
   });
+  test('bare, moldy and declined: nothing is laid, filled or asked about', () => {
+    const gutter: Partial<Surface> = {
+      element: 'gutter',
+      material: 'mildSteel',
+      topcoat: 'metalEnamel',
+      conditions: ['moldy'],
+      declinedOn: '2026-05-01',
+    };
+    const p = planOf(aSurface({ ...gutter, layers: [], defects: [aDefect('hole')] }), NEW);
+    expect([lines(p), p.coating.refused]).toEqual([[], []]);
+    expect(p.work.steps.map((st) => st.id)).toEqual(['leave']);
+  });
   // domain.md 5: silicate or limewash on historic lime work, open to vapour; alkyd on zinc turns to soap (ISO 12944-5).
   test.each<[string, Partial<Surface>]>([
     ['under limewash', { material: 'limePlaster', topcoat: 'limewash', layers: [aLayer(0, { binder: 'limewash', yearApplied: 2016 })] }],

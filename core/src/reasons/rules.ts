@@ -595,6 +595,7 @@ export const RULE_FACTS = {
   'coat.strongTint': ['tint'],
   'coat.tooFew': ['wanted', 'enough', 'film/limit'],
   'coat.more': ['wanted', 'enough', 'litres', 'hours', 'cost'],
+  'coat.clearOnPlastic': ['topcoat', 'material'],
   'coat.tightOverSalts': ['topcoat'],
   'coat.overSalts': ['topcoat'],
   'coat.stainUnderClear': ['topcoat'],

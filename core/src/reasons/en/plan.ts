@@ -168,6 +168,7 @@ export const PLAN = {
   'coat.strongTint': { says: 'A {tint} hides little: one coat more.' },
   'coat.tooFew': { says: 'Coats wanted: {wanted}. Enough: {enough}. {film} of film where {film.limit} keep the weather and the hand off: it wears through sooner.' },
   'coat.more': { says: 'Coats wanted: {wanted}. Enough: {enough}. Each one more is {litres}, {hours} by brush, {cost}.' },
+  'coat.clearOnPlastic': { says: '{material} takes a coat only over a bonding primer, which {topcoat} would leave in sight.', lifts: 'A coat that hides.' },
   'coat.tightOverSalts': { says: '{topcoat} closes a wall that brings salt to its face: the salt lifts it within a year or two.', lifts: 'Lime or silicate, and find where the water comes from.' },
   'coat.overSalts': { says: 'Salts come out of the wall: until no more do, {topcoat} may be pushed off. Lime or silicate bears it.' },
   'coat.stainUnderClear': { says: 'Nothing under {topcoat} hides a stain: bleach it out on a trial square first, or choose a coat that hides.' },

@@ -34,7 +34,7 @@ const stainsThrough = (run: Run): string[] =>
 
 const MINERAL_TOPS: readonly TopcoatId[] = ['limewash', 'silicatePaint'];
 /** What has a film or a pigment, and closes lime or shows through what is clear. */
-const FILMS: readonly string[] = ['stainBlock', 'alkydWood', 'acrylicWood', 'bonding', 'thinnedPva', 'plasterSealer'];
+const FILMS: readonly string[] = ['stainBlock', 'alkydWood', 'acrylicWood', 'bonding', 'thinnedPva'];
 /** Glue that swells is no ground where water comes; a film is none under lime or what is clear; oil turns to soap on zinc (ISO 12944-5). */
 const swells = (run: Run): string[] =>
   each(run, (s, { coating }) => {
@@ -108,7 +108,18 @@ const softPutty = (run: Run): string[] =>
     }),
   );
 
+/** What the client declined is left as it is: nothing is laid on it, and nobody is asked about its coat. */
+const laidOnDeclined = (run: Run): string[] =>
+  each(run, (s, { coating, choice }) =>
+    s.declinedOn !== null &&
+    choice.parts.every((p) => p.areaM2 === 0 || p.selected.value === 'leave') &&
+    coating.lines.length + coating.refused.length > 0
+      ? ['declined, and a coat is planned or asked about']
+      : [],
+  );
+
 export const COAT_LAWS: readonly Law[] = [
+  { id: 'C3z', says: 'nothing is laid on what the client declined', check: laidOnDeclined },
   { id: 'C3t', says: 'a stain is blocked before the coat that hides it', check: stainsThrough },
   { id: 'C3u', says: 'glue that swells is no ground in the damp, and a film none under lime', check: swells },
   { id: 'C3v', says: 'salts are gone before a coat', check: saltShutIn },
