@@ -17,6 +17,7 @@ export { limitSetOf } from './air/breathing';
 export * from './job/derive';
 export { NEXT_ACTS, type NextAct, type SurfacePlan } from './surface/plan';
 export * from './job/digest';
+export { isOutdoors } from './job/views';
 export {
   convert,
   formatHours,

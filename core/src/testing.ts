@@ -104,6 +104,7 @@ export const GOOD_NUMBERS: Check['measured'] = [
   { what: 'dropS', value: 30 },
   { what: 'filmS', value: 40 },
   { what: 'saltMgM2', value: 20 },
+  { what: 'profileUm', value: 50 },
 ];
 /** A check that passed, of a surface or, with its zone, of the job. */
 export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({

@@ -2,6 +2,12 @@
 export const MUTANTS = [
   ['what stands there is bought again', 'shelf/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
   ['the own sheet is forgotten', 'shelf/own.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
+  [
+    'a profile of any depth is coated',
+    'work/steps.ts',
+    "{ what: 'profileUm', atLeast: PROFILE_LEAST, atMost: PROFILE_MOST }",
+    "{ what: 'profileUm', atLeast: PROFILE_LEAST }",
+  ],
   ['a stain comes through', 'coat/primer.ts', 'if (stain !== null) {', 'if (false) {'],
   ['what was declined is painted', 'coat/primer.ts', 's.declinedOn !== null || (worked', '(worked'],
   [

@@ -85,9 +85,9 @@ test('the litres and hours of a way are those of its option, of the step, and of
   const litres = (way: LayingId) => plan(way).coating.lines.find((l) => l.use === 'topcoat')!.litres;
   // 10 % lost with a brush, 30 % airless: 0.9 / 0.7.
   expect(litres('airless') / litres('brush')).toBeCloseTo(9 / 7, 9);
-  expect(lossOf('airless', { lengthM: 3, widthM: 0.1 })).toBe(45);
+  expect(lossOf('airless', { lengthM: 3, widthM: 0.1 }, false)).toBe(45);
   // A long pile on brick keeps more than a middle one on plaster.
-  const on = (material: 'brick' | 'gypsumPlaster' | 'softwood') => lossOf('roller', { lengthM: 3, widthM: 2, material, layers: [] });
+  const on = (material: 'brick' | 'gypsumPlaster' | 'softwood') => lossOf('roller', { lengthM: 3, widthM: 2, material, layers: [] }, false);
   expect([on('softwood'), on('gypsumPlaster'), on('brick')]).toEqual([10, 10, 15]);
 });
 

@@ -186,16 +186,20 @@ type Ground = Pick<Surface, 'material' | 'layers'>;
 export const napOf = (s: Ground): NapId =>
   MASONRY.includes(s.material) || liveLayers(s)[0]?.binder === 'textured' ? 'long' : PLASTER.includes(s.material) ? 'middle' : 'short';
 
+/** What a wind in which a mist may still be let go carries off of it besides, %. Common practice, no published source. */
+const WIND_LOSS_PCT = 10;
+type LaidOn = Pick<Surface, 'lengthM' | 'widthM'> & Partial<Ground>;
 /** What is lost of it on this piece, %. */
-export const lossOf = (id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'> & Partial<Ground>): number => {
+export const lossOf = (id: LayingId, s: LaidOn, outdoors: boolean): number => {
   const { lossPct, sprays } = LAYING[id];
   if (id === 'roller' && s.material !== undefined) return lossPct + NAP[napOf({ material: s.material, layers: s.layers ?? [] })].keepsPct;
-  return sprays && Math.min(s.lengthM, s.widthM) < NARROW_M ? lossPct * PAST_NARROW : lossPct;
+  if (!sprays) return lossPct;
+  return (Math.min(s.lengthM, s.widthM) < NARROW_M ? lossPct * PAST_NARROW : lossPct) + (outdoors ? WIND_LOSS_PCT : 0);
 };
 
 /** Litres that were reckoned for a brush, in another way. */
-export const withLoss = (litres: number, id: LayingId, s: Pick<Surface, 'lengthM' | 'widthM'> & Partial<Ground>): number =>
-  (litres * (1 - LAYING.brush.lossPct / 100)) / (1 - lossOf(id, s) / 100);
+export const withLoss = (litres: number, id: LayingId, s: LaidOn, outdoors: boolean): number =>
+  (litres * (1 - LAYING.brush.lossPct / 100)) / (1 - lossOf(id, s, outdoors) / 100);
 
 /** Over what may hold asbestos and is soft, nothing is dragged and nothing hits it hard. */
 const softSuspect = (s: Surface, ctx: SurfaceContext): boolean =>
@@ -208,7 +212,7 @@ interface On {
   readonly ctx: SurfaceContext;
 }
 /** So many cans hold it, what flies past included. */
-const cansFor = (litres: number, s: Surface): number => Math.ceil(withLoss(litres, 'can', s) / CAN_L - 1e-9);
+const cansFor = (litres: number, { s, ctx }: On): number => Math.ceil(withLoss(litres, 'can', s, ctx.place === 'outside') / CAN_L - 1e-9);
 
 /** With the litres that a brush would take. */
 type Laid = Lay & { readonly litres: number };
@@ -253,7 +257,7 @@ function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On
     out.push(
       why('lay.canPasses', 'mem-can', {
         product,
-        cans: Math.max(1, cansFor(litres, s)),
+        cans: Math.max(1, cansFor(litres, { s, ctx })),
         passes,
         wet: measure(wet, 'um'),
         near: FOR_HEAT.includes(product) ? from.hot : from.near,
@@ -262,11 +266,13 @@ function against(id: LayingId, { product, areaM2, litres }: Laid, { s, ctx }: On
     );
   }
   if (id === 'can' && areaM2 > CAN_TO_M2) {
-    const cans = cansFor(litres, s);
+    const cans = cansFor(litres, { s, ctx });
     out.push(why('lay.manyCans', 'trade-lay', { ...facts, area: measure(areaM2, 'm2'), cans }, 'care'));
   }
-  if (reaches !== null && lossOf(id, s) > LAYING[id].lossPct)
-    out.push(why('lay.narrow', 'trade-lay', { ...facts, loss: measure(lossOf(id, s), '%') }));
+  if (reaches !== null && lossOf(id, s, false) > LAYING[id].lossPct)
+    out.push(why('lay.narrow', 'trade-lay', { ...facts, loss: measure(lossOf(id, s, false), '%') }));
+  if (reaches !== null && ctx.place === 'outside')
+    out.push(why('lay.windLoss', 'trade-lay', { ...facts, loss: measure(lossOf(id, s, true), '%') }));
   return out;
 }
 
@@ -293,7 +299,7 @@ export function layingOf(use: CoatUse, lays: readonly Laid[], on: On): LayingOf 
     const once = [...new Map(because.map((r) => [r.rule, r])).values()];
     const hours = lays.map((l) => layH(l, id)).concat(LAYING[id].sprays ? [closeForMistH(areaM2)] : []);
     const sum = (end: keyof Range) => hours.reduce((h, r) => h + r[end], 0);
-    const litres = lays.reduce((l, x) => l + withLoss(x.litres, id, s), 0);
+    const litres = lays.reduce((l, x) => l + withLoss(x.litres, id, s, on.ctx.place === 'outside'), 0);
     return {
       way: id,
       litres,

@@ -31,6 +31,7 @@ import { extentOf, finishOf, finishSpec } from '../repair';
 import { SHEET_C } from './drying';
 import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/own';
 import { asLaid, guaranteed } from './used';
+import { leavesProfile, isBlasted, takesOf, takesWords, timesOn } from './takes';
 import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
 
 /** spots: knots and stains. bare: where the old coat is gone. all: the whole face. */
@@ -285,10 +286,10 @@ function line(
 }
 
 /** As it is laid: with what is lost on the way, and why in this way. */
-function laid(l: CoatLine, layings: readonly LayingOf[], s: Surface): CoatLine {
+function laid(l: CoatLine, layings: readonly LayingOf[], s: Surface, outdoors: boolean): CoatLine {
   const how = layings.find(({ use }) => use === l.use)?.selected;
   if (how === undefined) return l;
-  return { ...l, way: how.value, litres: withLoss(l.litres, how.value, s), because: [...l.because, ...how.because] };
+  return { ...l, way: how.value, litres: withLoss(l.litres, how.value, s, outdoors), because: [...l.because, ...how.because] };
 }
 
 /** Sharp edges on which rust starts. */
@@ -444,6 +445,12 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       wanted - usualCoats,
     ),
   );
+  const blasted = isBlasted(s) || worked.some((w) => w.areaM2 > 0 && leavesProfile(w.method.id, s.material));
+  for (const [i, l] of lines.entries()) {
+    const takes = takesOf(l.product, s, blasted);
+    const litres = l.litres * timesOn(takes, coatingOf(ctx.settings, l.product).dryFilmUm, l.coats);
+    if (litres > l.litres) lines[i] = { ...l, litres, because: [...l.because, ...takesWords(takes, s, litres - l.litres)] };
+  }
   // Knots are sealed as they are; the first coat over the whole is what a torn grain drinks.
   const first = lines.findIndex((l) => l.use !== 'knots');
   const damagedM2 = Math.min(damagedOn(s), lines[first]!.areaM2);
@@ -476,7 +483,11 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       : l.use === 'knots' || (l.because[0] !== undefined && IN_SPOTS.includes(l.because[0].rule))
         ? 'spots'
         : 'bare';
-  const whole = lines.map((l) => ({ ...guaranteed(asLaid(laid(l, layings, s), s, ctx.spread, ctx.settings)), where: whereOf(l) }));
+  const outdoors = ctx.place === 'outside';
+  const whole = lines.map((l) => ({
+    ...guaranteed(asLaid(laid(l, layings, s, outdoors), s, ctx.spread, ctx.settings, outdoors)),
+    where: whereOf(l),
+  }));
   if (notSo.length > 0) return { ...base, lines: [], refusedLines: whole, refused: notSo };
   return { ...base, lines: whole, refusedLines: [], refused };
 }

@@ -10,6 +10,8 @@ import { measure } from '../units/units';
 import { litresFor } from './film';
 import { lossOf } from './laying';
 import type { CoatLine } from './primer';
+import type { Coating } from './products';
+import { isBlasted, takesOf, timesOn } from './takes';
 
 export interface Spread {
   readonly usedL: number;
@@ -26,17 +28,21 @@ export function liveLaid({ laid }: Pick<Surface, 'laid'>): Laid[] {
 }
 
 /** Litres that the plan had for the very same area, coats and way. */
-const plannedL = (x: Laid, s: Surface, settings: FirmSettings): number => {
+const plannedL = (x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean): number => {
   if (!isCoat(x.product)) return 0;
-  const { volumeSolidsPct, dryFilmUm } = coatingOf(settings, x.product);
-  return litresFor(x.areaM2, x.coats, volumeSolidsPct, dryFilmUm, lossOf(x.way, s));
+  const data = coatingOf(settings, x.product);
+  const flat = litresFor(x.areaM2, x.coats, data.volumeSolidsPct, data.dryFilmUm, lossOf(x.way, s, outdoors));
+  return flat * groundTimes(x, s, data);
 };
+/** What the ground took of it on the way, by the profile that was read and the method that somebody chose. */
+const groundTimes = ({ product }: Laid, s: Surface, { dryFilmUm, coats }: Coating): number =>
+  isCoat(product) ? timesOn(takesOf(product, s, isBlasted(s)), dryFilmUm, coats) : 1;
 
 /** @returns by product, what a surface took and should have taken; null: nothing was measured on it */
-export function spreadOn(s: Surface, settings: FirmSettings): SpreadBook | null {
+export function spreadOn(s: Surface, settings: FirmSettings, outdoors: boolean): SpreadBook | null {
   const out: Record<string, { usedL: number; plannedL: number }> = {};
   for (const x of liveLaid(s)) {
-    const planned = plannedL(x, s, settings);
+    const planned = plannedL(x, s, settings, outdoors);
     if (x.litres === null || planned === 0) continue;
     const sum = (out[x.product] ??= { usedL: 0, plannedL: 0 });
     sum.usedL += x.litres;
@@ -80,23 +86,24 @@ export interface Film {
 
 /**
  * The film of one coat of a record: by the comb where one was held in, else by litres and area.
- * Dry = wet x solids / (1 + thinner); a litre on a square metre is a millimetre wet.
+ * Dry = wet x solids / (1 + thinner); a litre on a square metre is a millimetre wet, less what a rough or thirsty ground took of it.
  */
-export function filmLaid(x: Laid, s: Surface, settings: FirmSettings): Film | null {
+export function filmLaid(x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean): Film | null {
   if (!isCoat(x.product) || (x.wetUm === null && x.litres === null)) return null;
-  const { volumeSolidsPct, dryFilmUm: wantedUm } = coatingOf(settings, x.product);
-  const solids = volumeSolidsPct / 100;
+  const data = coatingOf(settings, x.product);
+  const { dryFilmUm: wantedUm } = data;
+  const solids = data.volumeSolidsPct / 100;
   const dryUm =
     x.wetUm !== null
       ? (x.wetUm * solids) / (1 + x.thinnedPct / 100)
-      : ((x.litres! * (1 - lossOf(x.way, s) / 100)) / (x.areaM2 * x.coats)) * 1000 * solids;
+      : ((x.litres! * (1 - lossOf(x.way, s, outdoors) / 100)) / (x.areaM2 * x.coats) / groundTimes(x, s, data)) * 1000 * solids;
   const share = dryUm / wantedUm;
   return { dryUm, wantedUm, by: x.wetUm !== null ? 'comb' : 'litres', verdict: share < THIN ? 'thin' : share > THICK ? 'thick' : 'fits' };
 }
 
 const FILM_SAYS = { thin: 'film.thin', fits: 'film.fits', thick: 'film.thick' } as const;
-function filmWords(x: Laid, s: Surface, settings: FirmSettings): Reason[] {
-  const film = filmLaid(x, s, settings);
+function filmWords(x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean): Reason[] {
+  const film = filmLaid(x, s, settings, outdoors);
   if (film === null) return [];
   const facts = { film: [measure(film.dryUm, 'um'), measure(film.wantedUm, 'um')] as const, by: `film.${film.by}` };
   const most = ownOf(settings, x.product)?.thinMostPct ?? null;
@@ -185,7 +192,7 @@ export function guaranteed(l: CoatLine): CoatLine {
 }
 
 /** A line of the plan after what was laid: what went on counts as it was, the rest follows what the product took on this job. */
-export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: FirmSettings): CoatLine {
+export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: FirmSettings, outdoors: boolean): CoatLine {
   const own = liveLaid(s).filter((x) => x.product === l.product);
   const stretch = stretchOf(book, l.product);
   const wholeM2 = l.areaM2 * l.coats;
@@ -204,7 +211,7 @@ export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: Firm
     laidL,
     because: [
       ...l.because,
-      ...own.flatMap((x) => [...earlyWords(x, l, s, settings), ...filmWords(x, s, settings)]),
+      ...own.flatMap((x) => [...earlyWords(x, l, s, settings), ...filmWords(x, s, settings, outdoors)]),
       ...(spread === undefined || Math.abs(stretch - 1) < 0.02
         ? []
         : [

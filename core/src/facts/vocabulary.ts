@@ -87,6 +87,7 @@ export const CHECK_NUMBERS = [
   'dropS',
   'filmS',
   'saltMgM2',
+  'profileUm',
 ] as const;
 export type CheckNumber = (typeof CHECK_NUMBERS)[number];
 

@@ -52,7 +52,7 @@ import { NOTHING, plus } from '../work';
 import { spreadOn, sumSpread, type SpreadBook } from '../coat';
 import { restOfTins } from '../shelf/buy';
 import { testsMoney, type MoneyLines } from './money';
-import { footprintOf, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
+import { footprintOf, isOutdoors, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
 
 export interface SpacePlan {
   readonly spaceId: string;
@@ -329,8 +329,8 @@ export function createDeriver(): Deriver {
     const picture = piece === null ? undefined : pictures.get(piece.surface.id);
     return picture === undefined ? NO_ASBESTOS : nodes[i]!.asbestos(picture);
   });
-  const spreads = eachKept(([s]: [Surface], _i, settings: FirmSettings) =>
-    s.removedAt === null && s.laid.length > 0 ? spreadOn(s, settings) : null,
+  const spreads = eachKept(([s]: [Surface], _i, bySpace: ReadonlyMap<string, Space>, settings: FirmSettings) =>
+    s.removedAt === null && s.laid.length > 0 ? spreadOn(s, settings, isOutdoors(s, bySpace.get(s.spaceId))) : null,
   );
   const spreadOf = kept<SpreadBook>();
   const zonedAll = eachKept(([s]: [Surface], i) => nodes[i]!.zoned(zonedOf(s)));
@@ -439,7 +439,7 @@ export function createDeriver(): Deriver {
     told?: (share: number) => void,
   ) {
     const given = around(facts, settings, thisYear);
-    const spread = spreadOf(sumSpread(spreads([facts.surfaces], settings)));
+    const spread = spreadOf(sumSpread(spreads([facts.surfaces], spacesById(facts.spaces), settings)));
     const { site, instruments, years, locals, past, asbestos, room, views } = given;
     const map = zoneMap(facts.job, facts.spaces, facts.zones, given.zoned);
     const all = standings(map, given.zoned, given.there, room);

@@ -131,5 +131,7 @@ export function zoneGiven(
 }
 
 /** In which of the three kinds of place a surface is worked. */
-export const placeOf = (s: Surface, space: SpaceView): 'inside' | 'outside' | 'bench' =>
+export const placeOf = (s: Surface, space: Pick<SpaceView, 'kind'>): 'inside' | 'outside' | 'bench' =>
   s.bench ? 'bench' : space.kind === 'room' ? 'inside' : 'outside';
+export const isOutdoors = (s: Surface, space: Pick<SpaceView, 'kind'> | undefined): boolean =>
+  space !== undefined && placeOf(s, space) === 'outside';

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
 import { bySheet, DRYING_KINDS, LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
-import { FACINGS, isTimeZone, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
+import { FACINGS, GLOVE_MATERIALS, isTimeZone, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
 import { withCommas } from '../units/units';
 import { bareMostH, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
@@ -20,6 +20,8 @@ import { amounts, benchWords, LANGUAGES, mistSays, passesSay, potSays, rinseSays
 const Told = { units: z.enum(['ft', 'm']).default('m'), language: z.enum(LANGUAGES).default('en') };
 const n = z.number();
 const maybe = z.number().nullable().default(null);
+/** What the data sheet of what is in a bottle says of it. */
+const SHEET_SAYS = { gloves: z.enum(GLOVE_MATERIALS).nullable().default(null), flashC: maybe };
 
 const Mix = z.strictObject({
   waterL: n,
@@ -319,9 +321,9 @@ export const QUESTIONS = {
   ),
   label: question(
     'What stands on a bottle: signal word, hazards, pictograms, gloves, eyes and what it must never meet',
-    z.strictObject({ ...Told, content: z.enum(CONTENT_IDS), pct: n }),
-    ({ content, pct, language }) => {
-      const it = hazardsOf(content, pct);
+    z.strictObject({ ...Told, content: z.enum(CONTENT_IDS), pct: n, ...SHEET_SAYS }),
+    ({ content, pct, language, gloves, flashC }) => {
+      const it = hazardsOf(content, pct, { gloves, flashC });
       const words = benchWords(language);
       return { ...it, says: [words.content[content], ...it.codes.map((code) => words.hazard[code])] };
     },
@@ -338,7 +340,9 @@ export const LabelSheet = z.strictObject({
     .array(
       z.strictObject({
         content: z.enum(CONTENT_IDS),
+        named: z.string().trim().max(80).default(''),
         pct: n,
+        ...SHEET_SAYS,
         ratio: z.string().trim().max(60).default(''),
         madeOn: z.iso.date(),
         by: z.string().trim().min(1, 'who made it?').max(60),

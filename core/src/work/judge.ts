@@ -23,6 +23,7 @@ export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
   dropS: 's',
   filmS: 's',
   saltMgM2: 'mg/m2',
+  profileUm: 'um',
 };
 
 /** What the check itself speaks of in this unit, and what its kit counts in. */

@@ -4,7 +4,7 @@ import type { SurfaceContext } from '../surface/context';
 import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
-import { baseOf, DEW_MARGIN_C, LAYING, layH, stainOf, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { baseOf, DEW_MARGIN_C, LAYING, layH, leavesProfile, PROFILE, stainOf, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent, readsWet } from '../probe';
 import { FACE_ABOVE, FACE_BELOW } from '../prepare/neutralise';
@@ -147,6 +147,13 @@ function cleanGate(id: string, residue: Residue, s: Surface): GateSpec {
     ? gate(id, 'rinse', why('gate.solventGone', 'astm-f3191', { limit: DROP }), [{ what: 'dropS', atMost: DROP }])
     : gate(id, 'rinse', why('gate.solventGoneHard', 'mem-waterbreak', { limit: FILM }), [{ what: 'filmS', atLeast: FILM }]);
 }
+
+const PROFILE_LEAST = measure(PROFILE.leastUm, 'um');
+const PROFILE_MOST = measure(PROFILE.mostUm, 'um');
+const profileGate = (): GateSpec =>
+  gate('profile', 'remove', why('gate.profile', 'astm-d4417', { least: PROFILE_LEAST, most: PROFILE_MOST }), [
+    { what: 'profileUm', atLeast: PROFILE_LEAST, atMost: PROFILE_MOST },
+  ]);
 
 /** Nothing new has come out for a week. Common practice, no published source. */
 const SALTS_STAY_AWAY = measure(168, 'h');
@@ -451,7 +458,10 @@ function plannedSteps(input: Inputs): StepSpec[] {
       title: why('step.rinse', 'trade-strip', { residue }),
       handsOnH: hours(areaM2 / 25, areaM2 / 10),
       because: residue === 'dust' ? dustWords(ctx, coating) : [why(RINSE_WORDS[residue], 'trade-strip')],
-      gates: [cleanGate(`clean.${residue}`, residue, s)],
+      gates: [
+        cleanGate(`clean.${residue}`, residue, s),
+        ...(residue === 'grit' && picks.some((m) => leavesProfile(m.id, s.material)) ? [profileGate()] : []),
+      ],
     });
   }
   const timber = TIMBER.includes(s.material);

@@ -8,11 +8,12 @@ const TALL = 158;
 type Filled = LabelSheet['bottles'][number];
 
 function label(b: Filled, languages: LabelSheet['languages']): TableCell {
-  const it = hazardsOf(b.content, b.pct);
-  const lines = languages.flatMap((language): Content[] => {
+  const it = hazardsOf(b.content, b.pct, b);
+  const lines = languages.flatMap((language, i): Content[] => {
     const w = benchWords(language);
     return [
-      { text: w.content[b.content], font: 'Besley', fontSize: 12 },
+      ...(b.named && i === 0 ? [{ text: b.named, font: 'Besley', fontSize: 12 }] : []),
+      { text: w.content[b.content], ...(b.named ? { bold: true, fontSize: 9 } : { font: 'Besley', fontSize: 12 }) },
       ...(it.signal ? [{ text: w.signal[it.signal], bold: true, fontSize: 9 }] : []),
       { text: it.codes.map((code) => w.hazard[code]).join(' '), fontSize: 7 },
       { text: `${w.label.wear}: ${w.gloves[it.gloves]}, ${w.eyes[it.eyes]}. ${w.label.eyesFirst} ${w.label.childrenOut}`, fontSize: 7 },

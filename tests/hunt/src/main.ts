@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { JobFacts } from '../../../core/src/facts';
 import { FirmSettings } from '../../../core/src/rulebook/settings';
+import { BENCH_LAWS } from './bench';
 import { breaches, hunt, keep, LAWS } from './hunt';
 import type { Course } from './run';
 
@@ -17,9 +18,10 @@ const asked = JSON.parse(process.argv[2] ?? '{}') as {
   regressions: string;
 };
 const laws = (asked.laws ?? '').split(',').filter((x) => x !== '');
-const unknown = laws.filter((x) => !LAWS.some((l) => l.id === x));
+const ALL_IDS = [...LAWS, ...BENCH_LAWS].map((l) => l.id);
+const unknown = laws.filter((x) => !ALL_IDS.includes(x));
 if (unknown.length > 0) {
-  process.stderr.write(`no such law: ${unknown.join(', ')}; there are ${LAWS.map((l) => l.id).join(', ')}\n`);
+  process.stderr.write(`no such law: ${unknown.join(', ')}; there are ${ALL_IDS.join(', ')}\n`);
   process.exit(2);
 }
 const say = (text: string) => void (asked.quiet || process.stdout.write(`${text}\n`));
@@ -48,7 +50,18 @@ for (const k of first || asked.again === false ? [] : kept)
     broken += 1;
     say(`${law.id} broken again at "${k.name}": ${found[0]!}`);
   }
-const { surfaces: seen, finds } = hunt({ surfaces, seed, laws, first, shrink: !first });
+for (const l of BENCH_LAWS.filter(({ id }) => laws.length === 0 || laws.includes(id))) {
+  const found = l.look(seed, Math.ceil((l.often * surfaces) / 1000));
+  if (found === null) continue;
+  broken += 1;
+  say(`${l.id} (${l.says}): ${found}`);
+}
+const jobLaws = laws.filter((x) => LAWS.some((l) => l.id === x));
+const none = { surfaces: 0, finds: [] };
+const { surfaces: seen, finds } =
+  (laws.length > 0 && jobLaws.length === 0) || (first && broken > 0)
+    ? none
+    : hunt({ surfaces, seed, laws: jobLaws, first, shrink: !first });
 for (const f of finds) {
   broken += 1;
   say(`${f.law} (${LAWS.find((l) => l.id === f.law)!.says}): ${f.count} times; smallest: ${f.says}`);
@@ -58,5 +71,5 @@ if (finds.length > 0 && !first) {
   say(`the smallest jobs lie in ${asked.dir}`);
 }
 if (first && finds[0]) say(`${finds[0].law}: ${finds[0].says}`);
-say(`${seen} surfaces, seed ${seed}, ${LAWS.length} laws, ${((Date.now() - started) / 1000).toFixed(0)} s: ${broken} broken`);
+say(`${seen} surfaces, seed ${seed}, ${ALL_IDS.length} laws, ${((Date.now() - started) / 1000).toFixed(0)} s: ${broken} broken`);
 process.exit(broken > 0 ? 1 : 0);

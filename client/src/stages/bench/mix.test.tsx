@@ -54,7 +54,7 @@ test('caustic: refused the wrong way round and in aluminum; live it stops when h
   press('mix-put');
   expect(says('caustic-live')).toMatch(/320 g in, 430 g to go/);
   type('mix-felt', '1400');
-  expect(says('caustic-live')).toMatch(/The thermometer lies between 32 °F and 284 °F/);
+  expect(says('caustic-live')).toMatch(/The thermometer must be between 32 °F and 284 °F/);
   expect(says('mix-stage')).not.toMatch(/Stop/);
   type('mix-felt', '140');
   expect(says('mix-stage')).toMatch(/^Stop: 140 °F/);

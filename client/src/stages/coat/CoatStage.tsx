@@ -8,6 +8,7 @@ import {
   dewPointC,
   formatHours,
   formatMeasure,
+  isOutdoors,
   formatRange,
   LAYING,
   measure,
@@ -79,7 +80,16 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
           <Words look="note">Solids, film and loss are usual values from memory. The product’s own data sheet rules.</Words>
         </Panel>
         {coating.lines.map((l) => (
-          <LaidForm key={l.product} line={l} jobId={facts.job.id} surface={surface} />
+          <LaidForm
+            key={l.product}
+            line={l}
+            jobId={facts.job.id}
+            surface={surface}
+            outdoors={isOutdoors(
+              surface,
+              facts.spaces.find(({ id }) => id === surface.spaceId),
+            )}
+          />
         ))}
         {coating.layings.map((l) => (
           <LaidBy key={l.use} of={l} jobId={facts.job.id} surface={surface} />

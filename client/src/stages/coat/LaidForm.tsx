@@ -15,10 +15,12 @@ export function LaidForm({
   line: l,
   jobId,
   surface: s,
+  outdoors,
 }: {
   readonly line: CoatLine;
   readonly jobId: string;
   readonly surface: StageProps['surface'];
+  readonly outdoors: boolean;
 }) {
   const dispatch = useAppDispatch();
   const settings = useSettings();
@@ -89,7 +91,7 @@ export function LaidForm({
       testID={`laid-${l.product}`}
     >
       {there.map((x) => {
-        const film = filmLaid(x, s, settings);
+        const film = filmLaid(x, s, settings, outdoors);
         const says = [
           `${many(x.coats, 'coat')} on ${formatMeasure(measure(x.areaM2, 'm2'), units)}`,
           x.litres === null ? '' : formatMeasure(measure(x.litres, 'L'), units),

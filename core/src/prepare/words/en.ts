@@ -46,7 +46,7 @@ export const en: BenchWords = {
   refusal: (r, a) => {
     switch (r.id) {
       case 'range':
-        return `${en.quantity[r.what]} lies between ${a.of(r.least)} and ${a.of(r.most)}`;
+        return `${en.quantity[r.what]} must be between ${a.of(r.least)} and ${a.of(r.most)}`;
       case 'notNumber':
         return `${en.quantity[r.what]} is not a number above nothing`;
       case 'warmWater':
@@ -306,22 +306,47 @@ export const en: BenchWords = {
     whiteSpirit: 'Mineral spirits',
     detergent: 'Cleaner in water',
     biocide: 'Biocide in water',
+    benzylAlcohol: 'Stripper with benzyl alcohol',
+    nmp: 'Stripper with NMP',
+    limonene: 'Citrus solvent (limonene)',
+    xylene: 'Xylene',
+    acetone: 'Acetone',
+    lime: 'Lime in water',
+    hydrochloric: 'Hydrochloric acid in water',
+    peroxide: 'Hydrogen peroxide in water',
+    ammonia: 'Ammonia in water',
+    quat: 'Quaternary ammonium in water',
+    dryingOil: 'Drying oil with solvent',
+    twoPart: 'Resin or hardener of two',
   },
   signal: { danger: 'DANGER', warning: 'WARNING' },
   hazard: {
     H225: 'Highly flammable liquid and vapor.',
     H226: 'Flammable liquid and vapor.',
     H290: 'May be corrosive to metals.',
+    H302: 'Harmful if swallowed.',
     H304: 'May be fatal if swallowed and enters airways.',
+    H312: 'Harmful in contact with skin.',
     H314: 'Causes severe skin burns and eye damage.',
     H315: 'Causes skin irritation.',
+    H317: 'May cause an allergic skin reaction.',
     H318: 'Causes serious eye damage.',
     H319: 'Causes serious eye irritation.',
+    H332: 'Harmful if inhaled.',
+    H335: 'May cause respiratory irritation.',
     H336: 'May cause drowsiness or dizziness.',
+    H360D: 'May damage the unborn child.',
     H411: 'Toxic to aquatic life with long lasting effects.',
     EUH031: 'Contact with acids liberates toxic gas.',
   },
-  gloves: { causticGloves: 'long caustic gloves', nitrile: 'nitrile gloves', solventGloves: 'solvent gloves' },
+  gloves: {
+    causticGloves: 'long caustic gloves',
+    nitrile: 'nitrile gloves',
+    solventGloves: 'solvent gloves',
+    neoprene: 'neoprene gloves',
+    butyl: 'butyl gloves',
+    laminate: 'laminate gloves',
+  },
   eyes: { gogglesShield: 'goggles and face shield', goggles: 'goggles' },
   label: {
     made: 'Made',

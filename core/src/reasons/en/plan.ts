@@ -90,6 +90,7 @@ export const PLAN = {
   'lay.fromLadder': { says: 'The {way} takes both hands and pushes back: from a platform, never from a ladder.' },
   'lay.manyCans': { says: '{area} takes about {cans} cans: another way costs less and lies more even.' },
   'lay.nap': { says: '{nap} pile on the roller, {pile}: the rougher the ground, the longer; a longer one keeps and flings more.' },
+  'lay.windLoss': { says: 'Outdoors {loss} of what the {way} throws is lost, more than in still air.' },
   'lay.narrow': { says: 'On so narrow a piece {loss} of what the {way} throws goes past it.' },
   'vapour.unmeasured': { says: '{what}: the room was not measured, and nobody can say how much may be laid at once.', lifts: 'Measure its length, width and height.' },
   'vapour.none': {
@@ -195,6 +196,7 @@ export const PLAN = {
   'salts.suspect': { says: 'Salts are not brushed from beside what may hold asbestos: what brings them is found first, and the coat over them may not last.' },
   'salts.rinse': { says: 'Clean fresh water from the top down, changed often, caught like any rinse, dried off at once: salt under a coat draws water through it and blisters it.' },
   'gate.saltsGone': { says: 'No new salt has come out for {limit}, counted from the last brushing' },
+  'gate.profile': { says: 'Replica tape reads a profile of {least} to {most}: a shallower one holds no coat, the peaks of a deeper one stand through it', lifts: 'Blast again with a coarser or a finer grit.' },
   'gate.saltsMetal': { says: 'The patch test finds at most {limit} of salt, on the worst of three places' },
   'gate.saltsWhite': { says: 'Dry again, nothing white stands on it' },
   'step.rebate': { says: 'Take the old out, and prime the rebate: {repair}' },

@@ -976,6 +976,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   dropS: 'a drop sinks in within',
   filmS: 'water lies as one film for',
   saltMgM2: 'salt by the patch',
+  profileUm: 'depth of the profile',
   'moisture.dry': 'dry enough',
   'moisture.moist': 'too moist to coat',
   'moisture.wet': 'wet',

@@ -622,6 +622,8 @@ const NUMBERS: readonly (readonly [gate: RegExp, good: Check['measured'], bad: C
   [/^clean\.solvent/, [{ what: 'dropS', value: 60 }], [{ what: 'dropS', value: 61 }], /^gate\.solventGone$/],
   [/^clean\.solvent/, [{ what: 'filmS', value: 30 }], [{ what: 'filmS', value: 29 }], /^gate\.solventGoneHard$/],
   [/^salts-gone$/, [{ what: 'saltMgM2', value: 50 }], [{ what: 'saltMgM2', value: 50.1 }], /^gate\.saltsMetal$/],
+  [/^profile$/, [{ what: 'profileUm', value: 25 }], [{ what: 'profileUm', value: 24.9 }]],
+  [/^profile$/, [{ what: 'profileUm', value: 100 }], [{ what: 'profileUm', value: 100.1 }]],
   [/^salts-gone$/, [{ what: 'waitedH', value: 168 }], [{ what: 'waitedH', value: 167 }], /^gate\.saltsGone$/],
   [/^rebate-dry\./, [{ what: 'waitedH', value: 24 }], [{ what: 'waitedH', value: 23 }]],
   [/^putty-skin\./, [{ what: 'waitedH', value: 168 }], [{ what: 'waitedH', value: 167 }]],

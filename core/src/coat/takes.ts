@@ -1,0 +1,95 @@
+/** What the ground itself takes of a first coat: the valleys of blasted steel fill before a film counts, pores drink. */
+import { methodById } from '../catalogue';
+import { FERROUS } from '../catalogue/method';
+import type { Material, MethodId, Surface } from '../facts';
+import { why, type Reason } from '../reasons';
+import { measure } from '../units/units';
+import type { CoatId } from './products';
+
+/** Laid only where the old coat is gone; all else has its spread from a closed ground. */
+const ON_BARE: readonly CoatId[] = [
+  'acrylicWood',
+  'alkydWood',
+  'oilyWood',
+  'plasterSealer',
+  'thinnedPva',
+  'mineral',
+  'alkaliResistant',
+  'zincPhosphate',
+  'etch',
+  'heatResistant',
+];
+
+/** Of what covers closed ground, so much more on a bare one, %. From memory of maker practice; the upper end is bought. */
+export const DRINKS_PCT: Readonly<Partial<Record<Material, number>>> = {
+  softwood: 10,
+  plywood: 10,
+  tanninWood: 10,
+  board: 10,
+  gypsumPlaster: 15,
+  limePlaster: 20,
+  concrete: 20,
+  stone: 25,
+  brick: 30,
+};
+
+/** Depths of profile where the grit comparators of ISO 8503-1 pass from fine to medium to coarse, um. */
+export const PROFILE = { leastUm: 25, mediumFromUm: 60, mostUm: 100 } as const;
+/** What of a film lies in the valleys of a profile, um: fine, medium, coarse; medium where nobody read it. ISO 19840, table 1. */
+const FILLS_UM = { fine: 10, medium: 25, coarse: 40 } as const;
+export const fillsUm = (profileUm: number | null): number =>
+  profileUm === null
+    ? FILLS_UM.medium
+    : profileUm < PROFILE.mediumFromUm
+      ? FILLS_UM.fine
+      : profileUm <= PROFILE.mostUm
+        ? FILLS_UM.medium
+        : FILLS_UM.coarse;
+
+/** Whether a method leaves steel or iron with a profile. */
+export const leavesProfile = (id: MethodId, material: Material): boolean => {
+  const { blast, bite } = methodById(id);
+  return FERROUS.includes(material) && blast === 'hard' && bite === 'bare';
+};
+
+/** By the methods that somebody chose for its parts. */
+export const isBlasted = (s: Pick<Surface, 'material' | 'parts'>): boolean =>
+  s.parts.some((p) => p.removedAt === null && p.methodId !== null && leavesProfile(p.methodId, s.material));
+
+/** The profile that was last read on it, um; null: nobody did. */
+export const profileUmOf = (s: Pick<Surface, 'checks'>): number | null =>
+  s.checks
+    .flatMap((c) => c.measured.flatMap((m) => (m.what === 'profileUm' ? [{ at: c.takenAt, um: m.value }] : [])))
+    .reduce<{ at: string; um: number } | null>((last, x) => (last === null || x.at >= last.at ? x : last), null)?.um ?? null;
+
+export interface Takes {
+  /** Of the dry film of the first coat, what fills the profile, um. */
+  readonly fillsUm: number;
+  /** Of the first coat, what the pores drink on top of it, %. */
+  readonly drinksPct: number;
+}
+const NOTHING: Takes = { fillsUm: 0, drinksPct: 0 };
+
+/** @param blasted with hard grit, by the plan or by the record */
+export function takesOf(product: CoatId, s: Pick<Surface, 'material' | 'checks'>, blasted: boolean): Takes {
+  if (!ON_BARE.includes(product)) return NOTHING;
+  if (!FERROUS.includes(s.material)) return { fillsUm: 0, drinksPct: DRINKS_PCT[s.material] ?? 0 };
+  const read = profileUmOf(s);
+  return blasted || read !== null ? { fillsUm: fillsUm(read), drinksPct: 0 } : NOTHING;
+}
+
+/** Paint of all its coats against what closed and flat ground takes, for the ground takes of the first alone. */
+export const timesOn = ({ fillsUm: fills, drinksPct }: Takes, dryFilmUm: number, coats: number): number =>
+  1 + ((1 + fills / dryFilmUm) * (1 + drinksPct / 100) - 1) / Math.max(coats, 1);
+
+/** @param moreL litres that it comes to */
+export function takesWords(takes: Takes, s: Pick<Surface, 'material' | 'checks'>, moreL: number): Reason[] {
+  const more = measure(moreL, 'L');
+  if (takes.fillsUm > 0) {
+    const rule = profileUmOf(s) === null ? 'prime.fillsUnread' : 'prime.fills';
+    return [why(rule, 'iso19840', { film: measure(takes.fillsUm, 'um'), more })];
+  }
+  return takes.drinksPct > 0
+    ? [why('prime.drinks', 'mem-takes', { material: s.material, share: measure(takes.drinksPct, '%'), more })]
+    : [];
+}
