@@ -368,5 +368,19 @@ export const MUTANTS = [
     "c.gates.push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
     "[].push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
   ],
+  // The bench, and what is bought for the ground
+  ['a portion of any size', 'prepare/caustic.ts', 'if (hottestC(mix, p, most) <= mix.ceilingC) return most;', 'return most;'],
+  ['a climb past the ceiling is not told', 'prepare/recipe.ts', '?? climbs(mix, puts, felt, nowS, nowC)', ''],
+  ['half of the acid', 'prepare/neutralise.ts', 'const pureG = (mol / gives) * gMol;', 'const pureG = (mol / gives / 2) * gMol;'],
+  ['a label without the flame of its sheet', 'prepare/label.ts', 'flashC === null ? undefined :', 'flashC !== 0 ? undefined :'],
+  ['a label that knows no alkali in ammonia', 'prepare/label.ts', "agents: ['ammonia', 'alkali']", "agents: ['ammonia']"],
+  ['an old pot is fresh', 'prepare/pot.ts', "leftH <= 0 ? 'over' :", "leftH <= -9 ? 'over' :"],
+  [
+    'a worn nozzle takes no more',
+    'prepare/nozzle.ts',
+    'const outer = airPa(job.altitudeM);\n  const bore = job.boreIn + job.wornIn;',
+    'const outer = airPa(job.altitudeM);\n  const bore = job.boreIn;',
+  ],
+  ['grams of acid in metres alone', 'prepare/words/words.ts', "L: (value) => of({ value, unit: 'L' }),", 'L: (value) => `${value} L`,'],
   ['a question makes a repair cheaper', 'work/repairs.ts', 'asked.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0))', 'hours(0, 0)'],
 ];

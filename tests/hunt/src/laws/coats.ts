@@ -1,5 +1,5 @@
 /** Coats in order, salts, putty, and what a sheet says of hands, lungs and years. */
-import type { Product, Surface, SurfacePlan, TopcoatId } from '@roughsill/core';
+import { filmLaid, isOutdoors, type Laid, type Product, type Surface, type SurfacePlan, type TopcoatId } from '@roughsill/core';
 import type { Run } from '../run';
 import type { Law } from './law';
 
@@ -118,7 +118,44 @@ const laidOnDeclined = (run: Run): string[] =>
       : [],
   );
 
+const LEARNT: readonly string[] = ['coat.spreadUsed', 'coat.spreadOff'];
+/** Whoever lays what the plan has, where it has it, has the film that the plan wants: by every way of laying, on every ground, outdoors and in. */
+const plannedIsWanted = (run: Run): string[] =>
+  each(run, (s, { coating }) => {
+    const outdoors = isOutdoors(
+      s,
+      run.facts.spaces.find(({ id }) => id === s.spaceId),
+    );
+    return coating.lines.flatMap((l) => {
+      // What was measured on this job has its own say; what is laid once more on edges and wounds is more than a film.
+      if (l.laidL > 0 || l.againM2 > 0 || l.areaM2 <= 0 || l.coats <= 0 || l.because.some((r) => LEARNT.includes(r.rule))) return [];
+      const record: Laid = {
+        id: 'as-planned',
+        product: l.product,
+        way: l.way,
+        coats: l.coats,
+        areaM2: l.areaM2,
+        litres: l.litres,
+        wetUm: null,
+        thinnedPct: 0,
+        tinId: null,
+        tinL: null,
+        earlyWhy: '',
+        withdrawn: false,
+        supersedesId: null,
+        takenAt: '2026-05-04T08:00:00.000Z',
+        by: 'Tester',
+      };
+      const film = filmLaid(record, s, run.settings, outdoors);
+      // Where nobody chose the blast by name, what its profile takes lies on top.
+      return film === null || (film.verdict === 'fits' && film.dryUm > 0.99 * film.wantedUm)
+        ? []
+        : [`${l.product}, laid as planned, is ${film.dryUm} um of ${film.wantedUm}`];
+    });
+  });
+
 export const COAT_LAWS: readonly Law[] = [
+  { id: 'C3aa', says: 'laid as planned, a coat is as thick as wanted', check: plannedIsWanted },
   { id: 'C3z', says: 'nothing is laid on what the client declined', check: laidOnDeclined },
   { id: 'C3t', says: 'a stain is blocked before the coat that hides it', check: stainsThrough },
   { id: 'C3u', says: 'glue that swells is no ground in the damp, and a film none under lime', check: swells },
