@@ -6,7 +6,7 @@ import { why, type Reason } from '../reasons';
 import { measure } from '../units/units';
 import type { CoatId } from './products';
 
-/** Laid only where the old coat is gone; all else has its spread from a closed ground. */
+/** Laid only where the old coat is gone; all else has its spread from a closed ground, and an etch is a wash that follows the profile. */
 const ON_BARE: readonly CoatId[] = [
   'acrylicWood',
   'alkydWood',
@@ -16,7 +16,6 @@ const ON_BARE: readonly CoatId[] = [
   'mineral',
   'alkaliResistant',
   'zincPhosphate',
-  'etch',
   'heatResistant',
 ];
 

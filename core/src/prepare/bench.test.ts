@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { AGENT_IDS, FORM_IDS, gasOf, meetingOf, MEETINGS, meetingsAmong } from '../catalogue';
 import { convert } from '../units/units';
 import { bottles, chlorineOf, pasteFor, thin, type Thin } from './dilute';
-import { CONTENT_IDS, CONTENTS, hazardsOf } from './label';
+import { ProductFields } from '../facts';
+import { CONTENT_IDS, CONTENTS, contentOf, HAZARD_CODES, hazardsOf } from './label';
 import { acidFor, carbonateFor, causticGL, phOf, phOnTheWay, proofOf, rinsesFor, ACIDS } from './neutralise';
 import { mistFor } from './mist';
 import { airPa, chokedKgS, hoseLossPa, nozzle, passesOver, type NozzleJob } from './nozzle';
@@ -298,6 +299,13 @@ describe('labels and words', () => {
     ['bleach', 5.25, 'danger', 'EUH031'],
     ['bleach', 0.5, null, null],
     ['alcohol', 50, 'warning', 'H226'],
+    ['nmp', 0.3, 'danger', 'H360D'],
+    ['hydrochloric', 25, 'danger', 'H314'],
+    ['hydrochloric', 12, 'warning', 'H315'],
+    ['peroxide', 8, 'danger', 'H318'],
+    ['peroxide', 3, null, null],
+    ['ammonia', 5, 'danger', 'H314'],
+    ['xylene', 100, 'danger', 'H304'],
   ] as const)('%s of %f %%: %s', (content, pct, signal, code) => {
     const h = hazardsOf(content, pct);
     expect(h.signal).toBe(signal);
@@ -314,6 +322,44 @@ describe('labels and words', () => {
   test('bleach never with acid, ammonia, alcohol; a label never leaves out what the table knows', () => {
     expect(hazardsOf('bleach', 3).never).toEqual(expect.arrayContaining(['acid', 'ammonia', 'alcohol']));
     expect(hazardsOf('caustic', 20).never).toEqual(expect.arrayContaining(['acid', 'aluminium', 'zinc', 'tanninWood']));
+  });
+  // UN GHS 2.6: below 23 C highly flammable, to 60 C flammable, above it not; the sheet's gloves come before the general ones.
+  test.each([
+    [12, 'H225', 'danger'],
+    [23, 'H226', 'danger'],
+    [60, 'H226', 'danger'],
+    [61, null, 'danger'],
+  ] as const)('a stripper with NMP that flashes at %d C', (flashC, code, signal) => {
+    const h = hazardsOf('nmp', 100, { gloves: 'laminate', flashC });
+    expect(h.codes.filter((x) => x === 'H225' || x === 'H226')).toEqual(code === null ? [] : [code]);
+    expect(h.pictograms.includes('flame')).toBe(code !== null);
+    expect([h.signal, h.gloves]).toEqual([signal, 'laminate']);
+  });
+  test('of a general and a sheet’s flash point the one that catches more easily stands there, once', () => {
+    expect(hazardsOf('whiteSpirit', 100, { gloves: null, flashC: 10 }).codes).toEqual(['H225', 'H304', 'H336', 'H411']);
+    expect(hazardsOf('acetone', 100, { gloves: null, flashC: 40 }).codes).toEqual(['H225', 'H319', 'H336']);
+    expect(hazardsOf('detergent', 5, { gloves: null, flashC: 20 })).toMatchObject({
+      signal: 'danger',
+      codes: ['H225'],
+      pictograms: ['flame'],
+    });
+  });
+  test('by its chemistry before its kind; a stripper of which nobody knows what is in it, and what must not be used, have no label', () => {
+    const of = (good: 'stripperGel' | 'bleach' | 'whiteSpirit', chemistry = 'unsaid') =>
+      contentOf(ProductFields.parse({ name: 'Own', good, chemistry }));
+    expect([of('bleach'), of('stripperGel'), of('stripperGel', 'nmp'), of('whiteSpirit', 'xylene')]).toEqual([
+      'bleach',
+      null,
+      'nmp',
+      'xylene',
+    ]);
+    expect([of('stripperGel', 'methyleneChloride'), of('whiteSpirit', 'benzene')]).toEqual([null, null]);
+  });
+  test('both languages have a sentence for every hazard, content and glove, and no two contents are called the same', () => {
+    const [en, es] = [benchWords('en'), benchWords('es')];
+    for (const id of HAZARD_CODES) expect(es.hazard[id]).not.toBe(en.hazard[id]);
+    for (const w of [en, es]) expect(new Set(CONTENT_IDS.map((id) => w.content[id])).size).toBe(CONTENT_IDS.length);
+    for (const id of CONTENT_IDS) expect(en.gloves[CONTENTS[id].gloves]).toMatch(/gloves$/);
   });
   test('every language says every refusal in the units of the job', () => {
     const refusals: Refusal[] = Object.keys(QUANTITIES).map((what) => ({

@@ -48,7 +48,7 @@ export {
 export { POT_IDS, potLifeH, potNow, POTS, type Pot, type PotId, type PotState } from './pot';
 export { RINSE_HOLDS, rinseWaterFor, steamFor, type RinseHolds, type RinseWater, type Steam } from './site-water';
 export { CEILING_GROUNDS, mistFor, SCRAPES, type CeilingGround, type Mist, type ScrapeId } from './mist';
-export { CONTENT_IDS, CONTENTS, contentOf, hazardsOf, pictogramSvg, type Bottle, type BySheet, type ContentId } from './label';
+export { CONTENT_IDS, CONTENTS, contentOf, hazardsOf, pictogramSvg, type BySheet, type ContentId } from './label';
 export { Refused, type Refusal } from './refused';
 export {
   amounts,

@@ -301,15 +301,6 @@ const FLAMES = [
   { belowC: 60 + 1e-9, code: 'H226', signal: 'warning' },
 ] as const;
 
-export interface Bottle {
-  readonly content: ContentId;
-  /** % by mass. */
-  readonly pct: number;
-  /** What was thinned with what, as a person says it. */
-  readonly ratio: string;
-  readonly madeOn: string;
-  readonly by: string;
-}
 export interface BottleHazards {
   readonly signal: 'danger' | 'warning' | null;
   readonly codes: readonly HazardCode[];
