@@ -116,9 +116,10 @@ export function LabelBench({ language }: { readonly language: Language }) {
         of={() => {
           const h = hazardsOf(it.content, it.pct, sheet);
           return [
-            `${h.signal === null ? '' : `${words.signal[h.signal]}: `}${words.content[it.content]}${named === '' ? '' : ` (${named})`}`,
+            h.signal === null ? words.content[it.content] : `${words.signal[h.signal]}: ${words.content[it.content]}`,
             ...(h.codes.length > 0 ? [h.codes.map((c) => words.hazard[c]).join(' ')] : []),
             `${words.label.wear}: ${words.gloves[h.gloves]}, ${words.eyes[h.eyes]}. ${words.label.eyesFirst} ${words.label.childrenOut}`,
+            ...(picked !== null && picked.strengthPct === null && it.pct === neat ? [words.label.noStrength] : []),
             ...(h.never.length > 0 ? [`${words.label.never}: ${h.never.map((a) => words.agent[a]).join('; ')}.`] : []),
           ];
         }}

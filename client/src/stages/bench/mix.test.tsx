@@ -169,3 +169,23 @@ test('a strength of the shelf comes to the bench, with the age of its oldest ope
   expect((screen.getByTestId('thin-stock') as HTMLInputElement).value).toBe('8.25');
   expect(says('thin-answer')).toMatch(/older than a year/);
 });
+
+test('a product of the shelf is labelled by its own sheet; thinned, its flash point no longer stands for it', () => {
+  open();
+  act(() => {
+    const fields = { name: 'House gel', good: 'stripperGel', chemistry: 'benzylAlcohol', strengthPct: 40, flashC: 20, gloves: 'laminate' };
+    const unsaid = ProductFields.parse({ name: 'Old gel', good: 'stripperGel' });
+    store.dispatch(
+      commitToFirm([add('product', ProductFields.parse(fields), undefined, 'p-gel'), add('product', unsaid, undefined, 'p-old')]),
+    );
+  });
+  tool('Labels');
+  const shelf = screen.getByTestId('label-shelf') as HTMLSelectElement;
+  expect([...shelf.options].map((o) => o.text)).toEqual(expect.arrayContaining(['House gel, 40 %']));
+  expect([...shelf.options].map((o) => o.text).join()).not.toMatch(/Old gel/);
+  fireEvent.change(shelf, { target: { value: 'p-gel' } });
+  expect(says('label-answer')).toMatch(/^DANGER: Stripper with benzyl alcohol.*Highly flammable.*laminate gloves/);
+  type('label-pct', '20');
+  expect(says('label-answer')).toMatch(/^WARNING: Stripper with benzyl alcohol/);
+  expect(says('label-answer')).not.toMatch(/flammable/);
+});

@@ -350,6 +350,7 @@ export const en: BenchWords = {
   eyes: { gogglesShield: 'goggles and face shield', goggles: 'goggles' },
   label: {
     made: 'Made',
+    noStrength: 'Its sheet names no strength: labeled as if nothing else were in it.',
     by: 'by',
     strength: 'Strength',
     wear: 'Wear',

@@ -351,6 +351,7 @@ export const es: BenchWords = {
   eyes: { gogglesShield: 'gafas y careta', goggles: 'gafas' },
   label: {
     made: 'Hecho',
+    noStrength: 'Su ficha no dice la concentración: etiquetado como si no llevara otra cosa.',
     by: 'por',
     strength: 'Concentración',
     wear: 'Use',

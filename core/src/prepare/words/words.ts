@@ -149,6 +149,7 @@ export interface BenchWords {
   readonly eyes: Readonly<Record<EyesId, string>>;
   readonly label: {
     readonly made: string;
+    readonly noStrength: string;
     readonly by: string;
     readonly strength: string;
     readonly wear: string;
