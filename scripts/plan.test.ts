@@ -100,7 +100,7 @@ test('the bench by command line: an answer on standard output, a refusal on the 
   expect((JSON.parse(met.stdout) as any).found[0].made.ppm).toBeCloseTo(566, -1);
   const wrong = mix('nozzle', { boreIn: 0.375, gaugePsi: -5, media: 'garnet' });
   expect([wrong.status, wrong.stdout]).toEqual([2, '']);
-  expect(wrong.stderr).toMatch(/^range: The pressure lies between/);
+  expect(wrong.stderr).toMatch(/^range: The pressure must be between/);
 });
 
 test('what to buy by command line: packs in words, and nothing printed for a file or a call that is wrong', () => {

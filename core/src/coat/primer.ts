@@ -31,7 +31,7 @@ import { extentOf, finishOf, finishSpec } from '../repair';
 import { SHEET_C } from './drying';
 import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/own';
 import { asLaid, guaranteed } from './used';
-import { leavesProfile, isBlasted, takesOf, takesWords, timesOn } from './takes';
+import { blastedShare, takesOf, takesWords, timesOn } from './takes';
 import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
 
 /** spots: knots and stains. bare: where the old coat is gone. all: the whole face. */
@@ -445,7 +445,8 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       wanted - usualCoats,
     ),
   );
-  const blasted = isBlasted(s) || worked.some((w) => w.areaM2 > 0 && leavesProfile(w.method.id, s.material));
+  const chosen = new Map(choice.parts.map((p) => [p.partId, p.selected.value]));
+  const blasted = blastedShare(s, (p) => chosen.get(p.id) ?? null);
   for (const [i, l] of lines.entries()) {
     const takes = takesOf(l.product, s, blasted);
     const litres = l.litres * timesOn(takes, coatingOf(ctx.settings, l.product).dryFilmUm, l.coats);

@@ -32,12 +32,12 @@ test.each([
 });
 
 test('only the first coat fills it: two coats of 45 um over a medium profile are 115 um in place of 90', () => {
-  const takes = takesOf('zincPhosphate', aSurface(RAIL), true);
+  const takes = takesOf('zincPhosphate', aSurface(RAIL), 1);
   expect(timesOn(takes, 45, 2)).toBeCloseTo(115 / 90, 12);
   // Over old coats, and under the second product, the ground is closed.
-  expect(takesOf('bonding', aSurface(RAIL), true)).toEqual({ fillsUm: 0, drinksPct: 0 });
-  expect(takesOf('metalEnamel', aSurface(RAIL), true)).toEqual({ fillsUm: 0, drinksPct: 0 });
-  expect(takesOf('zincPhosphate', aSurface(RAIL), false)).toEqual({ fillsUm: 0, drinksPct: 0 });
+  expect(takesOf('bonding', aSurface(RAIL), 1)).toEqual({ fillsUm: 0, drinksPct: 0 });
+  expect(takesOf('metalEnamel', aSurface(RAIL), 1)).toEqual({ fillsUm: 0, drinksPct: 0 });
+  expect(takesOf('zincPhosphate', aSurface(RAIL), 0)).toEqual({ fillsUm: 0, drinksPct: 0 });
 });
 
 test('the plan buys for the profile, and follows it once it is read; a hand tool leaves none', () => {
@@ -51,6 +51,9 @@ test('the plan buys for the profile, and follows it once it is read; a hand tool
   const fine = primer({ checks: read(40) });
   expect(fine.litres / flat(fine)).toBeCloseTo(100 / 90, 9);
   expect(rulesOf(fine.because)).toContain('prime.fills');
+  // A quarter of it by hand: three quarters of 25 um, over the whole.
+  const some = primer({ parts: [aPart('flat', 'hardBlast', { sharePct: 75 }), aPart('turned', 'nylonWheel', { sharePct: 25 })] });
+  expect(some.litres / flat(some)).toBeCloseTo(1 + (0.75 * 25) / 90, 9);
   const byHand = primer(blasted('wireBrush'));
   expect(byHand.litres / flat(byHand)).toBeCloseTo(1, 9);
 });

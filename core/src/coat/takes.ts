@@ -1,7 +1,7 @@
 /** What the ground itself takes of a first coat: the valleys of blasted steel fill before a film counts, pores drink. */
 import { methodById } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
-import type { Material, MethodId, Surface } from '../facts';
+import type { Material, MethodId, Part, Surface } from '../facts';
 import { why, type Reason } from '../reasons';
 import { measure } from '../units/units';
 import type { CoatId } from './products';
@@ -51,9 +51,22 @@ export const leavesProfile = (id: MethodId, material: Material): boolean => {
   return FERROUS.includes(material) && blast === 'hard' && bite === 'bare';
 };
 
-/** By the methods that somebody chose for its parts. */
-export const isBlasted = (s: Pick<Surface, 'material' | 'parts'>): boolean =>
-  s.parts.some((p) => p.removedAt === null && p.methodId !== null && leavesProfile(p.methodId, s.material));
+/**
+ * How much of a piece has a profile, 0 to 1: by the methods of its parts, else all of it once a profile was read.
+ * @param methodOf of a part; as somebody chose it when left out
+ */
+export function blastedShare(
+  s: Pick<Surface, 'material' | 'parts' | 'checks'>,
+  methodOf: (p: Part) => MethodId | null = (p) => p.methodId,
+): number {
+  const parts = s.parts.filter((p) => p.removedAt === null);
+  const sum = (of: readonly Part[]) => of.reduce((all, p) => all + p.sharePct, 0);
+  const blasted = parts.filter((p) => {
+    const id = methodOf(p);
+    return id !== null && leavesProfile(id, s.material);
+  });
+  return blasted.length > 0 ? sum(blasted) / Math.max(sum(parts), 1e-9) : profileUmOf(s) === null ? 0 : 1;
+}
 
 /** The profile that was last read on it, um; null: nobody did. */
 export const profileUmOf = (s: Pick<Surface, 'checks'>): number | null =>
@@ -62,19 +75,18 @@ export const profileUmOf = (s: Pick<Surface, 'checks'>): number | null =>
     .reduce<{ at: string; um: number } | null>((last, x) => (last === null || x.at >= last.at ? x : last), null)?.um ?? null;
 
 export interface Takes {
-  /** Of the dry film of the first coat, what fills the profile, um. */
+  /** Of the dry film of the first coat, what fills the profile, um; over the whole piece, where only some of it was blasted. */
   readonly fillsUm: number;
   /** Of the first coat, what the pores drink on top of it, %. */
   readonly drinksPct: number;
 }
 const NOTHING: Takes = { fillsUm: 0, drinksPct: 0 };
 
-/** @param blasted with hard grit, by the plan or by the record */
-export function takesOf(product: CoatId, s: Pick<Surface, 'material' | 'checks'>, blasted: boolean): Takes {
+/** @param blasted how much of it has a profile, 0 to 1 */
+export function takesOf(product: CoatId, s: Pick<Surface, 'material' | 'checks'>, blasted: number): Takes {
   if (!ON_BARE.includes(product)) return NOTHING;
   if (!FERROUS.includes(s.material)) return { fillsUm: 0, drinksPct: DRINKS_PCT[s.material] ?? 0 };
-  const read = profileUmOf(s);
-  return blasted || read !== null ? { fillsUm: fillsUm(read), drinksPct: 0 } : NOTHING;
+  return { fillsUm: fillsUm(profileUmOf(s)) * blasted, drinksPct: 0 };
 }
 
 /** Paint of all its coats against what closed and flat ground takes, for the ground takes of the first alone. */

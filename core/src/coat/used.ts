@@ -11,7 +11,7 @@ import { litresFor } from './film';
 import { lossOf } from './laying';
 import type { CoatLine } from './primer';
 import type { Coating } from './products';
-import { isBlasted, takesOf, timesOn } from './takes';
+import { blastedShare, takesOf, timesOn } from './takes';
 
 export interface Spread {
   readonly usedL: number;
@@ -36,7 +36,7 @@ const plannedL = (x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean
 };
 /** What the ground took of it on the way, by the profile that was read and the method that somebody chose. */
 const groundTimes = ({ product }: Laid, s: Surface, { dryFilmUm, coats }: Coating): number =>
-  isCoat(product) ? timesOn(takesOf(product, s, isBlasted(s)), dryFilmUm, coats) : 1;
+  isCoat(product) ? timesOn(takesOf(product, s, blastedShare(s)), dryFilmUm, coats) : 1;
 
 /** @returns by product, what a surface took and should have taken; null: nothing was measured on it */
 export function spreadOn(s: Surface, settings: FirmSettings, outdoors: boolean): SpreadBook | null {
