@@ -4,7 +4,18 @@ import expo from 'eslint-config-expo/flat.js';
 const CORE_KNOWS_NOT = ['react', 'react-native', 'express', 'pg', 'drizzle-orm', '@reduxjs/toolkit', 'expo*', 'node:*', 'fs', 'path'];
 
 export default [
-  { ignores: ['**/dist*/**', '**/node_modules/**', '.data/**', 'client/.expo/**', 'client/.bench*/**', 'server/migrations/**', 'docs/**', 'client/public/**'] },
+  {
+    ignores: [
+      '**/dist*/**',
+      '**/node_modules/**',
+      '.data/**',
+      'client/.expo/**',
+      'client/.bench*/**',
+      'server/migrations/**',
+      'docs/**',
+      'client/public/**',
+    ],
+  },
   ...expo,
   {
     rules: {

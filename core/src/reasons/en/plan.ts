@@ -241,7 +241,7 @@ export const PLAN = {
   'prime.waterOverSolvent': { says: 'Waterborne over a solvent primer: let it harden its full time and scuff it first.' },
   'prime.limePlaster': { says: 'Lime plaster stays open to vapour: a mineral or thin stabilising primer, nothing tight.' },
   'prime.plaster': { says: 'Bare plaster: one thin sealing coat.' },
-  'prime.masonry': { says: 'Alkali-resistant primer once the wall is dry and below pH 10; limewash or silicate on historic lime work.' },
+  'prime.masonry': { says: 'Alkali-resistant primer once it is dry and below pH 10; limewash or silicate on historic lime work.' },
   'prime.steel': { says: 'Zinc-phosphate primer on bright, dry metal the same day.' },
   'prime.galvanised': { says: 'Galvanised metal: etch or wash primer; an alkyd straight on it turns to soap.' },
   'prime.aluminium': { says: 'Aluminium: degrease, scuff, etch primer on the bare metal the same day.' },
