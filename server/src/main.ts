@@ -66,6 +66,8 @@ const server = createApp({
 });
 server.requestTimeout = 60_000;
 server.headersTimeout = 15_000;
+// Longer than a client keeps an idle connection: closed in the very moment in which it is used again, an entry would be lost on the way.
+server.keepAliveTimeout = 65_000;
 
 const sockets = new Set<Socket>();
 server.on('connection', (s: Socket) => {
@@ -86,6 +88,8 @@ function leave(signal: string): void {
     database.abandon();
     end();
   }, LEAVE_MS).unref();
+  // What finishes now keeps nobody waiting.
+  server.keepAliveTimeout = 1;
   server.close(() => void Promise.all([crew.close(), database.close()]).then(end, end));
   server.closeIdleConnections();
 }

@@ -51,6 +51,9 @@ test('the plan buys for the profile, and follows it once it is read; a hand tool
   const fine = primer({ checks: read(40) });
   expect(fine.litres / flat(fine)).toBeCloseTo(100 / 90, 9);
   expect(rulesOf(fine.because)).toContain('prime.fills');
+  // What was read wrong and put right counts as it was put right.
+  const right = { ...read(120)[0]!, id: 'again', supersedesId: read(40)[0]!.id, measured: [] };
+  expect(primer({ checks: [...read(40), right] }).litres).toBeCloseTo(unread.litres, 9);
   // A quarter of it by hand: three quarters of 25 um, over the whole.
   const some = primer({ parts: [aPart('flat', 'hardBlast', { sharePct: 75 }), aPart('turned', 'nylonWheel', { sharePct: 25 })] });
   expect(some.litres / flat(some)).toBeCloseTo(1 + (0.75 * 25) / 90, 9);

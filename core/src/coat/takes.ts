@@ -51,6 +51,15 @@ export const leavesProfile = (id: MethodId, material: Material): boolean => {
   return FERROUS.includes(material) && blast === 'hard' && bite === 'bare';
 };
 
+/** The profile that was last read on it and stands, um; null: nobody did. */
+export function profileUmOf({ checks }: Pick<Surface, 'checks'>): number | null {
+  const replaced = new Set(checks.map((c) => c.supersedesId));
+  const reads = checks.flatMap((c) =>
+    replaced.has(c.id) ? [] : c.measured.flatMap((m) => (m.what === 'profileUm' ? [{ at: c.takenAt, um: m.value }] : [])),
+  );
+  return reads.reduce<(typeof reads)[number] | null>((last, x) => (last === null || x.at >= last.at ? x : last), null)?.um ?? null;
+}
+
 /**
  * How much of a piece has a profile, 0 to 1: by the methods of its parts, else all of it once a profile was read.
  * @param methodOf of a part; as somebody chose it when left out
@@ -67,12 +76,6 @@ export function blastedShare(
   });
   return blasted.length > 0 ? sum(blasted) / Math.max(sum(parts), 1e-9) : profileUmOf(s) === null ? 0 : 1;
 }
-
-/** The profile that was last read on it, um; null: nobody did. */
-export const profileUmOf = (s: Pick<Surface, 'checks'>): number | null =>
-  s.checks
-    .flatMap((c) => c.measured.flatMap((m) => (m.what === 'profileUm' ? [{ at: c.takenAt, um: m.value }] : [])))
-    .reduce<{ at: string; um: number } | null>((last, x) => (last === null || x.at >= last.at ? x : last), null)?.um ?? null;
 
 export interface Takes {
   /** Of the dry film of the first coat, what fills the profile, um; over the whole piece, where only some of it was blasted. */
