@@ -4,6 +4,7 @@ import type { SurfacePlan } from './surface/plan';
 import {
   type Defect,
   type DefectKind,
+  type Laid,
   BLANK_JOB,
   BLANK_LAYER,
   BLANK_READING,
@@ -195,6 +196,25 @@ export function aSurface(over: Partial<Surface> = {}): Surface {
     ...over,
   };
 }
+/** One coat by roller, of which nothing was measured. */
+export const aLaid = (over: Partial<Laid> = {}): Laid => ({
+  id: 'laid-1',
+  product: 'matEmulsion',
+  withdrawn: false,
+  way: 'roller',
+  coats: 1,
+  areaM2: 5,
+  litres: null,
+  wetUm: null,
+  thinnedPct: 0,
+  tinId: null,
+  tinL: null,
+  earlyWhy: '',
+  takenAt: AT,
+  supersedesId: null,
+  by: 'Ines',
+  ...over,
+});
 /** A defect of the ground that nobody measured. */
 export const aDefect = (kind: DefectKind, over: Partial<Defect> = {}): Defect => ({
   id: `defect-${kind}`,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import psychrolib from 'psychrolib';
-import { aFacts, aLayer, aReading, aSurface, AT, COATS, planOf, rulesOf, THIS_YEAR, type Setup, aPart } from '../testing';
+import { aFacts, aLaid, aLayer, aReading, aSurface, AT, COATS, planOf, rulesOf, THIS_YEAR, type Setup, aPart } from '../testing';
 import { ProductFields, type Laid, type MethodId, type Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
@@ -170,24 +170,6 @@ describe('what was really laid', () => {
       parts: [aPart('flat', 'overcoat')],
       ...over,
     });
-  const aLaid = (over: Partial<Laid> = {}): Laid => ({
-    id: 'laid-1',
-    product: 'matEmulsion',
-    withdrawn: false,
-    way: 'roller',
-    coats: 1,
-    areaM2: 5,
-    litres: null,
-    wetUm: null,
-    thinnedPct: 0,
-    tinId: null,
-    tinL: null,
-    earlyWhy: '',
-    takenAt: AT,
-    supersedesId: null,
-    by: 'Ines',
-    ...over,
-  });
   const YOUNG = { job: { yearBuilt: 2015 } };
   const topOf = (s: Surface, others: readonly Surface[] = [], id = s.id) =>
     createDeriver()

@@ -112,6 +112,13 @@ export const stainOf = (s: Pick<Surface, 'material' | 'conditions' | 'stainM2'>)
           ? 'unsaid'
           : null;
 
+/** What seals a mold stain once it is clean and dry: three schools. */
+export const MOLD_SEALS = {
+  stainBlock: { product: 'stainBlock', rule: 'prime.moldStain', effect: 'note' },
+  undercoat: { product: 'alkydWood', rule: 'prime.moldUndercoat', effect: 'note' },
+  pva: { product: 'thinnedPva', rule: 'prime.moldPva', effect: 'care' },
+} as const;
+
 /** All that speaks against a topcoat here; a blocking reason refuses it. Empty: it fits. */
 export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewed }: Ground): Reason[] {
   const out: Reason[] = [];

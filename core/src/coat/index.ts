@@ -16,7 +16,7 @@ export {
   type Spread,
   type SpreadBook,
 } from './used';
-export { DRINKS_PCT, leavesProfile, PROFILE, takesOf, timesOn } from './takes';
+export { leavesProfile, PROFILE } from './takes';
 export { coat, striped, WIPE, type CoatingPlan, type CoatLine } from './primer';
 export { bySheet, CURVES, DRYING_KINDS, dryingRate, type Curve } from './drying';
 export {

@@ -24,7 +24,7 @@ import { measure, type Measure } from '../units/units';
 import { degreeShare, isHeater, liveLayers, liveParts, type TakeOff } from '../walk';
 import { isDamp, isPresent, leadDepths, type LeadPicture } from '../probe';
 import { endsClear } from '../trial';
-import { againstTopcoat, isHot, needsBond, stainOf, usualTopcoat } from './fits';
+import { againstTopcoat, isHot, MOLD_SEALS, needsBond, stainOf, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
 import { extentOf, finishOf, finishSpec } from '../repair';
@@ -103,13 +103,6 @@ function filmUnder(m: Method, lead: LeadPicture): Binder[] {
 }
 /** Knots and a hand round each, share of bare softwood. Common practice. */
 const KNOT_SHARE = 0.05;
-
-/** What seals a mold stain once it is clean and dry: three schools. */
-const MOLD_SEALS = {
-  stainBlock: { product: 'stainBlock', rule: 'prime.moldStain', effect: 'note' },
-  undercoat: { product: 'alkydWood', rule: 'prime.moldUndercoat', effect: 'note' },
-  pva: { product: 'thinnedPva', rule: 'prime.moldPva', effect: 'care' },
-} as const;
 
 /** What stills bare plaster: the firm's school, barred where glue would take up water again or close lime. */
 function plasterSeal(s: Surface, ctx: SurfaceContext, usual: Answer<PrimerId>): Answer<PrimerId> {
@@ -448,7 +441,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const chosen = new Map(choice.parts.map((p) => [p.partId, p.selected.value]));
   const blasted = blastedShare(s, (p) => chosen.get(p.id) ?? null);
   for (const [i, l] of lines.entries()) {
-    const takes = takesOf(l.product, s, blasted);
+    const takes = takesOf(l.product, s, blasted, ctx.settings);
     const litres = l.litres * timesOn(takes, coatingOf(ctx.settings, l.product).dryFilmUm, l.coats);
     if (litres > l.litres) lines[i] = { ...l, litres, because: [...l.because, ...takesWords(takes, s, litres - l.litres)] };
   }

@@ -1,8 +1,8 @@
 /** What the ground takes of a first coat, and what the wind takes of a mist. */
-import type { Laid, Part, Surface } from '../facts';
+import type { Part, Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
-import { aCheck, aFacts, aPart, aSurface, AT, planOf, rulesOf, THIS_YEAR } from '../testing';
+import { aCheck, aFacts, aLaid, aLayer, aPart, aSurface, planOf, rulesOf, THIS_YEAR } from '../testing';
 import { litresFor } from './film';
 import { lossOf } from './laying';
 import { spreadOn, sumSpread, stretchOf, filmLaid } from './used';
@@ -32,12 +32,12 @@ test.each([
 });
 
 test('only the first coat fills it: two coats of 45 um over a medium profile are 115 um in place of 90', () => {
-  const takes = takesOf('zincPhosphate', aSurface(RAIL), 1);
+  const takes = takesOf('zincPhosphate', aSurface(RAIL), 1, DEFAULT_SETTINGS);
   expect(timesOn(takes, 45, 2)).toBeCloseTo(115 / 90, 12);
   // Over old coats, and under the second product, the ground is closed.
-  expect(takesOf('bonding', aSurface(RAIL), 1)).toEqual({ fillsUm: 0, drinksPct: 0 });
-  expect(takesOf('metalEnamel', aSurface(RAIL), 1)).toEqual({ fillsUm: 0, drinksPct: 0 });
-  expect(takesOf('zincPhosphate', aSurface(RAIL), 0)).toEqual({ fillsUm: 0, drinksPct: 0 });
+  expect(takesOf('bonding', aSurface(RAIL), 1, DEFAULT_SETTINGS)).toEqual({ fillsUm: 0, drinksPct: 0 });
+  expect(takesOf('metalEnamel', aSurface(RAIL), 1, DEFAULT_SETTINGS)).toEqual({ fillsUm: 0, drinksPct: 0 });
+  expect(takesOf('zincPhosphate', aSurface(RAIL), 0, DEFAULT_SETTINGS)).toEqual({ fillsUm: 0, drinksPct: 0 });
 });
 
 test('the plan buys for the profile, and follows it once it is read; a hand tool leaves none', () => {
@@ -80,32 +80,13 @@ const WALL: Partial<Surface> = {
   layers: [],
   parts: [aPart('flat', null)],
 };
-const laidOf = (over: Partial<Laid>): Laid => ({
-  id: 'laid-1',
-  withdrawn: false,
-  product: 'alkaliResistant',
-  way: 'brush',
-  coats: 1,
-  areaM2: 1,
-  litres: null,
-  wetUm: null,
-  thinnedPct: 0,
-  tinId: null,
-  tinL: null,
-  earlyWhy: '',
-  takenAt: AT,
-  supersedesId: null,
-  by: 'Ines',
-  ...over,
-});
-
 test('bare brick drinks of its primer alone; as planned it reads as wanted, and teaches the rest of the job nothing', () => {
   const s = aSurface(WALL);
   const { lines } = planOf(s, OUT).coating;
   const primer = lines.find((l) => l.product === 'alkaliResistant')!;
   expect(primer.litres).toBeCloseTo(litresFor(primer.areaM2, 1, 38, 35, lossOf(primer.way, s, true)) * 1.3, 9);
   expect(rulesOf(lines.find((l) => l.use === 'topcoat')!.because)).not.toContain('prime.drinks');
-  const record = laidOf({ areaM2: primer.areaM2, litres: primer.litres, way: primer.way });
+  const record = aLaid({ product: 'alkaliResistant', areaM2: primer.areaM2, litres: primer.litres, way: primer.way });
   const done = { ...s, laid: [record] };
   expect(stretchOf(sumSpread([spreadOn(done, DEFAULT_SETTINGS, true)]), 'alkaliResistant')).toBeCloseTo(1, 9);
   expect(filmLaid(record, done, DEFAULT_SETTINGS, true)).toMatchObject({ verdict: 'fits', dryUm: expect.closeTo(35, 6) });
@@ -122,7 +103,18 @@ test('outdoors a mist loses more than on the bench, and the list and the tin kno
   expect(outside.litres / bench.litres).toBeCloseTo(0.7 / 0.6, 9);
   expect(rulesOf(outside.because)).toContain('lay.windLoss');
   expect(rulesOf(bench.because)).not.toContain('lay.windLoss');
-  const laid = [laidOf({ product: 'metalEnamel', way: 'airless', areaM2: outside.areaM2, coats: outside.coats, litres: outside.litres })];
+  const laid = [aLaid({ product: 'metalEnamel', way: 'airless', areaM2: outside.areaM2, coats: outside.coats, litres: outside.litres })];
   const plan = createDeriver().derive(aFacts({ ...s, laid }, OUT), DEFAULT_SETTINGS, THIS_YEAR).surfaces[0]!;
   expect(plan.coating.lines.find((l) => l.use === 'topcoat')!.litres).toBeCloseTo(outside.litres, 9);
+});
+
+test('a seal over the place of growth lies on the old coat and drinks nothing; on bare plaster it does', () => {
+  const wall = { ...WALL, material: 'gypsumPlaster' as const, topcoat: 'matEmulsion' as const, conditions: ['moldy' as const] };
+  const seal = (over: Partial<Surface>, moldSeal: 'undercoat' | 'pva') =>
+    planOf(aSurface({ ...wall, parts: [aPart('flat', 'moldWash')], ...over }), { job: { yearBuilt: 2015 }, settings: { moldSeal } }).coating
+      .lines[0]!;
+  const coated = { layers: [aLayer(0, { binder: 'acrylic', yearApplied: 2016 })] };
+  for (const school of ['undercoat', 'pva'] as const) expect(rulesOf(seal(coated, school).because)).not.toContain('prime.drinks');
+  const drinks = (over: Partial<Surface>) => takesOf('alkydWood', aSurface({ ...wall, ...over }), 0, { moldSeal: 'undercoat' }).drinksPct;
+  expect([drinks(coated), drinks({ layers: [] })]).toEqual([0, 15]);
 });

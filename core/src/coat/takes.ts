@@ -2,8 +2,12 @@
 import { methodById } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import type { Material, MethodId, Part, Surface } from '../facts';
+import { isMoldy } from '../probe/mold';
 import { why, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
 import { measure } from '../units/units';
+import { liveLayers } from '../walk';
+import { MOLD_SEALS } from './fits';
 import type { CoatId } from './products';
 
 /** Laid only where the old coat is gone; all else has its spread from a closed ground, and an etch is a wash that follows the profile. */
@@ -23,7 +27,6 @@ const ON_BARE: readonly CoatId[] = [
 export const DRINKS_PCT: Readonly<Partial<Record<Material, number>>> = {
   softwood: 10,
   plywood: 10,
-  tanninWood: 10,
   board: 10,
   gypsumPlaster: 15,
   limePlaster: 20,
@@ -85,9 +88,14 @@ export interface Takes {
 }
 const NOTHING: Takes = { fillsUm: 0, drinksPct: 0 };
 
+type Ground = Pick<Surface, 'material' | 'checks' | 'layers' | 'conditions' | 'moldM2'>;
+/** Where growth was cleaned off, the firm's seal lies on the old coats as well. */
+const sealsGrowth = (product: CoatId, s: Ground, { moldSeal }: Pick<FirmSettings, 'moldSeal'>): boolean =>
+  isMoldy(s) && MOLD_SEALS[moldSeal].product === product && liveLayers(s).length > 0;
+
 /** @param blasted how much of it has a profile, 0 to 1 */
-export function takesOf(product: CoatId, s: Pick<Surface, 'material' | 'checks'>, blasted: number): Takes {
-  if (!ON_BARE.includes(product)) return NOTHING;
+export function takesOf(product: CoatId, s: Ground, blasted: number, settings: Pick<FirmSettings, 'moldSeal'>): Takes {
+  if (!ON_BARE.includes(product) || sealsGrowth(product, s, settings)) return NOTHING;
   if (!FERROUS.includes(s.material)) return { fillsUm: 0, drinksPct: DRINKS_PCT[s.material] ?? 0 };
   return { fillsUm: fillsUm(profileUmOf(s)) * blasted, drinksPct: 0 };
 }

@@ -32,11 +32,11 @@ const plannedL = (x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean
   if (!isCoat(x.product)) return 0;
   const data = coatingOf(settings, x.product);
   const flat = litresFor(x.areaM2, x.coats, data.volumeSolidsPct, data.dryFilmUm, lossOf(x.way, s, outdoors));
-  return flat * groundTimes(x, s, data);
+  return flat * groundTimes(x, s, data, settings);
 };
 /** What the ground took of it on the way, by the profile that was read and the method that somebody chose. */
-const groundTimes = ({ product }: Laid, s: Surface, { dryFilmUm, coats }: Coating): number =>
-  isCoat(product) ? timesOn(takesOf(product, s, blastedShare(s)), dryFilmUm, coats) : 1;
+const groundTimes = ({ product }: Laid, s: Surface, { dryFilmUm, coats }: Coating, settings: FirmSettings): number =>
+  isCoat(product) ? timesOn(takesOf(product, s, blastedShare(s), settings), dryFilmUm, coats) : 1;
 
 /** @returns by product, what a surface took and should have taken; null: nothing was measured on it */
 export function spreadOn(s: Surface, settings: FirmSettings, outdoors: boolean): SpreadBook | null {
@@ -96,7 +96,7 @@ export function filmLaid(x: Laid, s: Surface, settings: FirmSettings, outdoors: 
   const dryUm =
     x.wetUm !== null
       ? (x.wetUm * solids) / (1 + x.thinnedPct / 100)
-      : ((x.litres! * (1 - lossOf(x.way, s, outdoors) / 100)) / (x.areaM2 * x.coats) / groundTimes(x, s, data)) * 1000 * solids;
+      : ((x.litres! * (1 - lossOf(x.way, s, outdoors) / 100)) / (x.areaM2 * x.coats) / groundTimes(x, s, data, settings)) * 1000 * solids;
   const share = dryUm / wantedUm;
   return { dryUm, wantedUm, by: x.wetUm !== null ? 'comb' : 'litres', verdict: share < THIN ? 'thin' : share > THICK ? 'thick' : 'fits' };
 }

@@ -342,6 +342,8 @@ export const LabelSheet = z.strictObject({
         content: z.enum(CONTENT_IDS),
         named: z.string().trim().max(80).default(''),
         pct: n,
+        /** No sheet names it: `pct` is the strongest that it may be, and the label says so. */
+        pctUnsaid: z.boolean().default(false),
         ...SHEET_SAYS,
         ratio: z.string().trim().max(60).default(''),
         madeOn: z.iso.date(),

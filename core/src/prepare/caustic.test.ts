@@ -124,7 +124,7 @@ describe('refused, with what would be right', () => {
     ['vesselSmall', { waterL: 12, causticG: 1200 }],
     ['vesselGivesWay', { ceilingC: 70 }],
     // Hot air alone carries a pail past such a ceiling.
-    ['range', { ceilingC: 38, airC: 35 }],
+    ['warmAir', { ceilingC: 38, airC: 35 }],
     ['range', { causticG: -5 }],
     ['notNumber', { waterL: Number.NaN }],
     [null, {}],

@@ -98,8 +98,9 @@ export function checkMix(mix: CausticMix): void {
   if (strong > STRONGEST_G_L) refuse({ id: 'tooStrong', found: measure(Math.round(strong), 'g'), most: measure(STRONGEST_G_L, 'g') });
   const { limitC } = VESSELS[mix.vessel.kind];
   if (mix.ceilingC > limitC) refuse({ id: 'vesselGivesWay', limit: measure(limitC, 'C'), ceiling: measure(mix.ceilingC, 'C') });
+  within(mix.ceilingC, mix.waterC + 5, 95, 'ceilingC');
   // Air that is as warm as the ceiling carries it there by itself.
-  within(mix.ceilingC, Math.max(mix.waterC, mix.airC) + 5, 95, 'ceilingC');
+  if (mix.ceilingC < mix.airC + 5) refuse({ id: 'warmAir', air: measure(mix.airC, 'C'), least: measure(mix.airC + 5, 'C') });
   const fills = finalL(mix);
   const needs = fills / (1 - FREE_SHARE);
   const holds = holdsL(mix.vessel);

@@ -52,6 +52,7 @@ export type Refusal =
   | { readonly id: 'range'; readonly what: Quantity; readonly least: Measure; readonly most: Measure }
   | { readonly id: 'notNumber'; readonly what: Quantity }
   | { readonly id: 'warmWater'; readonly most: Measure }
+  | { readonly id: 'warmAir'; readonly air: Measure; readonly least: Measure }
   | { readonly id: 'tooStrong'; readonly found: Measure; readonly most: Measure }
   | { readonly id: 'vesselGivesWay'; readonly limit: Measure; readonly ceiling: Measure }
   | { readonly id: 'vesselSmall'; readonly holds: Measure; readonly fills: Measure; readonly needs: Measure }

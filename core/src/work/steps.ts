@@ -460,7 +460,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
       because: residue === 'dust' ? dustWords(ctx, coating) : [why(RINSE_WORDS[residue], 'trade-strip')],
       gates: [
         cleanGate(`clean.${residue}`, residue, s),
-        ...(residue === 'grit' && picks.some((m) => leavesProfile(m.id, s.material)) ? [profileGate()] : []),
+        ...(residue === 'grit' && coating.lines.length > 0 && picks.some((m) => leavesProfile(m.id, s.material)) ? [profileGate()] : []),
       ],
     });
   }

@@ -42,7 +42,7 @@ function label(b: Filled, languages: LabelSheet['languages']): TableCell {
         stack: [
           ...lines,
           {
-            text: `${w.strength} ${Number(b.pct.toPrecision(3))} %${b.ratio ? ` (${b.ratio})` : ''} · ${w.made} ${b.madeOn} ${w.by} ${b.by}`,
+            text: `${b.pctUnsaid ? w.noStrength : `${w.strength} ${Number(b.pct.toPrecision(3))} %${b.ratio ? ` (${b.ratio})` : ''} ·`} ${w.made} ${b.madeOn} ${w.by} ${b.by}`,
             bold: true,
             fontSize: 8,
           },

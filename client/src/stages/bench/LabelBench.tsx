@@ -53,13 +53,14 @@ export function LabelBench({ language }: { readonly language: Language }) {
   // Thinned, it catches less easily than its sheet says, and nobody measured how much less.
   const sheet: BySheet = { gloves: picked?.gloves ?? null, flashC: neat !== null && it.pct >= neat ? (picked?.flashC ?? null) : null };
   const named = picked?.name ?? '';
+  const pctUnsaid = picked !== null && picked.strengthPct === null && it.pct === neat;
   const print = async () => {
     setSays(null);
     const { content, pct, ratio, by, count } = it;
     const r = await api.bottleLabels({
       units,
       languages: language === 'es' ? ['es', 'en'] : ['en', 'es'],
-      bottles: [{ content, named, pct, ...sheet, ratio, by, count, madeOn: today() }],
+      bottles: [{ content, named, pct, pctUnsaid, ...sheet, ratio, by, count, madeOn: today() }],
     });
     if (r.ok) saveBlob('bottle-labels.pdf', r.value);
     else setSays(r.error.says);
@@ -119,7 +120,7 @@ export function LabelBench({ language }: { readonly language: Language }) {
             h.signal === null ? words.content[it.content] : `${words.signal[h.signal]}: ${words.content[it.content]}`,
             ...(h.codes.length > 0 ? [h.codes.map((c) => words.hazard[c]).join(' ')] : []),
             `${words.label.wear}: ${words.gloves[h.gloves]}, ${words.eyes[h.eyes]}. ${words.label.eyesFirst} ${words.label.childrenOut}`,
-            ...(picked !== null && picked.strengthPct === null && it.pct === neat ? [words.label.noStrength] : []),
+            ...(pctUnsaid ? [words.label.noStrength] : []),
             ...(h.never.length > 0 ? [`${words.label.never}: ${h.never.map((a) => words.agent[a]).join('; ')}.`] : []),
           ];
         }}

@@ -51,6 +51,8 @@ export const en: BenchWords = {
         return `${en.quantity[r.what]} is not a number above nothing`;
       case 'warmWater':
         return `start with cold water, at most ${a.of(r.most)}: warm water is half way to the boil`;
+      case 'warmAir':
+        return `air of ${a.of(r.air)} brings it there by itself: a ceiling of ${a.of(r.least)} or more, or the cool of the day`;
       case 'tooStrong':
         return `${a.of(r.found)} in each liter is stronger than the trade mixes: at most ${a.of(r.most)}`;
       case 'vesselGivesWay':

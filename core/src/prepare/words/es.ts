@@ -51,6 +51,8 @@ export const es: BenchWords = {
         return `${es.quantity[r.what]} no es un número mayor que nada`;
       case 'warmWater':
         return `empiece con agua fría, como máximo ${a.of(r.most)}: el agua tibia está a medio camino del hervor`;
+      case 'warmAir':
+        return `el aire a ${a.of(r.air)} la lleva ahí por sí solo: un tope de ${a.of(r.least)} o más, o a la hora fresca`;
       case 'tooStrong':
         return `${a.of(r.found)} por litro es más fuerte de lo que se usa en el oficio: como máximo ${a.of(r.most)}`;
       case 'vesselGivesWay':
