@@ -154,7 +154,20 @@ const plannedIsWanted = (run: Run): string[] =>
     });
   });
 
+const GRIT: readonly string[] = ['hardBlast', 'vacuumBlast'];
+/** Grit leaves steel and iron with valleys: they are measured, within 1 and 4 mil, before a coat closes them. SSPC-SP 11, ISO 8503-1. */
+const profileUnread = (run: Run): string[] =>
+  each(run, (s, { choice, coating, work }) => {
+    const blasted = choice.parts.some((p) => p.areaM2 > 0 && p.selected.value !== null && GRIT.includes(p.selected.value));
+    if (!blasted || coating.lines.length === 0 || (s.material !== 'mildSteel' && s.material !== 'castIron')) return [];
+    const laid = work.steps.findIndex((st) => st.kind === 'prime' || st.kind === 'coat');
+    const asks = work.steps.slice(0, Math.max(laid, 0)).flatMap((st) => st.gates.flatMap((g) => g.asks));
+    const read = asks.find((a) => a.what === 'profileUm');
+    return read?.atLeast?.value === 25 && read.atMost?.value === 100 ? [] : ['blasted, and coated over whatever profile there is'];
+  });
+
 export const COAT_LAWS: readonly Law[] = [
+  { id: 'C3ab', says: 'the profile of blasted steel is read before its coat', check: profileUnread },
   { id: 'C3aa', says: 'laid as planned, a coat is as thick as wanted', check: plannedIsWanted },
   { id: 'C3z', says: 'nothing is laid on what the client declined', check: laidOnDeclined },
   { id: 'C3t', says: 'a stain is blocked before the coat that hides it', check: stainsThrough },
