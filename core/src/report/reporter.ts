@@ -31,7 +31,7 @@ function inWords(r: Reason, units: UnitSystem): ReasonReport {
 }
 
 type Stated<T> = { readonly value: T; readonly because: readonly ReasonReport[] };
-interface Quantity {
+export interface Quantity {
   readonly value: number;
   readonly unit: Measure['unit'];
   readonly text: string;
