@@ -1,13 +1,19 @@
 /** Three kinds of test: plain code in Node, the server against a real PostgreSQL, components in the web preset of jest-expo. */
 const path = require('node:path');
 
-const babel = { '\\.ts$': ['babel-jest', { configFile: path.join(__dirname, 'babel.config.cjs') }] };
+/** Types are stripped, nothing else is rewritten: what Node runs, the tests run. */
+const swc = {
+  '\\.ts$': [
+    '@swc/jest',
+    { swcrc: false, sourceMaps: 'inline', module: { type: 'commonjs' }, jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } },
+  ],
+};
 const node = (displayName, roots) => ({
   displayName,
   rootDir: __dirname,
   roots,
   testEnvironment: 'node',
-  transform: babel,
+  transform: swc,
   testMatch: ['**/*.test.ts'],
   modulePathIgnorePatterns: ['/dist'],
 });

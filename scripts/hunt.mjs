@@ -4,6 +4,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
+import { bundle } from './lib/bundle.mjs';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
 
 ensurePackages();
@@ -18,22 +19,15 @@ const { values } = parseArgs({
     only: { type: 'string', default: '' },
   },
 });
-const { build } = await import('esbuild');
 const out = path.join(DATA, 'hunt');
 mkdirSync(out, { recursive: true });
 
 /** The hunt and the core in one file; a mutant changes the core's text on the way. */
-async function bundle(name, mutant) {
+async function huntWith(name, mutant) {
   const file = path.join(out, `${name}.mjs`);
-  await build({
+  await bundle({
     entryPoints: [path.join(ROOT, 'tests/hunt/src/main.ts')],
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
     outfile: file,
-    logLevel: 'error',
-    banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
     plugins: mutant
       ? [
           {
@@ -71,7 +65,7 @@ for (const [what, file, from] of all)
 
 if (!values.mutants) {
   // One process for each core, each with a seed of its own that it tells; the first looks at the old finds too.
-  const file = await bundle('hunt');
+  const file = await huntWith('hunt');
   const shares = options.surfaces < 1000 ? 1 : Math.min(availableParallelism(), 4);
   const done = await Promise.all(
     Array.from({ length: shares }, (_, i) =>
@@ -97,7 +91,7 @@ let told = 0;
 /** One after another; a hunt that falls over is no hunt that noticed. */
 async function lane(n) {
   for (let mutant = waiting.shift(); mutant; mutant = waiting.shift()) {
-    const file = await bundle(`mutant-${n}`, mutant);
+    const file = await huntWith(`mutant-${n}`, mutant);
     const { code, stdout, stderr } = await start(file, { first: true }, 'pipe');
     const law = /^(\w+) \(/.exec(stdout)?.[1];
     const caught = code === 1 && law !== undefined;

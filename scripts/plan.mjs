@@ -1,8 +1,7 @@
 // npm run -s plan -- FILE [--format json|md] [--detail picks|all] [--firm FILE]
+import { commandIn } from './lib/bundle.mjs';
 import { ensurePackages } from './lib/run.mjs';
 
 ensurePackages();
-const { register } = await import('tsx/esm/api');
-register();
-const { planCommand } = await import('./plan-command.ts');
+const { planCommand } = await commandIn('plan-command.ts');
 process.exitCode = planCommand(process.argv.slice(2));

@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { bundle } from './bundle.mjs';
 import { nodeBin, ROOT, runBeside, say } from './run.mjs';
 
 const SKIP = new Set(['node_modules', 'dist', '.expo', 'migrations']);
@@ -69,28 +70,11 @@ export async function buildServer() {
   const out = path.join(ROOT, 'server/dist');
   const stamp = stampOf(['server', 'core', 'demo', 'package-lock.json']);
   if (!fresh(path.join(out, '.stamp'), stamp)) {
-    const { build } = await import('esbuild');
     mkdirSync(out, { recursive: true });
-    await build({
+    await bundle({
       entryPoints: { main: path.join(ROOT, 'server/src/main.ts'), worker: path.join(ROOT, 'server/src/beside/worker.ts') },
       outdir: out,
       outExtension: { '.js': '.mjs' },
-      bundle: true,
-      platform: 'node',
-      format: 'esm',
-      target: 'node20',
-      sourcemap: true,
-      logLevel: 'error',
-      // The workspace's own TypeScript goes in; what npm installed stays out.
-      plugins: [
-        {
-          name: 'npm-stays-out',
-          setup: (b) =>
-            b.onResolve({ filter: /^[^./]/ }, (a) =>
-              a.path.startsWith('@roughsill/') || a.kind === 'entry-point' ? undefined : { path: a.path, external: true },
-            ),
-        },
-      ],
     });
     writeFileSync(path.join(out, '.stamp'), stamp);
   }

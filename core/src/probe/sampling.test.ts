@@ -81,7 +81,8 @@ describe('several dwellings: HUD Guidelines ch. 7, table 7.3', () => {
     ['1960to1977', FROM_1960],
   ] as const)('%s', (built, rows) => {
     for (const [from, to, n] of rows)
-      for (const of of [from, to]) expect([of, dwellingsToTest(of, built)]).toEqual([of, n === 'all' ? of : n]);
+      for (const dwellings of [from, to])
+        expect([dwellings, dwellingsToTest(dwellings, built)]).toEqual([dwellings, n === 'all' ? dwellings : n]);
   });
 
   test('from 1,040 dwellings on it is a share: 5.8 % and 2.9 %', () => {
