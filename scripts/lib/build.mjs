@@ -72,7 +72,11 @@ export async function buildServer() {
   if (!fresh(path.join(out, '.stamp'), stamp)) {
     mkdirSync(out, { recursive: true });
     await bundle({
-      entryPoints: { main: path.join(ROOT, 'server/src/main.ts'), worker: path.join(ROOT, 'server/src/beside/worker.ts') },
+      entryPoints: {
+        main: path.join(ROOT, 'server/src/main.ts'),
+        worker: path.join(ROOT, 'server/src/beside/worker.ts'),
+        prepare: path.join(ROOT, 'server/src/prepare.ts'),
+      },
       outdir: out,
       outExtension: { '.js': '.mjs' },
     });

@@ -3,12 +3,14 @@ import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import pg from 'pg';
 import pino from 'pino';
-import { sql } from 'drizzle-orm';
+import { getTableName, sql } from 'drizzle-orm';
 import { changesFor, JOB_FILE_VERSION, scopeParent, withNewIds, writeJobFile, type Change } from '@roughsill/core';
 import { largeJob, quillPoint } from '@roughsill/demo';
 import { createApp } from './app';
+import { connect } from './db/client';
 import { Epoch } from './db/epoch';
 import { FirmStore } from './db/firm-store';
+import { EVIDENCE } from './db/rights';
 import { firms } from './db/schema';
 import { PROBLEMS } from './problem';
 import { NOW, startTestServer, type TestServer } from './testing';
@@ -295,7 +297,12 @@ describe('changes', () => {
 });
 
 describe('the database keeps its own promises', () => {
-  test.each(['change_log', 'readings', 'checks', 'reading_layers'])('%s is append-only', async (table) => {
+  test('what the registry calls append-only is guarded', () => {
+    expect(EVIDENCE.map((t) => getTableName(t))).toEqual(
+      expect.arrayContaining(['change_log', 'readings', 'reading_layers', 'checks', 'instrument_checks', 'signs', 'laid']),
+    );
+  });
+  test.each(EVIDENCE.map((t) => getTableName(t)))('%s is append-only', async (table) => {
     const { jobId, facts } = await freshJob();
     await send(
       change(jobId, {
@@ -311,17 +318,23 @@ describe('the database keeps its own promises', () => {
     await owner.connect();
     for (const text of [`delete from ${table}`, `update ${table} set firm_id = 'x'`, `truncate ${table} cascade`]) {
       await expect(s.db.execute(sql.raw(text))).rejects.toMatchObject({ cause: { code: '42501' } });
-      await expect(owner.query(text)).rejects.toMatchObject({ code: '23001' });
+      // A table without rows has nothing to guard row by row.
+      const empty = (await owner.query(`select 1 from ${table} limit 1`)).rowCount === 0 && !text.startsWith('truncate');
+      if (!empty) await expect(owner.query(text)).rejects.toMatchObject({ code: '23001' });
     }
+    const guards = await owner.query(`select tgname from pg_trigger where tgrelid = '${table}'::regclass and not tgisinternal order by 1`);
+    expect(guards.rows.map((r) => r.tgname)).toEqual([`${table}_append_only`, `${table}_no_truncate`]);
     await owner.end();
   });
   test('another firm sees nothing of this one, under any id', async () => {
     const { jobId, facts } = await freshJob();
     const [mine] = await s.db.select().from(firms);
-    await s.db
+    const owner = connect(s.ownerUrl, pino({ level: 'silent' }));
+    await owner.db
       .insert(firms)
       .values({ ...mine!, id: 'other-firm', firmName: 'Other' })
       .onConflictDoNothing();
+    await owner.close();
     const other = new FirmStore(s.store.database, 'other-firm', new Epoch(s.store.database, `${s.photosDir}/other-mark`));
     expect(await other.list()).toEqual([]);
     expect(await other.load(jobId)).toBeNull();
@@ -332,6 +345,17 @@ describe('the database keeps its own promises', () => {
     await other.apply(changesFor(facts, randomUUID, 'Other'), NOW);
     expect((await other.load(jobId))?.surfaces).toHaveLength(facts.surfaces.length);
     expect((await s.call('GET', `/api/jobs/${jobId}`)).body.facts.surfaces[0].name).toBe(facts.surfaces[0]!.name);
+  });
+  test('whoever serves makes no firm, and moves no row to another', async () => {
+    const forbidden = [
+      `insert into firms select * from firms limit 1`,
+      `update firms set id = 'mine'`,
+      `delete from firms`,
+      `update surfaces set firm_id = 'other-firm'`,
+      `update people set firm_id = 'other-firm'`,
+      `update jobs set id = 'another'`,
+    ];
+    for (const text of forbidden) await expect(s.db.execute(sql.raw(text))).rejects.toMatchObject({ cause: { code: '42501' } });
   });
   test('a job of 400 surfaces goes in and comes out the same, and is not sent again when it has not changed', async () => {
     const facts = largeJob(400);
@@ -379,7 +403,7 @@ describe('wrong requests', () => {
     try {
       const r = await lost.call('GET', '/api/jobs');
       expect([r.status, r.body.type, r.headers.get('retry-after')]).toEqual([503, '/problems/database-away', '2']);
-      expect((await lost.call('GET', '/api/health')).body).toEqual({ server: 'up', database: 'away' });
+      expect((await lost.call('GET', '/api/health')).body).toMatchObject({ server: 'up', database: 'away' });
     } finally {
       await lost.stop();
     }

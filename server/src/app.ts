@@ -33,27 +33,33 @@ export interface AppOptions {
   readonly webDir?: string;
   /** Names by which this server is called beside those of this machine itself. */
   readonly hosts?: readonly string[];
+  /** Which build of the program this is: what it derives is told anew by the next. */
+  readonly build?: string;
   /** How long a day of the simulated lab takes; 86,400 is true time. */
   readonly labDaySeconds?: number;
   /** What the simulated instruments draw their errors from. */
   readonly chance?: () => number;
 }
 
-type RouteOptions = Pick<AppOptions, 'store' | 'crew' | 'media' | 'clock' | 'labDaySeconds' | 'chance'>;
+type RouteOptions = Pick<AppOptions, 'store' | 'crew' | 'media' | 'clock' | 'build' | 'labDaySeconds' | 'chance'>;
 
 const DAY_SECONDS = 86_400;
 
-export function apiRoutes({ store, crew, media, clock, labDaySeconds = DAY_SECONDS, chance = Math.random }: RouteOptions): Route[] {
+export function apiRoutes(options: RouteOptions): Route[] {
+  const { store, crew, media, clock, build = '', labDaySeconds = DAY_SECONDS, chance = Math.random } = options;
   return [
-    ...jobRoutes(store, crew, clock),
-    ...firmRoutes(store, DEMO_FIRM.person),
+    ...jobRoutes(store, crew, clock, build),
+    ...firmRoutes(store, crew, DEMO_FIRM.person, clock),
     ...photoRoutes(store, media, crew),
     ...paperRoutes(store, crew, clock),
     ...taskRoutes(crew),
-    ...benchRoutes(),
+    ...benchRoutes(crew),
     ...deviceRoutes(store, simulatedInstruments(chance), simulatedLab(labDaySeconds), clock),
   ];
 }
+
+/** Pictures are taken by the phone's own camera; nothing else of it is asked for. */
+const PERMISSIONS = 'accelerometer=(), camera=(self), display-capture=(), geolocation=(), gyroscope=(), microphone=(), payment=(), usb=()';
 
 /** Address and answer, nothing of the headers: no cookie, token or name reaches the log. */
 const serializers = {
@@ -71,7 +77,8 @@ export function createApp(options: AppOptions): Express {
   app.use(
     pinoHttp({ logger: log, serializers, autoLogging: { ignore: (req) => !req.url?.startsWith('/api/') || req.url === '/api/health' } }),
   );
-  app.use(ownHostOnly(options.hosts ?? []));
+  // A proxy of this machine says for whom it asks.
+  app.set('trust proxy', 'loopback');
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -91,6 +98,12 @@ export function createApp(options: AppOptions): Express {
       strictTransportSecurity: false,
     }),
   );
+  app.use((_req, res, next) => {
+    res.setHeader('permissions-policy', PERMISSIONS);
+    next();
+  });
+  // After the headers: a refusal carries them too.
+  app.use(ownHostOnly(options.hosts ?? []));
   // Records stay in this firm's hands: what may be kept by a browser says so itself.
   app.use('/api', (_req, res, next) => {
     res.setHeader('cache-control', 'no-store');

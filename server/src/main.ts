@@ -1,13 +1,12 @@
-/** Starts the server: connects, migrates, makes sure of the firm, listens, and leaves in good order. */
+/** Starts the server on a database that was prepared (prepare.ts): connects, makes sure of the sample, listens, and leaves in good order. */
 import type { Socket } from 'node:net';
 import path from 'node:path';
 import pino from 'pino';
 import { createApp } from './app';
 import { Crew } from './beside/crew';
-import { connect, migrateTo, WORKING } from './db/client';
+import { connect } from './db/client';
 import { Epoch } from './db/epoch';
 import { FirmStore } from './db/firm-store';
-import { grantRights } from './db/rights';
 import { DEMO_FIRM, seed } from './db/seed';
 import { MediaStore } from './media/media-store';
 
@@ -26,12 +25,6 @@ const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
 const url = need('DATABASE_URL');
 const photosDir = need('PHOTOS_DIR');
 const markFile = path.join(photosDir, 'log-mark.json');
-
-// The owner of the tables makes them and gives the serving role its rights; then its connection is closed.
-const owner = connect(need('OWNER_DATABASE_URL'), log, WORKING);
-await migrateTo(owner.db, need('MIGRATIONS_DIR'));
-await grantRights(owner.db, decodeURIComponent(new URL(url).username));
-await owner.close();
 
 const database = connect(url, log);
 const epoch = new Epoch(database, markFile);
@@ -57,6 +50,7 @@ const server = createApp({
   media,
   log,
   clock: () => new Date(),
+  build: process.env['BUILD'],
   webDir: process.env['WEB_DIR'],
   hosts: (process.env['ALLOWED_HOSTS'] ?? '').split(',').filter(Boolean),
   labDaySeconds: Number(process.env['LAB_DAY_SECONDS'] ?? 86_400),

@@ -11,6 +11,7 @@ export const PROBLEMS = {
   'wrong-host': { status: 421, title: 'This server does not answer to that name' },
   'too-heavy': { status: 422, title: 'Too much to make in one piece' },
   stopped: { status: 409, title: 'It was stopped' },
+  'too-late': { status: 409, title: 'It cannot be stopped any more' },
   'store-full': { status: 507, title: 'There is no room left for pictures' },
   busy: { status: 503, title: 'Too much is under way just now' },
   'too-large': { status: 413, title: 'Too large to take' },
@@ -29,8 +30,9 @@ export class HttpProblem extends Error {
     readonly errors: readonly Problem[] = [],
     /** Members beside the common ones. */
     readonly more: Readonly<Record<string, unknown>> = {},
+    cause?: unknown,
   ) {
-    super(`${code}: ${detail}`);
+    super(`${code}: ${detail}`, { cause });
   }
 }
 
@@ -39,7 +41,6 @@ const AWAY = new Set([
   'ECONNREFUSED',
   'ECONNRESET',
   'EPIPE',
-  'ENOENT',
   'ETIMEDOUT',
   '57P01',
   '57P02',
@@ -51,7 +52,6 @@ const AWAY = new Set([
   '3D000',
   '28000',
   '28P01',
-  '42P01',
   '53300',
 ]);
 const AWAY_WORDS =
@@ -102,11 +102,22 @@ export const notFound: RequestHandler = (req) => {
   throw new HttpProblem('not-found', `No such address: ${req.method} ${req.originalUrl.split('?')[0]!.slice(0, 200)}`);
 };
 
+/** Faults of our own since this process began: what health tells whoever watches over it. */
+export interface Faults {
+  readonly count: number;
+  readonly lastAt: string | null;
+}
+let faults: Faults = { count: 0, lastAt: null };
+export const faultsSoFar = (): Faults => faults;
+
 export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, next) => {
   if (res.headersSent) return next(error);
   const p = asProblem(error);
   const { status, title } = PROBLEMS[p.code];
-  if (status >= 500 && status !== 503) req.log.error({ err: error as Error }, p.code);
+  if (p.code === 'our-fault') {
+    faults = { count: faults.count + 1, lastAt: new Date().toISOString() };
+    req.log.fatal({ err: error as Error, alarm: true }, p.code);
+  } else if (status >= 500 && status !== 503) req.log.error({ err: error as Error }, p.code);
   if (status === 503) res.setHeader('retry-after', '2');
   res
     .status(status)

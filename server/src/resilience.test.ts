@@ -1,5 +1,6 @@
 /** What goes wrong around the server: dying connections, held locks, a restored database, an older one. */
 import { execFileSync } from 'node:child_process';
+import type { IncomingMessage } from 'node:http';
 import { randomUUID } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -101,6 +102,17 @@ test('a job that somebody holds is told as busy; all others, and health, are ans
   expect((await s.call('POST', '/api/changes', { changes: [mixed[0]!] })).status).toBe(200);
 }, 60_000);
 
+test('a table that is gone is a fault of ours, told and counted; not a database that is away', async () => {
+  const s = await start();
+  const before = (await s.call('GET', '/api/health')).body.faults.count;
+  const owner = await admin(s.ownerUrl);
+  await owner.query('drop table surfaces cascade');
+  await owner.end();
+  const made = await s.call('POST', '/api/jobs/import', undefined, writeJobFile(oneWindow('gone')));
+  expect([made.status, made.body.type]).toEqual([500, '/problems/our-fault']);
+  expect((await s.call('GET', '/api/health')).body.faults.count).toBeGreaterThan(before);
+}, 60_000);
+
 describe('a restored database', () => {
   test('is another life: its epoch is new in cursor and tag, and what was lost can be sent again', async () => {
     const first = await start();
@@ -141,7 +153,8 @@ describe('a database of November 2026', () => {
       stdio: 'pipe',
     });
     await prepare(place);
-    s = await start({ on: place, prepared: false });
+    // Its phones wrote in November.
+    s = await start({ on: place, prepared: false, now: new Date('2026-11-30T12:00:00.000Z') });
   }, 60_000);
 
   test('opens with the same facts and the same log', async () => {
@@ -199,7 +212,14 @@ describe('the door', () => {
     ['NUL in a name', () => post(named('a\u0000b')), 400],
     ['half a letter', () => post(named('x').replace('"x"', '"\\ud800"')), 400],
     ['NUL in what was seen', () => post(JSON.stringify({ changes: [{ ...change('door', 'door-sash', {}), saw: { 'a\u0000': 1 } }] })), 400],
-    ['nesting without end', () => post(`{"changes":${'['.repeat(100_000)}${']'.repeat(100_000)}}`), 400],
+    ['nesting without end', () => post(`{"changes":${'['.repeat(100_000)}${']'.repeat(100_000)}}`), 413],
+    ['a body of nothing, 800,000 times', () => post(`{"changes":[${'null,'.repeat(800_000)}null]}`), 413],
+    [
+      'a change of ten thousand fields',
+      () => post(named('x').replace('"fields":{', `"fields":{${Array.from({ length: 10_000 }, (_, i) => `"f${i}":0,`).join('')}`)),
+      422,
+    ],
+    ['a clock that is days ahead', () => post(named('x').replaceAll(NOW.toISOString(), '2026-05-07T00:00:00.000Z')), 422],
     ['a name of a prototype', () => post('{"changes":[{"__proto__":{"x":1}}]}'), 400],
     ['bytes that are no UTF-8', () => post(new Uint8Array([0x7b, 0xff, 0xfe, 0x7d])), 400],
     ['UTF-16', () => post(Buffer.from(named('x'), 'utf16le'), { 'content-type': 'application/json; charset=utf-16' }), 415],
@@ -225,6 +245,14 @@ describe('the door', () => {
     expect(await call('evil.example')).toBe(421);
     expect(await call('office.test:8100')).toBe(200);
     expect(await call('localhost')).toBe(200);
+    // A refusal carries what every answer carries.
+    const { get } = await import('node:http');
+    const refused = await new Promise<IncomingMessage>((resolve) =>
+      get(`${s.address}/`, { headers: { host: 'evil.example' }, agent: false }, (r) => resolve(r.resume())),
+    );
+    expect(Object.keys(refused.headers)).toEqual(
+      expect.arrayContaining(['content-security-policy', 'permissions-policy', 'x-content-type-options']),
+    );
   });
   test('records are not left in a browser; a job is asked for again with its tag', async () => {
     expect((await s.call('GET', '/api/jobs')).headers.get('cache-control')).toBe('no-store');

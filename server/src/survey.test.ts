@@ -234,7 +234,7 @@ describe('waste and air', () => {
   const bag = { stream: 'sheetAndChips', kg: 9.5, filledAt: NOW.toISOString(), filledBy: 'Ines Marlow', place: 'shed' };
   test('a bag and its load come out as they went in; a number twice and a load that had left are refused beside their fields', async () => {
     expect((await send(change('bag', 'bag-1', { ...bag, number: 'B-091' }))).status).toBe(200);
-    const load = { number: 'T-7', leftAt: '2026-05-05T08:00:00.000Z', carrier: 'own trailer', bags: 1 };
+    const load = { number: 'T-7', leftAt: '2026-05-05T18:00:00.000Z', carrier: 'own trailer', bags: 1 };
     expect((await send(change('haul', 'haul-1', load), change('bag', 'bag-1', { haulId: 'haul-1' }, null, 'set'))).status).toBe(200);
     const twice = await send(change('bag', 'bag-2', { ...bag, number: 'b-091' }));
     expect([twice.status, twice.body.errors]).toMatchObject([422, [{ message: 'there is a bag b-091 already' }]]);

@@ -9,10 +9,10 @@ import pg from 'pg';
 import pino from 'pino';
 import { createApp } from './app';
 import { Crew } from './beside/crew';
-import { connect, migrateTo, SERVING, type Db, type Limits } from './db/client';
+import { connect, SERVING, type Db, type Limits } from './db/client';
 import { Epoch } from './db/epoch';
 import { FirmStore } from './db/firm-store';
-import { grantRights } from './db/rights';
+import { prepareDatabase } from './db/prepare';
 import { DEMO_FIRM, seed } from './db/seed';
 import { MediaStore } from './media/media-store';
 
@@ -29,7 +29,7 @@ export interface TestServer {
   stop(): Promise<void>;
 }
 
-export const NOW = new Date('2026-05-04T13:20:00.000Z');
+export const NOW = new Date('2026-05-05T13:20:00.000Z');
 const log = pino({ level: 'silent' });
 
 /** The same cluster, another database. */
@@ -40,22 +40,36 @@ const need = (key: string): string => {
   return value;
 };
 
-/** An empty database of its own. */
-export async function freshDatabase(): Promise<{ readonly url: string; readonly ownerUrl: string }> {
+const placeOf = (name: string) => ({ url: at(need('TEST_DATABASE_URL'), name), ownerUrl: at(need('TEST_OWNER_DATABASE_URL'), name) });
+
+/** Made once for all tests of a run, and copied: to migrate anew for each would take longer than most of them. */
+const PREPARED = 'prepared';
+
+/** A database of its own: empty, or with the tables, the rights and the firm. */
+export async function freshDatabase(how: 'empty' | 'prepared' = 'empty'): Promise<{ readonly url: string; readonly ownerUrl: string }> {
   const name = `t_${randomUUID().replaceAll('-', '')}`;
   const admin = new pg.Client({ connectionString: need('TEST_OWNER_DATABASE_URL') });
   await admin.connect();
-  await admin.query(`create database ${name}`);
-  await admin.end();
-  return { url: at(need('TEST_DATABASE_URL'), name), ownerUrl: at(need('TEST_OWNER_DATABASE_URL'), name) };
+  try {
+    if (how === 'empty') await admin.query(`create database ${name}`);
+    else {
+      // Test files run beside each other: the first makes it, and a copy is made while nobody else is connected to it.
+      await admin.query('select pg_advisory_lock(1)');
+      const made = await admin.query('select 1 from pg_database where datname = $1', [PREPARED]);
+      if (made.rowCount === 0) {
+        await admin.query(`create database ${PREPARED}`);
+        await prepare(placeOf(PREPARED));
+      }
+      await admin.query(`create database ${name} template ${PREPARED}`);
+    }
+  } finally {
+    await admin.end();
+  }
+  return placeOf(name);
 }
 
-export async function prepare({ url, ownerUrl }: { readonly url: string; readonly ownerUrl: string }): Promise<void> {
-  const owner = connect(ownerUrl, log);
-  await migrateTo(owner.db, path.resolve(__dirname, '../migrations'));
-  await grantRights(owner.db, new URL(url).username);
-  await owner.close();
-}
+export const prepare = ({ url, ownerUrl }: { readonly url: string; readonly ownerUrl: string }): Promise<void> =>
+  prepareDatabase({ ownerUrl, role: new URL(url).username, migrationsDir: path.resolve(__dirname, '../migrations') }, log);
 
 export interface TestOptions {
   /** A database that is there already; none: an empty one is made. */
@@ -64,13 +78,15 @@ export interface TestOptions {
   readonly prepared?: boolean;
   readonly limits?: Partial<Limits>;
   readonly photosDir?: string;
+  /** What its clock says. */
+  readonly now?: Date;
 }
 
-export async function startTestServer({ on, prepared = true, limits, photosDir: dir }: TestOptions = {}): Promise<TestServer> {
-  const place = on ?? (await freshDatabase());
+export async function startTestServer({ on, prepared = true, limits, photosDir: dir, now = NOW }: TestOptions = {}): Promise<TestServer> {
+  const place = on ?? (await freshDatabase(prepared ? 'prepared' : 'empty'));
   const photosDir = dir ?? mkdtempSync(path.join(tmpdir(), 'rough-sill-photos-'));
   const markFile = path.join(photosDir, 'log-mark.json');
-  if (prepared) await prepare(place);
+  if (prepared && on) await prepare(place);
   const database = connect(place.url, log, { ...SERVING, connectMs: 10_000, ...limits });
   const epoch = new Epoch(database, markFile);
   const store = new FirmStore(database, DEMO_FIRM.firmId, epoch);
@@ -83,7 +99,7 @@ export async function startTestServer({ on, prepared = true, limits, photosDir: 
     firmId: DEMO_FIRM.firmId,
     person: DEMO_FIRM.person,
   });
-  const app = createApp({ store, crew, media, log, clock: () => NOW, hosts: ['office.test'], chance: () => 0.5 });
+  const app = createApp({ store, crew, media, log, clock: () => now, hosts: ['office.test'], chance: () => 0.5 });
   const server: Server = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

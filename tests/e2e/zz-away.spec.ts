@@ -1,7 +1,7 @@
 /** The database stops, the server stops, the signal goes: nothing that was typed is lost. */
-import { spawn } from 'node:child_process';
-import path from 'node:path';
-import { startPostgres } from '../../scripts/lib/postgres.mjs';
+import type { ChildProcess } from 'node:child_process';
+import { freePort, startPostgres } from '../../scripts/lib/postgres.mjs';
+import { startServer } from '../../scripts/lib/server.mjs';
 import { example, expect, test } from './app';
 
 test('the database stops while saving: the app says so, keeps what was typed, and sends it when it is back', async ({ app, page }) => {
@@ -61,24 +61,11 @@ test('without signal the app opens, the job is there, a new one can be begun, an
 
 test('a server that is told to stop lets the write under way finish, and a new one has everything', async ({ page }) => {
   const database = await startPostgres('e2e-postgres', { port: 55632 });
-  const port = 8390;
-  const env = {
-    ...process.env,
-    DATABASE_URL: database.url,
-    OWNER_DATABASE_URL: database.ownerUrl,
-    WORKER_FILE: path.join(path.dirname(process.env['E2E_SERVER']!), 'worker.mjs'),
-    PORT: String(port),
-    MIGRATIONS_DIR: 'server/migrations',
-    PHOTOS_DIR: process.env['E2E_PHOTOS_DIR'],
-    SAMPLE_PHOTOS_DIR: 'demo/photos',
-    LOG_LEVEL: 'warn',
-  };
-  const start = () =>
-    new Promise<ReturnType<typeof spawn>>((resolve) => {
-      const child = spawn(process.execPath, [process.env['E2E_SERVER']!], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
-      child.once('message', () => resolve(child));
-    });
-  const ended = (c: ReturnType<typeof spawn>) => new Promise<number | null>((resolve) => c.once('exit', resolve));
+  const port = await freePort(8390);
+  const start = async () =>
+    (await startServer({ main: process.env['E2E_SERVER']!, database, port, sample: false, photosDir: process.env['E2E_PHOTOS_DIR']! }))
+      .child;
+  const ended = (c: ChildProcess) => new Promise<number | null>((resolve) => c.once('exit', resolve));
   const first = await start();
   const exit = ended(first);
   const write = page.request.post(`http://127.0.0.1:${port}/api/jobs/import?copy=true`, {

@@ -1,7 +1,7 @@
 /** The envelope of every write. What an older page, phone or log wrote is read for ever: it is brought up to today's form here. */
 import { z } from 'zod';
 import { fromZod, ok, wrong, type Outcome } from './problems';
-import { ENTITIES, specOf, type Entity, type ParentKind } from './registry';
+import { ENTITIES, isAppendOnly, specOf, type Entity, type ParentKind } from './registry';
 import { Id, Instant, name, text } from './schema';
 import { same } from './same';
 
@@ -60,6 +60,25 @@ export const ChangeV1 = z.strictObject({
 });
 export type ChangeV1 = z.infer<typeof ChangeV1>;
 
+/** No record has nearly as many fields. */
+const MOST_FIELDS = 200;
+const isWide = (raw: unknown): boolean =>
+  ['fields', 'saw'].some((k) => {
+    const of = (raw as Record<string, unknown> | null)?.[k];
+    return typeof of === 'object' && of !== null && Object.keys(of).length > MOST_FIELDS;
+  });
+
+const DAY_MS = 86_400_000;
+/**
+ * Whether it is dated later than the day after `now`, by UTC: further than zones and slips explain. What is dated so would outrank all that
+ * is recorded until then.
+ */
+export function isFromTheFuture(c: Change, now: Date): boolean {
+  const last = Date.parse(now.toISOString().slice(0, 10)) + 2 * DAY_MS;
+  const seen = c.entity === FIRM_SETTINGS || !isAppendOnly(c.entity) ? undefined : c.fields[specOf(c.entity).time ?? ''];
+  return Date.parse(c.at) >= last || (typeof seen === 'string' && Date.parse(seen) >= last);
+}
+
 /** Where an entity hangs when its parent is the scope itself. */
 export function scopeParent(entity: Change['entity'], jobId: string | null): Change['parent'] {
   const underFirm = jobId === null || entity === 'job';
@@ -84,6 +103,7 @@ export const isNewer = (raw: unknown): boolean =>
  */
 export function readChange(raw: unknown): Outcome<Change> {
   if (isNewer(raw)) return wrong({ path: 'v', message: 'was written by a newer Rough Sill: update this one' });
+  if (isWide(raw)) return wrong({ path: 'fields', message: `holds more than ${MOST_FIELDS} fields` });
   let today = raw;
   if (typeof raw === 'object' && raw !== null && !('v' in raw)) {
     const old = ChangeV1.safeParse(raw);

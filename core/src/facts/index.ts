@@ -54,6 +54,7 @@ export {
   ChangeV1,
   FIRM_ID,
   FIRM_SETTINGS,
+  isFromTheFuture,
   isJobChange,
   isNewer,
   readChange,

@@ -83,10 +83,11 @@ export const name = (what: string) => text(120).refine((s) => s.trim().length > 
 /** The trade's records begin after this; a clock that was never set stands before it. */
 const FIRST_INSTANT_YEAR = 1900;
 const LAST_INSTANT_YEAR = 2199;
+const isYearOfTrade = (s: string): boolean => Number(s.slice(0, 4)) >= FIRST_INSTANT_YEAR && Number(s.slice(0, 4)) <= LAST_INSTANT_YEAR;
 /** UTC instant. The job's zone stands beside it, on the job. */
 export const Instant = z.iso
   .datetime({ precision: 3, error: 'a time is written in UTC as 2026-05-04T13:20:00.000Z' })
-  .refine((s) => Number(s.slice(0, 4)) >= FIRST_INSTANT_YEAR && Number(s.slice(0, 4)) <= LAST_INSTANT_YEAR, 'check the year of the time');
+  .refine(isYearOfTrade, 'check the year of the time');
 
 const size = (what: string, max: number) =>
   z
@@ -120,7 +121,7 @@ const list = <T extends string>(values: readonly [T, ...T[]], what: string) =>
 const share01 = z.number().min(0, 'lies outside the area').max(1, 'lies outside the area').nullable().default(null);
 const degree = z.number().int('a degree is a whole number, 0 to 5').min(0, 'from 0 to 5').max(5, 'from 0 to 5').nullable().default(null);
 
-const Day = z.iso.date('is a day such as 2026-05-04');
+export const Day = z.iso.date('is a day such as 2026-05-04').refine(isYearOfTrade, 'check the year of the day');
 
 const size0 = (what: string, most: number) =>
   z

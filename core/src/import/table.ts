@@ -11,6 +11,11 @@ export interface Table {
 }
 
 const MAX_ROWS = 20_000;
+/** A name longer than this names nothing; what looks for words in it would look for ever. */
+const LONGEST_HEADER = 200;
+/** A table's days lie between these; a clock that was never set stands before them. */
+const FIRST_YEAR = 1900;
+const LAST_YEAR = 2199;
 
 /** Windows-1252 is Latin-1 but for these places. */
 const CP1252 = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008DŽ\u008F\u0090‘’“”•–—˜™š›œ\u009DžŸ';
@@ -61,6 +66,8 @@ export function readTable(bytes: Uint8Array): Outcome<Table> {
   if (quote) return wrong({ path: `line ${(quote.row ?? 0) + 1}`, message: 'a quotation mark is not closed' });
   const [first, ...rest] = parsed.data;
   if (!first || first.length < 2) return wrong({ path: '(file)', message: 'holds no table: the first line must name its columns' });
+  const long = first.findIndex((h) => h.length > LONGEST_HEADER);
+  if (long >= 0) return wrong({ path: 'line 1', message: `the name of column ${long + 1} is over ${LONGEST_HEADER} letters long` });
   if (rest.length === 0) return wrong({ path: '(file)', message: 'names its columns, but holds no row' });
   if (rest.length > MAX_ROWS) return wrong({ path: '(file)', message: `holds ${rest.length} rows; at most ${MAX_ROWS} are taken at once` });
   return ok({
@@ -71,8 +78,17 @@ export function readTable(bytes: Uint8Array): Outcome<Table> {
   });
 }
 
+/** Begins a formula: in plain form or full-width, which some spreadsheets take for the same. */
+const STARTS = '=@+\\-\uFF1D\uFF20\uFF0B\uFF0D';
+/** What some spreadsheets pass over before it: blanks of every kind, tabs, marks of no width. */
+const BLANKS = '[\\s\\u0000-\\u001F\\u200B-\\u200F\\u2060\\uFEFF]*';
+const FORMULA = new RegExp(`^${BLANKS}[${STARTS}]`);
+/** The same within a cell, where a spreadsheet that parts by semicolons, tabs or lines begins a new one. */
+const INNER_FORMULA = new RegExp(`([;\\t\\r\\n]${BLANKS})(?=[${STARTS}])`, 'g');
+const NUMBER = /^[+-]?[\d.,]+$/;
+
 /** A cell as a spreadsheet would run it: never taken for a value, never written out bare. */
-export const isFormula = (cell: string): boolean => /^[=@]/.test(cell) || (/^[+-]/.test(cell) && !/^[+-]?[\d.,]+$/.test(cell));
+export const isFormula = (cell: string): boolean => FORMULA.test(cell) && !NUMBER.test(cell);
 
 export interface ReadNumber {
   readonly value: number;
@@ -130,14 +146,15 @@ export function readDate(cell: string, rules: 'us' | 'uk'): ReadDate | null {
   }
   if (!parts) return null;
   const [y, mo, d, h, mi] = parts as [number, number, number, number, number];
+  if (!(y >= FIRST_YEAR && y <= LAST_YEAR)) return null;
   const at = new Date(Date.UTC(y, mo - 1, d, h, mi));
   if (at.getUTCMonth() !== mo - 1 || at.getUTCDate() !== d) return null;
   return { at: at.toISOString(), withinMs: time === undefined ? 86_400_000 : 60_000 };
 }
 
-/** Writes a table; a cell that a spreadsheet would run is defused with an apostrophe. */
+/** Writes a table; a cell that a spreadsheet would run, whole or from a semicolon on, is defused with an apostrophe. */
 export function writeTable(headers: readonly string[], rows: readonly (readonly (string | number | null)[])[]): string {
-  const safe = (v: string | number | null) => (typeof v === 'string' && isFormula(v) ? `'${v}` : v);
+  const safe = (v: string | number | null) => (typeof v === 'string' ? `${isFormula(v) ? "'" : ''}${v.replace(INNER_FORMULA, "$1'")}` : v);
   return `${Papa.unparse([headers, ...rows.map((r) => r.map(safe))], { newline: '\r\n' })}\r\n`;
 }
 

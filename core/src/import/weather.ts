@@ -17,10 +17,14 @@ export interface WeatherPlace {
 /** A gap up to here is bridged by a straight line, h. Common practice, no published source. */
 const LONGEST_GAP_H = 3;
 const MOST_HOURS = 9000;
+const FIRST_YEAR = 1900;
+const LAST_YEAR = 2199;
 
 const stampOf = (text: string, offsetH: number): number => {
   const m = /^(\d{4})-(\d{2})-(\d{2})[ T](\d{1,2}):(\d{2})(?::\d{2})?\s*(Z|[+-]\d{2}:?\d{2})?$/.exec(text.trim());
   if (!m) return NaN;
+  // The years before 100 would be taken for those of the last century.
+  if (!(Number(m[1]) >= FIRST_YEAR && Number(m[1]) <= LAST_YEAR)) return NaN;
   const at = Date.UTC(Number(m[1]), Number(m[2]) - 1, Number(m[3]), Number(m[4]), Number(m[5]));
   if (m[6] === undefined) return at - offsetH * HOUR_MS;
   if (m[6] === 'Z') return at;
@@ -30,7 +34,7 @@ const stampOf = (text: string, offsetH: number): number => {
 
 /** A column that may be there: its cells, or what stands in for it. */
 interface Column {
-  readonly find: RegExp;
+  readonly is: (header: string) => boolean;
   readonly name: string;
   readonly least: number;
   readonly most: number;
@@ -41,16 +45,16 @@ interface Column {
 const isFahrenheit = (header: string) => /°?f\b|fahrenheit/i.test(header.replace(/^.*?temp\w*/i, ''));
 const COLUMNS = {
   tempC: {
-    find: /temp/i,
+    is: (h) => /temp/i.test(h),
     name: 'temperature',
     least: -60,
     most: 55,
     usual: null,
     read: (v, h) => (isFahrenheit(h) ? ((v - 32) * 5) / 9 : v),
   },
-  rhPct: { find: /humid|\brh\b/i, name: 'humidity', least: 0, most: 105, usual: null, read: (v) => Math.min(100, v) },
+  rhPct: { is: (h) => /humid|\brh\b/i.test(h), name: 'humidity', least: 0, most: 105, usual: null, read: (v) => Math.min(100, v) },
   windMS: {
-    find: /wind(?!.*dir)/i,
+    is: (h) => /wind/i.test(h) && !/dir/i.test(h),
     name: 'wind',
     least: 0,
     most: 60,
@@ -58,14 +62,21 @@ const COLUMNS = {
     read: (v, h) => (/mph/i.test(h) ? v * 0.44704 : /km/i.test(h) ? v / 3.6 : /kn/i.test(h) ? v * 0.514444 : v),
   },
   cloud: {
-    find: /cloud|cover/i,
+    is: (h) => /cloud|cover/i.test(h),
     name: 'cloud',
     least: 0,
     most: 100,
     usual: 0.5,
     read: (v, h) => (/%|pct|per ?cent/i.test(h) || v > 10 ? v / 100 : /okt/i.test(h) ? v / 8 : /tenth/i.test(h) ? v / 10 : v),
   },
-  rainMm: { find: /rain|precip/i, name: 'rain', least: 0, most: 200, usual: 0, read: (v, h) => (/\bin\b|inch/i.test(h) ? v * 25.4 : v) },
+  rainMm: {
+    is: (h) => /rain|precip/i.test(h),
+    name: 'rain',
+    least: 0,
+    most: 200,
+    usual: 0,
+    read: (v, h) => (/\bin\b|inch/i.test(h) ? v * 25.4 : v),
+  },
 } as const satisfies Record<string, Column>;
 type Field = keyof typeof COLUMNS;
 const FIELDS = Object.keys(COLUMNS) as Field[];
@@ -80,7 +91,7 @@ export function readWeather(table: Table, place: WeatherPlace, name: string): Ou
   if (when < 0) return wrong({ path: '(file)', message: 'no column is named time or date' });
   const at = {} as Record<Field, number>;
   for (const f of FIELDS) {
-    at[f] = table.headers.findIndex((h) => COLUMNS[f].find.test(h));
+    at[f] = table.headers.findIndex((h) => COLUMNS[f].is(h));
     if (at[f] < 0 && COLUMNS[f].usual === null) return wrong({ path: '(file)', message: `no column is named ${COLUMNS[f].name}` });
   }
   const hours = new Map<number, Record<Field, number>>();

@@ -2,6 +2,7 @@
  * English as it is written where the rules of a job come from: color and mold, or colour and mould. The tables of words are written once;
  * what a person typed is never touched, because only the tables pass through here.
  */
+import { remember } from '../graph/remember';
 
 /** Stems, so that colours, coloured and discoloured follow. */
 const PAIRS: readonly (readonly [uk: string, us: string])[] = [
@@ -40,7 +41,7 @@ function tableFor(to: Spelling): Table {
 const TABLES: Readonly<Record<Spelling, Table>> = { uk: tableFor('uk'), us: tableFor('us') };
 
 let now: Spelling | null = null;
-const spelled = new Map<string, string>();
+const spelled = remember<string>(20_000);
 
 /** From here on, on this page or in this thread: that of the job that is shown. */
 export function spellAs(spelling: Spelling): void {
@@ -53,16 +54,14 @@ export const spelling = (): Spelling | null => now;
 /** A text of the product's own. */
 export function spell(text: string): string {
   if (now === null) return text;
-  const known = spelled.get(text);
-  if (known !== undefined) return known;
-  const { find, put } = TABLES[now];
-  const made = text.replace(find, (whole, stem: string) => {
+  return spelled.of(text, () => spelledOut(text, TABLES[now!]));
+}
+
+const spelledOut = (text: string, { find, put }: Table): string =>
+  text.replace(find, (whole, stem: string) => {
     const other = put.get(stem.toLowerCase())!;
     // On a sign every letter is a capital.
     if (stem === stem.toUpperCase()) return whole.slice(0, whole.length - stem.length) + other.toUpperCase();
     const cased = stem.charAt(0) === stem.charAt(0).toUpperCase() ? other.charAt(0).toUpperCase() + other.slice(1) : other;
     return whole.slice(0, whole.length - stem.length) + cased;
   });
-  spelled.set(text, made);
-  return made;
-}

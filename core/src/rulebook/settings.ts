@@ -1,6 +1,7 @@
 /** What a firm decides for itself: rates, prices, schools, certificates. Every default can be changed; a change is marked as the firm's. */
 import { z } from 'zod';
 import type { Machine, Person, Product } from '../facts';
+import { Day } from '../facts/schema';
 import { CHEMISTRIES, METHOD_IDS } from '../facts/vocabulary';
 import { RESPIRATOR_IDS } from './rulebook';
 
@@ -61,7 +62,7 @@ export const FirmSettings = z.strictObject({
   /** Holds the certificate that paid lead work beyond minor repair needs (US). */
   certified: z.boolean(),
   /** The last day of that certificate, `2026-05-04`; null: nobody said. */
-  certifiedUntil: z.iso.date('a day is written as 2026-05-04').nullable().default(null),
+  certifiedUntil: Day.nullable().default(null),
   /** The masks that the firm owns; null: nobody said, and it is taken to have what its work needs. */
   masks: z.array(z.enum(RESPIRATOR_IDS)).max(RESPIRATOR_IDS.length).nullable().default(null),
   /** The firm's spot kit is a recognised one, to be relied on when it shows no lead (US). */

@@ -1,41 +1,40 @@
 /** The hours that a coat sees: outdoors the face on its side, indoors the room that follows the weather. */
 import type { FaceHours } from '../coat';
+import { remember } from '../graph/remember';
 import { faceSeries, lightAt, type Side } from './face';
 import { roomSeries, type RoomDuring } from './room';
 import { HOUR_MS, hoursOf, type Weather } from './weather';
 
-const zones = new Map<string, Intl.DateTimeFormat>();
+/** A zone may be written in any case, and by its shift alone. */
+const zones = remember<Intl.DateTimeFormat>(64);
 /** Hours that a zone's clock is ahead of UTC. */
 function aheadH(atMs: number, timeZone: string): number {
-  let format = zones.get(timeZone);
-  if (!format) {
-    format = new Intl.DateTimeFormat('en-US', {
-      timeZone,
-      hourCycle: 'h23',
-      year: 'numeric',
-      month: 'numeric',
-      day: 'numeric',
-      hour: 'numeric',
-      minute: 'numeric',
-    });
-    zones.set(timeZone, format);
-  }
+  const format = zones.of(
+    timeZone,
+    () =>
+      new Intl.DateTimeFormat('en-US', {
+        timeZone,
+        hourCycle: 'h23',
+        year: 'numeric',
+        month: 'numeric',
+        day: 'numeric',
+        hour: 'numeric',
+        minute: 'numeric',
+      }),
+  );
   const of = Object.fromEntries(format.formatToParts(atMs).map((p) => [p.type, Number(p.value)]));
   const shown = Date.UTC(of['year']!, of['month']! - 1, of['day'], of['hour'], of['minute']);
   return (shown - Math.floor(atMs / 60_000) * 60_000) / HOUR_MS;
 }
-const summers = new Map<string, number>();
+/** A forecast is asked hour by hour, for every side of a house: a few of them stand in it. */
+const summers = remember<number>(20_000);
 /** Daylight saving: hours by which the clock is put forward then, where the clock of the job is. @param timeZone as IANA names it */
-export function summerH(atMs: number, timeZone: string): number {
-  const key = `${timeZone}/${Math.floor(atMs / HOUR_MS)}`;
-  const known = summers.get(key);
-  if (known !== undefined) return known;
-  const year = new Date(atMs).getUTCFullYear();
-  const usual = Math.min(aheadH(Date.UTC(year, 0, 1), timeZone), aheadH(Date.UTC(year, 6, 1), timeZone));
-  const made = aheadH(atMs, timeZone) - usual;
-  summers.set(key, made);
-  return made;
-}
+export const summerH = (atMs: number, timeZone: string): number =>
+  summers.of(`${timeZone}/${Math.floor(atMs / HOUR_MS)}`, () => {
+    const year = new Date(atMs).getUTCFullYear();
+    const usual = Math.min(aheadH(Date.UTC(year, 0, 1), timeZone), aheadH(Date.UTC(year, 6, 1), timeZone));
+    return aheadH(atMs, timeZone) - usual;
+  });
 
 /** Hours of the clock on the wall ahead of UTC: by the sun's own zone, and daylight saving where the job's clock has it. */
 export const wallH = (atMs: number, longitude: number, timeZone: string): number =>

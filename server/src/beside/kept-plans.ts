@@ -1,15 +1,21 @@
 /** Plans as they were sent, kept while what they were derived from stands. */
 import { createHash } from 'node:crypto';
-import type { FirmSettings } from '@roughsill/core';
+import { RULEBOOKS, type FirmSettings } from '@roughsill/core';
 
 /** Over all jobs; the longest unasked go first. */
 const MOST_BYTES = 64 * 2 ** 20;
 
-/** Says all that a slim plan hangs on: the life of the database, the place in the job's log, the firm's settings, the year. */
-export function planTag(epoch: string, cursor: number, settings: FirmSettings, year: number): string {
-  const firm = createHash('sha256').update(JSON.stringify(settings)).digest('base64url').slice(0, 16);
-  return `"${epoch}.${cursor}.${firm}.${year}"`;
-}
+const short = (text: string): string => createHash('sha256').update(text).digest('base64url').slice(0, 16);
+
+/**
+ * By which rules anything is told: this build of the program, which shapes a job and derives a plan, and the editions of its rulebooks. Part
+ * of every tag, so that new rules are never answered with "as before".
+ */
+export const rulesTag = (build: string): string => short(JSON.stringify([build, Object.values(RULEBOOKS).map((b) => b.editionId)]));
+
+/** Says all that a slim plan hangs on: the rules, the life of the database, the place in the job's log, the firm's settings, the year. */
+export const planTag = (rules: string, epoch: string, cursor: number, settings: FirmSettings, year: number): string =>
+  `"${rules}.${epoch}.${cursor}.${short(JSON.stringify(settings))}.${year}"`;
 
 export class KeptPlans {
   private readonly plans = new Map<string, { readonly tag: string; readonly bytes: Buffer }>();

@@ -1,6 +1,7 @@
 /** Heavy work beside the requests: what can be asked of a worker thread, and what it answers. */
 import type { ProblemCode } from '../problem';
 import type { BuyScope, Problem } from '@roughsill/core';
+import type { LabelSheet, QUESTIONS } from '@roughsill/core/prepare';
 import type { Detail } from '@roughsill/core/report';
 
 export const PAPERS = ['survey', 'custody', 'labels', 'bags', 'loads', 'signs', 'programme'] as const;
@@ -33,9 +34,15 @@ export type Task =
       readonly jobId: string;
       readonly now: string;
     }
+  | { readonly kind: 'bottleLabels'; readonly sheet: LabelSheet }
+  | { readonly kind: 'bench'; readonly question: keyof typeof QUESTIONS; readonly asked: unknown }
+  | { readonly kind: 'shelf'; readonly file: Uint8Array; readonly now: string }
   | { readonly kind: 'file'; readonly jobId: string }
   | { readonly kind: 'import'; readonly file: Uint8Array; readonly copy: boolean; readonly now: string }
   | { readonly kind: 'picture'; readonly bytes: Uint8Array };
+
+/** What a worker thread asks before it writes, and what it is answered. Until then it may be stopped, from then on not. */
+export const MAY_WRITE = 'may write';
 
 /** Where a worker thread finds what it needs. */
 export interface WorkerPlace {
@@ -49,4 +56,10 @@ export interface WorkerPlace {
 export type Answer =
   | { readonly ok: true; readonly bytes: Uint8Array }
   | { readonly ok: true; readonly jobId: string; readonly cursor: number; readonly epoch: string }
-  | { readonly ok: false; readonly code: ProblemCode; readonly detail: string; readonly errors: readonly Problem[] };
+  | {
+      readonly ok: false;
+      readonly code: ProblemCode;
+      readonly detail: string;
+      readonly errors: readonly Problem[];
+      readonly more: Readonly<Record<string, unknown>>;
+    };

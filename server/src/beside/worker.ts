@@ -4,31 +4,37 @@ import type { MessagePort } from 'node:worker_threads';
 import { move, transferableSymbol, valueSymbol, workerData } from 'piscina';
 import pino from 'pino';
 import {
+  CHANGE_VERSION,
   createDeriver,
+  FIRM_ID,
   parseJobFile,
   sampleRegister,
   shoppingOf,
   spellAs,
   withNewIds,
   writeJobFile,
+  type Change,
   type FirmSettings,
   type JobFacts,
   type JobPlan,
 } from '@roughsill/core';
-import { bagsCsv, registerCsv } from '@roughsill/core/import';
+import { RangedError } from '@roughsill/core/air';
+import { bagsCsv, readShelf, registerCsv, shelfDrafts } from '@roughsill/core/import';
+import { QUESTIONS, Refused } from '@roughsill/core/prepare';
 import { jobReport, methodsReport, shoppingCsv, shoppingPaper, shoppingText, type Detail } from '@roughsill/core/report';
 import { connect, WORKING } from '../db/client';
 import { Epoch } from '../db/epoch';
 import { FirmStore } from '../db/firm-store';
-import { readJson } from '../door';
+import { MOST_VALUES_OF_A_FILE, readJson } from '../door';
 import { MediaStore } from '../media/media-store';
 import { redrawn } from '../media/picture';
+import { bottleLabelsPdf } from '../pdf/bottle-labels';
 import { clientPdf } from '../pdf/client';
 import { bagsPdf, loadsPdf, programmePdf, signsPdf } from '../pdf/zone-papers';
 import { shoppingPdf } from '../pdf/shopping';
 import { custodyPdf, labelsPdf, surveyPdf } from '../pdf/papers';
 import { asProblem, HttpProblem } from '../problem';
-import type { Answer, JobBody, Paper, Task, WorkerPlace } from './tasks';
+import { MAY_WRITE, type Answer, type JobBody, type Paper, type Task, type WorkerPlace } from './tasks';
 
 const place = workerData as WorkerPlace;
 const log = pino({ level: 'silent' });
@@ -85,8 +91,8 @@ const report = (facts: JobFacts, settings: FirmSettings, now: string, detail: De
   return Buffer.from(JSON.stringify(jobReport(facts, plan, settings, now, { detail })));
 };
 
-function fileFacts(file: Uint8Array, now: string, refusal: string): JobFacts {
-  const parsed = parseJobFile(readJson(file), new Date(now).getUTCFullYear());
+async function fileFacts(file: Uint8Array, now: string, refusal: string): Promise<JobFacts> {
+  const parsed = parseJobFile(await readJson(file, MOST_VALUES_OF_A_FILE), new Date(now).getUTCFullYear());
   if (!parsed.ok) throw new HttpProblem('does-not-fit', refusal, parsed.problems);
   return spelled(parsed.value);
 }
@@ -102,7 +108,24 @@ const MAKERS: Readonly<Record<Paper, typeof surveyPdf>> = {
   client: clientPdf,
 };
 
-async function work(task: Task, told: Told): Promise<Answer> {
+/** A refusal at the bench names the field that it is about, where there is one. */
+async function asked<T>(answer: () => T | Promise<T>): Promise<T> {
+  try {
+    return await answer();
+  } catch (e) {
+    if (e instanceof RangedError && !(e instanceof Refused)) throw new HttpProblem('does-not-fit', `${e.message}.`);
+    if (!(e instanceof Refused)) throw e;
+    const { refusal } = e;
+    throw new HttpProblem('does-not-fit', e.message, 'what' in refusal ? [{ path: refusal.what, message: e.message }] : [], {
+      refusal: refusal.id,
+    });
+  }
+}
+
+/** Only what may be written is waited for; who was stopped meanwhile is ended here. */
+type MayWrite = () => Promise<void>;
+
+async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer> {
   switch (task.kind) {
     case 'plan': {
       return { ok: true, bytes: report(factsIn(task.body), await planning(), task.now, task.detail, told) };
@@ -114,7 +137,7 @@ async function work(task: Task, told: Told): Promise<Answer> {
       return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units))) };
     }
     case 'planFile': {
-      const facts = fileFacts(task.file, task.now, 'The job file was not read.');
+      const facts = await fileFacts(task.file, task.now, 'The job file was not read.');
       return { ok: true, bytes: report(facts, await planning(), task.now, task.detail, told) };
     }
     case 'paper': {
@@ -165,12 +188,37 @@ async function work(task: Task, told: Told): Promise<Answer> {
       return { ok: true, bytes: Buffer.from(writeJobFile(await factsOf(task.jobId))) };
     case 'import': {
       told(0.1);
-      const read = fileFacts(task.file, task.now, 'Nothing was brought in. The file has to be put right first.');
+      const read = await fileFacts(task.file, task.now, 'Nothing was brought in. The file has to be put right first.');
       const facts = task.copy ? withNewIds(read, randomUUID) : read;
       told(0.5);
+      await mayWrite();
       const { cursor } = await store().bring(facts, randomUUID, place.person, new Date(task.now));
       return { ok: true, jobId: facts.job.id, cursor, epoch: await store().epoch() };
     }
+    case 'shelf': {
+      const read = readShelf(JSON.stringify(await readJson(task.file)));
+      if (!read.ok) throw new HttpProblem('does-not-fit', 'Nothing was brought in. The file has to be put right first.', read.problems);
+      const drafts = shelfDrafts(read.value, (await store().firm()).facts);
+      const changes = drafts.map((d): Change => ({
+        ...d,
+        id: randomUUID(),
+        v: CHANGE_VERSION,
+        jobId: null,
+        parent: { kind: 'firm', id: FIRM_ID },
+        by: place.person,
+        at: task.now,
+        act: null,
+        device: null,
+      }));
+      await mayWrite();
+      if (changes.length > 0) await store().applyWhole(changes, new Date(task.now));
+      const counted = (op: Change['op']) => drafts.filter((d) => d.op === op).length;
+      return { ok: true, bytes: Buffer.from(JSON.stringify({ added: counted('add'), set: counted('set') })) };
+    }
+    case 'bench':
+      return { ok: true, bytes: Buffer.from(JSON.stringify(await asked(() => QUESTIONS[task.question].answer(task.asked)))) };
+    case 'bottleLabels':
+      return { ok: true, bytes: await asked(() => bottleLabelsPdf(task.sheet)) };
     case 'picture':
       return { ok: true, bytes: await redrawn(Buffer.from(task.bytes)) };
   }
@@ -178,7 +226,12 @@ async function work(task: Task, told: Told): Promise<Answer> {
 
 export default async function ({ task, port }: { task: Task; port: MessagePort }): Promise<Answer> {
   try {
-    const answer = await work(task, (share) => port.postMessage(share));
+    const mayWrite = () =>
+      new Promise<void>((resolve) => {
+        port.once('message', () => resolve());
+        port.postMessage(MAY_WRITE);
+      });
+    const answer = await work(task, (share) => port.postMessage(share), mayWrite);
     if (answer.ok && 'bytes' in answer) {
       // Handed over, not copied; a view on a larger buffer is cut out first.
       const { bytes } = answer;
@@ -189,7 +242,7 @@ export default async function ({ task, port }: { task: Task; port: MessagePort }
   } catch (e) {
     const p = asProblem(e);
     if (p.code === 'our-fault') throw e;
-    return { ok: false, code: p.code, detail: p.detail, errors: p.errors };
+    return { ok: false, code: p.code, detail: p.detail, errors: p.errors, more: p.more };
   } finally {
     port.close();
   }

@@ -1,5 +1,5 @@
 /** The only door to the tables: every query goes through a firm. */
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import {
   applyFirmChange,
   applyChanges,
@@ -7,6 +7,7 @@ import {
   DEFAULT_SETTINGS,
   FIRM_SETTINGS,
   FirmSettings,
+  isFromTheFuture,
   isJobChange,
   saysTheSame,
   takeIn,
@@ -19,13 +20,14 @@ import {
   type LoggedChange,
   type Refusal,
 } from '@roughsill/core';
+import { breather } from '../breather';
 import { HttpProblem } from '../problem';
 import type { Database, Query } from './client';
 import type { Epoch } from './epoch';
-import { breather, FoldedJobs, type Folded } from './folded';
+import { FoldedJobs, type Folded } from './folded';
 import { loadJob, LOG_PAGE, logAfter } from './load';
 import * as t from './schema';
-import { groupBy, without } from './tables';
+import { CHUNK, groupBy, without } from './tables';
 import { Turns } from './turns';
 import {
   inLog,
@@ -92,6 +94,9 @@ interface Outcome {
   readonly cursor: number;
 }
 
+/** Jobs written to for one request; what belongs to others is asked for again. */
+const MOST_JOBS = 100;
+const NO_SUCH_JOB = { path: 'jobId', message: 'there is no such job' };
 const WRITERS = 6;
 const TURN_MS = 8_000;
 const TRIES = 3;
@@ -140,9 +145,14 @@ export class FirmStore {
     return { ...(await this.settings()), machines, people, products };
   }
 
+  private async firmCursor(q: Query = this.database.db): Promise<number> {
+    const [firm] = await q.select({ cursor: t.firms.cursor }).from(t.firms).where(eq(t.firms.id, this.firmId));
+    return firm?.cursor ?? 0;
+  }
+
   /** The firm's own records, and their place in the log. */
   async firm(q: Query = this.database.db): Promise<{ cursor: number; facts: FirmFacts }> {
-    const [firm] = await q.select({ cursor: t.firms.cursor }).from(t.firms).where(eq(t.firms.id, this.firmId));
+    const cursor = await this.firmCursor(q);
     const people = await q.select().from(t.people).where(eq(t.people.firmId, this.firmId)).orderBy(asc(t.people.id));
     const machines = await q.select().from(t.machines).where(eq(t.machines.firmId, this.firmId)).orderBy(asc(t.machines.id));
     const sites = await q.select().from(t.sites).where(eq(t.sites.firmId, this.firmId)).orderBy(asc(t.sites.id));
@@ -153,7 +163,7 @@ export class FirmStore {
     const steps = await q.select().from(t.mixSteps).where(eq(t.mixSteps.firmId, this.firmId)).orderBy(asc(t.mixSteps.id));
     const own = <R extends { firmId: string }>(rows: readonly R[]) => rows.map((r) => without(r, 'firmId'));
     return {
-      cursor: firm?.cursor ?? 0,
+      cursor,
       facts: {
         people: own(people),
         machines: own(machines),
@@ -236,7 +246,7 @@ export class FirmStore {
   /** One page of the changes after a place in the log. */
   async since(jobId: string | null, seq: number): Promise<LogPage | undefined> {
     const epoch = await this.epoch();
-    const now = jobId === null ? (await this.firm()).cursor : await this.cursor(jobId);
+    const now = jobId === null ? await this.firmCursor() : await this.cursor(jobId);
     if (now === undefined) return undefined;
     const changes = now > seq ? await logAfter(this.database.db, this.firmId, jobId, seq) : [];
     const more = changes.length === LOG_PAGE;
@@ -246,9 +256,10 @@ export class FirmStore {
   /**
    * Takes a batch, each job in a transaction of its own. What does not fit is refused and takes nothing else with it; what is in the
    * log already is passed over; a job that is held up is told as `later` and holds up no other.
+   * @param gone ends when nobody waits for the answer any more: jobs that were not begun are left to be sent again
    * @throws when nothing at all could be taken because the database is away or held up
    */
-  async apply(changes: readonly Change[], now: Date): Promise<Taken> {
+  async apply(changes: readonly Change[], now: Date, gone?: AbortSignal): Promise<Taken> {
     const epoch = await this.epoch();
     const accepted: string[] = [];
     const known: string[] = [];
@@ -259,7 +270,19 @@ export class FirmStore {
     const cursors: Record<string, number> = {};
     let held: unknown;
     let reached = 0;
-    for (const [scope, batch] of groupBy(changes, (c) => (c.jobId === null ? null : c.jobId))) {
+    const scopes = groupBy(changes, (c) => c.jobId);
+    const unknown = await this.unknownJobs(scopes);
+    let begun = 0;
+    for (const [scope, batch] of scopes) {
+      if (scope !== null && unknown.has(scope)) {
+        refused.push(...batch.map((c): Refused => ({ id: c.id, code: 'does-not-fit', problems: [NO_SUCH_JOB] })));
+        continue;
+      }
+      begun += 1;
+      if (gone?.aborted || begun > MOST_JOBS) {
+        later.push(...batch.map((c) => c.id));
+        continue;
+      }
       try {
         const done = scope === null ? await this.applyToFirm(batch, now) : await this.applyToJob(scope, batch.filter(isJobChange), now);
         accepted.push(...done.known.map((c) => c.id), ...done.accepted.map((c) => c.id));
@@ -281,9 +304,33 @@ export class FirmStore {
     return { epoch, accepted, known, refused, later, clashes: met, before, cursors };
   }
 
+  /** Jobs that are not here and that nothing in the batch begins: told before a transaction is opened for each. */
+  private async unknownJobs(scopes: ReadonlyMap<string | null, readonly Change[]>): Promise<Set<string>> {
+    const asked = [...scopes].flatMap(([id, batch]) =>
+      id === null || batch.some((c) => c.entity === 'job' && c.op === 'add') ? [] : [id],
+    );
+    const unknown = new Set(asked);
+    for (let i = 0; i < asked.length; i += CHUNK) {
+      const rows = await this.database.db
+        .select({ id: t.jobs.id })
+        .from(t.jobs)
+        .where(and(eq(t.jobs.firmId, this.firmId), inArray(t.jobs.id, asked.slice(i, i + CHUNK))));
+      rows.forEach((r) => unknown.delete(r.id));
+    }
+    return unknown;
+  }
+
+  /** Takes changes of the firm, all of them or none. @throws HttpProblem with what does not fit */
+  async applyWhole(changes: readonly Change[], now: Date): Promise<void> {
+    const { cursor } = await this.applyToFirm(changes, now, 'whole');
+    this.life.reached(cursor);
+  }
+
   /** Brings in a whole job that was checked already: all of it or nothing. @throws HttpProblem when it is here */
   async bring(facts: JobFacts, makeId: () => string, by: string, now: Date): Promise<{ cursor: number }> {
     const batch = changesFor(facts, makeId, by);
+    if (batch.some((c) => isFromTheFuture(c, now)))
+      throw new HttpProblem('does-not-fit', 'Nothing was brought in: a record in it is dated later than tomorrow.');
     return this.turns.take(facts.job.id, async () => {
       const cursor = await this.database.transaction(async (tx) => {
         const rows = { tx, firmId: this.firmId };
@@ -384,7 +431,7 @@ export class FirmStore {
     }
   }
 
-  private applyToFirm(batch: readonly Change[], now: Date): Promise<Outcome> {
+  private applyToFirm(batch: readonly Change[], now: Date, how: 'each' | 'whole' = 'each'): Promise<Outcome> {
     return this.again(() =>
       this.turns.take('', () =>
         this.database.transaction(async (tx): Promise<Outcome> => {
@@ -412,6 +459,12 @@ export class FirmStore {
             }
             accepted.push(c);
           }
+          if (how === 'whole' && refused.length > 0)
+            throw new HttpProblem(
+              'does-not-fit',
+              'Nothing was brought in. The file has to be put right first.',
+              refused.flatMap((r) => r.problems),
+            );
           if (accepted.length === 0) return { accepted: [], known, refused, clashes: [], before: start.cursor, cursor: start.cursor };
           const cursor = await writeLog(rows, accepted, now);
           await tx.update(t.firms).set({ cursor }).where(eq(t.firms.id, this.firmId));

@@ -1,25 +1,9 @@
 /** Jobs as they stand after their last change, kept in memory: a change is checked against them, and a page is answered from them. */
 import { canonical, childrenOf, specOf, type JobFacts } from '@roughsill/core';
+import { breather } from '../breather';
 
 /** Records kept over all jobs; the least used jobs go first. A record is about a kilobyte. */
 const MOST_RECORDS = 150_000;
-/** Work of this length and no longer stands between two answers, ms. */
-const SLICE_MS = 12;
-
-/** Lets others be answered when this has gone on for a while. */
-export function breather(): () => Promise<void> | undefined {
-  let since = performance.now();
-  return () => {
-    if (performance.now() - since < SLICE_MS) return undefined;
-    return new Promise((resolve) =>
-      setImmediate(() => {
-        since = performance.now();
-        resolve();
-      }),
-    );
-  };
-}
-
 export interface Folded {
   readonly cursor: number;
   readonly facts: JobFacts;

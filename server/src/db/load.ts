@@ -11,8 +11,8 @@ import {
   type LoggedChange,
   type ParentKind,
 } from '@roughsill/core';
+import { breather } from '../breather';
 import type { Query } from './client';
-import { breather } from './folded';
 import * as t from './schema';
 import { groupBy, TABLES, without, type Listed } from './tables';
 

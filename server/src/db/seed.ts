@@ -7,6 +7,7 @@ import { changesFor, CHANGE_VERSION, DEFAULT_SETTINGS, scopeParent, withNewIds, 
 import { mixOnTheWay, quillPoint, SHELF_PRODUCTS, SHELF_TINS, shiftedTo } from '@roughsill/demo';
 import type { MediaStore } from '../media/media-store';
 import { readState, writeState } from './epoch';
+import type { Db } from './client';
 import type { FirmStore } from './firm-store';
 import {
   changeLog,
@@ -24,8 +25,17 @@ import {
 export const DEMO_FIRM = { firmId: 'demo-firm', personId: 'ines-marlow', person: 'Ines Marlow' } as const;
 const SAMPLE_STATE = 'sample-job';
 
+/** Makes the firm when it is missing: by the owner of the tables, for whoever serves makes no firms. */
+export async function makeFirm(owner: Db): Promise<void> {
+  const { rates: _none, ...columns } = { ...DEFAULT_SETTINGS, firmName: 'Marlow & Tarn, painters' };
+  await owner
+    .insert(firms)
+    .values({ id: DEMO_FIRM.firmId, ...columns })
+    .onConflictDoNothing();
+}
+
 /**
- * Makes the firm if it is missing; the sample job too, when wanted. Running it again changes nothing. A sample job of an older Rough
+ * Makes sure of the firm's first person; of the sample job too, when wanted. Running it again changes nothing. A sample job of an older Rough
  * Sill that nobody wrote to gives its place to today's; one that somebody wrote to stays as it is.
  * @param pictures where the sample job's photographs come from, and where they go
  */
@@ -35,11 +45,6 @@ export async function seed(
   pictures?: { readonly from: string; readonly to: MediaStore },
 ): Promise<void> {
   const { db } = store.database;
-  const { rates: _none, ...columns } = { ...DEFAULT_SETTINGS, firmName: 'Marlow & Tarn, painters' };
-  await db
-    .insert(firms)
-    .values({ id: DEMO_FIRM.firmId, ...columns })
-    .onConflictDoNothing();
   await db.insert(people).values({ firmId: DEMO_FIRM.firmId, id: DEMO_FIRM.personId, name: DEMO_FIRM.person }).onConflictDoNothing();
   const machines = [
     { id: 'vacuum-1', name: 'Vacuum 1', kind: 'vacuum', flowM3h: 210, filter: 'hepa', lastOn: 'nothing' },

@@ -1,15 +1,15 @@
 /**
- * Pictures and sounds outside the database, in their firm's own folder, each under the hash of the bytes that were sent: by that name
+ * Pictures outside the database, in their firm's own folder, each under the hash of the bytes that were sent: by that name
  * the phone and the records know it. What is kept is what was made of them at the door.
  */
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, open, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, open, readdir, readFile, rename, rm, stat, utimes } from 'node:fs/promises';
 import path from 'node:path';
 import { HttpProblem } from '../problem';
-import { kindOf, type MediaType } from './kinds';
+import { HEAD_BYTES, kindOf, type PictureType } from './kinds';
 
 const HASH = /^[0-9a-f]{64}$/;
-/** A firm's pictures and sounds together. */
+/** A firm's pictures together. */
 const QUOTA_BYTES = 20 * 1024 ** 3;
 /** What no record names may still be on its way: its record is in some phone's outbox. */
 const SWEEP_AFTER_MS = 30 * 24 * 3600 * 1000;
@@ -54,20 +54,32 @@ export class MediaStore {
     return sum;
   }
 
-  /** Whether it is here and whole. A file of no length was left by a machine that stopped while writing: it counts as missing. */
+  /**
+   * Whether the picture is here. A file of no length was left by a machine that stopped while writing, and what is no picture is none
+   * under any name: both count as missing.
+   */
   async has(firmId: string, hash: string): Promise<boolean> {
-    const s = await stat(this.fileOf(firmId, hash)).catch(() => null);
-    return s !== null && s.size > 0;
+    const file = await open(this.fileOf(firmId, hash), 'r').catch(() => null);
+    if (file === null) return false;
+    try {
+      const { buffer, bytesRead } = await file.read(Buffer.alloc(HEAD_BYTES), 0, HEAD_BYTES, 0);
+      return 'type' in kindOf(buffer.subarray(0, bytesRead));
+    } finally {
+      await file.close();
+    }
   }
 
   /**
-   * Keeps what `make` makes of the bytes. Sent twice, it changes nothing; a broken copy is made good.
+   * Keeps what `make` makes of the bytes. Sent twice, it changes nothing but its time, for somebody still wants it; a broken copy is made good.
    * @throws HttpProblem when the bytes are not what the name says, when they are refused, or when there is no room
    */
   async put(firmId: string, hash: string, bytes: Buffer, make: (bytes: Buffer) => Promise<Buffer> | Buffer): Promise<void> {
     if (createHash('sha256').update(bytes).digest('hex') !== hash)
       throw new HttpProblem('not-a-picture', 'It was damaged on the way: its bytes are not what its name says. Nothing was kept.');
-    if (await this.has(firmId, hash)) return;
+    if (await this.has(firmId, hash)) {
+      const now = new Date();
+      return utimes(this.fileOf(firmId, hash), now, now);
+    }
     const made = await make(bytes);
     const used = await this.usedBytes(firmId);
     if (used + made.length > this.quotaBytes)
@@ -97,7 +109,7 @@ export class MediaStore {
     this.used.set(firmId, (this.used.get(firmId) ?? 0) + made.length);
   }
 
-  async get(firmId: string, hash: string): Promise<{ readonly type: MediaType; readonly bytes: Buffer } | null> {
+  async get(firmId: string, hash: string): Promise<{ readonly type: PictureType; readonly bytes: Buffer } | null> {
     const bytes = await readFile(this.fileOf(firmId, hash)).catch(() => null);
     const kind = bytes && bytes.length > 0 ? kindOf(bytes) : null;
     return bytes && kind && 'type' in kind ? { type: kind.type, bytes } : null;

@@ -1,9 +1,11 @@
 /** A picture is decoded whole and written anew: what is damaged shows, and nothing of the camera's own data is left in any block. */
 import sharp from 'sharp';
 import { HttpProblem } from '../problem';
-import { isPicture, kindOf } from './kinds';
+import { kindOf } from './kinds';
 
 export const MOST_PIXELS = 40_000_000;
+/** A strip one point high would hold a thread for as long as it is long: no camera makes one. */
+const MOST_SIDE = 16_384;
 const JPEG_QUALITY = 88;
 
 // One picture at a time in a thread, and none remembered: memory is bounded by the thread's one picture.
@@ -19,13 +21,16 @@ const refuse = (says: string) => new HttpProblem('not-a-picture', says);
 export async function redrawn(bytes: Buffer): Promise<Buffer> {
   const kind = kindOf(bytes);
   if ('other' in kind) throw refuse(`This is ${kind.other}. Send a JPEG, PNG or WebP picture. Nothing was kept.`);
-  if (!isPicture(kind.type)) throw refuse('This is a sound, not a picture. Nothing was kept.');
   let size: { width?: number; height?: number };
   try {
     size = await sharp(bytes, { limitInputPixels: false }).metadata();
   } catch {
     throw refuse('The picture is damaged. Take it again, or send it again. Nothing was kept.');
   }
+  if (Math.max(size.width ?? 0, size.height ?? 0) > MOST_SIDE)
+    throw refuse(
+      `The picture is ${size.width} by ${size.height} points; a side has at most ${MOST_SIDE}. Make it smaller. Nothing was kept.`,
+    );
   if ((size.width ?? 0) * (size.height ?? 0) > MOST_PIXELS)
     throw refuse(
       `The picture is ${size.width} by ${size.height} points; at most 40 million points are taken. Make it smaller. Nothing was kept.`,

@@ -54,7 +54,7 @@ function label(b: Filled, languages: LabelSheet['languages']): TableCell {
 }
 
 /** @throws Refused for a strength that cannot be */
-export function labelsPdf({ bottles, languages, units }: LabelSheet): Promise<Buffer> {
+export function bottleLabelsPdf({ bottles, languages, units }: LabelSheet): Promise<Buffer> {
   const cells = bottles.flatMap((b) => Array.from({ length: b.count }, () => label(b, languages)));
   const body = Array.from({ length: Math.ceil(cells.length / ACROSS) }, (_, r) =>
     Array.from({ length: ACROSS }, (__, c): TableCell => cells[r * ACROSS + c] ?? { text: '' }),

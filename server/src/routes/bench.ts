@@ -1,26 +1,11 @@
-/** The bench over HTTP: nothing is recorded, no job is needed. */
+/** The bench over HTTP: nothing is recorded, no job is needed. Reckoned beside the requests, for a simulation takes its time. */
 import { z } from 'zod';
-import { RangedError } from '@roughsill/core/air';
-import { LabelSheet, QUESTION_IDS, QUESTIONS, Refused } from '@roughsill/core/prepare';
-import { labelsPdf } from '../pdf/bottle-labels';
-import { HttpProblem } from '../problem';
+import { LabelSheet, QUESTION_IDS, QUESTIONS } from '@roughsill/core/prepare';
+import type { Crew } from '../beside/crew';
 import { route, type Route } from './route';
+import { runOf } from './tasks';
 
-/** A refusal names the field that it is about, where there is one. */
-function asked<T>(answer: () => T): T {
-  try {
-    return answer();
-  } catch (e) {
-    if (e instanceof RangedError && !(e instanceof Refused)) throw new HttpProblem('does-not-fit', `${e.message}.`);
-    if (!(e instanceof Refused)) throw e;
-    const { refusal } = e;
-    throw new HttpProblem('does-not-fit', e.message, 'what' in refusal ? [{ path: refusal.what, message: e.message }] : [], {
-      refusal: refusal.id,
-    });
-  }
-}
-
-export function benchRoutes(): Route[] {
+export function benchRoutes(crew: Crew): Route[] {
   return [
     ...QUESTION_IDS.map((id) =>
       route(
@@ -30,9 +15,12 @@ export function benchRoutes(): Route[] {
           summary: QUESTIONS[id].summary,
           body: QUESTIONS[id].asks,
           reply: z.looseObject({ says: z.array(z.string()) }),
-          problems: ['bad-request', 'does-not-fit'],
+          problems: ['bad-request', 'does-not-fit', 'busy'],
         },
-        ({ body }) => asked(() => QUESTIONS[id].answer(body)),
+        async (call) => {
+          const done = await runOf(crew, call, { kind: 'bench', question: id, asked: call.body });
+          if (done) call.res.type('json').send(done);
+        },
       ),
     ),
     route(
@@ -43,11 +31,11 @@ export function benchRoutes(): Route[] {
         body: LabelSheet,
         reply: z.unknown(),
         produces: 'application/pdf',
-        problems: ['bad-request', 'does-not-fit'],
+        problems: ['bad-request', 'does-not-fit', 'too-heavy', 'busy'],
       },
-      async ({ body, res }) => {
-        const done = await asked(() => labelsPdf(body));
-        res.setHeader('content-disposition', 'inline; filename="bottle-labels.pdf"').type('application/pdf').send(done);
+      async (call) => {
+        const done = await runOf(crew, call, { kind: 'bottleLabels', sheet: call.body });
+        if (done) call.res.setHeader('content-disposition', 'inline; filename="bottle-labels.pdf"').type('application/pdf').send(done);
       },
     ),
   ];

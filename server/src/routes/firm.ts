@@ -1,15 +1,16 @@
 import { z } from 'zod';
-import { randomUUID } from 'node:crypto';
-import { Change, CHANGE_VERSION, FIRM_ID, FirmSettings, recordSchema } from '@roughsill/core';
-import { readShelf, shelfCsv, shelfDrafts, ShelfFile, writeShelf } from '@roughsill/core/import';
+import { Change, CHANGE_VERSION, FirmSettings, recordSchema } from '@roughsill/core';
+import { shelfCsv, ShelfFile, writeShelf } from '@roughsill/core/import';
+import type { Crew } from '../beside/crew';
 import type { FirmStore } from '../db/firm-store';
-import { HttpProblem } from '../problem';
+import { faultsSoFar } from '../problem';
 import { Since } from './jobs';
 import { route, type Route } from './route';
+import { runOf } from './tasks';
 
 const HEALTH_MS = 1000;
 
-export function firmRoutes(store: FirmStore, person: string): Route[] {
+export function firmRoutes(store: FirmStore, crew: Crew, person: string, clock: () => Date): Route[] {
   return [
     route(
       {
@@ -78,51 +79,33 @@ export function firmRoutes(store: FirmStore, person: string): Route[] {
         method: 'post',
         path: '/api/shelf',
         summary: 'Brings in a file of a shelf: new products and tins are added, known ones set, none taken away; all of it or nothing',
-        body: ShelfFile,
+        bodySays: ShelfFile,
+        takes: ['application/json'],
+        limit: '4mb',
         reply: z.object({ added: z.number(), set: z.number() }),
-        problems: ['bad-request', 'does-not-fit', 'database-away'],
+        problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'busy', 'database-away'],
       },
-      async ({ body }) => {
-        const read = readShelf(JSON.stringify(body));
-        if (!read.ok) throw new HttpProblem('does-not-fit', 'Nothing was brought in. The file has to be put right first.', read.problems);
-        const { facts } = await store.firm();
-        const drafts = shelfDrafts(read.value, facts);
-        const at = new Date().toISOString();
-        const changes = drafts.map((d): Change => ({
-          ...d,
-          id: randomUUID(),
-          v: CHANGE_VERSION,
-          jobId: null,
-          parent: { kind: 'firm', id: FIRM_ID },
-          by: person,
-          at,
-          act: null,
-          device: null,
-        }));
-        if (changes.length > 0) {
-          const { refused } = await store.apply(changes, new Date());
-          if (refused.length > 0)
-            throw new HttpProblem(
-              'does-not-fit',
-              'Some of it was refused.',
-              refused.flatMap((r) => r.problems),
-            );
-        }
-        return { added: drafts.filter((d) => d.op === 'add').length, set: drafts.filter((d) => d.op === 'set').length };
+      async (call) => {
+        const done = await runOf(crew, call, { kind: 'shelf', file: call.req.body as Buffer, now: clock().toISOString() });
+        if (done) call.res.type('json').send(done);
       },
     ),
     route(
       {
         method: 'get',
         path: '/api/health',
-        summary: 'Is the server up, and does it reach its database',
-        reply: z.object({ server: z.literal('up'), database: z.enum(['up', 'away']) }),
+        summary: 'Is the server up, does it reach its database, and how often was something its own fault since it began',
+        reply: z.object({
+          server: z.literal('up'),
+          database: z.enum(['up', 'away']),
+          faults: z.object({ count: z.number(), lastAt: z.string().nullable() }),
+        }),
         problems: [],
       },
       async ({ res }) => {
         const database = (await store.database.alive(HEALTH_MS)) ? 'up' : 'away';
         res.status(database === 'up' ? 200 : 503);
-        res.json({ server: 'up', database });
+        res.json({ server: 'up', database, faults: faultsSoFar() });
       },
     ),
   ];

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { Change, ChangeV1, CHANGE_VERSION, Id, Instant, JobFacts, JobFile, readChange } from '@roughsill/core';
+import { Change, ChangeV1, CHANGE_VERSION, Id, Instant, JobFacts, isFromTheFuture, JobFile, readChange } from '@roughsill/core';
 import { DETAILS } from '@roughsill/core/report';
+import { breather } from '../breather';
 import type { Crew } from '../beside/crew';
 import type { FirmStore, Refused } from '../db/firm-store';
-import { KeptPlans, planTag } from '../beside/kept-plans';
-import { breather } from '../db/folded';
+import { KeptPlans, planTag, rulesTag } from '../beside/kept-plans';
 import { HttpProblem } from '../problem';
 import { named } from './named';
 import { route, type Route } from './route';
@@ -42,8 +42,10 @@ const Methods = z
   .object({ surface: Id, parts: z.array(z.object({}).loose()), reasons: z.array(z.object({}).loose()) })
   .describe('Of one surface: methodsReport in core/src/report/report.ts. A reason is its place in `reasons`');
 const FILE_TYPES = ['application/json'];
-const MOST_CHANGES = 20_000;
+/** A phone sends a few hundred at once, and one tap at most two thousand. */
+const MOST_CHANGES = 5_000;
 
+const FROM_THE_FUTURE = { path: 'at', message: 'is dated later than tomorrow: set the clock of this device, then send it again' };
 const noJob = (id: string) => new HttpProblem('not-found', `There is no job ${id}.`);
 
 /** What was refused, told for every change; what was taken stands all the same. */
@@ -54,7 +56,8 @@ function refusal(refused: readonly Refused[], order: ReadonlyMap<string, number>
   return new HttpProblem(code, says, errors, rest as Record<string, unknown>);
 }
 
-export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Route[] {
+export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date, build: string): Route[] {
+  const rules = rulesTag(build);
   const now = () => clock().toISOString();
   const plans = new KeptPlans();
   return [
@@ -90,7 +93,7 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         }
         const whole = await store.body(params.jobId);
         if (!whole) throw noJob(params.jobId);
-        res.setHeader('etag', `"${whole.epoch}.${whole.cursor}"`).setHeader('cache-control', 'private, no-cache').type('json');
+        res.setHeader('etag', `"${rules}.${whole.epoch}.${whole.cursor}"`).setHeader('cache-control', 'private, no-cache').type('json');
         if (req.fresh) res.status(304).end();
         else res.send(whole.bytes);
       },
@@ -105,8 +108,9 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         reply: JobFile,
         problems: ['bad-request', 'not-found', 'database-away'],
       },
-      async ({ params, res }) => {
-        const done = await runOf(crew, res, undefined, { kind: 'file', jobId: params.jobId });
+      async (call) => {
+        const { params, res } = call;
+        const done = await runOf(crew, call, { kind: 'file', jobId: params.jobId });
         if (!done) return;
         res
           .setHeader('content-disposition', await named(store, params.jobId, 'roughsill.json'))
@@ -126,19 +130,20 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         reply: Plan,
         problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
       },
-      async ({ params, query, req, res }) => {
-        const { jobId } = params;
-        const { detail, task } = query;
+      async (call) => {
+        const { query, req, res } = call;
+        const { jobId } = call.params;
+        const { detail } = query;
         const whole = await store.body(jobId);
         if (!whole) throw noJob(jobId);
-        const make = () => runOf(crew, res, task, { kind: 'plan', body: whole.bytes, detail, now: now() });
+        const make = () => runOf(crew, call, { kind: 'plan', body: whole.bytes, detail, now: now() });
         // With the survey in it the answer moves with the clock.
         if (detail === 'all') {
           const done = await make();
           if (done) res.type('json').send(done);
           return;
         }
-        const tag = planTag(whole.epoch, whole.cursor, await store.planning(), clock().getUTCFullYear());
+        const tag = planTag(rules, whole.epoch, whole.cursor, await store.planning(), clock().getUTCFullYear());
         res.setHeader('etag', tag).setHeader('cache-control', 'private, no-cache').type('json');
         if (req.fresh) return void res.status(304).end();
         const bytes = plans.get(jobId, tag) ?? (await make());
@@ -158,10 +163,11 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         reply: Methods,
         problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
       },
-      async ({ params, query, res }) => {
+      async (call) => {
+        const { params, res } = call;
         const whole = await store.body(params.jobId);
         if (!whole) throw noJob(params.jobId);
-        const done = await runOf(crew, res, query.task, { kind: 'methods', body: whole.bytes, surfaceId: params.surfaceId, now: now() });
+        const done = await runOf(crew, call, { kind: 'methods', body: whole.bytes, surfaceId: params.surfaceId, now: now() });
         if (done) res.type('json').send(done);
       },
     ),
@@ -178,8 +184,9 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         limit: '8mb',
         problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'too-heavy', 'stopped'],
       },
-      async ({ query, req, res }) => {
-        const done = await runOf(crew, res, query.task, { kind: 'planFile', file: req.body as Buffer, detail: query.detail, now: now() });
+      async (call) => {
+        const { query, req, res } = call;
+        const done = await runOf(crew, call, { kind: 'planFile', file: req.body as Buffer, detail: query.detail, now: now() });
         if (done) res.type('json').send(done);
       },
     ),
@@ -197,9 +204,10 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
         limit: '8mb',
         problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'already-here', 'too-heavy', 'stopped', 'database-away'],
       },
-      async ({ query, req, res }) => {
+      async (call) => {
+        const { query, req } = call;
         const task = { kind: 'import', file: req.body as Buffer, copy: query.copy === 'true', now: now() } as const;
-        const done = await runWhole(crew, res, query.task, task);
+        const done = await runWhole(crew, call, task);
         return done && 'jobId' in done ? { jobId: done.jobId, cursor: done.cursor, epoch: done.epoch } : undefined;
       },
     ),
@@ -230,12 +238,14 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
           before: z.record(z.string(), z.number()),
           cursors: z.record(z.string(), z.number()),
         }),
+        limit: '4mb',
         problems: ['bad-json', 'bad-request', 'too-large', 'does-not-fit', 'change-id-reused', 'busy', 'database-away'],
       },
-      async ({ body }) => {
+      async ({ body, gone }) => {
         const order = new Map<string, number>();
         const readable: Change[] = [];
         const refused: Refused[] = [];
+        const now = clock();
         const pause = breather();
         for (const [i, raw] of body.changes.entries()) {
           await pause();
@@ -243,10 +253,11 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date): Rout
           const id = read.ok ? read.value.id : (raw as { id?: unknown } | null)?.id;
           const name = typeof id === 'string' && Id.safeParse(id).success ? id : `#${i}`;
           if (!order.has(name)) order.set(name, i);
-          if (read.ok) readable.push(read.value);
+          if (read.ok && isFromTheFuture(read.value, now)) refused.push({ id: name, code: 'does-not-fit', problems: [FROM_THE_FUTURE] });
+          else if (read.ok) readable.push(read.value);
           else refused.push({ id: name, code: 'does-not-fit', problems: read.problems });
         }
-        const taken = await store.apply(readable, clock());
+        const taken = await store.apply(readable, now, gone);
         const whole = { ...taken, form: CHANGE_VERSION, refused: [...refused, ...taken.refused] };
         if (whole.refused.length > 0) throw refusal(whole.refused, order, whole);
         return whole;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Id } from '@roughsill/core';
+import { Day, Id } from '@roughsill/core';
 import type { Crew } from '../beside/crew';
 import { PAPERS, SHOPPING_FORMATS } from '../beside/tasks';
 import type { FirmStore } from '../db/firm-store';
@@ -8,7 +8,7 @@ import { route, type Route } from './route';
 import { runOf, TaskQuery } from './tasks';
 
 const JobId = z.strictObject({ jobId: Id });
-const Scope = TaskQuery.extend({ zone: Id.optional(), on: z.iso.date('is a day such as 2026-05-04').optional() });
+const Scope = TaskQuery.extend({ zone: Id.optional(), on: Day.optional() });
 const PRODUCES = { csv: 'text/csv', txt: 'text/plain', pdf: 'application/pdf' } as const;
 const SurfaceId = z.strictObject({ jobId: Id, surfaceId: Id });
 const SUMMARY: Readonly<Record<(typeof PAPERS)[number], string>> = {
@@ -35,9 +35,10 @@ export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Ro
           produces: 'application/pdf',
           problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
         },
-        async ({ params, query, req, res }) => {
+        async (call) => {
+          const { params, req, res } = call;
           const task = { kind: 'paper', paper, jobId: params.jobId, now: clock().toISOString(), origin: originOf(req) } as const;
-          const done = await runOf(crew, res, query.task, task);
+          const done = await runOf(crew, call, task);
           if (!done) return;
           res
             .setHeader('content-disposition', await named(store, params.jobId, `${paper}.pdf`, 'inline'))
@@ -57,9 +58,10 @@ export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Ro
         produces: 'application/pdf',
         problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
       },
-      async ({ params, query, req, res }) => {
+      async (call) => {
+        const { params, req, res } = call;
         const task = { kind: 'paper', paper: 'client', ...params, now: clock().toISOString(), origin: originOf(req) } as const;
-        const done = await runOf(crew, res, query.task, task);
+        const done = await runOf(crew, call, task);
         if (!done) return;
         res
           .setHeader('content-disposition', await named(store, params.jobId, 'client.pdf', 'inline'))
@@ -79,14 +81,15 @@ export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Ro
           ...(format === 'json' ? {} : { produces: PRODUCES[format] }),
           problems: ['bad-request', 'not-found', 'too-heavy', 'stopped', 'database-away'],
         },
-        async ({ params, query, res }) => {
+        async (call) => {
+          const { params, query, res } = call;
           const scope =
             query.zone !== undefined
               ? ({ kind: 'zone', zoneId: query.zone } as const)
               : query.on !== undefined
                 ? ({ kind: 'day', on: query.on } as const)
                 : ({ kind: 'job' } as const);
-          const done = await runOf(crew, res, query.task, {
+          const done = await runOf(crew, call, {
             kind: 'shopping',
             format,
             scope,
@@ -114,8 +117,9 @@ export function paperRoutes(store: FirmStore, crew: Crew, clock: () => Date): Ro
           produces: 'text/csv',
           problems: ['bad-request', 'not-found', 'database-away'],
         },
-        async ({ params, res }) => {
-          const done = await runOf(crew, res, undefined, { kind: 'register', what, jobId: params.jobId, now: clock().toISOString() });
+        async (call) => {
+          const { params, res } = call;
+          const done = await runOf(crew, call, { kind: 'register', what, jobId: params.jobId, now: clock().toISOString() });
           if (done)
             res
               .setHeader('content-disposition', await named(store, params.jobId, `${what}.csv`))

@@ -2,24 +2,18 @@ import { z } from 'zod';
 import { PhotoFields } from '@roughsill/core';
 import type { Crew } from '../beside/crew';
 import type { FirmStore } from '../db/firm-store';
-import { isPicture, PICTURE_TYPES, SOUND_TYPES } from '../media/kinds';
+import { PICTURE_TYPES } from '../media/kinds';
 import type { MediaStore } from '../media/media-store';
-import { plainSound } from '../media/sound';
 import { HttpProblem } from '../problem';
 import { route, type Route } from './route';
 
 const Named = z.strictObject({ hash: PhotoFields.shape.hash });
 /** Other kinds are taken in far enough to be told what they are. */
 const ANY_PICTURE = [...PICTURE_TYPES, 'image/*', 'application/octet-stream'];
-const ANY_SOUND = [...SOUND_TYPES, 'audio/*', 'application/octet-stream'];
 /** As a phone's camera makes them; the phone itself sends smaller ones. */
 const LIMIT = '16mb';
 
 export function photoRoutes(store: FirmStore, media: MediaStore, crew: Crew): Route[] {
-  const redraw = async (bytes: Buffer): Promise<Buffer> => {
-    const done = await crew.run({ kind: 'picture', bytes });
-    return Buffer.from((done as { bytes: Uint8Array }).bytes);
-  };
   return [
     route(
       {
@@ -32,25 +26,14 @@ export function photoRoutes(store: FirmStore, media: MediaStore, crew: Crew): Ro
         limit: LIMIT,
         problems: ['bad-request', 'too-large', 'wrong-type', 'not-a-picture', 'store-full', 'busy'],
       },
-      async ({ params, req }) => {
-        await media.put(store.firmId, params.hash, req.body as Buffer, redraw);
-        return { hash: params.hash };
-      },
-    ),
-    route(
-      {
-        method: 'put',
-        path: '/api/sounds/{hash}',
-        summary: 'Keeps a sound under the hash of its bytes, without titles and places; sent twice, it changes nothing',
-        params: Named,
-        takes: ANY_SOUND,
-        reply: z.object({ hash: z.string() }),
-        limit: LIMIT,
-        problems: ['bad-request', 'too-large', 'wrong-type', 'not-a-picture', 'store-full'],
-      },
-      async ({ params, req }) => {
-        await media.put(store.firmId, params.hash, req.body as Buffer, plainSound);
-        return { hash: params.hash };
+      async (call) => {
+        const { hash } = call.params;
+        // A phone that goes away sends it again: then it is drawn again.
+        await media.put(store.firmId, hash, call.req.body as Buffer, async (bytes) => {
+          const done = await crew.run({ kind: 'picture', bytes }, { signal: call.gone, client: call.client });
+          return Buffer.from((done as { bytes: Uint8Array }).bytes);
+        });
+        return { hash };
       },
     ),
     route(
@@ -66,7 +49,7 @@ export function photoRoutes(store: FirmStore, media: MediaStore, crew: Crew): Ro
       async ({ params, res }) => {
         const known = await store.hasPhoto(params.hash);
         const picture = known ? await media.get(store.firmId, params.hash) : null;
-        if (!picture || !isPicture(picture.type)) throw new HttpProblem('not-found', 'There is no such picture on this firm’s jobs.');
+        if (!picture) throw new HttpProblem('not-found', 'There is no such picture on this firm’s jobs.');
         // The name stays with the picture: it never changes. Private, for it is the firm's own.
         res.setHeader('cache-control', 'private, max-age=31536000, immutable').type(picture.type).send(picture.bytes);
       },

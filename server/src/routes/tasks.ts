@@ -1,36 +1,27 @@
 /** Work beside the requests, asked after and stopped by the id that its asker gave it. */
-import type { Response } from 'express';
 import { z } from 'zod';
 import { Id } from '@roughsill/core';
 import type { Crew } from '../beside/crew';
 import type { Task } from '../beside/tasks';
 import { HttpProblem } from '../problem';
-import { route, type Route } from './route';
+import { route, type Call, type Route } from './route';
 
 /** `task`: an id made by the asker, by which the work can be asked after and stopped while it runs. */
 export const TaskQuery = z.strictObject({ task: Id.optional() });
 
-/** Ends when nobody is there for the answer any more. */
-function whileWaiting(res: Response): AbortSignal {
-  const gone = new AbortController();
-  res.on('close', () => {
-    if (!res.writableFinished) gone.abort();
-  });
-  return gone.signal;
-}
+type Asker = Pick<Call<unknown, unknown, unknown>, 'query' | 'gone' | 'client'>;
 
 /** Runs a task that makes bytes. @returns nothing when the asker has left */
-export async function runOf(crew: Crew, res: Response, taskId: string | undefined, task: Task): Promise<Buffer | undefined> {
-  const done = await runWhole(crew, res, taskId, task);
+export async function runOf(crew: Crew, asker: Asker, task: Task): Promise<Buffer | undefined> {
+  const done = await runWhole(crew, asker, task);
   return done && 'bytes' in done ? Buffer.from(done.bytes.buffer, done.bytes.byteOffset, done.bytes.byteLength) : undefined;
 }
 
-export async function runWhole(crew: Crew, res: Response, taskId: string | undefined, task: Task) {
-  const signal = whileWaiting(res);
+export async function runWhole(crew: Crew, { query, gone, client }: Asker, task: Task) {
   try {
-    return await crew.run(task, { taskId, signal });
+    return await crew.run(task, { taskId: (query as { task?: string } | undefined)?.task, signal: gone, client });
   } catch (e) {
-    if (signal.aborted) return undefined;
+    if (gone.aborted) return undefined;
     throw e;
   }
 }
@@ -61,10 +52,12 @@ export function taskRoutes(crew: Crew): Route[] {
         summary: 'Stops a plan, a paper or an import; nothing of it stays',
         params,
         reply: z.object({ stopped: z.literal(true) }),
-        problems: ['bad-request', 'not-found'],
+        problems: ['bad-request', 'not-found', 'too-late'],
       },
       ({ params: { taskId } }) => {
-        if (!crew.stop(taskId)) throw gone();
+        const stopped = crew.stop(taskId);
+        if (stopped === undefined) throw gone();
+        if (!stopped) throw new HttpProblem('too-late', 'It is being written just now. Look at what comes of it.');
         return { stopped: true };
       },
     ),
