@@ -1,3 +1,4 @@
+// npm run load -- --attack: each of what once stopped the server, beside a client whose answers are counted (lib/attack.mjs).
 // npm run load -- [--seconds 6] [--jobs 2000] [--restarts 100] [--pairs 1000]: GET, POST and the list of 2,000 jobs at 1, 10 and 50 clients,
 // beside a bare Express + pg that does the same in the same run; then what must hold under it: changes sent twice at once, a held job, whole-job
 // work beside the requests, a database that is restarted again and again, and how long stopping takes.
@@ -6,28 +7,20 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { argsOf } from './lib/args.mjs';
 import { buildServer } from './lib/build.mjs';
+import { commandIn } from './lib/bundle.mjs';
 import { freePort, startPostgres, stopPostgres } from './lib/postgres.mjs';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
 import { startBare, startServer } from './lib/server.mjs';
 
-const { seconds, jobs, restarts, pairs } = argsOf({ seconds: 6, jobs: 2000, restarts: 100, pairs: 1000 });
+const { seconds, jobs, restarts, pairs, attack } = argsOf({ seconds: 6, jobs: 2000, restarts: 100, pairs: 1000, attack: false });
 ensurePackages();
 const autocannon = (await import('autocannon')).default;
 const pg = (await import('pg')).default;
-const { build } = await import('esbuild');
-const bundle = path.join(DATA, 'load-core.mjs');
-await build({
-  stdin: {
-    contents: `export { changesFor, writeJobFile } from '@roughsill/core'; export { largeJob } from '@roughsill/demo';`,
-    resolveDir: ROOT,
-  },
-  bundle: true,
-  format: 'esm',
-  platform: 'node',
-  outfile: bundle,
-  logLevel: 'error',
-});
-const { changesFor, writeJobFile, largeJob } = await import(bundle);
+if (attack) {
+  const { attackServer } = await import('./lib/attack.mjs');
+  process.exit(await attackServer());
+}
+const { changesFor, writeJobFile, largeJob } = await commandIn('load-core.ts');
 
 const BARE = `
 import express from 'express';

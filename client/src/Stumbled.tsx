@@ -1,8 +1,9 @@
 /** A screen that fails keeps its address, says so and offers the way back; what stands round it stays. */
-import { Component, type ReactNode } from 'react';
+import { Component, useEffect, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { usePathname } from 'expo-router';
 import { Button, Words } from './kit';
+import { isReplaced, loadAnew } from './build';
 import { cameFromHere } from './trail';
 
 /** Where one was is put together anew: what failed may have left something behind. */
@@ -12,6 +13,21 @@ function goBack(): void {
 }
 
 export function Stumbled({ error, onRetry }: { readonly error: Error; readonly onRetry: () => void }) {
+  // An app that was updated under an open page no longer has the pieces that this page asks for: the new one is loaded, at this address.
+  const [isNew, setNew] = useState(false);
+  useEffect(() => {
+    let here = true;
+    void isReplaced().then((is) => here && is && setNew(loadAnew()));
+    return () => {
+      here = false;
+    };
+  }, [error]);
+  if (isNew)
+    return (
+      <View role="status" className="flex-1 bg-limewash p-6">
+        <Words>Loading the new version. What you entered is kept.</Words>
+      </View>
+    );
   return (
     <ScrollView className="flex-1 bg-limewash" contentContainerClassName="gap-4 p-6">
       <View role="alert" className="gap-2">

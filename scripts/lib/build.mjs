@@ -43,6 +43,11 @@ export async function buildWeb() {
     ['export', '--platform', 'web', ...(process.env.CI ? ['--clear'] : []), '--output-dir', next],
     { cwd: path.join(ROOT, 'client'), env: EXPO_ENV },
   );
+  const page = path.join(next, 'index.html');
+  writeFileSync(
+    page,
+    readFileSync(page, 'utf8').replace('<meta name="build" content=""', `<meta name="build" content="${stamp.slice(0, 16)}"`),
+  );
   const { generateSW } = await import('workbox-build');
   const { warnings } = await generateSW({
     globDirectory: next,

@@ -142,3 +142,23 @@ test('a survey is made beside the requests and handed over as a file', async ({ 
   const [start] = await new Promise<Buffer[]>((resolve) => stream.once('data', (d: Buffer) => resolve([d])));
   expect(start!.subarray(0, 5).toString()).toBe('%PDF-');
 });
+
+test('an app that was updated under an open page is loaded anew, at the address that was asked for', async ({ app, page }) => {
+  await app.open('/');
+  await page.getByRole('heading', { name: 'Rough Sill' }).first().waitFor();
+  // The server has another build: the pieces of this one are gone from it, until the page is loaded anew.
+  let loaded = false;
+  await page.route('**/_expo/static/js/**', (route) => (loaded ? route.continue() : route.fulfill({ status: 404, body: '' })));
+  await page.route('**/index.html', async (route) => {
+    const there = await route.fetch();
+    await route.fulfill({ response: there, body: (await there.text()).replace(/name="build" content="\w+"/, 'name="build" content="another"') });
+  });
+  page.on('request', (r) => {
+    if (r.isNavigationRequest()) loaded = true;
+  });
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(page.getByText('This screen stumbled')).toHaveCount(0);
+  await expect.poll(() => loaded).toBe(true);
+  await expect(page).toHaveURL(/\/mix$/);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+});

@@ -23,6 +23,18 @@ export interface JobLine {
   readonly surfaces: number;
 }
 
+/** Whether what was kept of the list, by an app of whatever day, is a line of it. */
+export const isJobLine = (x: unknown): x is JobLine => {
+  const line = (typeof x === 'object' && x !== null ? x : {}) as Readonly<Record<keyof JobLine, unknown>>;
+  const { id, name, place, yearBuilt, rulebook, surfaces } = line;
+  return (
+    [id, name, place].every((v) => typeof v === 'string') &&
+    (yearBuilt === null || typeof yearBuilt === 'number') &&
+    (rulebook === 'us' || rulebook === 'uk') &&
+    typeof surfaces === 'number'
+  );
+};
+
 export interface InstrumentLine {
   readonly id: string;
   readonly name: string;

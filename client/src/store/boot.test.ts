@@ -122,3 +122,42 @@ test('a kept job that no longer fits is passed over, not shown half', async () =
   await settle(150);
   expect(store.getState().jobs.byId).toEqual({});
 });
+
+test('what another build of the app kept is read by today’s schemas: gaps are filled, and what does not fit is left out', async () => {
+  const asBuild = (name: string) => (document.head.innerHTML = `<meta name="build" content="${name}">`);
+  asBuild('yesterday');
+  const before = modules();
+  const { signs: _signs, ...gap } = facts.surfaces[0]!;
+  await before.shelf.saveJob(jobId, { base: { ...facts, surfaces: [gap as never] }, cursor: 4 });
+  await before.shelf.saveFact('firm', { people: [{ id: 'tarn', name: 'Tarn' }, { id: 7 }], ferries: [] } as never);
+  asBuild('today');
+  const { boot } = modules();
+  const store = boot();
+  await settle(150);
+  expect(store.getState().jobs.byId[jobId]!.facts.surfaces[0]!.signs).toEqual([]);
+  expect(store.getState().session.firm).toMatchObject({ people: [], tins: [] });
+  document.head.innerHTML = '';
+});
+
+test('a picture whose record is set aside stays on the phone after it was sent, until the record is mended or dropped', async () => {
+  const { boot, shelf } = modules();
+  const pictures = require('./pictures') as typeof import('./pictures');
+  const put: string[] = [];
+  server.reply = (url, init) => {
+    if (init?.method !== 'PUT') return 'no signal';
+    put.push(url);
+    return { status: 200, body: {} };
+  };
+  const hash = 'a'.repeat(64);
+  const photo = change({ entity: 'photo', entityId: 'p', op: 'add', fields: { hash } });
+  await shelf.setAside([{ id: photo.id, raw: photo, problems: [], at: photo.at }]);
+  await pictures.keepPicture(hash, new Blob(['x']));
+  const store = boot();
+  await settle(150);
+  await store.dispatch(pictures.sendPictures());
+  expect([put, (await pictures.waitingPicture(hash)) !== undefined]).toEqual([[`/api/photos/${hash}`], true]);
+  const { letGo } = require('./boot') as typeof import('./boot');
+  await store.dispatch(letGo(photo.id));
+  await store.dispatch(pictures.sendPictures());
+  expect([put.length, await pictures.waitingPicture(hash)]).toEqual([2, undefined]);
+});

@@ -1,6 +1,6 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
-import { NO_FIRM, readSettings, readChange } from '@roughsill/core';
-import type { JobLine } from './api';
+import { readFirm, readSettings, readChange } from '@roughsill/core';
+import { isJobLine } from './api';
 import { bringOver, isLeft, sorted } from './legacy';
 import { loadPreferences, savePreferences } from './persist';
 import { sendPictures } from './pictures';
@@ -82,10 +82,10 @@ async function restore(store: Store, early: Promise<Shelved> | undefined): Promi
   if (typeof epoch === 'string') store.dispatch(outboxSlice.actions.epochKnown(epoch));
   for (const [id, kept] of shown) restoreJob(store, id, kept);
   restoreBegun(store);
-  if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list as JobLine[]));
+  if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list.filter(isJobLine)));
   const known = readSettings(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
-  if (typeof firm === 'object' && firm !== null) store.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, ...firm }));
+  if (typeof firm === 'object' && firm !== null) store.dispatch(sessionSlice.actions.firmChanged(readFirm(firm)));
   for (const id of ids) if (!store.getState().jobs.byId[id]) restoreJob(store, id, await loadKeptJob(id));
 }
 
@@ -168,14 +168,14 @@ export function boot(early?: Promise<Shelved>): Store {
     .then(() => {
       keepWritten(store);
       void store.dispatch(loadSession()).then(() => store.dispatch(flush()));
-      void sendPictures((says) => store.dispatch(noticeSlice.actions.refused({ says, problems: [] })));
+      void store.dispatch(sendPictures((says) => store.dispatch(noticeSlice.actions.refused({ says, problems: [] }))));
       void trimSent(Date.now()).catch(() => undefined);
     });
   const look = () => {
     if (document.visibilityState !== 'visible') return;
     // Another tab may have kept something and been closed before it could tell.
     void keptByOthers(store).then(() => store.dispatch(flush()));
-    void sendPictures();
+    void store.dispatch(sendPictures());
     for (const jobId of Object.keys(store.getState().jobs.byId)) if (location.pathname.includes(jobId)) void store.dispatch(pull(jobId));
   };
   window.addEventListener('online', look);

@@ -4,6 +4,7 @@
  */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { CHANGE_VERSION, JOB_FILE_VERSION, JobFacts, type Change, type FirmFacts, type FirmSettings, type Problem } from '@roughsill/core';
+import { BUILD } from '../build';
 import type { JobLine } from './api';
 
 /** A change that was refused, or one that could not be read: kept until a person mends or drops it. */
@@ -30,8 +31,8 @@ interface Shelf extends DBSchema {
   facts: { key: string; value: unknown };
 }
 
-/** What was written by an app of the same form needs no second look. */
-const FORM = `${CHANGE_VERSION}.${JOB_FILE_VERSION}`;
+/** What was written by this very build of the app needs no second look: all else is read by today's schemas. */
+const FORM = `${CHANGE_VERSION}.${JOB_FILE_VERSION}.${BUILD}`;
 const SENT_KEPT = 5000;
 const SENT_KEPT_MS = 60 * 24 * 3600 * 1000;
 const SAFE = { durability: 'strict' } as const;

@@ -5,7 +5,7 @@ import {
   CHANGE_VERSION,
   FIRM_SETTINGS,
   readSettings,
-  NO_FIRM,
+  readFirm,
   isJobChange,
   writeJobFile,
   type Change,
@@ -197,13 +197,10 @@ export const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) =
   if (!r.ok) return;
   // It was read before something of this phone was taken in: it does not know of that, and must not cover it.
   if (firmTaken !== before) return dispatch(loadFirm());
-  // A server that is older than this page does not know every list.
-  const lists = Object.keys(NO_FIRM) as (keyof FirmFacts)[];
-  const there = Object.fromEntries(lists.map((list) => [list, r.value[list] ?? []])) as unknown as FirmFacts;
   const firm = getState().outbox.waiting.reduce<FirmFacts>((f, c) => {
     const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
     return next?.ok ? next.value : f;
-  }, there);
+  }, readFirm(r.value));
   dispatch(sessionSlice.actions.firmChanged(firm));
 };
 

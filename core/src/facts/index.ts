@@ -32,6 +32,7 @@ export {
   type Mix,
   type MixStep,
   NO_FIRM,
+  readFirm,
   type ParentKind,
   type Part,
   type Person,

@@ -564,6 +564,24 @@ export const emptyLists = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): R
 /** A firm that wrote nothing down yet. */
 export const NO_FIRM: FirmFacts = emptyLists('firm', 'firm') as unknown as FirmFacts;
 
+/**
+ * The firm's own records as somebody kept or sent them: an app or a server of another day may know other lists and fields. What does not fit
+ * today's schema is left out, gaps are filled.
+ */
+export function readFirm(raw: unknown): FirmFacts {
+  const lists = typeof raw === 'object' && raw !== null ? (raw as Readonly<Record<string, unknown>>) : {};
+  const read = childrenOf('firm', 'firm').map((e) => {
+    const list = lists[specOf(e).list!];
+    const schema = recordSchema(e);
+    const fits = (record: unknown) => {
+      const parsed = schema.safeParse(record);
+      return parsed.success ? [parsed.data] : [];
+    };
+    return [specOf(e).list!, Array.isArray(list) ? list.flatMap(fits) : []];
+  });
+  return Object.fromEntries(read) as unknown as FirmFacts;
+}
+
 function listShape(parent: ParentKind): z.ZodRawShape {
   // Lists that came later stand later in the file, as they always did.
   const sinceOf = (e: Entity): number => (parent === 'job' ? specOf(e).sinceOnJob : undefined) ?? specOf(e).since;

@@ -112,6 +112,7 @@ const codeOf = (e: unknown): string | undefined => {
 export class FirmStore {
   private readonly folded = new FoldedJobs();
   private readonly turns = new Turns(WRITERS, TURN_MS);
+  private readonly reading = new Map<string, Promise<Folded | null>>();
   private foldedEpoch: string | undefined;
 
   constructor(
@@ -211,9 +212,18 @@ export class FirmStore {
     if (cursor === undefined) return null;
     const kept = this.folded.get(jobId, cursor);
     if (kept) return kept;
-    // A consistent picture: cursor and rows from one moment.
-    const made = await this.database.transaction((tx) => loadJob(tx, this.firmId, jobId), 'read');
-    return made && this.folded.put(jobId, made);
+    // Many may ask for it at once: it is read for all of them once, at no older a place than any of them has seen.
+    const under = `${jobId}/${cursor}`;
+    let reading = this.reading.get(under);
+    if (!reading) {
+      // A consistent picture: cursor and rows from one moment.
+      reading = this.database
+        .transaction((tx) => loadJob(tx, this.firmId, jobId), 'read')
+        .then((made) => made && this.folded.put(jobId, made))
+        .finally(() => this.reading.delete(under));
+      this.reading.set(under, reading);
+    }
+    return reading;
   }
 
   async load(jobId: string): Promise<JobFacts | null> {

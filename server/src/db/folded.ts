@@ -11,7 +11,8 @@ export interface Folded {
 
 interface Kept extends Folded {
   readonly records: number;
-  body?: Buffer;
+  /** Written once for all who ask. */
+  body?: Promise<Buffer>;
 }
 
 const lists = (holder: object, of: 'job' | 'surface') =>
@@ -89,6 +90,7 @@ export class FoldedJobs {
   async body(jobId: string, epoch: string, folded: Folded): Promise<Buffer> {
     const kept = this.jobs.get(jobId);
     if (kept?.cursor !== folded.cursor) return write(epoch, folded);
-    return (kept.body ??= await write(epoch, folded));
+    kept.body ??= write(epoch, folded);
+    return kept.body;
   }
 }

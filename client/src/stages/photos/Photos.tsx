@@ -88,7 +88,7 @@ export function Photos({ facts, of, title = 'Photographs', onAdded }: PhotosProp
       const wrong = dispatch(commit(facts.job.id, [add('photo', fields)], 'photograph added'));
       if (wrong[0]) setProblem(wrong[0].message);
       else onAdded?.(fields);
-      void sendPictures(setProblem);
+      void dispatch(sendPictures(setProblem));
     }
   };
   return (

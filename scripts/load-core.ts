@@ -1,0 +1,3 @@
+/** What the load is made of. */
+export { changesFor, writeJobFile } from '@roughsill/core';
+export { largeJob } from '@roughsill/demo';
