@@ -1,6 +1,5 @@
 /** Which build of the app this page is. Written into the page itself when the app is exported (scripts/lib/build.mjs). */
-const named = (page: Pick<Document, 'querySelector'>): string =>
-  page.querySelector('meta[name=build]')?.getAttribute('content') ?? '';
+const named = (page: Pick<Document, 'querySelector'>): string => page.querySelector('meta[name=build]')?.getAttribute('content') ?? '';
 
 export const BUILD = typeof document === 'undefined' ? '' : named(document);
 

@@ -1,5 +1,6 @@
 /** Requests that once stopped the server for seconds, one after the other, each beside a client that asks on: how long does that one wait? */
 import { spawnSync } from 'node:child_process';
+import { Buffer } from 'node:buffer';
 import { randomBytes, randomUUID } from 'node:crypto';
 import http from 'node:http';
 import path from 'node:path';

@@ -151,7 +151,10 @@ test('an app that was updated under an open page is loaded anew, at the address 
   await page.route('**/_expo/static/js/**', (route) => (loaded ? route.continue() : route.fulfill({ status: 404, body: '' })));
   await page.route('**/index.html', async (route) => {
     const there = await route.fetch();
-    await route.fulfill({ response: there, body: (await there.text()).replace(/name="build" content="\w+"/, 'name="build" content="another"') });
+    await route.fulfill({
+      response: there,
+      body: (await there.text()).replace(/name="build" content="\w+"/, 'name="build" content="another"'),
+    });
   });
   page.on('request', (r) => {
     if (r.isNavigationRequest()) loaded = true;
