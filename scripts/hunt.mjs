@@ -20,6 +20,8 @@ const { values } = parseArgs({
   },
 });
 const out = path.join(DATA, 'hunt');
+/** From here on it is for its own sake, and nothing else wants the machine. */
+const LONG = 5000;
 mkdirSync(out, { recursive: true });
 
 /** The hunt and the core in one file; a mutant changes the core's text on the way. */
@@ -64,9 +66,9 @@ for (const [what, file, from] of all)
     throw new Error(`"${what}": the text that it changes is not in ${file} any more`);
 
 if (!values.mutants) {
-  // One process for each core, each with a seed of its own that it tells; the first looks at the old finds too.
   const file = await huntWith('hunt');
-  const shares = options.surfaces < 1000 ? 1 : Math.min(availableParallelism(), 4);
+  // A long hunt takes every core, each share with a seed of its own that it tells; the first looks at the old finds too.
+  const shares = options.surfaces < LONG ? 1 : Math.min(availableParallelism(), 4);
   const done = await Promise.all(
     Array.from({ length: shares }, (_, i) =>
       start(

@@ -25,6 +25,17 @@ export function run(command, args, { quiet = false, ...options } = {}) {
 }
 
 const LONGEST_MS = 40 * 60_000;
+const running = new Set();
+/** Ends all that `runBeside` started, and what those started: each is the head of a group of its own. */
+export const endAll = () => running.forEach((child) => endGroup(child, 'SIGKILL'));
+function endGroup(child, signal) {
+  try {
+    process.kill(-child.pid, signal);
+  } catch {
+    // It is over already.
+  }
+}
+
 /**
  * As `run`, without blocking: for two chains of work side by side. Output is kept and shown when it ends.
  * @param live shows the output as it comes as well: for what runs alone, and takes long
@@ -32,7 +43,8 @@ const LONGEST_MS = 40 * 60_000;
 export function runBeside(label, command, args, { live = false, ...options } = {}) {
   return new Promise((resolve, reject) => {
     const started = Date.now();
-    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options });
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], detached: true, ...options });
+    running.add(child);
     let out = '';
     const hear = (d) => {
       out += d;
@@ -40,6 +52,7 @@ export function runBeside(label, command, args, { live = false, ...options } = {
     };
     const end = (code) => {
       clearTimeout(limit);
+      running.delete(child);
       const seconds = Math.round((Date.now() - started) / 1000);
       say(`${code === 0 ? 'ok  ' : 'FAIL'} ${label} (${seconds} s)`);
       if (!live && (code !== 0 || process.env.VERBOSE)) say(out);
@@ -51,7 +64,7 @@ export function runBeside(label, command, args, { live = false, ...options } = {
     const limit = setTimeout(() => {
       hear(`\n${label}: ended after ${LONGEST_MS / 60_000} minutes\n`);
       child.removeAllListeners('close');
-      child.kill('SIGKILL');
+      endGroup(child, 'SIGKILL');
       end(null);
     }, LONGEST_MS);
     child.stdout.on('data', hear);
