@@ -27,6 +27,8 @@ module.exports = {
     {
       displayName: 'client',
       preset: 'jest-expo/web',
+      // Screens want their own dialect; the core and the sample are plain.
+      transform: { '/(core|demo)/src/.*\\.ts$': swc['\\.ts$'] },
       rootDir: path.join(__dirname, 'client'),
       roots: ['<rootDir>/src'],
       setupFiles: ['<rootDir>/jest.setup.ts'],

@@ -1,6 +1,9 @@
 // NativeWind leaves its components out when NODE_ENV is test; without them className would do nothing.
 require('react-native-css-interop/dist/runtime/components');
 
+// A busy machine takes its time: what is waited for is a condition, and this is only how long before it is given up.
+require('@testing-library/dom').configure({ asyncUtilTimeout: 30_000 });
+
 // Jest has no workers: what a screen asks is answered in the page; the others are stood in for by the tests that need one.
 jest.mock('./src/workers/spawn', () => {
   const silent = () => ({ addEventListener: () => undefined, postMessage: () => undefined, terminate: () => undefined });

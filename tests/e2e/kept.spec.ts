@@ -159,7 +159,7 @@ test('an app that was updated under an open page is loaded anew, at the address 
   page.on('request', (r) => {
     if (r.isNavigationRequest()) loaded = true;
   });
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await app.id('to-mix').click();
   await expect(page.getByText('This screen stumbled')).toHaveCount(0);
   await expect.poll(() => loaded).toBe(true);
   await expect(page).toHaveURL(/\/mix$/);

@@ -131,8 +131,8 @@ function alsoOn(
   const out = part.alsoIds.filter(allowed).map((id) => answer(id, why('also.byPerson', 'job-record', { method: id })));
   const cleans = part.alsoIds.some((id) => allowed(id) && methodById(id).takes.includes('mold'));
   // The firm's school where it may be used here, else another that may.
-  const school = [ctx.settings.moldSchool, ...MOLD_CLEANERS].find(allowed);
-  if (s.moldy && disturbed && !cleans && school) out.push(answer(school, why('also.mold', 'firm-setting', { method: school })));
+  const school = s.moldy && disturbed && !cleans ? [ctx.settings.moldSchool, ...MOLD_CLEANERS].find(allowed) : undefined;
+  if (school) out.push(answer(school, why('also.mold', 'firm-setting', { method: school })));
   // What takes the paint does not take the rust under it.
   const takesRust = [main, ...part.alsoIds.filter(allowed)].some((id) => id !== null && methodById(id).takes.includes('rust'));
   const derust = RUST_HELPERS.find(allowed);
@@ -201,7 +201,19 @@ function nearestBlocks(options: readonly MethodOption[]): readonly Reason[] {
 /** What the client declined is left, whatever was chosen on it before. */
 const LEFT: Answer<MethodId | null> = answer<MethodId | null>('leave', why('depth.declined', 'job-record'));
 
+/** Of each ranked list, by what was chosen: like parts share the list, and so the answer. */
+const selections = new WeakMap<readonly MethodOption[], Map<MethodId | null, Answer<MethodId | null>>>();
 function select(part: Part, options: readonly MethodOption[]): Answer<MethodId | null> {
+  // What somebody insists on has their own words in it.
+  if (part.methodId !== null && part.insistedWhy?.trim()) return selectAnew(part, options);
+  let of = selections.get(options);
+  if (!of) selections.set(options, (of = new Map()));
+  let made = of.get(part.methodId);
+  if (!made) of.set(part.methodId, (made = selectAnew(part, options)));
+  return made;
+}
+
+function selectAnew(part: Part, options: readonly MethodOption[]): Answer<MethodId | null> {
   const chosen = options.find((o) => o.methodId === part.methodId);
   if (chosen && chosen.verdict !== 'blocked') return everydayAnswer('choice.byPerson', chosen.methodId);
   if (chosen && chosen.canInsist && part.insistedWhy?.trim()) {

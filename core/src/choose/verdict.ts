@@ -51,12 +51,18 @@ function reasonOf(rule: Rule, sheet: Sheet): Reason {
 const told = new Map<Rule, Map<string, Reason>>();
 const MOST_PER_RULE = 2000;
 
-function sharedReason(rule: Rule, sheet: Sheet): Reason {
+/** What every reason of a sheet names, as the beginning of its keys. */
+function keyOf(sheet: Sheet): string {
+  let key: string = sheet.edition;
+  for (const asked of NAMED) key += `|${sheet[asked]}`;
+  return key;
+}
+
+function sharedReason(rule: Rule, sheet: Sheet, named: string): Reason {
   let of = told.get(rule);
   if (!of || of.size >= MOST_PER_RULE) told.set(rule, (of = new Map()));
-  let key: string = sheet.edition;
+  let key = named;
   for (const c of rule.if) key += `|${sheet[c.asked]}`;
-  for (const asked of NAMED) key += `|${sheet[asked]}`;
   let made = of.get(key);
   if (!made) of.set(key, (made = reasonOf(rule, sheet)));
   return made;
@@ -64,7 +70,9 @@ function sharedReason(rule: Rule, sheet: Sheet): Reason {
 
 /** Verdict of one method on one fact sheet. */
 export function judge(method: Method, sheet: Sheet): MethodVerdict {
-  const fired = (RULES_OF.get(method.id) ?? []).filter((r) => fires(r, sheet)).map((r) => sharedReason(r, sheet));
+  const named = keyOf(sheet);
+  const fired: Reason[] = [];
+  for (const rule of RULES_OF.get(method.id) ?? []) if (fires(rule, sheet)) fired.push(sharedReason(rule, sheet, named));
   const blocks = fired.filter((r) => r.effect === 'block');
   const verdict: Verdict = blocks.length > 0 ? 'blocked' : fired.some((r) => r.effect === 'care') ? 'care' : 'go';
   const because = fired.length > 0 ? fired : [why('fit.nothingAgainst', method.source, { material: sheet.material, part: sheet.part })];

@@ -294,7 +294,7 @@ export function layingOf(use: CoatUse, lays: readonly Laid[], on: On): LayingOf 
   const { s } = on;
   const products = lays.map((l) => l.product);
   const areaM2 = Math.max(...lays.map((l) => l.areaM2));
-  const options = LAYINGS.map((id): LayingOption => {
+  const optionOf = (id: LayingId): LayingOption => {
     const because = lays.flatMap((l) => against(id, l, on));
     const once = [...new Map(because.map((r) => [r.rule, r])).values()];
     const hours = lays.map((l) => layH(l, id)).concat(LAYING[id].sprays ? [closeForMistH(areaM2)] : []);
@@ -307,15 +307,19 @@ export function layingOf(use: CoatUse, lays: readonly Laid[], on: On): LayingOf 
       fits: once.every((r) => r.effect !== 'block'),
       because: once.every((r) => r.rule === 'lay.nap') ? [...FITS.get(id)!, ...once] : once,
     };
-  });
+  };
   const asked = s.layings[use];
   const selected: Answer<LayingId> =
     asked === undefined ? usual(lays, on) : answer(asked, why('lay.byPerson', 'job-record', { way: asked }));
-  const own = options.find((o) => o.way === selected.value)!;
+  const own = optionOf(selected.value);
+  let all: readonly LayingOption[] | undefined;
   return {
     use,
     products,
-    options,
+    /** Reckoned when somebody looks: a plan hangs on the one that was taken. */
+    get options() {
+      return (all ??= LAYINGS.map((id) => (id === own.way ? own : optionOf(id))));
+    },
     selected: { value: selected.value, because: [...selected.because, ...own.because.filter((r) => r.rule !== 'lay.fits')] },
   };
 }

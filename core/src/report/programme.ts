@@ -76,7 +76,8 @@ function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings:
   const { units } = job;
   const rulebook = bookOf(job);
   const set = limitSetOf(job.rulebook, job.stateLayer);
-  const nameOf = (id: string) => facts.surfaces.find((s) => s.id === id)?.name ?? '';
+  const names = new Map(facts.surfaces.map((s) => [s.id, s.name]));
+  const nameOf = (id: string) => names.get(id) ?? '';
   const day = zoneDay(zone, plan.surfaces, settings, set);
   const air = (ug: number | null) => (ug === null ? 'no upper end known' : formatMeasure(measure(ug, 'ug/m3'), units));
   const own = facts.airSamples.filter((a) => a.removedAt === null && zone.surfaceIds.includes(a.onSurfaceId) && a.massUg !== null);

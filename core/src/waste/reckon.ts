@@ -213,7 +213,8 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     );
 }
 
-function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmSettings, out: Streams): void {
+/** @param ownH hours of the work on its surfaces, at most */
+function fromZone(zone: ZonePlan, ownH: number, settings: FirmSettings, out: Streams): void {
   const { protection, steps } = zone;
   if (steps.length === 0) return;
   const lead = protection.care === 'lead';
@@ -233,8 +234,7 @@ function fromZone(zone: ZonePlan, plans: readonly SurfacePlan[], settings: FirmS
     out.add(stream, { low: kg, high: kg }, lead, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));
   }
   if (protection.needed.value || mold) {
-    const own = plans.filter((p) => p.zoneId === zone.zoneId).reduce((h, p) => h + p.work.handsOnH.high - p.work.sharedH.high, 0);
-    const days = Math.max(1, Math.ceil((own + zone.handsOnH.high) / (zone.setup.shiftH ?? settings.hoursPerDay) - 1e-9));
+    const days = Math.max(1, Math.ceil((ownH + zone.handsOnH.high) / (zone.setup.shiftH ?? settings.hoursPerDay) - 1e-9));
     out.add(
       protection.fibres ? 'suspectAsbestos' : 'filters',
       by(DAY_KG, days),
@@ -278,11 +278,14 @@ export function wasteOf(
   settings: FirmSettings,
 ): WasteLine[] {
   const out = new Streams();
+  const byId = new Map(facts.surfaces.map((s) => [s.id, s]));
+  const ownH = new Map<string, number>();
   for (const plan of surfaces) {
-    const s = facts.surfaces.find((x) => x.id === plan.surfaceId);
+    const s = byId.get(plan.surfaceId);
     if (s) fromSurface(s, plan, settings, out);
+    ownH.set(plan.zoneId, (ownH.get(plan.zoneId) ?? 0) + plan.work.handsOnH.high - plan.work.sharedH.high);
   }
-  for (const zone of zones) fromZone(zone, surfaces, settings, out);
+  for (const zone of zones) fromZone(zone, ownH.get(zone.zoneId) ?? 0, settings, out);
   const inside = [...out.sums].map(([stream, sum]) => [stream, new Set([...IN_STREAM[stream], ...sum.agents])] as const);
   const { job } = facts;
   return WASTE_STREAMS.flatMap((stream) => {

@@ -38,7 +38,8 @@ export function zoneDay(zone: ZonePlan, plans: readonly SurfacePlan[], settings:
   const hours = new Map<DayPart['what'], number>();
   const put = (what: DayPart['what'], h: number) => hours.set(what, (hours.get(what) ?? 0) + h);
   for (const st of zone.steps) put(st.kind === 'protect' ? 'setUp' : 'cleanUp', high(st.handsOnH));
-  for (const p of plans.filter((x) => zone.surfaceIds.includes(x.surfaceId)))
+  const here = new Set(zone.surfaceIds);
+  for (const p of plans.filter((x) => here.has(x.surfaceId)))
     for (const { methodId, hoursHigh } of methodsIn(p)) put(methodId, hoursHigh);
   const total = [...hours.values()].reduce((a, b) => a + b, 0);
   if (total === 0) return null;

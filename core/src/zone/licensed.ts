@@ -19,8 +19,9 @@ interface ASurface {
  * @returns none: nothing in the zone may hold asbestos, but what trained people of the firm work themselves
  */
 export function licensedNeeds(zone: AZone, all: readonly AZone[], surfaces: readonly ASurface[], { job }: JobFacts): Reason[] {
+  const suspected = new Map(surfaces.filter((s) => isPresent(s.asbestos)).map((s) => [s.surfaceId, s]));
   const suspects = (z: AZone) =>
-    surfaces.filter((s) => z.surfaceIds.includes(s.surfaceId) && !z.fibreIds.includes(s.surfaceId) && isPresent(s.asbestos));
+    z.surfaceIds.flatMap((id) => (z.fibreIds.includes(id) ? [] : (suspected.get(id) ?? [])));
   const here = suspects(zone);
   if (here.length === 0) return [];
   const uk = bookOf(job).id === 'uk';

@@ -178,7 +178,10 @@ export const placed = (steps: readonly StepSpec[], surfaceId: string | null, zon
   steps.map((st) => ({
     ...st,
     shared: surfaceId === null,
-    gates: st.gates.map((g) => ({ ...g, ...standing.state(surfaceId, g), zoneId: surfaceId === null ? zoneId : null, placeId: zoneId })),
+    gates: st.gates.map((g): Gate => {
+      const { state, waitsFor } = standing.state(surfaceId, g);
+      return { ...g, state, waitsFor, zoneId: surfaceId === null ? zoneId : null, placeId: zoneId };
+    }),
   }));
 
 /** The first step with a check that failed, else the first with one that has not passed; null: all have. */
