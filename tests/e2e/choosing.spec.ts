@@ -33,7 +33,7 @@ test('squares: mark out, start, lift; the answer narrows; the plan of a caustic 
   await expect(page.getByTestId('paper')).toContainText('Draft: not to be issued');
 });
 
-test('compare and rounds: every figure from the whole plan; a stepper answers at once; the way back keeps the surface', async ({
+test('@wide compare and rounds: every figure from the whole plan; a stepper answers at once; the way back keeps the surface', async ({
   app,
   page,
 }) => {

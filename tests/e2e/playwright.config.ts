@@ -33,14 +33,16 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true }, testIgnore: /desk|zz/ },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk|choosing|zones|signs|bench|shelf/ },
+    // What width changes: all that a desk is for, each screen's fit, one job from end to end, and what else says so of itself.
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk/ },
+    { name: 'wide too', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /flow|axe|desk|zz/, grep: /@wide/ },
     { name: 'large', use: { viewport: { width: 1600, height: 1000 } }, testMatch: /desk\.spec/, grep: /side by side|strokes/ },
     // Stops the database under the app, so it comes last.
     {
       name: 'away',
       use: { viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' },
       testMatch: /zz/,
-      dependencies: ['phone', 'wide', 'large'],
+      dependencies: ['phone', 'wide', 'wide too', 'large'],
     },
   ],
   metadata: { root: path.resolve(import.meta.dirname, '../..') },

@@ -20,7 +20,7 @@ const factsOf = async (app: App, jobId: string) => {
   return facts;
 };
 
-test('a piece is placed on the unfolded room; a wall longer than the room is refused beside its field', async ({ app, page }) => {
+test('@wide a piece is placed on the unfolded room; a wall longer than the room is refused beside its field', async ({ app, page }) => {
   const jobId = await openIn(app, 'quill-point', 'protect', /Ticket counter/);
   await expect(app.id('unfolded')).toHaveAttribute('aria-label', /Ticket hall, unfolded\. .*Ticket counter: lead/);
   await expect(app.id('zone')).toContainText('one zone, 5 surfaces');

@@ -83,7 +83,9 @@ export const name = (what: string) => text(120).refine((s) => s.trim().length > 
 /** The trade's records begin after this; a clock that was never set stands before it. */
 const FIRST_INSTANT_YEAR = 1900;
 const LAST_INSTANT_YEAR = 2199;
-const isYearOfTrade = (s: string): boolean => Number(s.slice(0, 4)) >= FIRST_INSTANT_YEAR && Number(s.slice(0, 4)) <= LAST_INSTANT_YEAR;
+/** Of a day or an instant as ISO writes it. */
+export const isYearOfTrade = (s: string): boolean =>
+  Number(s.slice(0, 4)) >= FIRST_INSTANT_YEAR && Number(s.slice(0, 4)) <= LAST_INSTANT_YEAR;
 /** UTC instant. The job's zone stands beside it, on the job. */
 export const Instant = z.iso
   .datetime({ precision: 3, error: 'a time is written in UTC as 2026-05-04T13:20:00.000Z' })

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
 import { bySheet, DRYING_KINDS, LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
-import { Day, FACINGS, GLOVE_MATERIALS, Instant, isTimeZone, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
+import { Day, FACINGS, GLOVE_MATERIALS, isTimeZone, isYearOfTrade, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
 import { withCommas } from '../units/units';
 import { bareMostH, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
@@ -246,7 +246,7 @@ export const QUESTIONS = {
       material: z.enum(MATERIALS).default('softwood'),
       region: z.enum(REGION_IDS),
       seed: z.string().max(80).default('windows'),
-      from: z.iso.datetime().refine((s) => Instant.safeParse(new Date(s).toISOString()).success, 'check the year of the time'),
+      from: z.iso.datetime().refine(isYearOfTrade, 'check the year of the time'),
       days: z.int().min(1).max(30).default(10),
       /** Of the clock on the wall, as IANA names it, for daylight saving. */
       timeZone: z.string().refine(isTimeZone, 'no such time zone').default('UTC'),
