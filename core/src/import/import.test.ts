@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import Papa from 'papaparse';
 import { aFacts, aSample, aSurface, AT } from '../testing';
 import type { JobFacts } from '../facts';
 import { DEFAULT_SETTINGS } from '../rulebook';
@@ -213,6 +214,31 @@ describe('files as they go', () => {
         },
       ),
     );
+  });
+  // How spreadsheets take a formula for one: OWASP, CSV injection; full-width forms and semicolons as separators from common practice.
+  test.each([
+    ['=1+1', "'=1+1"],
+    ['  =1+1', "'  =1+1"],
+    ['\t=1+1', "'\t'=1+1"],
+    ['\u200b\uFF1D1', "'\u200b\uFF1D1"],
+    ['\uFF0B44 20', "'\uFF0B44 20"],
+    ['@cmd', "'@cmd"],
+    ['sash; =cmd|x', "sash; '=cmd|x"],
+    ['two\n-2+3', "two\n'-2+3"],
+    ['-4.5', '-4.5'],
+    ['a = b', 'a = b'],
+  ])('%j goes out as %j', (cell, as) => {
+    const [, row] = Papa.parse<string[]>(writeTable(['a', 'b'], [[cell, 'x']])).data;
+    expect(row).toEqual([as, 'x']);
+  });
+  test('a header of a hundred thousand words is told, not searched; a day of the year 0 is none', () => {
+    const long = readTable(bytes(`time,temp,humidity,${'wind'.repeat(100_000)}\n1,2,3,4`));
+    expect(long.ok ? [] : long.problems).toEqual([{ path: 'line 1', message: 'the name of column 4 is over 200 letters long' }]);
+    expect([readDate('0000-01-05', 'us'), readDate('01/05/0026', 'us'), readDate('2026-01-05', 'us')?.at.slice(0, 10)]).toEqual([
+      null,
+      null,
+      '2026-01-05',
+    ]);
   });
   test('the register goes out with its states', () => {
     const csv = registerCsv(sampleRegister(facts(), DEFAULT_SETTINGS, '2026-05-20T00:00:00.000Z'));

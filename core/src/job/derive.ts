@@ -183,7 +183,7 @@ const optionMemos = new WeakMap<FirmSettings, OptionMemo>();
 function optionsUnder(settings: FirmSettings): OptionMemo {
   const known = optionMemos.get(settings);
   // The bound keeps a long session small.
-  if (known && known.size <= 5000) return known;
+  if (known && known.size <= 2000) return known;
   const made: OptionMemo = new Map();
   optionMemos.set(settings, made);
   return made;
