@@ -39,8 +39,7 @@ export function zoneDay(zone: ZonePlan, plans: readonly SurfacePlan[], settings:
   const put = (what: DayPart['what'], h: number) => hours.set(what, (hours.get(what) ?? 0) + h);
   for (const st of zone.steps) put(st.kind === 'protect' ? 'setUp' : 'cleanUp', high(st.handsOnH));
   const here = new Set(zone.surfaceIds);
-  for (const p of plans.filter((x) => here.has(x.surfaceId)))
-    for (const { methodId, hoursHigh } of methodsIn(p)) put(methodId, hoursHigh);
+  for (const p of plans.filter((x) => here.has(x.surfaceId))) for (const { methodId, hoursHigh } of methodsIn(p)) put(methodId, hoursHigh);
   const total = [...hours.values()].reduce((a, b) => a + b, 0);
   if (total === 0) return null;
   const days = Math.max(1, Math.ceil(total / (people * shiftH) - 1e-9));

@@ -20,8 +20,7 @@ interface ASurface {
  */
 export function licensedNeeds(zone: AZone, all: readonly AZone[], surfaces: readonly ASurface[], { job }: JobFacts): Reason[] {
   const suspected = new Map(surfaces.filter((s) => isPresent(s.asbestos)).map((s) => [s.surfaceId, s]));
-  const suspects = (z: AZone) =>
-    z.surfaceIds.flatMap((id) => (z.fibreIds.includes(id) ? [] : (suspected.get(id) ?? [])));
+  const suspects = (z: AZone) => z.surfaceIds.flatMap((id) => (z.fibreIds.includes(id) ? [] : (suspected.get(id) ?? [])));
   const here = suspects(zone);
   if (here.length === 0) return [];
   const uk = bookOf(job).id === 'uk';
