@@ -148,23 +148,24 @@ describe('the registry', () => {
   test('every entity: what its schema takes goes in as a change and stands as a record of the file', () => {
     for (const entity of ENTITIES.filter((e) => specOf(e).scope === 'job')) {
       const schema = z.toJSONSchema(specOf(entity).fields, { io: 'output', unrepresentable: 'any' }) as object;
-      let taken = 0;
+      const fits = (arbitraryOf(schema) as fc.Arbitrary<Record<string, unknown>>).filter((f) => specOf(entity).fields.safeParse(f).success);
       fc.assert(
-        fc.property(arbitraryOf(schema) as fc.Arbitrary<Record<string, unknown>>, (fields) => {
-          const parsed = specOf(entity).fields.safeParse(fields);
-          if (!parsed.success) return;
-          taken += 1;
+        fc.property(fits, (fields) => {
           const parent = asParent(entity);
           const lists = parent && parent !== 'job' ? { parts: [], layers: [], readings: [], checks: [] } : {};
           const life = specOf(entity).appendOnly ? { by: 'Tester' } : { removedAt: null };
-          const row = { id: 'abc', ...parsed.data, ...(entity === 'job' ? { createdAt: AT } : {}), ...life, ...lists };
+          const row = {
+            id: 'abc',
+            ...specOf(entity).fields.parse(fields),
+            ...(entity === 'job' ? { createdAt: AT } : {}),
+            ...life,
+            ...lists,
+          };
           const stands = recordSchema(entity).safeParse(JSON.parse(JSON.stringify(row)));
           expect(stands.success ? [] : stands.error.issues).toEqual([]);
         }),
-        { numRuns: 60 },
+        { numRuns: 30 },
       );
-      // A generator whose every value is refused would prove nothing.
-      expect([entity, taken > 0]).toEqual([entity, true]);
     }
   });
   test('whatever is accepted is read, exported and shown again', () => {

@@ -2,7 +2,7 @@ import { SOURCES } from '../words';
 import { convert } from '../units/units';
 import { METHODS } from '../catalogue';
 import { RULES } from '../choose';
-import { DEFAULT_SETTINGS, EXPOSURE_CLASSES, FirmSettings, readSettings, RULEBOOKS, type Limit, type Rulebook } from '.';
+import { DEFAULT_SETTINGS, EXPOSURE_CLASSES, FirmSettings, readSettings, RULEBOOKS, type Limit } from '.';
 
 const { us, uk } = RULEBOOKS;
 const shown = (l: Limit) => `${l.is.value} ${l.is.unit} ${l.source}`;
@@ -36,27 +36,15 @@ describe('limits as published, each in its own unit', () => {
   });
 });
 
-const limitsOf = (b: Rulebook): Limit[] =>
-  [
-    b.leadPresumedBefore,
-    b.leadPaint?.loading,
-    b.leadPaint?.byMass,
-    b.leadPaint?.ppm,
-    b.minorWork?.insideRoom,
-    b.minorWork?.outside,
-    b.sheetBeyond.inside,
-    b.sheetBeyond.outside,
-    b.screenWithin,
-    b.openingsClosedWithin,
-    b.windStop,
-    b.hotAirBelow,
-    b.infraredBelow,
-    b.asbestosPresumedThrough,
-    b.leadAir,
-    b.floorSectionBelow,
-  ].filter((l): l is Limit => l !== undefined);
+/** Every limit of a rulebook, wherever in it: one that is added is looked at too. */
+function limitsOf(value: unknown): Limit[] {
+  if (typeof value !== 'object' || value === null) return [];
+  if ('is' in value && 'source' in value) return [value as Limit];
+  return Object.values(value).flatMap(limitsOf);
+}
 
 test('no rulebook leans on the other country’s rules, and UK limits are metric', () => {
+  expect([limitsOf(us).length > 15, limitsOf(uk).length > 10]).toEqual([true, true]);
   for (const l of limitsOf(us)) expect(SOURCES[l.source].where).not.toBe('UK');
   for (const l of limitsOf(uk)) {
     expect(SOURCES[l.source].where).not.toBe('US');
