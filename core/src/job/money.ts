@@ -1,5 +1,5 @@
 /** What the money of a job is made of. Each line is reckoned where its work is planned; here they are named and added up. */
-import type { JobFacts, Reading } from '../facts';
+import type { JobFacts, Reading, Surface } from '../facts';
 import type { Range } from '../choose';
 import { standingOf, standingReadings } from '../probe';
 import type { FirmSettings } from '../rulebook';
@@ -14,15 +14,37 @@ export type MoneyLines = Readonly<Record<MoneyLine, Range>>;
  * An answer that was withdrawn was paid for all the same; one that only moved to where it was made is paid for there.
  */
 export function testsMoney({ surfaces }: JobFacts, { testPrices }: FirmSettings): number {
-  const standing = surfaces.flatMap((s) => [...standingReadings(s)]);
-  // Moving a record keeps its kind and the moment it was taken.
+  const all = surfaces.map(testsOn);
+  // Moving a record keeps its kind and the moment it was taken. Looked for only where something was taken back.
+  const standing = all.some((t) => t.withdrawn.length > 0) ? surfaces.flatMap((s) => [...standingReadings(s)]) : [];
   const moved = (r: Reading) => standing.some((x) => x.id !== r.id && x.kind === r.kind && x.takenAt === r.takenAt);
   let sum = 0;
-  for (const s of surfaces) {
-    for (const x of s.samples) if (x.removedAt === null) sum += x.hazard === 'asbestos' ? testPrices.bulk : testPrices.chip;
-    const back = standingOf(s).withdrawn;
-    for (const r of s.readings)
-      if (!(back.includes(r) && moved(r))) sum += r.kind === 'spot' ? testPrices.swab : r.kind === 'xrf' ? testPrices.xrf : 0;
+  for (const { bulk, chip, swab, xrf, withdrawn } of all) {
+    sum += bulk * testPrices.bulk + chip * testPrices.chip + swab * testPrices.swab + xrf * testPrices.xrf;
+    for (const r of withdrawn)
+      if (moved(r)) sum -= r.kind === 'spot' ? testPrices.swab : r.kind === 'xrf' ? testPrices.xrf : 0;
   }
   return sum;
+}
+
+interface Tests {
+  readonly bulk: number;
+  readonly chip: number;
+  readonly swab: number;
+  readonly xrf: number;
+  /** Taken back: paid for all the same, but when it was moved to where it belongs, once. */
+  readonly withdrawn: readonly Reading[];
+}
+/** Counted once for as long as the surface says the same. */
+const counted = new WeakMap<Surface, Tests>();
+function testsOn(s: Surface): Tests {
+  let made = counted.get(s);
+  if (made) return made;
+  const taken = s.samples.filter((x) => x.removedAt === null);
+  const bulk = taken.filter((x) => x.hazard === 'asbestos').length;
+  const of = (kind: Reading['kind']) => s.readings.filter((r) => r.kind === kind).length;
+  const { withdrawn } = standingOf(s);
+  made = { bulk, chip: taken.length - bulk, swab: of('spot'), xrf: of('xrf'), withdrawn: s.readings.filter((r) => withdrawn.includes(r)) };
+  counted.set(s, made);
+  return made;
 }

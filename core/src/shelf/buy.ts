@@ -35,16 +35,31 @@ export interface Coated {
   /** As it is wanted; empty: nobody said. */
   readonly colour: string;
 }
+interface FromTin {
+  readonly key: string;
+  readonly good: GoodId;
+  readonly need: number;
+}
+/** What a piece takes of which tin, made once for as long as its coats stand. */
+const fromTins = new WeakMap<CoatingPlan, { readonly colour: string; readonly tins: readonly FromTin[] }>();
+function tinsOf({ coating, colour }: Coated): readonly FromTin[] {
+  const known = fromTins.get(coating);
+  if (known?.colour === colour) return known.tins;
+  const tins = [...coating.lines, ...coating.refusedLines].flatMap((l): FromTin[] =>
+    l.litres > 0 ? [{ key: `${l.product}/${l.use === 'topcoat' ? colourKey(colour) : ''}`, good: l.product, need: l.litres }] : [],
+  );
+  fromTins.set(coating, { colour, tins });
+  return tins;
+}
+
 /** Of the tins that are opened for the coats of a job, what is paid for and not laid, in the firm's money. Each colour has tins of its own. */
 export function restOfTins(coated: readonly Coated[], settings: FirmSettings, rules: Rulebook['id']): number {
   const litres = new Map<string, { readonly good: GoodId; need: number }>();
-  for (const { coating: c, colour } of coated)
-    for (const l of [...c.lines, ...c.refusedLines]) {
-      if (l.litres <= 0) continue;
-      const key = `${l.product}/${l.use === 'topcoat' ? colourKey(colour) : ''}`;
-      const at = litres.get(key) ?? { good: l.product, need: 0 };
-      at.need += l.litres;
-      litres.set(key, at);
+  for (const one of coated)
+    for (const { key, good, need } of tinsOf(one)) {
+      const at = litres.get(key);
+      if (at) at.need += need;
+      else litres.set(key, { good, need });
     }
   let sum = 0;
   for (const { good, need } of litres.values())
