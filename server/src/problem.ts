@@ -117,7 +117,7 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, ne
   if (p.code === 'our-fault') {
     faults = { count: faults.count + 1, lastAt: new Date().toISOString() };
     req.log.fatal({ err: error as Error, alarm: true }, p.code);
-  } else if (p.code === 'database-away') req.log.warn({ err: error as Error }, p.code);
+  } else if (p.code === 'database-away') req.log.warn({ why: [...chain(error)].at(-1)?.message }, p.code);
   else if (status >= 500 && status !== 503) req.log.error({ err: error as Error }, p.code);
   if (status === 503) res.setHeader('retry-after', '2');
   res

@@ -184,8 +184,13 @@ export const MUTANTS = [
   ],
   ['a notch into a suspect', 'probe/lead.ts', '!isPresent(state)) return next;', 'true) return next;'],
   ['free to dust over a suspect', 'probe/touch.ts', 'if (isPresent(below) && meetsMaterial(depth, depths))', 'if (false)'],
-  ['the options forget that it goes anyway', 'choose/choose.ts', '${valueOf(s)}', '${valueOf({ ...s, scrapped: false })}'],
-  ['the options forget the aim', 'choose/choose.ts', '${valueOf(s)}', "${valueOf({ ...s, aim: 'keepSound' })}"],
+  [
+    'the options forget that it goes anyway',
+    'choose/choose.ts',
+    'const key = valueOf(s);',
+    'const key = valueOf({ ...s, scrapped: false });',
+  ],
+  ['the options forget the aim', 'choose/choose.ts', 'const key = valueOf(s);', "const key = valueOf({ ...s, aim: 'keepSound' });"],
   [
     'a tool at the limit on lead',
     'choose/sheet.ts',
@@ -243,7 +248,7 @@ export const MUTANTS = [
     "if (isPresent(asbestos.coat.value)) return why('gate.adhesionLook'",
     "if (false) return why('gate.adhesionLook'",
   ],
-  ['the options forget the tool', 'choose/choose.ts', '${valueOf(part)}', ''],
+  ['the options forget the tool', 'choose/choose.ts', '/${part.toolC}`', '`'],
   [
     'what is sealed is forgotten',
     'work/steps.ts',
