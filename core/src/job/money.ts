@@ -21,8 +21,7 @@ export function testsMoney({ surfaces }: JobFacts, { testPrices }: FirmSettings)
   let sum = 0;
   for (const { bulk, chip, swab, xrf, withdrawn } of all) {
     sum += bulk * testPrices.bulk + chip * testPrices.chip + swab * testPrices.swab + xrf * testPrices.xrf;
-    for (const r of withdrawn)
-      if (moved(r)) sum -= r.kind === 'spot' ? testPrices.swab : r.kind === 'xrf' ? testPrices.xrf : 0;
+    for (const r of withdrawn) if (moved(r)) sum -= r.kind === 'spot' ? testPrices.swab : r.kind === 'xrf' ? testPrices.xrf : 0;
   }
   return sum;
 }
