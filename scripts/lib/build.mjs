@@ -5,7 +5,7 @@ import path from 'node:path';
 import { bundle } from './bundle.mjs';
 import { nodeBin, ROOT, runBeside, say } from './run.mjs';
 
-const SKIP = new Set(['node_modules', 'dist', '.expo', 'migrations']);
+const SKIP = new Set(['node_modules', 'dist', 'dist.next', '.expo', 'migrations']);
 
 function* filesBelow(dir) {
   for (const name of readdirSync(dir).sort()) {
