@@ -129,13 +129,17 @@ test('what another build of the app kept is read by today’s schemas: gaps are 
   const before = modules();
   const { signs: _signs, ...gap } = facts.surfaces[0]!;
   await before.shelf.saveJob(jobId, { base: { ...facts, surfaces: [gap as never] }, cursor: 4 });
-  await before.shelf.saveFact('firm', { people: [{ id: 'tarn', name: 'Tarn' }, { id: 7 }], ferries: [] } as never);
+  await before.shelf.saveFact('firm', {
+    people: [{ id: 'tarn', name: 'Tarn', removedAt: null, hat: 'straw' }, { id: 7 }],
+    ferries: [],
+  } as never);
   asBuild('today');
   const { boot } = modules();
   const store = boot();
   await settle(150);
   expect(store.getState().jobs.byId[jobId]!.facts.surfaces[0]!.signs).toEqual([]);
-  expect(store.getState().session.firm).toMatchObject({ people: [], tins: [] });
+  expect(store.getState().session.firm).toMatchObject({ people: [{ id: 'tarn', name: 'Tarn', certificates: [] }], tins: [] });
+  expect(store.getState().session.firm.people).toHaveLength(1);
   document.head.innerHTML = '';
 });
 

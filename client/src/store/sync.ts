@@ -5,7 +5,7 @@ import {
   CHANGE_VERSION,
   FIRM_SETTINGS,
   readSettings,
-  readFirm,
+  NO_FIRM,
   isJobChange,
   writeJobFile,
   type Change,
@@ -197,10 +197,13 @@ export const loadFirm = (): Thunk<Promise<void>> => async (dispatch, getState) =
   if (!r.ok) return;
   // It was read before something of this phone was taken in: it does not know of that, and must not cover it.
   if (firmTaken !== before) return dispatch(loadFirm());
+  // A server that is older than this page does not know every list; one that is newer knows more fields, and its records are shown all the same.
+  const lists = Object.keys(NO_FIRM) as (keyof FirmFacts)[];
+  const there = Object.fromEntries(lists.map((list) => [list, r.value[list] ?? []])) as unknown as FirmFacts;
   const firm = getState().outbox.waiting.reduce<FirmFacts>((f, c) => {
     const next = c.jobId === null ? applyFirmChange(f, c) : undefined;
     return next?.ok ? next.value : f;
-  }, readFirm(r.value));
+  }, there);
   dispatch(sessionSlice.actions.firmChanged(firm));
 };
 

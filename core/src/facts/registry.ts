@@ -565,14 +565,14 @@ export const emptyLists = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): R
 export const NO_FIRM: FirmFacts = emptyLists('firm', 'firm') as unknown as FirmFacts;
 
 /**
- * The firm's own records as somebody kept or sent them: an app or a server of another day may know other lists and fields. What does not fit
- * today's schema is left out, gaps are filled.
+ * The firm's own records as an app of another day kept them: it may have known other lists and fields. Gaps are filled, fields that are not
+ * known are passed over, and a record that does not fit today's schema is left out until the server tells it again.
  */
 export function readFirm(raw: unknown): FirmFacts {
   const lists = typeof raw === 'object' && raw !== null ? (raw as Readonly<Record<string, unknown>>) : {};
   const read = childrenOf('firm', 'firm').map((e) => {
     const list = lists[specOf(e).list!];
-    const schema = recordSchema(e);
+    const schema = (recordSchema(e) as z.ZodObject).strip();
     const fits = (record: unknown) => {
       const parsed = schema.safeParse(record);
       return parsed.success ? [parsed.data] : [];
