@@ -9,7 +9,7 @@ import type { Hold } from '../trial';
 import { liveParts, type TakeOff } from '../walk';
 import { midpoint, unitEffort, type UnitEffort } from './cost';
 import { requiredDepth } from './depth';
-import { biteDepth, isHelper, methodById, METHODS, type Bite } from '../catalogue';
+import { biteDepth, isHelper, methodById, METHODS, type Bite, type Method } from '../catalogue';
 import { sequence, type Sequence } from './sequence';
 import { coatsReached, partSheet, sheetFor, surfaceSheet, type PartSheet, type SurfaceSheet } from './sheet';
 import { judge, type MethodVerdict, type Verdict } from './verdict';
@@ -79,30 +79,50 @@ function rank(aim: Aim, options: MethodOption[]): MethodOption[] {
 
 /** Ranked options of one fact sheet of a surface, by part. */
 type OfSheet = Map<string, readonly MethodOption[]>;
-/** Ranked options already reached, by fact sheet and then by part: a house has far fewer different sheets than parts. */
-export type OptionMemo = Map<string, OfSheet>;
+/** What is the same for every surface under one firm's settings. */
+export interface OptionMemo {
+  /** Ranked options already reached, by fact sheet and then by part: a house has far fewer different sheets than parts. */
+  readonly sheets: Map<string, OfSheet>;
+  /** The work of each method on one square metre, in their order, where no square taught anything. */
+  readonly efforts: Map<string, readonly UnitEffort[]>;
+}
+export const optionMemo = (): OptionMemo => ({ sheets: new Map(), efforts: new Map() });
 
 /** Those of one sheet. What squares taught belongs to one surface, so nothing is shared then. */
 function ofSheet(s: SurfaceSheet, memo: OptionMemo): OfSheet {
   if (Object.keys(s.trials).length > 0) return new Map();
   const key = valueOf(s);
-  let of = memo.get(key);
-  if (!of) memo.set(key, (of = new Map()));
+  let of = memo.sheets.get(key);
+  if (!of) memo.sheets.set(key, (of = new Map()));
   return of;
 }
 
-/** Every method on one kind of part, best first. @param known must be of this sheet and of one firm's settings only */
-function optionsFor(s: SurfaceSheet, part: PartSheet, settings: FirmSettings, known: OfSheet): readonly MethodOption[] {
+function usualEfforts(s: SurfaceSheet, part: PartSheet, settings: FirmSettings, { efforts }: OptionMemo): readonly UnitEffort[] {
+  const key = `${part.kind}/${s.accessM}/${s.faceC}`;
+  let made = efforts.get(key);
+  if (!made)
+    efforts.set(
+      key,
+      (made = METHODS.map((m) => unitEffort(m, part.kind, settings, { accessM: s.accessM, faceC: s.faceC, learned: undefined }))),
+    );
+  return made;
+}
+
+/** Every method on one kind of part, best first. @param known must be of this sheet, and `memo` of one firm's settings only */
+function optionsFor(s: SurfaceSheet, part: PartSheet, settings: FirmSettings, known: OfSheet, memo: OptionMemo): readonly MethodOption[] {
   const key = `${part.kind}/${part.grits.join()}/${part.toolC}`;
   const there = known.get(key);
   if (there) return there;
-  const options = METHODS.map((m): MethodOption => {
-    const judged = judge(m, sheetFor(s, m, part, settings));
+  const efforts = usualEfforts(s, part, settings, memo);
+  const options = METHODS.map((m, i): MethodOption => {
+    const { methodId, verdict, because, canInsist } = judge(m, sheetFor(s, m, part, settings));
     const learned = s.trials[m.id];
     return {
-      ...judged,
-      because: learned && m.suits.includes(s.material) ? [...judged.because, ...learned.because] : judged.because,
-      perM2: unitEffort(m, part.kind, settings, { accessM: s.accessM, faceC: s.faceC, learned }),
+      methodId,
+      verdict,
+      because: learned && m.suits.includes(s.material) ? [...because, ...learned.because] : because,
+      canInsist,
+      perM2: learned ? unitEffort(m, part.kind, settings, { accessM: s.accessM, faceC: s.faceC, learned }) : efforts[i]!,
       harm: m.harm,
       bite: m.bite,
       coatsReached: coatsReached(m.bite, s.depths),
@@ -121,6 +141,14 @@ const refusedHelpers = (part: Part, helpers: readonly MethodOption[]): Reason[] 
     return [why('also.refused', 'job-record', { method: id }, 'block', 'hazard'), ...o.because.filter((r) => r.effect === 'block')];
   });
 
+const open = new WeakMap<readonly MethodOption[], ReadonlySet<MethodId>>();
+/** Those that are not blocked. Like parts share their list. */
+function openIn(options: readonly MethodOption[]): ReadonlySet<MethodId> {
+  let made = open.get(options);
+  if (!made) open.set(options, (made = new Set(options.filter((o) => o.verdict !== 'blocked').map((o) => o.methodId))));
+  return made;
+}
+
 const RUST_HELPERS: readonly MethodId[] = ['rustGel'];
 const MOLD_CLEANERS: readonly MethodId[] = ['moldWash', 'moldBiocide', 'moldBleach'];
 
@@ -133,7 +161,8 @@ function alsoOn(
   main: MethodId | null,
 ): Answer<MethodId>[] {
   const disturbed = main !== null && methodById(main).disturbs && !methodById(main).removesPiece;
-  const allowed = (id: MethodId) => helpers.some((o) => o.methodId === id && o.verdict !== 'blocked');
+  const allowedHere = openIn(helpers);
+  const allowed = (id: MethodId) => allowedHere.has(id);
   const out = part.alsoIds.filter(allowed).map((id) => answer(id, why('also.byPerson', 'job-record', { method: id })));
   const cleans = part.alsoIds.some((id) => allowed(id) && methodById(id).takes.includes('mold'));
   // The firm's school where it may be used here, else another that may.
@@ -268,7 +297,7 @@ export function choose(s: Surface, ctx: SurfaceContext, area: TakeOff, lead: Lea
   const sheet = surfaceSheet(s, ctx, lead, required.value);
   const known = ofSheet(sheet, memo);
   const parts = liveParts(s).map((part): PartChoice => {
-    const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, known));
+    const { main, helpers } = splitOptions(optionsFor(sheet, partSheet(part), ctx.settings, known, memo));
     const declined = s.declinedOn !== null;
     const selected = declined ? LEFT : select(part, main);
     const refused = refusedHelpers(part, helpers);
@@ -313,10 +342,32 @@ export function jointProof(all: readonly PriceProof[]): PriceProof {
   return proofs.every((p) => p === 'none') ? 'none' : proofs.every((p) => p === 'trial') ? 'trial' : 'partly';
 }
 
-/** What the plan does, by method: main and helping, each with its unit effort. */
-export function picksOf(p: PartChoice): { readonly option: MethodOption; readonly main: boolean; readonly because: readonly Reason[] }[] {
+/** A method of the plan with its unit effort. */
+export interface Picked {
+  readonly option: MethodOption;
+  readonly main: boolean;
+  readonly because: readonly Reason[];
+}
+
+const picked = new WeakMap<PartChoice, readonly Picked[]>();
+/** What the plan does, by method: main and helping. Every stage asks for it, so it is looked up once for each part. */
+export function picksOf(p: PartChoice): readonly Picked[] {
+  let made = picked.get(p);
+  if (!made) picked.set(p, (made = picksAnew(p)));
+  return made;
+}
+
+const methodsIn = new WeakMap<Choice['parts'], readonly Method[]>();
+/** Every method of the plan, main and helping, each once, as its parts name them. */
+export function methodsOf({ parts }: Pick<Choice, 'parts'>): readonly Method[] {
+  let made = methodsIn.get(parts);
+  if (!made) methodsIn.set(parts, (made = [...new Set(parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId))))]));
+  return made;
+}
+
+function picksAnew(p: PartChoice): readonly Picked[] {
   const main = p.options.find((o) => o.methodId === p.selected.value);
-  const helping = p.also.flatMap((a) => {
+  const helping = p.also.flatMap((a): Picked[] => {
     const option = p.helpers.find((o) => o.methodId === a.value);
     return option ? [{ option, main: false, because: a.because }] : [];
   });

@@ -8,6 +8,8 @@ export {
   choose,
   countsOf,
   jointProof,
+  methodsOf,
+  optionMemo,
   picksOf,
   priceProof,
   type PriceProof,

@@ -17,7 +17,7 @@ import {
 import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
-import { picksOf, type Choice } from '../choose';
+import { methodsOf, picksOf, type Choice } from '../choose';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { measure, type Measure } from '../units/units';
@@ -305,7 +305,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const left = answer(leftValue, why(`left.${leftValue}`, 'trade-prime', { area: measure(primedM2, 'm2') })) as CoatingPlan['left'];
   const films = [...new Set(worked.flatMap((w) => (w.areaM2 > 0 ? filmUnder(w.method, lead) : [])))];
   const topcoatId = s.topcoat ?? usualTopcoat(s, ctx, films, endsClear(s));
-  const residues = [...new Set(choice.parts.flatMap((p) => picksOf(p).flatMap((x) => methodById(x.option.methodId).leaves)))].filter(
+  const residues = [...new Set(methodsOf(choice).flatMap((m) => m.leaves))].filter(
     // Grain is raised and charred on wood only.
     (r) => TIMBER.includes(s.material) || (r !== 'grain' && r !== 'char'),
   );
@@ -470,7 +470,6 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     return own.length === 0 ? [] : [layingOf(use, own, { s, ctx })];
   });
   const notSo = layings.flatMap((l) => l.selected.because.filter((r) => r.effect === 'block'));
-  const base = { left, bareM2: primedM2, topcoat, layings, residues, wipe: lastWipe(s, ctx, leftValue), asks };
   const whereOf = (l: CoatLine): CoatWhere =>
     l.areaM2 >= area.totalM2 * 0.98
       ? 'all'
@@ -482,6 +481,17 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     ...guaranteed(asLaid(laid(l, layings, s, outdoors), s, ctx.spread, ctx.settings, outdoors)),
     where: whereOf(l),
   }));
-  if (notSo.length > 0) return { ...base, lines: [], refusedLines: whole, refused: notSo };
-  return { ...base, lines: whole, refusedLines: [], refused };
+  const lays = notSo.length === 0;
+  return {
+    left,
+    bareM2: primedM2,
+    topcoat,
+    lines: lays ? whole : [],
+    refusedLines: lays ? [] : whole,
+    layings,
+    residues,
+    wipe: lastWipe(s, ctx, leftValue),
+    refused: lays ? refused : notSo,
+    asks,
+  };
 }

@@ -4,7 +4,7 @@
  */
 import type { Check, Hazard, Job, JobFacts, Space, Surface } from '../facts';
 import { methodById } from '../catalogue';
-import type { OptionMemo } from '../choose';
+import { optionMemo, type OptionMemo } from '../choose';
 import { Each, eachKept, kept, keptList, node } from '../graph/graph';
 import {
   asbestosAreas,
@@ -183,8 +183,8 @@ const optionMemos = new WeakMap<FirmSettings, OptionMemo>();
 function optionsUnder(settings: FirmSettings): OptionMemo {
   const known = optionMemos.get(settings);
   // The bound keeps a long session small.
-  if (known && known.size <= 2000) return known;
-  const made: OptionMemo = new Map();
+  if (known && known.sheets.size <= 2000) return known;
+  const made = optionMemo();
   optionMemos.set(settings, made);
   return made;
 }

@@ -15,7 +15,7 @@ import { methodById, type Method } from '../catalogue';
 import { baseOf, LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
-import { HIGH_M, picksOf, type Choice } from '../choose';
+import { HIGH_M, methodsOf, picksOf, type Choice } from '../choose';
 import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
 import type { SurfaceContext } from '../surface/context';
@@ -213,8 +213,7 @@ export function needsOf(
 ): Needs {
   const { rulebook } = ctx;
   const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
-  const picks = new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)));
-  const methods = [...picks].map(methodById).filter((m) => m.disturbs);
+  const methods = methodsOf(choice).filter((m) => m.disturbs);
   // Old putty holds lead of its own, whatever the paint on it is.
   const putty =
     (methods.some((m) => m.takes.includes('putty')) || repairs.some((r) => TAKES_PUTTY.includes(r.repair.value))) &&

@@ -3,7 +3,7 @@ import { MASONRY, type MethodId, type Problem, type Surface } from '../facts';
 import { surfaceProblems } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { HISTORIC_BEFORE, type SurfaceContext } from './context';
-import { choose, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
+import { choose, methodsOf, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
 import { coat, type CoatingPlan } from '../coat';
 import {
   isPresent,
@@ -39,8 +39,14 @@ export interface WorkPlan {
   readonly standsAt: string | null;
 }
 
-/** What follows from the surface alone: all but what its zone does for it and where the work stands. */
-export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'money' | 'sharedMoney' | 'next'> & {
+/** What its zone does for it, and where the work stands. */
+type FromZone = Pick<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'money' | 'sharedMoney' | 'next'>;
+
+/** What follows from the surface alone. */
+export interface SurfaceOwn {
+  /** All of its plan but what its zone does for it and where the work stands. */
+  readonly plan: Omit<SurfacePlan, keyof FromZone>;
+  readonly surfaceId: string;
   readonly name: string;
   /** From above down. */
   readonly turn: number;
@@ -55,7 +61,7 @@ export type SurfaceOwn = Omit<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'm
   readonly labourPerHour: number;
   /** The next thing to do on it before anything is set up; null: it hangs on its checks. */
   readonly first: SurfacePlan['next'] | null;
-};
+}
 
 export interface SurfacePlan {
   readonly surfaceId: string;
@@ -126,13 +132,14 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const hold = holdOf(s);
   const choice = choose(s, ctx, area, lead, hold.value, memo);
   const coating = coat(s, ctx, area, choice, lead);
-  const stroked = choice.parts.some((p) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs));
+  const methods = methodsOf(choice);
+  const stroked = methods.some((m) => m.disturbs);
   const repairs = repairsOf(s, ctx, area.totalM2, stroked);
   const asked = { s, ctx, choice, coating, lead, repairs };
   const { steps, sent, materials: signed } = withSigns(ownSteps(asked), { s, ctx, choice, coating, lead });
   // What is left as it is, or waits for an answer, is not repaired either; what is asked about keeps its stuff in the price.
   const repairing = steps.some((st) => st.kind === 'repair' || st.id === 'repair.ask' || st.id === 'level.ask');
-  const base = {
+  const plan: SurfaceOwn['plan'] = {
     surfaceId: s.id,
     spaceId: s.spaceId,
     area,
@@ -156,42 +163,30 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   };
   const needs = needsOf(s, ctx, choice, lead, coating, repairs);
   return {
-    ...base,
+    plan,
+    surfaceId: s.id,
     name: s.name,
     turn: turnOf(s.element),
     needs,
     steps,
     sent,
     checks: s.checks,
-    planned: [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))],
+    planned: methods.map((m) => m.id),
     workedM2: steps.some((st) => st.kind === 'prepare') ? choice.parts.reduce((sum, p) => sum + p.areaM2, 0) : 0,
     // Taken to the bench it closes nothing.
     opening: isOpening(s.element) && !s.bench ? s.opening : 'sealed',
     labourPerHour: ctx.settings.labourPerHour,
-    first: firstOnSurface(s, base, needs, ctx),
+    first: firstOnSurface(s, plan, needs, ctx),
   };
 }
 
 /** The whole plan of a surface: its own, and what its zone does for it. */
 export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
-  const {
-    needs: _n,
-    name: _name,
-    turn: _turn,
-    steps,
-    sent: _s,
-    checks: _c,
-    planned: _p,
-    workedM2: _w,
-    opening: _o,
-    labourPerHour,
-    first,
-    ...base
-  } = own;
-  const share = zone.shares.get(own.surfaceId) ?? 0;
+  const { plan, surfaceId, steps, labourPerHour, first } = own;
+  const share = zone.shares.get(surfaceId) ?? 0;
   const of = (r: Range): Range => ({ low: r.low * share, high: r.high * share });
   const hands = hoursOf(steps);
-  const around = stepsAround(steps, own.surfaceId, zone);
+  const around = stepsAround(steps, surfaceId, zone);
   const sharedH = of(zone.plan.handsOnH);
   const sharedMoney = of(zone.plan.money);
   const { protection } = zone.plan;
@@ -202,16 +197,33 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
     waitH: hands.waitH,
     standsAt: around[0]?.kind === 'ask' || around[0]?.id === 'leave' ? around[0].id : standsAt(around),
   };
+  // One literal and no spread: this is made for every surface of a house, whenever its zone says anything else.
   return {
-    ...base,
+    surfaceId: plan.surfaceId,
+    spaceId: plan.spaceId,
     zoneId: zone.plan.zoneId,
+    area: plan.area,
+    lead: plan.lead,
+    asbestos: plan.asbestos,
+    mold: plan.mold,
+    touch: plan.touch,
+    trials: plan.trials,
+    hold: plan.hold,
+    issue: plan.issue,
+    choice: plan.choice,
     protection,
+    coating: plan.coating,
     work,
     money: {
-      low: hands.handsOnH.low * labourPerHour + base.materials.low + base.coats + sharedMoney.low,
-      high: hands.handsOnH.high * labourPerHour + base.materials.high + base.coats + sharedMoney.high,
+      low: hands.handsOnH.low * labourPerHour + plan.materials.low + plan.coats + sharedMoney.low,
+      high: hands.handsOnH.high * labourPerHour + plan.materials.high + plan.coats + sharedMoney.high,
     },
     sharedMoney,
+    materials: plan.materials,
+    repairs: plan.repairs,
+    coats: plan.coats,
+    proof: plan.proof,
+    problems: plan.problems,
     next: first ?? nextByChecks(work, protection),
   };
 }
@@ -233,8 +245,7 @@ function materialsOf(choice: Choice): Range {
 function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext, trials: readonly Conclusion[], coating: CoatingPlan): Answer<boolean> {
   if (choice.parts.some((p) => p.selected.value === null)) return answer(false, why('issue.asks', 'job-record', {}, 'block'));
   const historic = ctx.site.listed === 'yes' || ctx.builtYear === null || ctx.builtYear < HISTORIC_BEFORE;
-  const picked = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId))))];
-  const held = picked.flatMap((m) => {
+  const held = methodsOf(choice).flatMap((m) => {
     const spoken = againstSquares(m, trials, ctx);
     if (spoken !== null) return [spoken];
     const asks =
@@ -282,7 +293,7 @@ const unsampled = (a: AsbestosPicture): boolean => [a.coat.value, a.below.value]
 /** The next thing on one surface, in the order of work; null: it hangs on what has been passed. */
 function firstOnSurface(
   s: Surface,
-  p: Pick<SurfaceOwn, 'lead' | 'asbestos' | 'mold' | 'choice' | 'coating' | 'issue' | 'problems'>,
+  p: Pick<SurfacePlan, 'lead' | 'asbestos' | 'mold' | 'choice' | 'coating' | 'issue' | 'problems'>,
   { fibres }: Needs,
   ctx: SurfaceContext,
 ): SurfacePlan['next'] | null {

@@ -23,9 +23,21 @@ export interface TakeOff {
   readonly count: number;
 }
 
-export const liveParts = (s: Surface): Part[] => s.parts.filter((p) => p.removedAt === null);
-export const liveLayers = (s: Pick<Surface, 'layers'>): Surface['layers'] =>
-  s.layers.filter((l) => l.removedAt === null).sort((a, b) => a.position - b.position);
+const parts = new WeakMap<readonly Part[], readonly Part[]>();
+/** What is left of it, as entered. Every stage asks, so each list is gone through once. */
+export function liveParts(s: Pick<Surface, 'parts'>): readonly Part[] {
+  let made = parts.get(s.parts);
+  if (!made) parts.set(s.parts, (made = s.parts.filter((p) => p.removedAt === null)));
+  return made;
+}
+
+const layers = new WeakMap<Surface['layers'], Surface['layers']>();
+/** The coats that are there, from the top. */
+export function liveLayers(s: Pick<Surface, 'layers'>): Surface['layers'] {
+  let made = layers.get(s.layers);
+  if (!made) layers.set(s.layers, (made = s.layers.filter((l) => l.removedAt === null).sort((a, b) => a.position - b.position)));
+  return made;
+}
 
 /** A named size of the piece: as recorded, else as usual for the element. */
 export const sizeOf = (s: Pick<Surface, 'element' | 'measures'>, id: MeasureId): number =>

@@ -5,7 +5,7 @@
  */
 import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { GOODS_LEAD, picksOf, type Choice, type Range } from '../choose';
+import { GOODS_LEAD, methodsOf, type Choice, type Range } from '../choose';
 import { closeForMistH, LAYING, MIST_WIND, type CoatingPlan, type CoatLine } from '../coat';
 import { isPresent, type LeadPicture } from '../probe';
 import { why, type Reason } from '../reasons';
@@ -210,7 +210,7 @@ export function goodsStep(a: Around & { readonly lead: LeadPicture }): StepSpec[
 
 /** Before the first stroke: fittings, and what a stroke would spoil. */
 export function beforeStrokes(a: Around): StepSpec[] {
-  const strokes = a.choice.parts.flatMap((p) => picksOf(p).map((x) => methodById(x.option.methodId)));
+  const strokes = methodsOf(a.choice);
   const spoilers = spoilersOf(strokes);
   const what = [...targets(a), ...beside(a, spoilers.includes('blasting') || spoilers.includes('chemistry'))];
   const coats = a.coating.lines.length > 0;

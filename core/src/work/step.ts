@@ -49,7 +49,7 @@ export interface Amount {
 export interface StepSpec {
   readonly id: string;
   /** Where signs are seen: its stroke, its coat, its look. Not there: none are. */
-  readonly at?: SeenAt;
+  readonly at?: SeenAt | undefined;
   readonly kind: StepKind;
   readonly title: Reason;
   /** Person-hours, hands on. */
@@ -91,17 +91,39 @@ export const gate = (id: string, backTo: StepKind, because: Reason, asks: readon
   because,
 });
 
-/** A step of which only some is to be said. */
-export const stepOf = (st: Pick<StepSpec, 'id' | 'kind' | 'title'> & Partial<StepSpec>): StepSpec => ({
-  handsOnH: NOTHING,
-  waitH: NOTHING,
-  amounts: [],
-  gates: [],
-  because: [],
-  ...st,
+const NONE: readonly never[] = [];
+
+/** A step of which only some is to be said. All have one shape, in one order: thousands are made, copied and read for one plan. */
+export const stepOf = ({
+  id,
+  at,
+  kind,
+  title,
+  handsOnH = NOTHING,
+  waitH = NOTHING,
+  amounts = NONE,
+  gates = NONE,
+  because = NONE,
+}: Pick<StepSpec, 'id' | 'kind' | 'title'> & Partial<StepSpec>): StepSpec => ({
+  id,
+  at,
+  kind,
+  title,
+  handsOnH,
+  waitH,
+  amounts,
+  gates,
+  because,
 });
 
-export const hoursOf = (steps: readonly StepSpec[]): { readonly handsOnH: Range; readonly waitH: Range } => ({
-  handsOnH: steps.reduce((sum, st) => plus(sum, st.handsOnH), NOTHING),
-  waitH: steps.reduce((sum, st) => plus(sum, st.waitH), NOTHING),
-});
+export function hoursOf(steps: readonly StepSpec[]): { readonly handsOnH: Range; readonly waitH: Range } {
+  const handsOnH = { low: 0, high: 0 };
+  const waitH = { low: 0, high: 0 };
+  for (const st of steps) {
+    handsOnH.low += st.handsOnH.low;
+    handsOnH.high += st.handsOnH.high;
+    waitH.low += st.waitH.low;
+    waitH.high += st.waitH.high;
+  }
+  return { handsOnH, waitH };
+}

@@ -3,7 +3,7 @@ import { MASONRY, METAL, PLASTER, TIMBER, type MethodId, type Surface } from '..
 import type { SurfaceContext } from '../surface/context';
 import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
-import { effortOn, isMains, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
+import { effortOn, isMains, methodsOf, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
 import { baseOf, DEW_MARGIN_C, LAYING, layH, leavesProfile, PROFILE, stainOf, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent, readsWet } from '../probe';
@@ -423,7 +423,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
     });
     return steps;
   }
-  const picks = [...new Set(choice.parts.flatMap((p) => picksOf(p).map((x) => x.option.methodId)))].map(methodById);
+  const picks = methodsOf(choice);
   const disturbing = picks.filter((m) => m.disturbs);
   if (picks.length > 0 && picks.every((m) => m.id === 'leave') && coating.lines.length === 0 && coating.refused.length === 0) {
     step({

@@ -173,20 +173,41 @@ export function standingOf(
   };
 }
 
+const NO_GATES: readonly Gate[] = [];
+
 /** Steps as they stand. */
 export const placed = (steps: readonly StepSpec[], surfaceId: string | null, zoneId: string, standing: Standing): Step[] =>
-  steps.map((st) => ({
-    ...st,
+  steps.map(({ id, at, kind, title, handsOnH, waitH, amounts, gates, because }) => ({
+    id,
+    at,
+    kind,
+    title,
+    handsOnH,
+    waitH,
+    amounts,
+    gates:
+      gates.length === 0
+        ? NO_GATES
+        : gates.map((g): Gate => {
+            const { state, waitsFor } = standing.state(surfaceId, g);
+            return {
+              id: g.id,
+              asks: g.asks,
+              backTo: g.backTo,
+              because: g.because,
+              state,
+              waitsFor,
+              zoneId: surfaceId === null ? zoneId : null,
+              placeId: zoneId,
+            };
+          }),
+    because,
     shared: surfaceId === null,
-    gates: st.gates.map((g): Gate => {
-      const { state, waitsFor } = standing.state(surfaceId, g);
-      return { ...g, state, waitsFor, zoneId: surfaceId === null ? zoneId : null, placeId: zoneId };
-    }),
   }));
 
 /** The first step with a check that failed, else the first with one that has not passed; null: all have. */
 export function standsAt(steps: readonly Step[]): string | null {
-  const failed = steps.flatMap((s) => s.gates.filter((g) => g.state === 'failed'))[0];
+  const failed = steps.find((s) => s.gates.some((g) => g.state === 'failed'))?.gates.find((g) => g.state === 'failed');
   const back = failed && steps.find((s) => s.kind === failed.backTo);
   return (back ?? steps.find((s) => s.gates.some((g) => g.state !== 'passed')))?.id ?? null;
 }
