@@ -47,20 +47,22 @@ const pointsAt = (entity: Entity, row: Row, ids: ReadonlySet<string>): boolean =
  * @param facts null: only what has to stand beside it is looked for
  */
 function referenceProblems(facts: JobFacts | null, parent: object, entity: Entity, row: Row, path: string): Problem[] {
-  return specOf(entity).refs.flatMap((ref) => {
-    if (ref.prefix || (facts === null && ref.where !== 'beside')) return [];
+  const out: Problem[] = [];
+  for (const ref of specOf(entity).refs) {
+    if (ref.prefix || (facts === null && ref.where !== 'beside')) continue;
     const named = namedBy(row, ref.field);
-    if (named.length === 0) return [];
+    if (named.length === 0) continue;
     const { where } = ref;
     const holder: object | undefined =
       where === 'beside' ? parent : where === 'job' ? facts! : facts!.surfaces.find((s) => s.id === row[where.under]);
     const there = (typeof ref.to === 'string' ? [ref.to] : ref.to).flatMap((to): readonly { readonly id: string }[] =>
       to === 'job' ? (facts === null ? [] : [facts.job]) : ((holder as Lists | undefined)?.[specOf(to as Entity).list!] ?? []),
     );
-    return named
-      .filter((id) => id === row.id || !there.some((r) => r.id === id))
-      .map((id) => ({ path: `${path}.${ref.at ?? ref.field}`, message: ref.says(row, id) }));
-  });
+    for (const id of named)
+      if (id === row.id || !there.some((r) => r.id === id))
+        out.push({ path: `${path}.${ref.at ?? ref.field}`, message: ref.says(row, id) });
+  }
+  return out;
 }
 
 /** Shares are entered to a whole percent; a thousandth forgives floating addition. */
@@ -201,6 +203,8 @@ function ownProblems(entity: Entity, row: Row, surface: Surface, path: string, t
   }
 }
 
+const UNDER_SURFACE = childrenOf('surface').map((entity) => ({ entity, list: specOf(entity).list! }));
+
 /**
  * @param facts null: what the surface can tell by itself
  * @param path where the surface stands, for messages
@@ -226,8 +230,7 @@ export function surfaceProblems(
   const kinds = parts.map((p) => p.kind);
   if (new Set(kinds).size !== kinds.length)
     out.push({ path: `${path}.parts`, message: 'a kind of part is listed twice: add the shares together' });
-  for (const entity of childrenOf('surface')) {
-    const list = specOf(entity).list!;
+  for (const { entity, list } of UNDER_SURFACE) {
     (surface as unknown as Lists)[list]!.forEach((row, i) => {
       if (touched !== undefined && !touched.has(row.id) && !pointsAt(entity, row, touched)) return;
       const at = `${path}.${list}[${i}]`;

@@ -270,7 +270,27 @@ interface CoatStates {
   readonly anyFound: boolean;
   readonly depthKnown: boolean;
 }
+
+/** The sums of a room ask first, then the surface's own plan, about the same coats under the same view. */
+const lastStates = new WeakMap<readonly StackCoat[], { readonly surface: Surface; readonly seen: LeadView; readonly states: CoatStates }>();
 function coatStates(surface: Surface, stack: readonly StackCoat[], ctx: LeadView): CoatStates {
+  const last = lastStates.get(stack);
+  if (
+    last?.surface === surface &&
+    last.seen.rulebook === ctx.rulebook &&
+    last.seen.builtYear === ctx.builtYear &&
+    last.seen.instruments === ctx.instruments &&
+    last.seen.past === ctx.past
+  )
+    return last.states;
+  const { rulebook, builtYear, instruments, past } = ctx;
+  const seen: LeadView = { rulebook, builtYear, instruments, past };
+  const states = coatStatesAnew(surface, stack, seen);
+  lastStates.set(stack, { surface, seen, states });
+  return states;
+}
+
+function coatStatesAnew(surface: Surface, stack: readonly StackCoat[], ctx: LeadView): CoatStates {
   const judged = judgedReadings(surface, ctx.rulebook, ctx.instruments);
   const anyFound = judged.some((j) => j.verdict.says === 'lead');
   const before = foundBefore(surface, judged, ctx);

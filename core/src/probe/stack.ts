@@ -14,8 +14,15 @@ export interface StackCoat {
   readonly yearApplied: number | null;
 }
 
+const stacks = new WeakMap<Surface, readonly StackCoat[]>();
 /** The coats from the top down; where they were not counted to the material, doubt is a coat of its own at the bottom. */
-export function stackOf(s: Surface): StackCoat[] {
+export function stackOf(s: Surface): readonly StackCoat[] {
+  let made = stacks.get(s);
+  if (!made) stacks.set(s, (made = stackAnew(s)));
+  return made;
+}
+
+function stackAnew(s: Surface): StackCoat[] {
   const coats: StackCoat[] = liveLayers(s).map((l) => ({
     id: l.id,
     binder: l.binder,
