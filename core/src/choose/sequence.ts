@@ -1,6 +1,6 @@
 /** In which order the methods of a surface are worked, whatever order they were entered in, and why anything was moved. */
 import type { MethodId, PartKind, Surface } from '../facts';
-import { methodById, type Method } from '../catalogue';
+import { METHODS, methodById, type Method } from '../catalogue';
 import { why, type Reason, type SourceId } from '../reasons';
 import { isMains, reactions, type ReactionRule } from './reacts';
 
@@ -61,7 +61,7 @@ const PHASES: readonly Phase[] = [
 /** Stripper drips on what lies below: turned before mouldings before flats. */
 const PART_ORDER: readonly PartKind[] = ['turned', 'carved', 'tight', 'threads', 'moulded', 'besideGlass', 'underside', 'flat', 'arris'];
 
-function phaseOf(m: Method): Phase {
+function settlePhase(m: Method): Phase {
   if (m.id === 'leave' || m.id === 'cover' || m.id === 'encapsulate') return 'keep';
   if (m.takes.includes('dirt')) return 'wash';
   if (m.takes.length === 1 && m.takes[0] === 'mold') return 'mold';
@@ -79,7 +79,9 @@ function phaseOf(m: Method): Phase {
   return 'sand';
 }
 
-const phaseOfStroke = (x: Stroke): Phase => (x.half === 'coarse' ? 'coarse' : phaseOf(methodById(x.methodId)));
+const PHASE: ReadonlyMap<MethodId, Phase> = new Map(METHODS.map((m) => [m.id, settlePhase(m)]));
+const phaseOf = (id: MethodId): Phase => PHASE.get(id)!;
+const phaseOfStroke = (x: Stroke): Phase => (x.half === 'coarse' ? 'coarse' : phaseOf(x.methodId));
 const rank = (x: Stroke): number => PHASES.indexOf(phaseOfStroke(x)) * 100 + PART_ORDER.indexOf(x.kind);
 const token = (x: Stroke): string => `${x.partId}/${x.methodId}`;
 
@@ -119,10 +121,10 @@ function apartReasons(strokes: readonly Stroke[]): Reason[] {
  * A sanding to bare with strippers on other parts is split: coarse before them, final after, so that drips are sanded away.
  */
 export function sequence(s: Pick<Surface, 'workOrder' | 'aim'>, chosen: readonly Omit<Stroke, 'half'>[]): Sequence {
-  const stripped = chosen.some((x) => phaseOf(methodById(x.methodId)) === 'strip');
+  const stripped = chosen.some((x) => phaseOf(x.methodId) === 'strip');
   const strokes = chosen.flatMap((x): Stroke[] => {
     const m = methodById(x.methodId);
-    const split = s.aim === 'bareClear' && stripped && m.bite === 'bare' && phaseOf(m) === 'sand';
+    const split = s.aim === 'bareClear' && stripped && m.bite === 'bare' && phaseOf(m.id) === 'sand';
     return split
       ? [
           { ...x, half: 'coarse' },

@@ -40,9 +40,11 @@ const middle = (m: { readonly low: number; readonly high: number }) => (m.low + 
  * @param ids whose answer is supposed; the others stay as they are
  */
 function positiveMoney(facts: JobFacts, ids: ReadonlySet<string>, settings: FirmSettings, thisYear: number): ReadonlyMap<string, number> {
+  if (ids.size === 0) return new Map();
+  // One memory for both: what is not supposed is planned once.
+  const deriver = createDeriver();
   const world = (leadPct: number): ReadonlyMap<string, number> => {
     const supposed = { ...facts, surfaces: facts.surfaces.map((s) => (ids.has(s.id) ? asIf(s, leadPct, facts.job.createdAt) : s)) };
-    const deriver = createDeriver();
     const plans =
       ids.size > 8
         ? deriver.derive(supposed, settings, thisYear).surfaces
@@ -52,6 +54,10 @@ function positiveMoney(facts: JobFacts, ids: ReadonlySet<string>, settings: Firm
   const [yes, no] = [world(5), world(0)];
   return new Map([...ids].map((id) => [id, Math.max(0, (yes.get(id) ?? 0) - (no.get(id) ?? 0))]));
 }
+
+/** Some test of it would still say something. */
+const isOpen = (plans: readonly SurfacePlan[]): boolean =>
+  plans.some((p) => p.lead.next.value !== 'none' && p.lead.next.value !== 'waitForLab');
 
 /**
  * One testing combination.
@@ -78,7 +84,7 @@ export function assessGroup(
   const builtYear = first.yearMade ?? space?.yearBuilt ?? facts.job.yearBuilt;
   const chance = leadChance(builtYear, first.element, swabs, rulebook);
   const state = strictest(plans.map((p) => p.lead.overall.value));
-  const open = plans.some((p) => p.lead.next.value !== 'none' && p.lead.next.value !== 'waitForLab');
+  const open = isOpen(plans);
   const labOnly = rulebook.leadPaint === null || !settings.recognisedKit || plans.some((p) => p.lead.next.value === 'labAllCoats');
   const tests = group.needed.value;
   const more = open ? (extra ?? positiveMoney(facts, ids, settings, thisYear)) : undefined;
@@ -96,19 +102,11 @@ export function assessGroup(
 }
 
 export function assessGroups(facts: JobFacts, plan: JobPlan, settings: FirmSettings, thisYear: number): GroupAssessment[] {
-  const groups = leadGroups(facts);
-  const extra = positiveMoney(facts, new Set(groups.flatMap((g) => g.surfaceIds)), settings, thisYear);
   const byId = new Map(plan.surfaces.map((p) => [p.surfaceId, p]));
-  return groups.map((g) =>
-    assessGroup(
-      facts,
-      g,
-      g.surfaceIds.flatMap((id) => byId.get(id) ?? []),
-      settings,
-      thisYear,
-      extra,
-    ),
-  );
+  const groups = leadGroups(facts).map((group) => ({ group, plans: group.surfaceIds.flatMap((id) => byId.get(id) ?? []) }));
+  const asked = new Set(groups.flatMap(({ group, plans }) => (isOpen(plans) ? group.surfaceIds : [])));
+  const extra = positiveMoney(facts, asked, settings, thisYear);
+  return groups.map(({ group, plans }) => assessGroup(facts, group, plans, settings, thisYear, extra));
 }
 
 /** Chance that a suspect of each kind, from before the ban, holds asbestos. From memory of survey practice: ranks, not measurements. */
