@@ -51,6 +51,32 @@ export default [
       ],
     },
   },
+  {
+    // What the first screen loads; all else is one piece that comes after it (client/src/stages/rest.ts).
+    files: [
+      'client/app/**/*.tsx',
+      'client/src/*.{ts,tsx}',
+      'client/src/{kit,section,store}/**/*.{ts,tsx}',
+      'client/src/stages/{Notices,PaperButton,keys,money,on-demand,save-file,stage,stages}.{ts,tsx}',
+      'client/src/stages/*/stage.ts',
+      'client/src/stages/start/StartScreen.tsx',
+    ],
+    ignores: ['**/*.test.{ts,tsx}', 'client/src/store/{derived,testing}.ts', 'client/src/kit/Why.tsx'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^@roughsill/core(?!/records$)|/derived$',
+              allowTypeImports: true,
+              message: 'The first screen takes from the core what @roughsill/core/records shows: nothing derived.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   // What is tested is named by the file; the shape of a JSON reply is not.
   { files: ['server/**', 'scripts/**', 'tests/**'], rules: { 'expo/no-dynamic-env-var': 'off' } },
   { files: ['**/*.test.ts', '**/*.test.tsx', 'tests/**'], rules: { '@typescript-eslint/no-explicit-any': 'off', 'import/first': 'off' } },

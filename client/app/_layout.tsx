@@ -6,7 +6,7 @@ import { router, Slot, usePathname, type ErrorBoundaryProps } from 'expo-router'
 import besley from '@fontsource/besley/files/besley-latin-700-normal.woff2';
 import read from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
 import readBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2';
-import { spellAs } from '@roughsill/core';
+import { spellAs } from '@roughsill/core/records';
 import { boot, readEarly, useAppSelector } from '../src/store';
 import { useKeys } from '../src/stages/keys';
 import { Stumbled } from '../src/Stumbled';
@@ -14,8 +14,11 @@ import { titled, useTrail } from '../src/trail';
 import { useOffline } from '../src/useOffline';
 import { PAGE_TITLES } from '../src/useTitle';
 
-// Every screen but the first needs this piece: it is fetched while the page is still being put together.
-if (typeof location !== 'undefined' && location.pathname !== '/') void import('../src/stages/rest');
+// Every screen but the first needs this piece: it is fetched while the page is still being put together, and behind the first screen
+// as soon as that one stands.
+const REST_AFTER_MS = 4000;
+const fetchRest = () => void import('../src/stages/rest').catch(() => undefined);
+if (typeof location !== 'undefined' && location.pathname !== '/') fetchRest();
 
 // What this phone keeps is read meanwhile.
 const early = typeof indexedDB === 'undefined' ? undefined : readEarly();
@@ -50,6 +53,14 @@ function useFrameGone(): void {
   }, []);
 }
 
+function useRestSoon(): void {
+  useEffect(() => {
+    if (location.pathname !== '/' || typeof requestIdleCallback !== 'function') return undefined;
+    const asked = requestIdleCallback(fetchRest, { timeout: REST_AFTER_MS });
+    return () => cancelIdleCallback(asked);
+  }, []);
+}
+
 /** What holds on every screen: its name, and the key that lists the keys. */
 function Everywhere() {
   const path = usePathname();
@@ -76,6 +87,7 @@ export default function Layout() {
   useFonts({ Besley: besley, Hyperlegible: read, HyperlegibleBold: readBold });
   useOffline();
   useFrameGone();
+  useRestSoon();
   return (
     <Provider store={store}>
       <Pigments />

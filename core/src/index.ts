@@ -18,25 +18,7 @@ export * from './job/derive';
 export { NEXT_ACTS, type NextAct, type SurfacePlan } from './surface/plan';
 export * from './job/digest';
 export { isOutdoors } from './job/views';
-export {
-  convert,
-  formatHours,
-  formatMeasure,
-  formatRange,
-  formatWeight,
-  formatWork,
-  many,
-  measure,
-  moneyIn,
-  roundForReading,
-  withCommas,
-  UNITS,
-  unitFor,
-  type Measure,
-  type Unit,
-  type UnitSystem,
-} from './units/units';
-export { feetAndInches, lengthText, readLength, readNumber, usualSize, type Read } from './units/length';
+export * from './units/face';
 export { entryTold } from './job/told';
 export { headOf, type JobHead } from './job/head';
 export { toBuy } from './job/to-buy';

@@ -110,12 +110,12 @@ test('the total with its lines, and what certainty would cost, best first, on tw
   await expect(table).toContainText('Asked for, whatever it costs');
   await expect(table).toContainText('trial square');
   await table
-    .getByRole('button', { name: /Old slipway boards.*why/ })
+    .getByRole('button', { name: /Limewashed brick.*why/ })
     .first()
     .click();
   await expect(table).toContainText('Lead or none: $');
-  await app.button(/^Take the test on Old slipway boards/).click();
-  await expect(page.getByRole('heading', { name: 'Old slipway boards' })).toBeVisible();
+  await app.button(/^Take the test on Limewashed brick/).click();
+  await expect(page.getByRole('heading', { name: 'Limewashed brick' })).toBeVisible();
 });
 
 test('a page for the client with one typed sentence, on one side; the plan on paper within twelve pages, its reasons once', async ({

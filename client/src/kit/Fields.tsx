@@ -1,7 +1,7 @@
 /** Fields: a label above, the unit beside, steppers where a thumb helps, the problem underneath. What was typed is never thrown away. */
 import { createElement, useEffect, useId, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
-import { lengthText, readLength, readNumber, type Read, type UnitSystem } from '@roughsill/core';
+import { lengthText, readLength, readNumber, type Read, type UnitSystem } from '@roughsill/core/records';
 import { useDraft } from './drafts';
 import { useUnits } from './Units';
 import { Words } from './Words';

@@ -1,7 +1,8 @@
 /** The state of a hazard as a paint chip: broken outline, hatched, dotted, solid, plain outline. Never by colour alone. */
 import { View } from 'react-native';
 import Svg, { Circle, ClipPath, Defs, G, Line, Polygon } from 'react-native-svg';
-import { say, type HazardState } from '@roughsill/core';
+import { say } from '@roughsill/core/records';
+import type { HazardState } from '@roughsill/core';
 import { Words } from './Words';
 
 const CHIP = '5,3 19,2 25,9 22,22 8,25 2,14';

@@ -1,6 +1,6 @@
 /** In which units, and on which clock, the job is read. */
 import { createContext, useContext } from 'react';
-import type { UnitSystem } from '@roughsill/core';
+import type { UnitSystem } from '@roughsill/core/records';
 
 const Units = createContext<UnitSystem>('ft');
 export const UnitsProvider = Units.Provider;

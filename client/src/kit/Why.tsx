@@ -1,7 +1,7 @@
 /** Unfolds the reasons and sources under any answer. Not in the kit's index: the sentences are loaded with the screens that show them. */
 import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import type { Reason } from '@roughsill/core';
+import type { Reason } from '@roughsill/core/records';
 import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS } from '@roughsill/core/words';
 import { useUnits } from './Units';
 import { Words } from './Words';

@@ -5,7 +5,8 @@
 import { useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import Svg, { Defs, G, Line, Path, Pattern, Polygon, Rect, Text as SvgText } from 'react-native-svg';
-import { METAL, MASONRY, PLASTER, say, UNCOUNTED, type HazardState, type Material, type SurfacePlan } from '@roughsill/core';
+import { METAL, MASONRY, PLASTER, say, UNCOUNTED, type Material } from '@roughsill/core/records';
+import type { HazardState, SurfacePlan } from '@roughsill/core';
 import { StateChip } from '../kit';
 
 export interface SectionCoat {

@@ -5,7 +5,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import type { JobFacts } from '@roughsill/core';
 import { Button, Empty, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
 import { useJob } from '../store';
-import { Notices } from './Notices';
+import { JobNotices } from './JobNotices';
 import { useKeptScroll, useWayBack } from '../trail';
 import { useTitle } from '../useTitle';
 import type { StageId } from './stages';
@@ -57,7 +57,7 @@ export function JobPage({ title, hint, back = 'probe', full, children }: JobPage
             {children(facts)}
             <Words look="note">Rough Sill advises. Local rules, the data sheet, a lab and licensed practice come first.</Words>
           </ScrollView>
-          <Notices jobId={jobId} />
+          <JobNotices jobId={jobId} />
         </View>
       </ZoneProvider>
     </UnitsProvider>

@@ -7,11 +7,12 @@ import { ActivityIndicator, FlatList, TextInput, View } from 'react-native';
 import { router, Slot, useGlobalSearchParams } from 'expo-router';
 import type { JobDigest, JobFacts } from '@roughsill/core';
 import { Button, Empty, NextBar, Pick, UnitsProvider, useWide, Words, ZoneProvider } from '../kit';
-import { drawn, findSurface, useDigest, useJob } from '../store';
+import { findSurface, useJob } from '../store';
+import { drawn, useDigest } from '../store/derived';
 import { JobSums } from './JobSums';
 import { Ledge, StageColumn } from './Ledge';
 import { MayIPanel } from './MayIPanel';
-import { Notices } from './Notices';
+import { JobNotices } from './JobNotices';
 import { JobOverview, OverviewPane, SurfaceScreen } from './on-demand';
 import { TodayPanel } from './probe/TodayPanel';
 import { SurfaceList } from './SurfaceList';
@@ -98,7 +99,7 @@ function JobLayout({ facts }: { readonly facts: JobFacts }) {
                 <Slot />
               </View>
             </View>
-            <Notices jobId={jobId} />
+            <JobNotices jobId={jobId} />
             {wide ? null : <Ledge facts={facts} stage={stage} digest={digest} surfaceId={surfaceId} />}
           </View>
         </Job.Provider>

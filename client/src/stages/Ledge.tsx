@@ -1,8 +1,9 @@
 /** The stages: a bottom ledge under the thumb, or a side column on a wide screen; each with what is still open in it. */
-import { spell } from '@roughsill/core';
+import { spell } from '@roughsill/core/records';
 import { Pressable, Text, View } from 'react-native';
 import { Link, router, type Href } from 'expo-router';
-import type { JobDigest, JobFacts } from '@roughsill/core';
+import type { JobFacts } from '@roughsill/core/records';
+import type { JobDigest } from '@roughsill/core';
 import { Button, Words } from '../kit';
 import { sessionSlice, useAppDispatch, useAppSelector } from '../store';
 import { openIn } from './stage';

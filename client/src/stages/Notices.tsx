@@ -1,12 +1,11 @@
 /** One thin bar above the ledge: what is not sent yet, what was refused, what clashed, and the way to take the last act back. */
-import { Component, useEffect, useRef, useState, type ReactNode } from 'react';
+import { Component, useEffect, useRef, useState, type ComponentType, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { router, usePathname, type Href } from 'expo-router';
-import { dueSquares, formatWork, valueText, type DueSquare, type JobDigest, type JobFacts, type Value } from '@roughsill/core';
+import { dueSquares, valueText, type DueSquare, type JobFacts, type Value } from '@roughsill/core/records';
 import { Button, Words } from '../kit';
-import { flush, keepAgain, noticeSlice, outboxSlice, undo, useAppDispatch, useAppSelector, useDigest, type UndoStep } from '../store';
+import { flush, keepAgain, noticeSlice, outboxSlice, undo, useAppDispatch, useAppSelector } from '../store';
 import { isTyping } from './keys';
-import { useMoney } from './money';
 import { saveFile } from './save-file';
 
 /** A recorded value as it was entered: a year has no thousands comma, and a whole sheet of answers is named, not read out. */
@@ -163,37 +162,8 @@ function useTold(jobId: string | undefined): string | null {
   return told !== null && step && (jobId === undefined || step.jobId === jobId) ? told : null;
 }
 
-type Totals = JobDigest['totals'];
-
-/** What the last entry made of the whole job; empty: nothing to speak of, or entered before this screen was opened. */
-function useChange(facts: JobFacts): string {
-  const step = useAppSelector((s) => s.notice.undo[0]);
-  const totals = useDigest(facts).digest?.totals;
-  const money = useMoney();
-  const [mark, setMark] = useState<{ step?: UndoStep; before?: Totals; last?: Totals }>({ step, before: totals, last: totals });
-  if (mark.step !== step) setMark({ step, before: mark.last, last: totals });
-  else if (mark.last !== totals) setMark({ ...mark, last: totals });
-  const { before } = mark;
-  if (!before || !totals) return '';
-  const middle = (r: { low: number; high: number }) => (r.low + r.high) / 2;
-  const more = (by: number, least: number, text: (n: number) => string) =>
-    Math.abs(by) < least ? '' : `${text(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`;
-  return [
-    more(middle(totals.money) - middle(before.money), 1, money),
-    more(middle(totals.personHours) - middle(before.personHours), 0.1, formatWork),
-  ]
-    .filter(Boolean)
-    .join(', ');
-}
-
-/** Stands all the time, so that it knows what the job came to before the entry. */
-function Told({ facts, told, where }: { readonly facts: JobFacts; readonly told: string | null; readonly where: string }) {
-  const change = useChange(facts);
-  return <>{told === null ? where : change ? `${told} · whole job: ${change}` : told}</>;
-}
-
 /** One line of a fixed height: what was entered last with the way back, else where the entries are. */
-function LastEntry({ jobId, told }: { readonly jobId?: string; readonly told: string | null }) {
+function LastEntry({ jobId, told, Told }: Pick<NoticesProps, 'jobId' | 'Told'> & { readonly told: string | null }) {
   const dispatch = useAppDispatch();
   const { waiting, status } = useAppSelector((s) => s.outbox);
   const facts = useAppSelector((s) => (jobId === undefined ? undefined : s.jobs.byId[jobId]?.facts));
@@ -206,7 +176,7 @@ function LastEntry({ jobId, told }: { readonly jobId?: string; readonly told: st
   return (
     <View role="status" className="min-h-touch flex-row items-center justify-between gap-2">
       <Words look="note" className="flex-1">
-        {facts ? <Told facts={facts} told={told} where={where} /> : (told ?? where)}
+        {facts && Told ? <Told facts={facts} told={told} where={where} /> : (told ?? where)}
       </Words>
       {told !== null ? (
         <Button look="quiet" label="Undo" says={`Undo: ${told}`} testID="undo" onPress={() => dispatch(undo(jobId))} />
@@ -215,9 +185,17 @@ function LastEntry({ jobId, told }: { readonly jobId?: string; readonly told: st
   );
 }
 
-/** @param onAside this is the screen of what was set aside: it need not be told there */
+export interface ToldProps {
+  readonly facts: JobFacts;
+  readonly told: string | null;
+  readonly where: string;
+}
 interface NoticesProps {
+  /** On a job: JobNotices.tsx. */
   readonly jobId?: string;
+  /** How the last entry is told beside what it made of the job: that hangs on the whole plan, which the first screen does not load. */
+  readonly Told?: ComponentType<ToldProps>;
+  /** This is the screen of what was set aside: it need not be told there. */
   readonly onAside?: boolean;
 }
 export const Notices = (props: NoticesProps) => (
@@ -226,7 +204,7 @@ export const Notices = (props: NoticesProps) => (
   </Guard>
 );
 
-function Bar({ jobId, onAside = false }: NoticesProps) {
+function Bar({ jobId, Told, onAside = false }: NoticesProps) {
   const dispatch = useAppDispatch();
   const { clashes, refused } = useAppSelector((s) => s.notice);
   const quiet = useAppSelector(
@@ -273,7 +251,7 @@ function Bar({ jobId, onAside = false }: NoticesProps) {
           <Button label="Seen" onPress={() => dispatch(noticeSlice.actions.dismissed())} />
         </View>
       ) : null}
-      {jobId !== undefined || told !== null ? <LastEntry jobId={jobId} told={told} /> : null}
+      {jobId !== undefined || told !== null ? <LastEntry jobId={jobId} told={told} Told={Told} /> : null}
     </View>
   );
 }

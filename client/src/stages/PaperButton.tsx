@@ -1,7 +1,7 @@
 /** A paper is made beside the requests: how far it is, a way to stop it, and then the file. */
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { fileName } from '@roughsill/core';
+import { fileName } from '@roughsill/core/records';
 import { Button, Words } from '../kit';
 import { api, newId } from '../store';
 import { saveBlob } from './save-file';

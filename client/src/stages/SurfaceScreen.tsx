@@ -4,7 +4,8 @@ import { ScrollView, View } from 'react-native';
 import { formatMeasure, measure, methodById, say, type JobFacts, type MethodId, type Surface, type SurfacePlan } from '@roughsill/core';
 import { Button, NextBar, Problems, useWide, Words } from '../kit';
 import { Section, sectionCoats, Strip } from '../section';
-import { drawn as pageDrawn, useSurfacePlan } from '../store';
+
+import { drawn as pageDrawn, useSurfacePlan } from '../store/derived';
 import { useKeptScroll } from '../trail';
 import { LogBag } from './LogBag';
 import { JobQuestion } from './JobQuestion';

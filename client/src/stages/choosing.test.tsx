@@ -5,7 +5,8 @@ import { DEFAULT_SETTINGS, withNewIds, type JobFacts, type Square } from '@rough
 import { compareMethods } from '@roughsill/core/compare';
 import { examples } from '@roughsill/demo';
 import { UnitsProvider } from '../kit';
-import { commit, remove, useSurfacePlan } from '../store';
+import { commit, remove } from '../store';
+import { useSurfacePlan } from '../store/derived';
 import { jobsSlice } from '../store/slices';
 import { makeStore, useAppSelector, type Store } from '../store/store';
 import { ChooseStage } from './choose/ChooseStage';

@@ -6,6 +6,7 @@ import { examples } from '@roughsill/demo';
 import { commit, remove, set } from '../store/changes';
 import { jobsSlice, noticeSlice, outboxSlice } from '../store/slices';
 import { makeStore, type Store } from '../store/store';
+import { JobNotices } from './JobNotices';
 import { Notices } from './Notices';
 import { PrintScreen } from './work/PrintScreen';
 
@@ -28,11 +29,7 @@ function open(): Store {
   return store;
 }
 const bar = (store: Store, at?: string) =>
-  render(
-    <Provider store={store}>
-      <Notices jobId={at} />
-    </Provider>,
-  );
+  render(<Provider store={store}>{at === undefined ? <Notices /> : <JobNotices jobId={at} />}</Provider>);
 
 test('it is quiet when nothing is wrong', () => {
   expect(bar(open()).container.textContent).toBe('');
@@ -51,7 +48,7 @@ test('what is not sent is counted, in the singular and the plural', () => {
   });
   rerender(
     <Provider store={store}>
-      <Notices jobId={jobId} />
+      <JobNotices jobId={jobId} />
     </Provider>,
   );
   expect(screen.getByTestId('away').textContent).toMatch(/2 entries are kept/);

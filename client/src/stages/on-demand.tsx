@@ -5,7 +5,17 @@ import { Standing } from '../Stumbled';
 type Rest = (typeof import('./rest'))['rest'];
 
 function onDemand<P extends object>(pick: (rest: Rest) => ComponentType<P>): ComponentType<P> {
-  const Screen = lazy(async () => ({ default: pick((await import('./rest')).rest) })) as unknown as ComponentType<P>;
+  const begin = () =>
+    lazy(async () => {
+      try {
+        return { default: pick((await import('./rest')).rest) };
+      } catch (error) {
+        // What could not be fetched once is asked for again when it is tried again: a lazy component keeps its failure for ever.
+        Screen = begin();
+        throw error;
+      }
+    }) as unknown as ComponentType<P>;
+  let Screen = begin();
   return function Waiting(props: P) {
     return (
       <Standing>
@@ -18,6 +28,9 @@ function onDemand<P extends object>(pick: (rest: Rest) => ComponentType<P>): Com
 }
 
 export const Why = onDemand((r) => r.Why);
+export const JobScreen = onDemand((r) => r.JobScreen);
+export const StageIndex = onDemand((r) => r.StageIndex);
+export const SurfaceRoute = onDemand((r) => r.SurfaceRoute);
 export const JobOverview = onDemand((r) => r.JobOverview);
 export const OverviewPane = onDemand((r) => r.OverviewPane);
 export const SurfaceScreen = onDemand((r) => r.SurfaceScreen);

@@ -11,6 +11,15 @@ export const rest = {
   get PrintScreen() {
     return (require('./work/PrintScreen') as typeof import('./work/PrintScreen')).PrintScreen;
   },
+  get JobScreen() {
+    return (require('./JobScreen') as typeof import('./JobScreen')).JobScreen;
+  },
+  get StageIndex() {
+    return (require('./JobScreen') as typeof import('./JobScreen')).StageIndex;
+  },
+  get SurfaceRoute() {
+    return (require('./JobScreen') as typeof import('./JobScreen')).SurfaceRoute;
+  },
   get JobOverview() {
     return (require('./JobOverview') as typeof import('./JobOverview')).JobOverview;
   },

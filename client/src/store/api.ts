@@ -11,7 +11,7 @@ import {
   type Material,
   type Problem,
   type ReadingDraft,
-} from '@roughsill/core';
+} from '@roughsill/core/records';
 
 export interface JobLine {
   readonly id: string;

@@ -1,5 +1,5 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
-import { readFirm, readSettings, readChange } from '@roughsill/core';
+import { readFirm, readSettings, readChange } from '@roughsill/core/records';
 import { isJobLine } from './api';
 import { bringOver, isLeft, sorted } from './legacy';
 import { loadPreferences, savePreferences } from './persist';

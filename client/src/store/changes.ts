@@ -19,7 +19,7 @@ import {
   type JobFacts,
   type Outcome,
   type Problem,
-} from '@roughsill/core';
+} from '@roughsill/core/records';
 import { newId } from './ids';
 import { deviceId } from './persist';
 import { keep, keepMissing } from './shelf';

@@ -1,34 +1,10 @@
-/** Facts and what follows from them, for screens. One surface is derived in the page; a large job's lists come from the worker. */
-import { useEffect, useMemo, useState } from 'react';
-import {
-  createDeriver,
-  digestOf,
-  spellAs,
-  type Deriver,
-  type FirmFacts,
-  type FirmSettings,
-  type JobDigest,
-  type JobFacts,
-  type Surface,
-  type SurfacePlan,
-  type ZonePlan,
-} from '@roughsill/core';
-import { isLarge } from './large';
+/** Facts, for screens; what follows from them stands in derived.ts, apart from the first screen. */
+import { useEffect, useState } from 'react';
+import { spellAs, type FirmFacts, type FirmSettings, type JobFacts, type Surface } from '@roughsill/core/records';
 import type { LoadStatus } from './slices';
 import { planning } from './planning';
 import { useAppDispatch, useAppSelector } from './store';
 import { loadJob } from './sync';
-
-const derivers = new Map<string, Deriver>();
-function deriverFor(jobId: string): Deriver {
-  let d = derivers.get(jobId);
-  if (!d) {
-    d = createDeriver();
-    derivers.set(jobId, d);
-  }
-  return d;
-}
-const thisYear = (): number => new Date().getUTCFullYear();
 
 /** The job, asked for when it is not here yet. */
 export function useJob(jobId: string): { readonly facts: JobFacts | undefined; readonly status: LoadStatus } {
@@ -67,62 +43,6 @@ export function useSettingsAsOpened(): FirmSettings {
   return was.set === set ? settings : was.settings;
 }
 export const useFirm = (): FirmFacts => useAppSelector((s) => s.session.firm);
-
-export function useSurfacePlan(facts: JobFacts, surfaceId: string): SurfacePlan | undefined {
-  const settings = useSettings();
-  return useMemo(() => deriverFor(facts.job.id).surface(facts, surfaceId, settings, thisYear()), [facts, surfaceId, settings]);
-}
-
-/** A zone, with what is remembered of its job: quick, also of a large one. */
-export const zonePlanOf = (facts: JobFacts, zoneId: string, settings: FirmSettings): ZonePlan | undefined =>
-  deriverFor(facts.job.id).zone(facts, zoneId, settings, thisYear());
-
-/** The zone in which a surface is worked. */
-export function useZonePlan(facts: JobFacts, zoneId: string): ZonePlan | undefined {
-  const settings = useSettings();
-  return useMemo(() => zonePlanOf(facts, zoneId, settings), [facts, zoneId, settings]);
-}
-
-let anyDrawn = false;
-const waitingForDrawn = new Set<() => void>();
-/** Told by the screen that was asked for, once it is drawn: then the whole job may be reckoned without keeping anybody waiting. */
-export function drawn(): void {
-  if (anyDrawn) return;
-  anyDrawn = true;
-  setTimeout(() => waitingForDrawn.forEach((f) => f()), AFTER_DRAWN_MS);
-}
-const AFTER_DRAWN_MS = 30;
-/** A screen that never says that it is drawn must not hold the counts back for ever. */
-const AT_MOST_MS = 4000;
-
-/** False until the first screen of the page is drawn: what the whole job says can come a moment after the surface that was asked for. */
-function useDrawn(): boolean {
-  const [is, setIs] = useState(anyDrawn);
-  useEffect(() => {
-    if (is) return undefined;
-    const tell = () => setIs(true);
-    waitingForDrawn.add(tell);
-    const timer = setTimeout(tell, AT_MOST_MS);
-    return () => {
-      clearTimeout(timer);
-      waitingForDrawn.delete(tell);
-    };
-  }, [is]);
-  return is;
-}
-
-/** Lists and counts of a whole job, and where they were reckoned. */
-export function useDigest(facts: JobFacts): { readonly digest: JobDigest | undefined; readonly by: 'page' | 'worker' } {
-  const settings = useSettings();
-  const large = isLarge(facts);
-  const fromWorker = useAppSelector((s) => s.jobs.digests[facts.job.id]);
-  const isDrawn = useDrawn();
-  const fromPage = useMemo(
-    () => (large || !isDrawn ? undefined : digestOf(facts, deriverFor(facts.job.id).derive(facts, settings, thisYear()))),
-    [facts, settings, large, isDrawn],
-  );
-  return large ? { digest: fromWorker, by: 'worker' } : { digest: fromPage, by: 'page' };
-}
 
 export const findSurface = (facts: JobFacts, id: string): Surface | undefined =>
   facts.surfaces.find((s) => s.id === id && s.removedAt === null);

@@ -2,19 +2,7 @@ export { boot, letGo, readEarly } from './boot';
 export { api, type InstrumentLine, type JobLine } from './api';
 export { add, changeSettings, commit, commitToFirm, keepAgain, remove, sendMended, set, undo, type Draft } from './changes';
 export { newId } from './ids';
-export {
-  drawn,
-  findSurface,
-  useDigest,
-  useFirm,
-  useJob,
-  useJobFacts,
-  useSettings,
-  useSettingsAsOpened,
-  useSurfacePlan,
-  useZonePlan,
-  zonePlanOf,
-} from './hooks';
+export { findSurface, useFirm, useJob, useJobFacts, useSettings, useSettingsAsOpened } from './hooks';
 export { keepPicture, sendPictures, waitingPicture } from './pictures';
 export type { Aside } from './shelf';
 export { noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';

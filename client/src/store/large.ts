@@ -1,7 +1,7 @@
 /** Large jobs are derived in a worker: this middleware tells it of every change and puts its digests into the store. */
 import { planning } from './planning';
 import { createAction, isAnyOf as isAny, type Middleware } from '@reduxjs/toolkit';
-import type { Change, JobFacts } from '@roughsill/core';
+import type { Change, JobFacts } from '@roughsill/core/records';
 import type { FromWorker, ToWorker } from '../workers/protocol';
 import { jobsSlice, sessionSlice, type JobsState, type SessionState } from './slices';
 

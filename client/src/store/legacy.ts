@@ -1,6 +1,6 @@
 /** What a page of before November 2026 left on this phone: its outbox in localStorage, its jobs in one snapshot. Brought over once. */
 import { createStore, del, get } from 'idb-keyval';
-import { readSettings, readChange, type Change } from '@roughsill/core';
+import { readSettings, readChange, type Change } from '@roughsill/core/records';
 import { newId } from './ids';
 import { keepMissing, readKeptJob, saveFact, saveJob, setAside, type Aside } from './shelf';
 

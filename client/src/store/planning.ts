@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import type { FirmSettings, Machine, Person, Product } from '@roughsill/core';
+import type { FirmSettings, Machine, Person, Product } from '@roughsill/core/records';
 import type { SessionState } from './slices';
 
 type Rooted = { readonly session: SessionState };

@@ -3,7 +3,15 @@
  * took lately, and the jobs as the server last told them.
  */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { CHANGE_VERSION, JOB_FILE_VERSION, JobFacts, type Change, type FirmFacts, type FirmSettings, type Problem } from '@roughsill/core';
+import {
+  CHANGE_VERSION,
+  JOB_FILE_VERSION,
+  JobFacts,
+  type Change,
+  type FirmFacts,
+  type FirmSettings,
+  type Problem,
+} from '@roughsill/core/records';
 import { BUILD } from '../build';
 import type { JobLine } from './api';
 

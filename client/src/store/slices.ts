@@ -8,10 +8,10 @@ import {
   type Clash,
   type FirmFacts,
   type FirmSettings,
-  type JobDigest,
   type JobFacts,
   type Problem,
-} from '@roughsill/core';
+} from '@roughsill/core/records';
+import type { JobDigest } from '@roughsill/core';
 import type { JobLine } from './api';
 import type { Aside } from './shelf';
 

@@ -12,7 +12,7 @@ import {
   type FirmFacts,
   type FirmSettings,
   type JobFacts,
-} from '@roughsill/core';
+} from '@roughsill/core/records';
 import { api, NOTHING, type Sent } from './api';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, withChanges, type SettledAct } from './slices';
 import { jobIds, loadKeptJob, saveFact, sendAgain, sentChanges, settle, type Aside } from './shelf';

@@ -1,5 +1,5 @@
 /** Several tabs of one phone: each hears what the others write, and one at a time sends. */
-import type { Change } from '@roughsill/core';
+import type { Change } from '@roughsill/core/records';
 import type { Aside } from './shelf';
 import type { SettledAct } from './slices';
 

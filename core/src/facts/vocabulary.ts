@@ -578,3 +578,6 @@ export const VESSEL_IDS = ['polyethylene', 'polypropylene', 'stainless', 'glass'
 export type VesselId = (typeof VESSEL_IDS)[number];
 /** The others give off hydrogen, dissolve, or crack. */
 export const CAUSTIC_VESSELS = ['polyethylene', 'polypropylene', 'stainless'] as const satisfies readonly VesselId[];
+
+/** Stands for the coats that nobody has counted yet. */
+export const UNCOUNTED = 'uncounted';

@@ -1,5 +1,5 @@
 /** The little of a job's plan that lists and counts need: small enough to cross from a worker at every keystroke. */
-import type { JobFacts, MethodId } from '../facts';
+import { UNCOUNTED, type JobFacts, type MethodId } from '../facts';
 import { ASKED, beside, mayI, type AskedMethod, type MayI, type Verdict } from '../choose';
 import type { JobPlan } from './derive';
 import type { HazardKind } from '../protect';
@@ -7,7 +7,7 @@ import type { NextAct, SurfacePlan } from '../surface/plan';
 import type { Asked, Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { jobSteps } from './steps';
-import { UNCOUNTED, type HazardState, type NextTest, type TodaySurface } from '../probe';
+import { type HazardState, type NextTest, type TodaySurface } from '../probe';
 
 export interface SurfaceDigest {
   readonly surfaceId: string;

@@ -1,5 +1,6 @@
+import { UNCOUNTED } from '../facts';
 import type { LeadPicture } from './lead';
-import { UNCOUNTED } from './stack';
+
 import { strictest, type HazardState } from './state';
 
 /** What is known of lead down to where each bite exposes it, and how many coats that is. */

@@ -1,5 +1,5 @@
 export { HAZARD_STATES, isPresent, stricter, strictest, type HazardState } from './state';
-export { stackOf, UNCOUNTED, type StackCoat } from './stack';
+export { stackOf, type StackCoat } from './stack';
 export { leadEverFound, leadIsPresent, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
 export { leadDepths, meetsMaterial, type LeadDepths } from './depths';
 export {

@@ -1,5 +1,5 @@
 /** Lead, coat by coat: what is known, why, and which test would tell most. */
-import { BLANK_READING, METAL, type Reading, type Sample, type Surface } from '../facts';
+import { UNCOUNTED, BLANK_READING, METAL, type Reading, type Sample, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { Limit, Rulebook } from '../rulebook';
@@ -7,7 +7,7 @@ import { measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { judgeReading, type ReadingVerdict } from './reading';
 import { isLeadReading, reachIsUnknown, reachOf, saysSomething, standingOf, standingReadings, type Reach } from './standing';
-import { UNCOUNTED, type StackCoat } from './stack';
+import { type StackCoat } from './stack';
 import { isPresent, stricter, strictest, type HazardState } from './state';
 import { NO_INSTRUMENTS, type InstrumentBook } from './xrf';
 

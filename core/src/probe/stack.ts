@@ -1,8 +1,5 @@
-import type { Binder, Soundness, Surface } from '../facts';
+import { UNCOUNTED, type Binder, type Soundness, type Surface } from '../facts';
 import { liveLayers } from '../walk';
-
-/** Stands for the coats that nobody has counted yet. */
-export const UNCOUNTED = 'uncounted';
 
 export interface StackCoat {
   readonly id: string;

@@ -1,5 +1,5 @@
 /** One surface on one side of paper, for whoever pays: what is there, three ways, which is chosen, because of what, and instead of what. */
-import type { JobFacts, MethodId, Surface } from '../facts';
+import { UNCOUNTED, type JobFacts, type MethodId, type Surface } from '../facts';
 import { compareMethods, daysOf, type Alternative } from '../compare';
 import { methodById } from '../catalogue';
 import { midpoint, type Range } from '../choose';
@@ -7,7 +7,7 @@ import { createDeriver } from '../job/derive';
 import { FINISH, finishOf } from '../repair';
 import type { SurfacePlan } from '../surface/plan';
 import { defectSize } from '../work';
-import { UNCOUNTED } from '../probe';
+
 import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
 import { cap, formatMeasure, formatRange, many, measure, moneyIn, type UnitSystem } from '../units/units';

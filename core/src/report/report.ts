@@ -1,5 +1,5 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
-import type { JobFacts, Surface } from '../facts';
+import { UNCOUNTED, type JobFacts, type Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { beside, countsOf, effortOn, jointProof, picksOf, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan } from '../job/derive';
@@ -11,7 +11,7 @@ import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
 import { bookOf, RULEBOOKS, type FirmSettings } from '../rulebook';
 import { formatRange, formatWeight, measure, type UnitSystem } from '../units/units';
-import { silicaOn, UNCOUNTED } from '../probe';
+import { silicaOn } from '../probe';
 import { taskWears } from '../protect';
 import { SIGN_DATA, SIGN_ROLES, signsAt, type SignRole } from '../sign';
 import { FINISH, finishOf } from '../repair';

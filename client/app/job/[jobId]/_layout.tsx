@@ -1,1 +1,1 @@
-export { JobScreen as default } from '../../../src/stages/JobScreen';
+export { JobScreen as default } from '../../../src/stages/on-demand';

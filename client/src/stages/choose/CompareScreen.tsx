@@ -8,7 +8,8 @@ import { ALWAYS, compareStrippers, type Alternative, type Compared, type WhatIf 
 import { Button, Column, Columns, Empty, Panel, useWide, VerdictEdge, Words } from '../../kit';
 import { Reasons } from '../../kit/Why';
 import { Section, sectionCoats } from '../../section';
-import { useSettings, useSurfacePlan } from '../../store';
+import { useSettings } from '../../store';
+import { useSurfacePlan } from '../../store/derived';
 import { JobPage } from '../JobPage';
 import { useMoney } from '../money';
 import { useAsked } from '../useAsked';

@@ -1,4 +1,4 @@
-import { formatRange, say } from '@roughsill/core';
+import { formatRange, say } from '@roughsill/core/records';
 import type { StageRecord } from '../stage';
 
 export const choose = {

@@ -24,7 +24,7 @@ import { sentence } from '@roughsill/core/words';
 import { Button, Column, Columns, Panel, useUnits, Words } from '../../kit';
 import { AnswerRow, ReasonLine } from '../../kit/Why';
 import { laidIn, RoomPicture } from '../../plan/RoomPicture';
-import { useDigest, useZonePlan } from '../../store';
+import { useDigest, useZonePlan } from '../../store/derived';
 import { useMoney } from '../money';
 import type { StageProps } from '../props';
 import { NearbyPanel } from './NearbyPanel';

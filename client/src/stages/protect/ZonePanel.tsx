@@ -18,7 +18,8 @@ import {
   zonesOf,
 } from '@roughsill/core';
 import { Button, NumberField, Panel, TextField, Ticks, useUnits, Words } from '../../kit';
-import { add, commit, commitToFirm, newId, set, useAppDispatch, useFirm, useSettings, zonePlanOf, type Draft } from '../../store';
+import { add, commit, commitToFirm, newId, set, useAppDispatch, useFirm, useSettings, type Draft } from '../../store';
+import { zonePlanOf } from '../../store/derived';
 import { Photos } from '../photos/Photos';
 import type { StageProps } from '../props';
 

@@ -6,7 +6,8 @@ import { earliestStart, isWorkingDay, noticesOf } from '@roughsill/core/calendar
 import { Button, Panel, Pick, UnitsProvider, Words } from '../../kit';
 import { ReasonLine } from '../../kit/Why';
 import { DayField, dayOf } from '../DayField';
-import { commit, set, useAppDispatch, useDigest, useSettings } from '../../store';
+import { commit, set, useAppDispatch, useSettings } from '../../store';
+import { useDigest } from '../../store/derived';
 
 export function FirstDay({ facts }: { readonly facts: JobFacts }) {
   const { digest } = useDigest(facts);

@@ -8,7 +8,7 @@ import { add, commit, commitToFirm, newId, remove, set, useAppDispatch, useFirm,
 import { useKeptScroll, useWayBack } from '../../trail';
 import { useTitle } from '../../useTitle';
 import { ChangedPanel } from '../ChangedPanel';
-import { Notices } from '../Notices';
+import { JobNotices } from '../JobNotices';
 import { Photos } from '../photos/Photos';
 import { Edition } from './Edition';
 import { FirstDay } from './FirstDay';
@@ -172,7 +172,7 @@ function Facts({ facts }: { readonly facts: JobFacts }) {
           </Column>
         </Columns>
       </ScrollView>
-      <Notices jobId={job.id} />
+      <JobNotices jobId={job.id} />
     </View>
   );
 }

@@ -2,7 +2,7 @@
 import { createElement, useEffect, useState } from 'react';
 import { ActivityIndicator, ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { readJobFile, type Problem, many } from '@roughsill/core';
+import { readJobFile, type Problem, many } from '@roughsill/core/records';
 import { Button, Empty, Panel, Row, Words } from '../../kit';
 import { Section } from '../../section';
 import { api, loadList, newId, useAppDispatch, useAppSelector } from '../../store';

@@ -24,7 +24,7 @@ import {
 import { type KitId, KITS } from '@roughsill/core/survey';
 import { Button, LengthField, NumberField, Panel, Pick, Problems, TextField, Ticks, UnitsProvider, Words } from '../../kit';
 import { add, commit, newId, sessionSlice, set, useAppDispatch, useAppSelector, useJob } from '../../store';
-import { Notices } from '../Notices';
+import { JobNotices } from '../JobNotices';
 import { cap } from '../../kit/text';
 import { kitDrafts } from './kits';
 
@@ -55,7 +55,7 @@ export function AddScreen() {
             </>
           )}
         </ScrollView>
-        <Notices jobId={jobId} />
+        <JobNotices jobId={jobId} />
       </View>
     </UnitsProvider>
   );

@@ -17,6 +17,7 @@ import {
   type Surface,
   many,
 } from '@roughsill/core';
+import { readBlock } from '@roughsill/core/import';
 import { Problems, StateChip, Words } from '../../kit';
 import { commit, undo, useAppDispatch } from '../../store';
 import { CELL, FIELD, FOOT, HEAD, Plain, RIGHT, ROW_PX, STUCK, TD, TICK } from '../../kit/sheet-look';
@@ -166,18 +167,16 @@ export function Grid({ facts, lines, digest, ticked, onTick }: GridProps) {
     if (at === null || !/[\t\n]/.test(text.trim())) return;
     e.preventDefault();
     const from = { row: ids.indexOf(at.id), column: at.column };
-    void import('@roughsill/core/import').then(({ readBlock }) => {
-      const made = pasted(
-        facts,
-        lines.map((l) => l.surface),
-        readBlock(text),
-        from,
-        spaceId,
-      );
-      const found = made.drafts.length > 0 ? dispatch(commit(jobId, made.drafts, `${made.cells} cells pasted`)) : [];
-      setPasteSays([...found.map((p) => `Nothing was written. ${p.path}: ${p.message}`), ...made.wrong.map((w) => `Left as it was. ${w}`)]);
-      setDraft(null);
-    });
+    const made = pasted(
+      facts,
+      lines.map((l) => l.surface),
+      readBlock(text),
+      from,
+      spaceId,
+    );
+    const found = made.drafts.length > 0 ? dispatch(commit(jobId, made.drafts, `${made.cells} cells pasted`)) : [];
+    setPasteSays([...found.map((p) => `Nothing was written. ${p.path}: ${p.message}`), ...made.wrong.map((w) => `Left as it was. ${w}`)]);
+    setDraft(null);
   };
 
   const cell = (id: string, column: number, text: string, name: string): ReactNode => {

@@ -16,7 +16,8 @@ import {
   many,
 } from '@roughsill/core';
 import { Button, Empty, NumberField, Panel, Problems, Select, Words } from '../../kit';
-import { commit, drawn, set, useAppDispatch, useDigest, type Draft } from '../../store';
+import { commit, set, useAppDispatch, type Draft } from '../../store';
+import { drawn, useDigest } from '../../store/derived';
 import { JobPage } from '../JobPage';
 import { against } from './against';
 import { cap } from '../../kit/text';

@@ -1,5 +1,5 @@
 /** Batches of changes that make or repeat whole rooms and surfaces. */
-import { BLANK_LAYER, type JobFacts, type Space, type Surface } from '@roughsill/core';
+import { BLANK_LAYER, type JobFacts, type Space, type Surface } from '@roughsill/core/records';
 import { add, newId, type Draft } from '../../store';
 
 const child = <T extends { id: string; removedAt: string | null }>({ id: _id, removedAt: _gone, ...rest }: T) => rest;

@@ -1,4 +1,4 @@
-import { formatMeasure, measure, say } from '@roughsill/core';
+import { formatMeasure, measure, say } from '@roughsill/core/records';
 import { otherHazards, type StageRecord } from '../stage';
 
 export const walk = {

@@ -25,7 +25,8 @@ import { sentence } from '@roughsill/core/words';
 import { Button, NumberField, useUnits, useWhen, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
 import { Why } from '../../kit/Why';
-import { add, commit, commitToFirm, set, useAppDispatch, useFirm, useSettings, zonePlanOf } from '../../store';
+import { add, commit, commitToFirm, set, useAppDispatch, useFirm, useSettings } from '../../store';
+import { zonePlanOf } from '../../store/derived';
 import { Photos } from '../photos/Photos';
 import { cap } from '../../kit/text';
 

@@ -1,4 +1,4 @@
-import { say } from '@roughsill/core';
+import { say } from '@roughsill/core/records';
 import type { StageRecord } from '../stage';
 
 export const work = {

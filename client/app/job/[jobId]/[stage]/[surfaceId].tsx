@@ -1,1 +1,1 @@
-export { SurfaceRoute as default } from '../../../../src/stages/JobScreen';
+export { SurfaceRoute as default } from '../../../../src/stages/on-demand';

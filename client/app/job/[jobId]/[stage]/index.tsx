@@ -1,1 +1,1 @@
-export { StageIndex as default } from '../../../../src/stages/JobScreen';
+export { StageIndex as default } from '../../../../src/stages/on-demand';
