@@ -16,7 +16,8 @@ import { PAGE_TITLES } from '../src/useTitle';
 
 // Every screen but the first needs this piece: it is fetched while the page is still being put together, and behind the first screen
 // as soon as that one stands.
-const REST_AFTER_MS = 4000;
+/** Its jobs are asked for and drawn first. */
+const AFTER_FIRST_MS = 1000;
 const fetchRest = () => void import('../src/stages/rest').catch(() => undefined);
 if (typeof location !== 'undefined' && location.pathname !== '/') fetchRest();
 
@@ -45,19 +46,12 @@ function useFrameGone(): void {
       if (!root.querySelector('h1, [role=heading]')) return;
       frame.remove();
       seen.disconnect();
+      if (location.pathname === '/') setTimeout(fetchRest, AFTER_FIRST_MS);
     };
     const seen = new MutationObserver(look);
     seen.observe(root, { childList: true, subtree: true });
     look();
     return () => seen.disconnect();
-  }, []);
-}
-
-function useRestSoon(): void {
-  useEffect(() => {
-    if (location.pathname !== '/' || typeof requestIdleCallback !== 'function') return undefined;
-    const asked = requestIdleCallback(fetchRest, { timeout: REST_AFTER_MS });
-    return () => cancelIdleCallback(asked);
   }, []);
 }
 
@@ -87,7 +81,6 @@ export default function Layout() {
   useFonts({ Besley: besley, Hyperlegible: read, HyperlegibleBold: readBold });
   useOffline();
   useFrameGone();
-  useRestSoon();
   return (
     <Provider store={store}>
       <Pigments />
