@@ -30,6 +30,33 @@ function inWords(r: Reason, units: UnitSystem): ReasonReport {
   };
 }
 
+/** A reason where it is named: in words for who reads it, its place in the table for JSON. */
+class InTable implements ReasonReport {
+  readonly rule: string;
+  readonly effect: Reason['effect'];
+  readonly says: string;
+  readonly lifts?: string;
+  readonly source: string;
+  readonly sourceKind: string;
+  readonly weighed: Reason['weighed'];
+  readonly #at: number;
+
+  constructor(words: ReasonReport, at: number) {
+    this.rule = words.rule;
+    this.effect = words.effect;
+    this.says = words.says;
+    if (words.lifts !== undefined) this.lifts = words.lifts;
+    this.source = words.source;
+    this.sourceKind = words.sourceKind;
+    this.weighed = words.weighed;
+    this.#at = at;
+  }
+
+  toJSON(): number {
+    return this.#at;
+  }
+}
+
 type Stated<T> = { readonly value: T; readonly because: readonly ReasonReport[] };
 export interface Quantity {
   readonly value: number;
@@ -59,8 +86,7 @@ export function reporter(units: UnitSystem): Reporter {
     let entry = byContent.get(content);
     if (!entry) {
       const words = inWords(r, units);
-      const at = table.push(words) - 1;
-      entry = Object.defineProperty({ ...words }, 'toJSON', { value: () => at });
+      entry = new InTable(words, table.push(words) - 1);
       byContent.set(content, entry);
     }
     byReason.set(r, entry);

@@ -199,7 +199,11 @@ export function roundForReading(value: number): number {
 
 const WITH_COMMAS = new Intl.NumberFormat('en-US');
 /** A number with its thousands set apart. */
-export const withCommas = (value: number): string => WITH_COMMAS.format(value);
+export function withCommas(value: number): string {
+  // Most are small and short, and a report writes tens of thousands of them.
+  const size = Math.abs(value);
+  return size < 1000 && size >= 0.001 && Number(value.toFixed(3)) === value ? String(value) : WITH_COMMAS.format(value);
+}
 
 /** Money in whole units of the firm's currency, whatever the rules of a job. */
 export const moneyIn =
