@@ -895,6 +895,7 @@ export const RULE_FACTS = {
   'step.lastWipe': ['area'],
   'wipe.alcohol': [],
   'wipe.barred': [],
+  'unmask.strokes': [],
   'gate.unmasked': [],
   'gate.fitted': [],
   'house.crewOnly': [],

@@ -208,22 +208,43 @@ export function goodsStep(a: Around & { readonly lead: LeadPicture }): StepSpec[
   ];
 }
 
-/** Before the first stroke: fittings, and what a stroke would spoil. */
-export function beforeStrokes(a: Around): StepSpec[] {
+/** Something is taken off it or laid on it: what is left alone keeps its fittings. */
+const isWorked = ({ choice, coating }: Around): boolean => coating.lines.length > 0 || methodsOf(choice).some((m) => m.disturbs);
+
+/** What the strokes would spoil, and the masking that keeps it from them; null: there is none. */
+function strokeMasking(a: Around): { readonly what: readonly Masked[]; readonly made: Masking } | null {
   const strokes = methodsOf(a.choice);
   const spoilers = spoilersOf(strokes);
   const what = [...targets(a), ...beside(a, spoilers.includes('blasting') || spoilers.includes('chemistry'))];
-  const coats = a.coating.lines.length > 0;
-  if (!coats && !strokes.some((m) => m.disturbs)) return [];
+  if (what.length === 0 || spoilers.length === 0 || !isWorked(a)) return null;
+  return { what, made: maskingOfStrokes(what, a.s, fittingsOf(a.s), strokes) };
+}
+
+/** Before the first stroke: fittings, and what a stroke would spoil. */
+export function beforeStrokes(a: Around): StepSpec[] {
+  if (!isWorked(a)) return [];
+  const masked = strokeMasking(a);
   return [
     ...fittingsStep(a),
-    ...(what.length > 0 && spoilers.length > 0
-      ? [
-          maskStep('mask.strokes', a, what, maskingOfStrokes(what, a.s, fittingsOf(a.s), strokes), [
-            why('mask.beforeStrokes', 'trade-contain'),
-          ]),
-        ]
-      : []),
+    ...(masked === null ? [] : [maskStep('mask.strokes', a, masked.what, masked.made, [why('mask.beforeStrokes', 'trade-contain')])]),
+  ];
+}
+
+const masksForCoats = (a: Around): boolean => a.coating.lines.length > 0 && coatTargets(a).length > 0;
+
+/** After the last stroke, where no coat is masked for in its place. */
+export function unmaskStrokes(a: Around): StepSpec[] {
+  const masked = strokeMasking(a);
+  if (masked === null || masksForCoats(a)) return [];
+  return [
+    stepOf({
+      id: 'unmask.strokes',
+      kind: 'mask',
+      title: why('step.unmask', 'trade-prime'),
+      handsOnH: unmaskH(masked.made, masked.what.length * a.s.count),
+      because: [why('unmask.strokes', 'trade-contain')],
+      gates: [gate('strokes-unmasked', 'mask', why('gate.unmasked', 'trade-prime'))],
+    }),
   ];
 }
 
@@ -283,9 +304,7 @@ export const denib = (
 /** Before the first coat. */
 export function maskForCoats(a: Around): StepSpec[] {
   const what = coatTargets(a);
-  return what.length > 0 && a.coating.lines.length > 0
-    ? [maskStep('mask.coats', a, what, coatMasking(a, what), [why('mask.beforeCoats', 'trade-prime')])]
-    : [];
+  return masksForCoats(a) ? [maskStep('mask.coats', a, what, coatMasking(a, what), [why('mask.beforeCoats', 'trade-prime')])] : [];
 }
 
 /**
@@ -318,11 +337,10 @@ export function mistSteps({ ctx }: Pick<Around, 'ctx'>, { product, way, areaM2, 
   ];
 }
 
-/** After the last coat. */
+/** After the last coat; where none is laid, the fittings go back all the same. */
 export function unmask(a: Around): StepSpec[] {
-  if (a.coating.lines.length === 0) return [];
-  const what = coatTargets(a);
-  const back = fittingsStay(a) ? 0 : fittingsOf(a.s);
+  const what = masksForCoats(a) ? coatTargets(a) : [];
+  const back = fittingsStay(a) || !isWorked(a) ? 0 : fittingsOf(a.s);
   if (what.length === 0 && back === 0) return [];
   const off = what.length > 0 ? unmaskH(coatMasking(a, what), what.length * a.s.count) : hours(0, 0);
   const on = by(ALLOW.onEach, back);

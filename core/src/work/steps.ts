@@ -27,6 +27,7 @@ import {
   mistSteps,
   serviceStep,
   unmask,
+  unmaskStrokes,
   washStep,
 } from './around';
 import { strokeOnWords } from './stroke-on';
@@ -520,6 +521,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
     });
 
   steps.push(...repairSteps(input));
+  steps.push(...unmaskStrokes(input));
   if (coating.wipe === 'alcohol' && coating.lines.length > 0)
     step({
       id: 'lastWipe',

@@ -465,6 +465,7 @@ export const PLAN = {
   'gate.solventGoneWood': { says: 'White spirit on a white cloth brings no wax off, and a drop of water spreads and does not bead' },
   'gate.solventGone': { says: 'White spirit on a white cloth brings no wax off, and a drop of water sinks in within {limit}' },
   'gate.washed': { says: 'A white cloth on the dry face stays white, and water no longer beads' },
+  'unmask.strokes': { says: 'It holds what flew: off with it folded inwards, before the clean-up, with the waste of the work.' },
   'gate.unmasked': { says: 'No tape is left, and the lines are clean' },
   'gate.fitted': { says: 'Every fitting is back and moves, and no tape is left' },
   'house.crewOnly': { says: 'Nobody but the crew goes in until it is given back. Food, toys, bedding and pets are out before the sheet is laid.' },
