@@ -349,8 +349,20 @@ export const MUTANTS = [
   [
     'coats cost nothing',
     'surface/plan.ts',
-    'base.materials.high + base.coats + sharedMoney.high',
-    'base.materials.high + sharedMoney.high',
+    'plan.materials.high + plan.coats + sharedMoney.high',
+    'plan.materials.high + sharedMoney.high',
+  ],
+  [
+    'tape of the strokes stays on',
+    'work/around.ts',
+    'if (masked === null || masksForCoats(a)) return [];',
+    'if (masked === null || masksForCoats(a) || a !== null) return [];',
+  ],
+  [
+    'fittings stay off where no coat is laid',
+    'work/around.ts',
+    'const back = fittingsStay(a) || !isWorked(a) ||',
+    'const back = fittingsStay(a) || !masksForCoats(a) ||',
   ],
   ['growth is cleaned without suction', 'zone/air.ts', "sheetFor(moldKit.value) === 'none'", "moldKit.value !== 'fullFace'"],
   ['masks cost nothing', 'zone/plan.ts', 'const perDay = maskDay(respirator.value) +', 'const perDay = 0 *'],

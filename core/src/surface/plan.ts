@@ -1,7 +1,7 @@
 /** One surface through all the stages: what follows from its facts, what it costs, whether its plan may go out, what comes next. */
 import { MASONRY, type MethodId, type Problem, type Surface } from '../facts';
 import { surfaceProblems } from '../facts';
-import { methodById, type Method } from '../catalogue';
+import type { Method } from '../catalogue';
 import { HISTORIC_BEFORE, type SurfaceContext } from './context';
 import { choose, methodsOf, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
 import { coat, type CoatingPlan } from '../coat';

@@ -340,7 +340,8 @@ export function mistSteps({ ctx }: Pick<Around, 'ctx'>, { product, way, areaM2, 
 /** After the last coat; where none is laid, the fittings go back all the same. */
 export function unmask(a: Around): StepSpec[] {
   const what = masksForCoats(a) ? coatTargets(a) : [];
-  const back = fittingsStay(a) || !isWorked(a) ? 0 : fittingsOf(a.s);
+  // While a coat is asked about, they wait for it.
+  const back = fittingsStay(a) || !isWorked(a) || a.coating.refused.length > 0 ? 0 : fittingsOf(a.s);
   if (what.length === 0 && back === 0) return [];
   const off = what.length > 0 ? unmaskH(coatMasking(a, what), what.length * a.s.count) : hours(0, 0);
   const on = by(ALLOW.onEach, back);

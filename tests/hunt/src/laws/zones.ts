@@ -508,7 +508,12 @@ function senseless(run: Run): string[] {
       say('nobody looks to its fittings');
     if (at('fittings') >= 0 && stroke >= 0 && at('fittings') > stroke) say('fittings are looked to after a stroke');
     if (at('unmask') >= 0 && at('unmask') < p.work.steps.findLastIndex((st) => st.kind === 'coat')) say('unmasked before the last coat');
-    if (coat < 0 && (at('mask.coats') >= 0 || at('unmask') >= 0)) say('masked for coats that are not planned');
+    if (coat < 0 && at('mask.coats') >= 0) say('masked for coats that are not planned');
+    const unscrewed = p.work.steps.some((st) => st.title.rule === 'step.fittingsOff');
+    // Nothing is fitted again while the coat that goes on before it is asked about.
+    if (coat < 0 && at('unmask') >= 0 !== (unscrewed && at('coat.ask') < 0))
+      say('fittings and their way back do not agree where no coat is laid');
+    if (at('mask.strokes') >= 0 && at('mask.coats') < 0 && at('unmask.strokes') < 0) say('what was masked for the strokes never comes off');
     const scuffs = strokesOf(p).some((d) => d.id === 'overcoat');
     const first = p.work.steps.findIndex((st) => st.kind === 'remove');
     const washed = p.choice.parts.some((x) => x.also.some((a) => a.value === 'washDegrease'));
