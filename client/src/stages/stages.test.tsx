@@ -219,3 +219,60 @@ test('the list of a stage says what is still open there, and finds by name', () 
   expect(screen.queryByTestId('row-qp-wainscot')).toBeNull();
   expect(screen.getByTestId('row-qp-kitchen-ceiling')).toBeTruthy();
 });
+
+test('walk: a size is typed as it is read off a tape, and the sum says what it came to; one that is none is told', async () => {
+  const { surface } = show('walk');
+  fireEvent.click(screen.getByTestId('what-it-is'));
+  const length = await screen.findByTestId('lengthM');
+  const before = screen.getByTestId('take-off').textContent;
+  const type = (text: string) => {
+    fireEvent.change(length, { target: { value: text } });
+    fireEvent.blur(length);
+  };
+  type('3 ft 6 1/2 in');
+  expect(surface().lengthM).toBeCloseTo(42.5 * 0.0254, 6);
+  expect(screen.getByTestId('take-off').textContent).not.toBe(before);
+  type('a yard or so');
+  expect(surface().lengthM).toBeCloseTo(42.5 * 0.0254, 6);
+  expect(length.getAttribute('aria-invalid')).toBe('true');
+});
+
+test('probe: what is withdrawn says why, stays on the record, and its surface is in doubt again', async () => {
+  const { surface } = show('probe');
+  const standing = surface().readings.length;
+  fireEvent.click(screen.getAllByRole('button', { name: /^Withdraw this reading/ })[0]!);
+  press('Withdraw it');
+  expect(screen.getByText('Say in a word or two why it is withdrawn.')).toBeTruthy();
+  expect(surface().readings).toHaveLength(standing);
+  fireEvent.change(screen.getByLabelText('Why is it withdrawn'), { target: { value: 'the swab was of last year' } });
+  press('Withdraw it');
+  await waitFor(() => expect(surface().readings).toHaveLength(standing + 1));
+  expect(surface().readings.at(-1)).toMatchObject({ kind: 'withdrawn', supersedesWhy: 'the swab was of last year' });
+  expect(within(screen.getByTestId('record')).getByText(/Replaces an earlier record: the swab was of last year/)).toBeTruthy();
+});
+
+test('work: a number is asked for, not a tick; out of its limit it fails by itself, and both stand on record', () => {
+  const { surface, zoneChecks } = show('work');
+  const all = () => [...surface().checks, ...zoneChecks()];
+  const asked = () => screen.queryAllByTestId(/^measured-/)[0];
+  for (let i = 0; i < 30 && !asked(); i += 1)
+    fireEvent.click(screen.getAllByRole('button', { name: /^Pass: / }).find((b) => b.getAttribute('aria-pressed') !== 'true')!);
+  // The first is the moisture of the wood, after its wet strokes.
+  expect(asked()!.getAttribute('data-testid')).toBe('measured-moisture-moisturePct');
+  const record = () => fireEvent.click(within(asked()!.closest('[role=group]')!).getByRole('button', { name: /^It is so: record/ }));
+  const before = all().length;
+  record();
+  expect(screen.getByText('Read it off: a tick is only for what has no number.')).toBeTruthy();
+  expect(all()).toHaveLength(before);
+  const enter = (value: string) => {
+    fireEvent.change(asked()!, { target: { value } });
+    fireEvent.blur(asked()!);
+    record();
+  };
+  enter('22');
+  enter('12');
+  expect(surface().checks.slice(-2)).toMatchObject([
+    { gate: 'moisture', outcome: 'fail', measured: [{ what: 'moisturePct', value: 22 }] },
+    { gate: 'moisture', outcome: 'pass', measured: [{ what: 'moisturePct', value: 12 }] },
+  ]);
+});
