@@ -12,16 +12,22 @@ function goBack(): void {
   history.back();
 }
 
-export function Stumbled({ error, onRetry }: { readonly error: Error; readonly onRetry: () => void }) {
+interface StumbledProps {
+  readonly error: Error;
+  readonly onRetry: () => void;
+  /** The page that was asked for. */
+  readonly path?: string;
+}
+export function Stumbled({ error, onRetry, path }: StumbledProps) {
   // An app that was updated under an open page no longer has the pieces that this page asks for: the new one is loaded, at this address.
   const [isNew, setNew] = useState(false);
   useEffect(() => {
     let here = true;
-    void isReplaced().then((is) => here && is && setNew(loadAnew()));
+    void isReplaced().then((is) => here && is && setNew(loadAnew(path)));
     return () => {
       here = false;
     };
-  }, [error]);
+  }, [error, path]);
   if (isNew)
     return (
       <View role="status" className="flex-1 bg-limewash p-6">
@@ -61,7 +67,11 @@ class Guard extends Component<GuardProps, { readonly error: Error | null }> {
   }
   override render() {
     const { error } = this.state;
-    return error === null ? this.props.children : <Stumbled error={error} onRetry={() => this.setState({ error: null })} />;
+    return error === null ? (
+      this.props.children
+    ) : (
+      <Stumbled error={error} path={this.props.path} onRetry={() => this.setState({ error: null })} />
+    );
   }
 }
 

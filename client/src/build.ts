@@ -16,14 +16,18 @@ export async function isReplaced(): Promise<boolean> {
 }
 
 const TRIED = 'replaced-by';
-/** Loads the app anew, once for each build that this page was: a fault that a new app has too must not go round and round. */
-export function loadAnew(): boolean {
+/**
+ * Loads the app anew, once for each build that this page was: a fault that a new app has too must not go round and round.
+ * @param wanted the page that was asked for, where the address in the bar is still that of the one before
+ */
+export function loadAnew(wanted: string = location.pathname): boolean {
   try {
     if (sessionStorage.getItem(TRIED) === BUILD) return false;
     sessionStorage.setItem(TRIED, BUILD);
   } catch {
     return false;
   }
-  location.reload();
+  if (wanted === location.pathname) location.reload();
+  else location.assign(wanted);
   return true;
 }
