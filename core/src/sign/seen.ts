@@ -79,12 +79,18 @@ function fits(spec: SignSpec, s: Surface, m: Method | null): boolean {
 
 /** The signs that may be seen at a step of this surface, in the order of the list. */
 export function signsAt(s: Surface, at: SeenAt): SignId[] {
-  const places = placesAt(at);
   const m = 'stroke' in at ? methodById(at.stroke) : null;
-  return (Object.keys(SIGN_DATA) as SignId[]).filter((id) => {
-    const spec = SIGN_DATA[id];
-    return spec.at.some((p) => places.includes(p)) && fits(spec, s, m);
-  });
+  return idsAt(placesAt(at)).filter((id) => fits(SIGN_DATA[id], s, m));
+}
+
+/** There are a dozen kinds of places, and every step of a house asks. */
+const byPlaces = new Map<string, readonly SignId[]>();
+function idsAt(places: readonly SignPlace[]): readonly SignId[] {
+  const key = places.join();
+  let made = byPlaces.get(key);
+  if (!made)
+    byPlaces.set(key, (made = (Object.keys(SIGN_DATA) as SignId[]).filter((id) => SIGN_DATA[id].at.some((p) => places.includes(p)))));
+  return made;
 }
 
 /** What the record says against it: a film where none is left, an older coat under a single one. */
