@@ -17,8 +17,15 @@ import { PAGE_TITLES } from '../src/useTitle';
 // Every screen but the first needs this piece: it is fetched while the page is still being put together, and behind the first screen
 // as soon as that one stands.
 /** Its jobs are asked for and drawn first. */
-const AFTER_FIRST_MS = 1000;
-const fetchRest = () => void import('../src/stages/rest').catch(() => undefined);
+const AFTER_FIRST_MS = 400;
+/** With the routes of a job, which would else be asked for one after the other, each when the one above it is drawn. */
+const fetchRest = () =>
+  void Promise.all([
+    import('../src/stages/rest'),
+    import('./job/[jobId]/_layout'),
+    import('./job/[jobId]/[stage]/index'),
+    import('./job/[jobId]/[stage]/[surfaceId]'),
+  ]).catch(() => undefined);
 if (typeof location !== 'undefined' && location.pathname !== '/') fetchRest();
 
 // What this phone keeps is read meanwhile.
