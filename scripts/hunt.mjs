@@ -4,21 +4,12 @@ import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
+import { argsOf } from './lib/args.mjs';
 import { bundle } from './lib/bundle.mjs';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
 
+const values = argsOf({ surfaces: '3000', seed: '1', laws: '', mutants: false, from: '1', only: '' });
 ensurePackages();
-const { parseArgs } = await import('node:util');
-const { values } = parseArgs({
-  options: {
-    surfaces: { type: 'string', default: '3000' },
-    seed: { type: 'string', default: '1' },
-    laws: { type: 'string', default: '' },
-    mutants: { type: 'boolean', default: false },
-    from: { type: 'string', default: '1' },
-    only: { type: 'string', default: '' },
-  },
-});
 const out = path.join(DATA, 'hunt');
 /** From here on it is for its own sake, and nothing else wants the machine. */
 const LONG = 5000;

@@ -1,7 +1,12 @@
-// `--name value` and `--flag` of a command.
+// `--name value` and `--flag` of a command; `--help` says what there is, and nothing runs.
 export function argsOf(defaults) {
   const out = { ...defaults };
   const argv = process.argv.slice(2);
+  if (argv.includes('--help') || argv.includes('-h')) {
+    const shown = ([name, value]) => (typeof value === 'boolean' ? `  --${name}` : `  --${name} ${value === '' ? 'TEXT' : value}`);
+    process.stdout.write(`${Object.entries(defaults).map(shown).join('\n')}\n`);
+    process.exit(0);
+  }
   for (let i = 0; i < argv.length; i += 1) {
     const name = argv[i].replace(/^--/, '').replace(/-(\w)/g, (_, c) => c.toUpperCase());
     if (!argv[i].startsWith('--') || !(name in defaults)) {
