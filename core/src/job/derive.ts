@@ -182,8 +182,8 @@ const optionMemos = new WeakMap<FirmSettings, OptionMemo>();
 
 function optionsUnder(settings: FirmSettings): OptionMemo {
   const known = optionMemos.get(settings);
-  // The bound keeps a long session small.
-  if (known && known.sheets.size <= 2000) return known;
+  // The bound keeps a long session small. Where squares taught something only the efforts grow.
+  if (known && known.sheets.size <= 2000 && known.efforts.size <= 2000) return known;
   const made = optionMemo();
   optionMemos.set(settings, made);
   return made;
