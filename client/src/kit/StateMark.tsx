@@ -1,22 +1,30 @@
-/** The state of a hazard as a paint chip: broken outline, hatched, dotted, solid, plain outline. Never by colour alone. */
+/** The state of a hazard as a paint chip: broken outline, hatched, dotted, solid, half full, plain outline. Never by colour alone. */
 import { View } from 'react-native';
-import Svg, { Circle, ClipPath, Defs, G, Line, Polygon } from 'react-native-svg';
+import Svg, { Circle, ClipPath, Defs, G, Line, Polygon, Rect } from 'react-native-svg';
 import { say } from '@roughsill/core/records';
-import type { HazardState } from '@roughsill/core';
+import type { HazardState, HazardWord } from '@roughsill/core';
 import { Words } from './Words';
 
 const CHIP = '5,3 19,2 25,9 22,22 8,25 2,14';
-const colour = (state: HazardState): string =>
-  state === 'found' || state === 'assumed'
-    ? 'rgb(var(--oxide))'
-    : state === 'waiting'
-      ? 'rgb(var(--ochre))'
-      : state === 'notFound'
-        ? 'rgb(var(--verdigris))'
-        : 'rgb(var(--ash))';
+/** A state, or for what is not found its place on the ladder. */
+export type Shown = HazardState | HazardWord;
+const COLOUR: Readonly<Record<Shown, string>> = {
+  found: 'rgb(var(--oxide))',
+  assumed: 'rgb(var(--oxide))',
+  waiting: 'rgb(var(--ochre))',
+  trace: 'rgb(var(--ochre))',
+  below: 'rgb(var(--ochre))',
+  noneFound: 'rgb(var(--verdigris))',
+  notFound: 'rgb(var(--verdigris))',
+  notSuspected: 'rgb(var(--verdigris))',
+  unknown: 'rgb(var(--ash))',
+};
+/** How full the chip stands of what was measured, from its foot. */
+const FULL: Readonly<Partial<Record<Shown, number>>> = { trace: 7, below: 13 };
 
-export function StateChip({ state, size = 24 }: { readonly state: HazardState; readonly size?: number }) {
-  const c = colour(state);
+export function StateChip({ state, size = 24 }: { readonly state: Shown; readonly size?: number }) {
+  const c = COLOUR[state];
+  const full = FULL[state];
   const clip = `chip-${state}`;
   return (
     <Svg width={size} height={size} viewBox="0 0 27 27" aria-hidden>
@@ -30,6 +38,7 @@ export function StateChip({ state, size = 24 }: { readonly state: HazardState; r
         {state === 'assumed'
           ? [-12, -5, 2, 9, 16, 23].map((x) => <Line key={x} x1={x} y1={27} x2={x + 14} y2={0} stroke={c} strokeWidth={2.4} />)
           : null}
+        {full === undefined ? null : <Rect x={0} y={27 - full} width={27} height={full} fill={c} />}
         {state === 'waiting'
           ? [9, 14, 19].flatMap((x) => [9, 14, 19].map((y) => <Circle key={`${x}-${y}`} cx={x} cy={y} r={1.4} fill={c} />))
           : null}
@@ -41,14 +50,17 @@ export function StateChip({ state, size = 24 }: { readonly state: HazardState; r
 
 /** Chip and word together. */
 interface StateMarkProps {
-  readonly state: HazardState;
+  readonly state: Shown;
+  /** Its number, where there is room for it. */
+  readonly number?: string | null;
   /** The hazard, where it does not stand beside. */
   readonly what?: string;
   /** What "not found" is called where nobody looks for it with a test. */
   readonly none?: string;
 }
-export function StateMark({ state, what, none }: StateMarkProps) {
-  const word = state === 'notFound' && none ? none : say(state);
+export function StateMark({ state, number = null, what, none }: StateMarkProps) {
+  const named = state === 'notFound' ? (none ?? say(state)) : say(`rung.${state}`);
+  const word = number === null ? named : `${named}, ${number}`;
   return (
     <View className="flex-row items-center gap-2">
       <StateChip state={state} />

@@ -1,6 +1,6 @@
 export { Words } from './Words';
 export { Button } from './Button';
-export { StateChip, StateMark } from './StateMark';
+export { StateChip, StateMark, type Shown } from './StateMark';
 export { UnitsProvider, useDay, useUnits, useWhen, ZoneProvider } from './Units';
 export { FilePick } from './FilePick';
 export { FieldFrame, LengthField, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';

@@ -1,20 +1,20 @@
 /** What the drawing shows of each surface in a stage: states and sample places, the bite, the sheet, what is done. */
-import { methodById, say, stricter, type JobFacts, type Surface, type SurfaceDigest } from '@roughsill/core';
+import { methodById, say, stricter, type HazardWord, type JobFacts, type Surface, type SurfaceDigest } from '@roughsill/core';
 import type { PlanPiece, Tone } from '@roughsill/core/unfold';
 import type { StageId } from '../stages/stages';
 
 const BITES = { none: 'biteNone', skin: 'biteSkin', loose: 'biteLoose', bare: 'biteBare' } as const satisfies Record<string, Tone>;
 const DEPTH: readonly Tone[] = ['biteNone', 'biteSkin', 'biteLoose', 'biteBare'];
 
+/** Found, low, or not shown absent. */
+function letter(is: HazardWord, name: string): string {
+  if (is === 'notSuspected' || is === 'noneFound') return '';
+  if (is === 'found') return name;
+  return is === 'trace' || is === 'below' ? `${name} low` : `${name}?`;
+}
 /** The letters of what is not shown absent. */
 const lettersOf = (d: SurfaceDigest): string =>
-  [
-    d.lead === 'found' ? 'Pb' : d.lead === 'notFound' ? '' : 'Pb?',
-    d.asbestos === 'notFound' ? '' : d.asbestos === 'found' ? 'asbestos' : 'asbestos?',
-    d.mold === 'found' ? say('mold') : '',
-  ]
-    .filter(Boolean)
-    .join(' ');
+  [letter(d.leadIs, 'Pb'), letter(d.asbestosIs, 'asbestos'), d.mold === 'found' ? say('mold') : ''].filter(Boolean).join(' ');
 
 function deepest(d: SurfaceDigest): Tone {
   return d.picks.reduce<Tone>((tone, p) => {

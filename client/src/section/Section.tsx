@@ -6,14 +6,14 @@ import { useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import Svg, { Defs, G, Line, Path, Pattern, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { METAL, MASONRY, PLASTER, say, UNCOUNTED, type Material } from '@roughsill/core/records';
-import type { HazardState, SurfacePlan } from '@roughsill/core';
-import { StateChip } from '../kit';
+import type { SurfacePlan } from '@roughsill/core';
+import { StateChip, type Shown } from '../kit';
 
 export interface SectionCoat {
   readonly id: string;
   readonly binder: string;
   readonly colour: string;
-  readonly state: HazardState;
+  readonly state: Shown;
   readonly counted: boolean;
   /** Not there yet: laid by this plan, in these words. */
   readonly fresh?: string;
@@ -39,11 +39,11 @@ export function finishedCoats(plan: SurfacePlan, colour: string): SectionCoat[] 
 
 /** The coats of a plan, as the section draws them. */
 export const sectionCoats = (plan: SurfacePlan): SectionCoat[] =>
-  plan.lead.coats.map(({ coat, state }) => ({
+  plan.lead.coats.map(({ coat, standing }) => ({
     id: coat.id,
     binder: coat.binder,
     colour: coat.colour,
-    state,
+    state: standing.word,
     counted: coat.id !== UNCOUNTED,
   }));
 
@@ -116,7 +116,11 @@ function MaterialPattern({ material }: { readonly material: Material }) {
 
 /** Says in words what the drawing shows. */
 export function sectionWords({ coats, material, bite }: SectionProps): string {
-  const stack = coats.map((c) => (c.fresh === undefined ? `${label(c)}, lead ${say(c.state)}` : `new: ${label(c)}`)).join('; ');
+  const stack = coats
+    .map((c) =>
+      c.fresh === undefined ? `${label(c)}, lead ${c.state === 'notFound' ? say(c.state) : say(`rung.${c.state}`)}` : `new: ${label(c)}`,
+    )
+    .join('; ');
   const line = bite ? `. ${bite.label} goes through ${bite.coats} of ${coats.length}${bite.toBare ? ', to the bare material' : ''}` : '';
   return `From the top: ${stack || 'no coats'}; then ${say(material)}${line}.`;
 }
@@ -255,21 +259,23 @@ export function Strip({
   scale = 1,
 }: {
   readonly scale?: number;
-  readonly coats: readonly { readonly state: HazardState; readonly counted: boolean }[];
+  readonly coats: readonly { readonly state: Shown; readonly counted: boolean }[];
   readonly material: Material;
   readonly bite: number;
 }) {
   const height = 44;
   const band = coats.length > 0 ? Math.min(9, 32 / coats.length) : 0;
   const floor = 4 + coats.length * band;
-  const fill = (s: HazardState) =>
+  const fill = (s: Shown) =>
     s === 'found'
       ? 'rgb(var(--oxide))'
       : s === 'assumed'
         ? 'url(#strip-hazard)'
         : s === 'waiting'
           ? 'url(#strip-waiting)'
-          : 'rgb(var(--panel))';
+          : s === 'trace' || s === 'below'
+            ? '#f0ddb3'
+            : 'rgb(var(--panel))';
   return (
     <Svg width={48 * scale} height={height * scale} viewBox={`0 0 48 ${height}`} aria-hidden>
       <Defs>

@@ -58,8 +58,8 @@ const byPosition = (a: { readonly position: number }, b: { readonly position: nu
 function wordsOf(s: Surface, space: Space, d: SurfaceDigest | undefined): string {
   const states = d
     ? ([
-        ['lead', d.lead],
-        ['asbestos', d.asbestos],
+        ['lead', d.leadIs],
+        ['asbestos', d.asbestosIs],
         ['mold', d.mold],
       ] as const)
     : [];
@@ -71,7 +71,9 @@ function wordsOf(s: Surface, space: Space, d: SurfaceDigest | undefined): string
     say(s.material),
     ...s.conditions.map(say),
     // What is known not to be there is no reason to find it.
-    ...states.flatMap(([hazard, is]) => (is === 'notFound' ? [] : [`${hazard} ${say(is)}`])),
+    ...states.flatMap(([hazard, is]) =>
+      is === 'notFound' || is === 'notSuspected' || is === 'noneFound' ? [] : [`${hazard} ${say(`rung.${is}`)}`],
+    ),
     ...(d?.coats ?? []).map((c) => say(c.binder)),
     ...(d?.picks ?? []).map((p) => (p.methodId === null ? 'not decided' : say(p.methodId))),
     ...s.samples.filter((x) => x.removedAt === null).map((x) => x.number),
@@ -192,7 +194,7 @@ export function SurfaceList({
                 title={s.count > 1 ? `${s.count} × ${s.name}` : s.name}
                 note={STAGE[stage].line(d, units, money)}
                 lead={<Strip coats={d.coats} material={s.material} bite={stage === 'choose' || stage === 'work' ? d.bite : 0} />}
-                aside={<StateMark state={d.lead} what="lead" />}
+                aside={<StateMark state={d.leadIs} what="lead" />}
                 current={s.id === surfaceId}
                 href={`/job/${facts.job.id}/${stage}/${s.id}`}
                 testID={`row-${s.id}`}

@@ -23,6 +23,9 @@ export function openIn({ acts, level }: StageRecord, digest: JobDigest): number 
 
 /** What is known of asbestos and mold, where there is something to know. */
 export const otherHazards = (d: SurfaceDigest, say: (code: string) => string): string =>
-  [d.asbestos === 'notFound' ? '' : `asbestos ${say(d.asbestos)}`, d.mold === 'notFound' ? '' : `${say('mold')} ${say(d.mold)}`]
+  [
+    d.asbestosIs === 'notSuspected' ? '' : `asbestos ${say(`rung.${d.asbestosIs}`)}`,
+    d.mold === 'notFound' ? '' : `${say('mold')} ${say(d.mold)}`,
+  ]
     .filter(Boolean)
     .join(', ');

@@ -136,6 +136,9 @@ export function makes(m: Method): Makes[] {
   return out;
 }
 
+/** Makes dust or fume of what it goes through: on any lead at all its air is presumed, until it was sampled. 29 CFR 1926.62(d)(2). */
+export const stirs = (m: Method): boolean => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no' || (m.heatC !== null && m.heatC > 150);
+
 const GRITS: readonly MethodId[] = ['overcoat', 'wetSand', 'drySand', 'padSand', 'hepaSand', 'powerSand'];
 /** Worked with abrasive sheets or discs, or scuffed with them. */
 export const usesGrit = (m: Method): boolean => GRITS.includes(m.id);

@@ -385,7 +385,7 @@ test('every method on every material, part, place and lead state has a verdict w
     [bare({ squares: [aSquare({ id: 'sq-1', methodId: 'solventGel', dwellMin: 60, lifted: 'bare', harms: ['softened'] })] }), {}],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
     [
-      failing({ readings: [aReading({ kind: 'lab', value: 90, unit: 'ppm', below: true, reachedLayerIds: COATS, toSubstrate: true })] }),
+      failing({ readings: [aReading({ kind: 'lab', value: 190, unit: 'ppm', below: true, reachedLayerIds: COATS, toSubstrate: true })] }),
       { job: { rulebook: 'uk' } },
     ],
   ];

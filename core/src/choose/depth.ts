@@ -1,7 +1,7 @@
 /** How deep the work must go: from the aim, what fails, and what rubs or is chewed. */
 import { PLASTIC, type Binder, type GradeId, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
-import { isPresent, type LeadPicture } from '../probe';
+import { isOnGoods, isPresent, rungKey, type LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
 import { measure } from '../units/units';
 import { ELEMENTS, failsByDegree, goodsOf } from '../walk';
@@ -20,10 +20,10 @@ export const RUST_FACE = 4;
 export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture, hold: Hold): Answer<Bite> {
   // Nobody works on what the client declined: it is left, and stands outside the scope.
   if (s.declinedOn !== null) return answer('none', why('depth.declined', 'job-record'));
-  if (goodsOf(s.element) === 'childs' && isPresent(lead.overall.value))
+  if (goodsOf(s.element) === 'childs' && isOnGoods(lead.standing, ctx.rulebook))
     return answer(
       'bare',
-      why('depth.childsGoods', ctx.rulebook.id === 'us' ? 'cfr16-1303' : 'mem-toys-uk', { leadInReach: lead.overall.value }),
+      why('depth.childsGoods', ctx.rulebook.id === 'us' ? 'cfr16-1303' : 'mem-toys-uk', { leadInReach: rungKey(lead.standing) }),
     );
   const element = ELEMENTS[s.element];
   const rubs = element.friction || s.conditions.includes('rubbing');

@@ -1,4 +1,3 @@
-export { GOODS_LEAD } from './rules';
 export { ASKED, MAY, mayI, type AskedMethod, type May, type MayI } from './asked';
 export { CLEAR_FILMS, RUST_FACE, RUST_SPOTS } from './depth';
 export { isMains, reactions } from './reacts';
@@ -21,5 +20,5 @@ export {
 export { effortOn, moneyPerM2, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';
-export { HIGH_M } from './sheet';
+export { HIGH_M, lowInReach } from './sheet';
 export { bestTogether, eachItsOwn, type Summed, type Together } from './together';

@@ -124,7 +124,7 @@ describe('across the materials', () => {
   ];
   test.each(cases)('%s', (_name, id, over, kind, verdict, rule) => {
     const layers = over.layers ?? failing;
-    const readings = [aReading({ spot: 'unchanged', reachedLayerIds: layers.map((l) => l.id), toSubstrate: true })];
+    const readings = [aReading({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: layers.map((l) => l.id), toSubstrate: true })];
     const s = aSurface({ aim: 'bareClear', ...over, layers, readings, parts: [part('flat', 100, null)] });
     const options = planOf(s, { space: { kind } }).choice.parts.flatMap((p) => [...p.options, ...p.helpers]);
     const o = options.find((x) => x.methodId === id)!;

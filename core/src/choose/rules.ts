@@ -3,10 +3,10 @@
  * and then blocks, warns or notes. Ids are stable and never reused. A hazard state that is not "not found" counts as present.
  */
 import type { Effect, Force, RuleId, SourceId } from '../reasons';
-import type { HazardState } from '../probe';
+import { GOODS_LEAD, type HazardState } from '../probe';
 import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
-import { isHelper, usesGrit, type Method } from '../catalogue';
+import { isHelper, stirs, usesGrit, type Method } from '../catalogue';
 import { BINDERS, BOUGHT } from '../facts/vocabulary';
 import { SCORCHES_ABOVE, THICK_FILM, type Sheet } from './sheet';
 
@@ -28,8 +28,6 @@ export interface Rule {
 
 /** NFPA 51B (2019): at least 60 minutes. */
 const FIRE_WATCH = measure(60, 'min');
-/** Lead in the paint of what is given back: 0.009 % by weight, 16 CFR 1303.1; scraped-off material of toys, EN 71-3 as amended in 2018, from memory. */
-export const GOODS_LEAD = { us: measure(90, 'ppm'), uk: measure(23, 'mg/kg') } as const;
 /** The lower end of mineral spirits, the weakest of what is sold. NFPA 325, from memory. */
 const FLASH = measure(38, 'C');
 
@@ -137,8 +135,8 @@ export const RULES: readonly Rule[] = [
   rule('lead.hepaShroudUk', 'care', 'hazard', 'clw2002', (m) => m.hepa, [is('leadInReach', ...PRESENT), is('rulebook', 'uk')]),
   rule('lead.untested', 'note', 'hazard', 'job-record', (m) => m.disturbs, [is('leadInReach', ...UNPROVEN)]),
   rule('lead.putty', 'care', 'hazard', 'trade-putty', (m) => m.takes.includes('putty'), [is('leadPutty', true)]),
-  rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound'), is('rulebook', 'us')]),
-  rule('lead.traceDustUk', 'care', 'law', 'clw2002', (m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 150), [is('leadTrace', true), is('leadAnywhere', 'notFound'), is('rulebook', 'uk')]),
+  rule('lead.traceDust', 'care', 'law', 'cfr29-1926.62d', stirs, [is('leadLow', true), is('rulebook', 'us')]),
+  rule('lead.traceDustUk', 'care', 'law', 'clw2002', stirs, [is('leadLow', true), is('rulebook', 'uk')]),
   rule('lead.notCertified', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('entitled', 'none'), is('minorWork', 'over'), is('dwelling', true), is('paid', true)]),
   rule('lead.certificateRanOut', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('entitled', 'ranOut'), is('minorWork', 'over'), is('dwelling', true), is('paid', true)]),
   rule('lead.noRenovator', 'block', 'law', 'cfr40-745.89', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('entitled', 'noRenovator', 'renovatorRanOut'), is('minorWork', 'over'), is('dwelling', true), is('paid', true)]),
@@ -160,7 +158,7 @@ export const RULES: readonly Rule[] = [
     'law',
     'cfr16-1303',
     (m) => m.bite !== 'bare' && !isHelper(m),
-    [is('leadAnywhere', ...PRESENT), is('goods', 'childs'), is('rulebook', 'us')],
+    [is('leadOnGoods', true), is('goods', 'childs'), is('rulebook', 'us')],
     () => GOODS_LEAD.us,
   ),
   rule(
@@ -169,7 +167,7 @@ export const RULES: readonly Rule[] = [
     'hazard',
     'mem-toys-uk',
     (m) => m.bite !== 'bare' && !isHelper(m),
-    [is('leadAnywhere', ...PRESENT), is('goods', 'childs'), is('rulebook', 'uk')],
+    [is('leadOnGoods', true), is('goods', 'childs'), is('rulebook', 'uk')],
     () => GOODS_LEAD.uk,
   ),
   rule(
@@ -178,10 +176,10 @@ export const RULES: readonly Rule[] = [
     'hazard',
     'cfr16-1303',
     (m) => m.bite !== 'bare' && !isHelper(m),
-    [is('leadAnywhere', ...PRESENT), is('goods', 'furniture'), is('rulebook', 'us')],
+    [is('leadOnGoods', true), is('goods', 'furniture'), is('rulebook', 'us')],
     () => GOODS_LEAD.us,
   ),
-  rule('goods.furnitureUk', 'care', 'hazard', 'mem-toys-uk', (m) => m.bite !== 'bare' && !isHelper(m), [is('leadAnywhere', ...PRESENT), is('goods', 'furniture'), is('rulebook', 'uk')]),
+  rule('goods.furnitureUk', 'care', 'hazard', 'mem-toys-uk', (m) => m.bite !== 'bare' && !isHelper(m), [is('leadOnGoods', true), is('goods', 'furniture'), is('rulebook', 'uk')]),
   rule('lead.wholePieceCounts', 'care', 'law', 'cfr40-745.83', (m) => m.removesPiece, [is('leadInReach', ...PRESENT), is('rulebook', 'us')]),
   rule('lead.failingChild', 'block', 'hazard', 'cfr24-35.1330', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'us')]),
   rule('lead.failingChildUk', 'block', 'hazard', 'trade-aim', (m) => m.id === 'leave', [is('declined', false), is('failing', true), is('leadAnywhere', ...PRESENT), is('childOrPregnancy', 'yes', 'unknown'), is('rulebook', 'uk')]),
@@ -351,7 +349,7 @@ export const RULES: readonly Rule[] = [
   rule('sand.gritCloses', 'care', 'trade', 'trade-sand', (m) => usesGrit(m) && m.bite === 'bare', [is('gritCloses', true), is('clear', true)]),
   rule('sand.glass', 'care', 'trade', 'trade-sand', (m) => m.id === 'wetSand' || m.id === 'drySand', [is('part', 'besideGlass')]),
   rule('sand.noShroud', 'block', 'firm', 'firm-setting', (m) => m.hepa, [is('ownsHepa', false)]),
-  rule('sand.dustCloud', 'care', 'trade', 'trade-sand', (m) => m.dust === 'high' && m.blast === 'no', [is('place', 'inside'), is('leadInReach', 'notFound')]),
+  rule('sand.dustCloud', 'care', 'trade', 'trade-sand', (m) => m.dust === 'high' && m.blast === 'no', [is('place', 'inside'), is('leadInReach', 'notFound'), is('leadLow', false)]),
   rule('blast.masonry', 'block', 'hazard', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'brick', 'stone')]),
   rule('blast.concrete', 'care', 'trade', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'concrete')]),
   rule('blast.timberOff', 'block', 'firm', 'firm-setting', (m) => m.blast === 'soft', [is('timber', true), is('softBlastAllowed', false)]),

@@ -17,6 +17,7 @@ import {
 import type { SiteView, SurfaceContext } from '../surface/context';
 import {
   holdsSilica,
+  isOnGoods,
   isDamp,
   readsWet,
   isPresent,
@@ -53,7 +54,8 @@ export interface SurfaceSheet {
   /** Old putty is presumed to hold lead as old paint is: no test of it is on record. */
   readonly leadPutty: boolean;
   readonly depths: LeadDepths;
-  readonly leadTrace: boolean;
+  /** Lead that a thing given back to a child or a household may not hold, whatever the rule for houses says. */
+  readonly leadOnGoods: boolean;
   readonly casein: boolean;
   /** By depth, the binders there that matter to some method; in one order, so that like surfaces have like sheets. */
   readonly binders: Readonly<Record<Exclude<Bite, 'none'>, readonly Binder[]>>;
@@ -135,7 +137,9 @@ export const THICK_FILM = measure((convert(1, 'in', 'm') * 1e6) / 16, 'um');
 export interface Sheet {
   readonly leadInReach: HazardState;
   readonly leadAnywhere: HazardState;
-  readonly leadTrace: boolean;
+  /** In the coats that the stroke goes through, lead below the limit and none above it. */
+  readonly leadLow: boolean;
+  readonly leadOnGoods: boolean;
   readonly asbestos: HazardState;
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
@@ -242,6 +246,12 @@ function leadInReach(method: Method, d: LeadDepths): HazardState {
   return { none: 'notFound' as const, skin: d.skin, loose: d.loose, bare: d.all }[method.bite];
 }
 
+/** A stroke goes through lead below the limit: by its depth, as for lead itself. Law H6. */
+export function lowInReach(method: Method, { low }: LeadDepths): boolean {
+  if (method.removesPiece) return low.all;
+  return { none: false, skin: low.skin, loose: low.loose, bare: low.all }[method.bite];
+}
+
 /** What there is to take off: unknown rust on iron and steel counts as there. */
 function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
   const out: Takes[] = ['dirt', 'putty'];
@@ -287,7 +297,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     asbestosByTrained: byTrained(s, ctx),
     leadPutty: isGlazed(s) && s.past !== 'replaced' && (ctx.builtYear === null || ctx.builtYear < ctx.rulebook.leadPresumedBefore.is.value),
     depths: leadDepths(lead),
-    leadTrace: lead.trace,
+    leadOnGoods: isOnGoods(lead.standing, ctx.rulebook),
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
     binders: bindersByDepth(lead),
     holds: holdsOf(s, lead),
@@ -389,7 +399,8 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     silica: s.silica,
     leadInReach: leadInReach(method, s.depths),
     leadAnywhere: s.depths.all,
-    leadTrace: s.leadTrace,
+    leadLow: leadInReach(method, s.depths) === 'notFound' && lowInReach(method, s.depths),
+    leadOnGoods: s.leadOnGoods,
     asbestos: s.asbestos,
     asbestosBelow: s.asbestosBelow,
     asbestosPutty: s.asbestosPutty,

@@ -1,4 +1,5 @@
 /** The sample register as CSV, for a lab's own form or a spreadsheet. */
+import { say } from '../reasons';
 import type { Register } from '../probe/register';
 import { writeTable } from './table';
 
@@ -16,6 +17,7 @@ const HEADERS = [
   'lab',
   'result',
   'unit',
+  'answer',
   'note',
 ];
 
@@ -36,6 +38,7 @@ export const registerCsv = (r: Register): string =>
       l.sample.lab,
       l.result?.trace ? 'trace' : l.result?.below ? `<${l.result.value}` : (l.result?.value ?? null),
       l.result?.unit ?? null,
+      l.answer === null ? null : say(`answer.${l.answer}`),
       l.sample.note,
     ]),
   );

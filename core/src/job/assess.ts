@@ -6,7 +6,7 @@ import { standingReadings, strictest, type AsbestosArea, type HazardState } from
 import { leadChance, testOrAssume, type TestOrAssume } from '../probe/decide';
 import { leadGroups, type LeadGroup } from '../probe/lead-groups';
 import { why, type Answer } from '../reasons';
-import { bookOf, type FirmSettings } from '../rulebook';
+import { bookFor, type FirmSettings } from '../rulebook';
 
 export interface GroupAssessment {
   readonly group: LeadGroup;
@@ -72,7 +72,7 @@ export function assessGroup(
   thisYear: number,
   extra?: ReadonlyMap<string, number>,
 ): GroupAssessment {
-  const rulebook = bookOf(facts.job);
+  const rulebook = bookFor(facts.job, settings);
   const ids = new Set(group.surfaceIds);
   const surfaces = facts.surfaces.filter((s) => ids.has(s.id));
   const space = facts.spaces.find((s) => s.id === group.spaceId);

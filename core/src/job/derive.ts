@@ -29,7 +29,7 @@ import {
 } from '../probe';
 import { isMoldy } from '../probe/mold';
 import { answer, why, type Answer } from '../reasons';
-import { bookOf, type FirmSettings, type Rulebook } from '../rulebook';
+import { bookFor, bookOf, type FirmSettings, type Rulebook } from '../rulebook';
 import type { SiteView, SpaceView } from '../surface/context';
 import { ACT_RANK, NEXT_ACTS, planOwn, withZone, type NextAct, type SurfaceOwn, type SurfacePlan } from '../surface/plan';
 import { ownAirOf, type OwnAir } from '../air/own';
@@ -568,7 +568,7 @@ function summarise(
 ): JobPlan {
   const states = { lead: noStates(), asbestos: noStates(), mold: noStates() };
   const tests = testsMoney(facts, settings);
-  const rulebook = bookOf(facts.job);
+  const rulebook = bookFor(facts.job, settings);
   const wantedOf = new Map(facts.surfaces.map((s) => [s.id, s.colour]));
   const packs = restOfTins(
     surfaces.map((x) => ({ coating: x.plan.coating, colour: wantedOf.get(x.plan.surfaceId) ?? '' })),

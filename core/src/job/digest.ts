@@ -7,7 +7,15 @@ import type { NextAct, SurfacePlan } from '../surface/plan';
 import type { Asked, Step } from '../work';
 import type { ZonePlan } from '../zone';
 import { jobSteps } from './steps';
-import { type HazardState, type NextTest, type TodaySurface } from '../probe';
+import { type HazardState, type HazardWord, type NextTest, type TodaySurface } from '../probe';
+
+/** As the count of today takes a surface. */
+export const todaySurface = (d: SurfaceDigest): TodaySurface => ({
+  surfaceId: d.surfaceId,
+  states: { lead: d.lead, asbestos: d.asbestos, mold: d.mold },
+  touch: d.touch,
+  low: [d.leadIs, d.asbestosIs].some((w) => w === 'trace' || w === 'below'),
+});
 
 export interface SurfaceDigest {
   readonly surfaceId: string;
@@ -15,7 +23,10 @@ export interface SurfaceDigest {
   readonly zoneId: string;
   readonly areaM2: number;
   readonly lead: HazardState;
-  readonly coats: readonly { readonly binder: string; readonly state: HazardState; readonly counted: boolean }[];
+  /** Its word and that of asbestos on the ladder, by which lists and drawings name them. */
+  readonly leadIs: HazardWord;
+  readonly asbestosIs: HazardWord;
+  readonly coats: readonly { readonly binder: string; readonly state: HazardWord; readonly counted: boolean }[];
   readonly asbestos: HazardState;
   readonly mold: HazardState;
   readonly touch: TodaySurface['touch'];
@@ -114,7 +125,9 @@ function digestSurface(p: SurfacePlan): SurfaceDigest {
     zoneId: p.zoneId,
     areaM2: p.area.totalM2,
     lead: p.lead.overall.value,
-    coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.state, counted: c.coat.id !== UNCOUNTED })),
+    leadIs: p.lead.standing.word,
+    asbestosIs: p.asbestos.standing.word,
+    coats: p.lead.coats.map((c) => ({ binder: c.coat.binder, state: c.standing.word, counted: c.coat.id !== UNCOUNTED })),
     asbestos: p.asbestos.overall.value,
     mold: p.mold.value,
     touch: Object.fromEntries(p.touch.map((x) => [x.depth, x.answer.value])) as TodaySurface['touch'],

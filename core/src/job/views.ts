@@ -3,7 +3,7 @@ import type { Job, Space, Surface, WallId } from '../facts';
 import { limitSetOf } from '../air/breathing';
 import type { OwnAir } from '../air/own';
 import { moldKitFor, type MoldKit } from '../probe/mold';
-import { asbestosTrainedOn, entitledOn, bookOf, type FirmSettings, type Rulebook } from '../rulebook';
+import { asbestosTrainedOn, entitledOn, bookFor, type FirmSettings, type Rulebook } from '../rulebook';
 import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../surface/context';
 import { isPaid } from '../walk';
 import type { Floor, ZoneGiven, ZoneView } from '../zone';
@@ -21,7 +21,7 @@ function occupants(job: Job): SiteView['childOrPregnancy'] {
 export const mayBeListed = (job: Pick<Job, 'yearBuilt'>): boolean => job.yearBuilt === null || job.yearBuilt < HISTORIC_BEFORE;
 
 export const siteView = (job: Job, settings: FirmSettings, thisYear: number): SiteView => ({
-  rulebook: bookOf(job),
+  rulebook: bookFor(job, settings),
   airLimits: limitSetOf(job.rulebook, job.stateLayer),
   dwelling: job.dwelling,
   paid: isPaid(job),

@@ -9,6 +9,8 @@ import type { Rulebook } from '../rulebook';
 import { convert, measure } from '../units/units';
 import { stackOf } from './stack';
 import { isPresent, strictest, type HazardState } from './state';
+import type { SampleAnswer } from './result';
+import { standingAt, worseRung, type Standing } from './rung';
 import { seeded } from './seeded';
 import { meantBack, saysSomething, standingReadings } from './standing';
 
@@ -140,8 +142,15 @@ export interface AsbestosArea {
   readonly runM: number | null;
   /** Samples that the area needs. */
   readonly needed: Answer<number>;
-  readonly samples: readonly { readonly sample: Sample; readonly surfaceId: string; readonly says: BulkSays | null }[];
+  readonly samples: readonly {
+    readonly sample: Sample;
+    readonly surfaceId: string;
+    readonly reading: Reading | null;
+    readonly answer: SampleAnswer | null;
+  }[];
   readonly state: Answer<HazardState>;
+  /** The same on the ladder, with the most that was counted. */
+  readonly standing: Standing;
   /** Clear by the limit, but asbestos was seen or not ruled out: wet work and HEPA cleaning still bind. */
   readonly trace: boolean;
 }
@@ -240,6 +249,9 @@ export function judgeBulk(r: Reading, rulebook: Rulebook): { readonly says: Bulk
     reason: value > 0 ? why('asbestos.underCounted', source, { result: [result, limit] }) : why('asbestos.noneSeen', source, { result }),
   };
 }
+
+export const answerOfBulk = ({ says, trace }: Pick<ReturnType<typeof judgeBulk>, 'says' | 'trace'>): SampleAnswer =>
+  says === 'asbestos' ? 'found' : says === 'unsure' ? 'unclear' : trace ? 'low' : 'clear';
 
 interface Taken {
   readonly sample: Sample;
@@ -362,8 +374,27 @@ function areaFrom(key: string, { suspect, members }: Group, rulebook: Rulebook):
     needed,
     samples: taken
       .filter((x) => x.sample.removedAt === null || x.reading !== undefined)
-      .map((x) => ({ sample: x.sample, surfaceId: x.surface.id, says: x.reading ? judgeBulk(x.reading, rulebook).says : null })),
+      .map((x) => ({
+        sample: x.sample,
+        surfaceId: x.surface.id,
+        reading: x.reading ?? null,
+        answer: x.reading ? answerOfBulk(judgeBulk(x.reading, rulebook)) : null,
+      })),
     state,
+    standing: standingAt(
+      state.value,
+      counted.flatMap(({ reading }) =>
+        reading
+          ? [
+              {
+                rung: judgeBulk(reading, rulebook).trace ? ('trace' as const) : ('noneFound' as const),
+                measured: reading.value ? measure(reading.value, 'mass%') : null,
+                under: reading.below,
+              },
+            ]
+          : [],
+      ),
+    ),
     trace: state.value === 'notFound' && counted.some((x) => x.reading && judgeBulk(x.reading, rulebook).trace),
   };
 }
@@ -417,6 +448,8 @@ export interface AsbestosPicture {
   readonly below: Answer<HazardState>;
   readonly putty: Answer<HazardState>;
   readonly overall: Answer<HazardState>;
+  /** The worst of it on the ladder: not suspected, tested with none found, a trace, or present. */
+  readonly standing: Standing;
   /** Nowhere above the limit, but some asbestos was seen or not ruled out. */
   readonly trace: boolean;
   /** What is not ruled out on it is, under UK rules, work for a licensed contractor. */
@@ -429,6 +462,7 @@ export const NO_ASBESTOS: AsbestosPicture = {
   below: NOT_SUSPECT,
   putty: NOT_SUSPECT,
   overall: NOT_SUSPECT,
+  standing: standingAt('notFound', []),
   trace: false,
   licensed: false,
 };
@@ -457,6 +491,7 @@ export function asbestosPicture(
     below,
     putty,
     overall: pick(() => true),
+    standing: suspects.map((x) => areaFor(x)?.standing ?? NO_ASBESTOS.standing).reduce(worseRung),
     trace: suspects.some((x) => areaFor(x)?.trace === true),
     licensed: suspects.some((x) => SUSPECTS[x.kind].licensedUk && isPresent(areaFor(x)?.state.value ?? 'unknown')),
   };

@@ -1,5 +1,6 @@
 import { UNCOUNTED } from '../facts';
 import type { LeadPicture } from './lead';
+import { isLow } from './rung';
 
 import { strictest, type HazardState } from './state';
 
@@ -9,6 +10,8 @@ export interface LeadDepths {
   /** One coat below the loose ones: feathering a scraped edge cuts into it. */
   readonly loose: HazardState;
   readonly all: HazardState;
+  /** Lead below the limit is in the coats that each bite goes through. */
+  readonly low: Readonly<Record<'skin' | 'loose' | 'all', boolean>>;
   readonly looseCoats: number;
   readonly coats: number;
   /** Some coat is on the list: a scuff ends in it. */
@@ -26,10 +29,12 @@ export function leadDepths(lead: LeadPicture): LeadDepths {
   lead.coats.forEach((c, i) => {
     if (c.coat.soundness !== 'sound') looseCoats = i + 1;
   });
+  const low = (coats: number): boolean => lead.coats.slice(0, coats).some((c) => isLow(c.standing));
   return {
     skin: strictest(states.slice(0, 1)),
     loose: strictest(states.slice(0, looseCoats + 1)),
     all: strictest(states),
+    low: { skin: low(1), loose: low(looseCoats + 1), all: low(states.length) },
     looseCoats,
     coats: states.length,
     covered: lead.coats.some((c) => c.coat.id !== UNCOUNTED),

@@ -1,4 +1,18 @@
 export { HAZARD_STATES, isPresent, stricter, strictest, type HazardState } from './state';
+export {
+  GOODS_LEAD,
+  isLow,
+  isOnGoods,
+  numberOf,
+  rungKey,
+  RUNGS,
+  standingAt,
+  standingText,
+  worseRung,
+  type HazardWord,
+  type Rung,
+  type Standing,
+} from './rung';
 export { stackOf, type StackCoat } from './stack';
 export { leadEverFound, leadIsPresent, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
 export { leadDepths, meetsMaterial, type LeadDepths } from './depths';
@@ -15,7 +29,7 @@ export {
 } from './asbestos';
 export { placedView, placesOf, type Past, type Remembering } from './place';
 export { judgeReading, lastFaceC } from './reading';
-export { resultText } from './result';
+export { answerText, resultText, type SampleAnswer } from './result';
 export { isLeadReading, saysSomething, standingOf, standingReadings } from './standing';
 export { holdsSilica, silicaOn } from './silica';
 export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBook } from './xrf';

@@ -3,6 +3,7 @@ import { aFacts, aJob, aLayer, aReading, aSurface, COATS, planOf, rulesOf, THIS_
 import type { Reading, Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
+import { measure } from '../units/units';
 import { isPresent, strictest, type HazardState } from './state';
 
 const leadOf = (s: Surface, setup?: Setup) => planOf(s, setup).lead;
@@ -27,19 +28,50 @@ describe('lead-based paint: at or above 1.0 mg/cm2, 0.5 % or 5,000 ppm', () => {
 
   test('a chip below the limit still says that lead was measured: 29 CFR 1926.62 knows no lower limit', () => {
     const p = planOf(withReadings({ kind: 'lab', value: 900, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true }));
-    expect(p.lead.trace).toBe(true);
+    expect(p.lead.standing).toMatchObject({ rung: 'below', measured: measure(900, 'ppm') });
     const dusty = p.choice.parts[0]!.options.find((o) => o.methodId === 'drySand')!;
     expect(rulesOf(dusty.because)).toContain('lead.traceDust');
   });
 
-  test('under UK rules any amount counts, and no swab clears a coat', () => {
+  // 16 CFR 1303.1: 90 ppm. A lab's reporting limit of 100 ppm: common practice. UK threshold of 600 ppm: from memory, a school of the firm.
+  test.each([
+    ['us', 0, 'ppm', false, 'noneFound'],
+    ['us', 89.9, 'ppm', false, 'trace'],
+    ['us', 90, 'ppm', false, 'below'],
+    ['us', 0.4999, 'mass%', false, 'below'],
+    ['us', 0.5, 'mass%', false, 'present'],
+    ['us', 90, 'ppm', true, 'noneFound'],
+    ['us', 3000, 'ppm', true, 'below'],
+    ['uk', 0, 'ppm', false, 'noneFound'],
+    ['uk', 90, 'ppm', true, 'noneFound'],
+    ['uk', 30, 'ppm', false, 'trace'],
+    ['uk', 90, 'ppm', false, 'below'],
+    ['uk', 599, 'ppm', false, 'below'],
+    ['uk', 0.0599, 'mass%', false, 'below'],
+    ['uk', 600, 'ppm', false, 'present'],
+    ['uk', 500, 'ppm', true, 'below'],
+    ['uk', 700, 'ppm', true, 'present'],
+  ] as const)('the ladder, %s: %d %s (under: %s) is %s', (rulebook, value, unit, below, rung) => {
+    const lead = leadOf(withReadings({ kind: 'lab', value, unit, below, reachedLayerIds: COATS, toSubstrate: true }), {
+      job: { rulebook },
+    });
+    expect(lead.standing.rung).toBe(rung);
+    expect(lead.overall.value === 'notFound').toBe(rung !== 'present');
+  });
+  test('the firm may set another threshold under UK rules, and none under US rules', () => {
+    const chip = withReadings({ kind: 'lab', value: 500, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true });
+    const at = (rulebook: 'us' | 'uk') => leadOf(chip, { job: { rulebook }, settings: { leadThresholdPpm: 200 } }).overall.value;
+    expect([at('us'), at('uk')]).toEqual(['notFound', 'found']);
+  });
+
+  test('a kit and a signed report say that it is no lead paint, never that there is no lead', () => {
+    const standing = (r: Partial<Reading>) => leadOf(withReadings({ reachedLayerIds: COATS, toSubstrate: true, ...r })).standing;
+    expect(standing({ kind: 'spot', spot: 'unchanged' })).toMatchObject({ rung: 'below', measured: null });
+    expect(standing({ kind: 'report', finding: 'noLead', file: 'survey.pdf' })).toMatchObject({ rung: 'below', measured: null });
+  });
+
+  test('under UK rules no swab clears a coat', () => {
     const uk: Setup = { job: { rulebook: 'uk' } };
-    expect(leadOf(withReadings({ kind: 'lab', value: 40, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe(
-      'found',
-    );
-    expect(leadOf(withReadings({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe(
-      'notFound',
-    );
     expect(leadOf(withReadings({ kind: 'spot', spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true }), uk).overall.value).toBe(
       'assumed',
     );

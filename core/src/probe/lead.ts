@@ -7,6 +7,7 @@ import { measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { judgeReading, type ReadingVerdict } from './reading';
 import { isLeadReading, reachIsUnknown, reachOf, saysSomething, standingOf, standingReadings, type Reach } from './standing';
+import { standingAt, worseRung, type Standing } from './rung';
 import { type StackCoat } from './stack';
 import { isPresent, stricter, strictest, type HazardState } from './state';
 import { NO_INSTRUMENTS, type InstrumentBook } from './xrf';
@@ -14,6 +15,7 @@ import { NO_INSTRUMENTS, type InstrumentBook } from './xrf';
 export interface CoatLead {
   readonly coat: StackCoat;
   readonly state: HazardState;
+  readonly standing: Standing;
   readonly because: readonly Reason[];
 }
 
@@ -25,8 +27,8 @@ export interface LeadPicture {
   readonly next: Answer<NextTest>;
   /** When the lab's answer is due; null when nothing is out. */
   readonly dueAt: string | null;
-  /** Lead below the limit was measured, or not ruled out below what the lab could see. */
-  readonly trace: boolean;
+  /** What is known of the worst of its coats, on the ladder. */
+  readonly standing: Standing;
   /** What does not go together, and is asked of the person. */
   readonly asks: readonly Reason[];
 }
@@ -125,11 +127,19 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   const reasons = (js: readonly Judged[]) => js.map((j) => j.verdict.reason);
   const disagree = acquitted.length > 0 ? [why('lead.testsDisagree', 'job-record', {}), ...reasons(acquitted)] : [];
 
-  if (convicted.length > 0) return { coat, state: 'found', because: [...reasons(convicted), ...disagree] };
+  const at = (state: HazardState, because: readonly Reason[]): CoatLead => ({
+    coat,
+    state,
+    standing: standingAt(
+      state,
+      reaching.flatMap((j) => j.verdict.low ?? []),
+    ),
+    because,
+  });
+  if (convicted.length > 0) return at('found', [...reasons(convicted), ...disagree]);
   // A result that cannot tell which coat convicts every coat that it reached, until another test has named the coat: then a coat that
   // was cleared by itself is clear, and the others are in doubt.
-  if (unexplained.length > 0)
-    return { coat, state: 'found', because: [...reasons(unexplained), why('lead.depthUnresolved', 'job-record', {}), ...disagree] };
+  if (unexplained.length > 0) return at('found', [...reasons(unexplained), why('lead.depthUnresolved', 'job-record', {}), ...disagree]);
 
   const base = byAge(coat, c);
   let state: HazardState = somewhere.length > 0 ? 'assumed' : base.state;
@@ -144,7 +154,7 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   }
   const missed = judged.filter((j) => !reaches(j, coat.id) && j.verdict.says === 'noLead');
   const notReached = missed.length > 0 && isPresent(state) ? [why('lead.testStoppedAbove', 'job-record', {})] : [];
-  return { coat, state, because: [...because, ...reasons(unclear), ...notReached] };
+  return at(state, [...because, ...reasons(unclear), ...notReached]);
 }
 
 /** What may be done next to know more. A notch or a chip cuts into what may hold asbestos: nobody does, before that is answered. */
@@ -313,13 +323,21 @@ export const leadIsPresent = (surface: Surface, stack: readonly StackCoat[], vie
  */
 export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: SurfaceContext): LeadPicture {
   const { coats, judged, anyFound, depthKnown } = coatStates(surface, stack, ctx);
-  const trace = judged.some((j) => j.verdict.trace);
   if (coats.length === 0) {
     const none = why('lead.noCoats', 'job-record');
-    return { coats: [], overall: answer('notFound', none), next: answer('none', none), dueAt: null, trace, asks: [] };
+    return {
+      coats: [],
+      overall: answer('notFound', none),
+      next: answer('none', none),
+      dueAt: null,
+      standing: standingAt('notFound', []),
+      asks: [],
+    };
   }
   const state = strictest(coats.map((c) => c.state));
-  const deciding = coats.find((c) => c.state === state);
+  const standing = coats.map((c) => c.standing).reduce(worseRung);
+  // Of coats that are all not found, the one that tells most: a number before an age.
+  const deciding = coats.find((c) => c.state === state && c.standing.rung === standing.rung) ?? coats.find((c) => c.state === state);
   const out = judged
     .filter((j) => j.verdict.says === 'waiting' && j.reading.kind === 'lab')
     .map((j) => Date.parse(j.reading.takenAt) + ctx.settings.labDays.lead * 86_400_000);
@@ -328,7 +346,7 @@ export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: 
     overall: { value: state, because: deciding?.because ?? [] },
     next: nextTest(coats, judged, ctx, depthKnown),
     dueAt: out.length > 0 ? new Date(Math.max(...out)).toISOString() : null,
-    trace,
+    standing,
     asks: asksOf(surface, ctx, anyFound),
   };
 }

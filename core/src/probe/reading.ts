@@ -3,6 +3,7 @@ import { PLASTER, TIMBER, type Material, type Reading, type Surface } from '../f
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { why, type Reason } from '../reasons';
+import { lowOf, seesWell, type Low } from './rung';
 import { standingReadings } from './standing';
 import { calibrationOf, correctionFor, NO_INSTRUMENTS, type InstrumentBook } from './xrf';
 
@@ -11,8 +12,8 @@ export type Says = 'lead' | 'noLead' | 'unclear' | 'waiting';
 export interface ReadingVerdict {
   readonly says: Says;
   readonly reason: Reason;
-  /** Lead below the limit: not lead paint, but lead. */
-  readonly trace: boolean;
+  /** On which rung it stands where it does not convict; null: it shows nothing of that. */
+  readonly low: Low | null;
   /** The coats named by the verdict alone; empty when it speaks of everything reached without telling which. */
   readonly coats: readonly string[];
 }
@@ -26,10 +27,10 @@ export function lastFaceC(s: Surface): number | null {
   return (latest('surfaceTemp') ?? latest('air'))?.value ?? null;
 }
 
-const verdict = (says: Says, reason: Reason, rest: Partial<Pick<ReadingVerdict, 'trace' | 'coats'>> = {}): ReadingVerdict => ({
+const verdict = (says: Says, reason: Reason, rest: Partial<Pick<ReadingVerdict, 'low' | 'coats'>> = {}): ReadingVerdict => ({
   says,
   reason,
-  trace: rest.trace ?? false,
+  low: rest.low ?? null,
   coats: rest.coats ?? [],
 });
 
@@ -49,7 +50,9 @@ export function judgeReading(r: Reading, rulebook: Rulebook, material?: Material
   if (r.kind === 'xrf') return judgeXrf(r, found, rulebook, material, book);
   // A lab reports ppm in tens at the least. 0.8 "ppm" is far likelier 0.8 %, which is lead paint: neither clears nor convicts.
   if (r.unit === 'ppm' && r.value > 0 && r.value < LEAST_REPORTED_PPM)
-    return verdict('unclear', why('lead.unitDoubt', 'trade-wait-lab', { result: found, least: measure(LEAST_REPORTED_PPM, 'ppm') }));
+    return verdict('unclear', why('lead.unitDoubt', 'trade-wait-lab', { result: found, least: measure(LEAST_REPORTED_PPM, 'ppm') }), {
+      low: lowOf(found, false, true),
+    });
   return r.below ? belowLimit(found, rulebook, onlyCoat(r)) : againstLimit(found, rulebook, onlyCoat(r));
 }
 
@@ -70,8 +73,11 @@ function judgeSpot(r: Reading, rulebook: Rulebook, material: Material | undefine
     return verdict('unclear', why('lead.spotMaterial', 'epa-kits', { material }));
   if (r.control !== 'worked')
     return verdict('unclear', why(r.control === 'dead' ? 'lead.spotControlFailed' : 'lead.spotNoControl', 'cfr40-745.88', {}));
-  return verdict('noLead', why('lead.spotUnchanged', 'cfr40-745.88', {}), { coats: onlyCoat(r) });
+  return verdict('noLead', why('lead.spotUnchanged', 'cfr40-745.88', {}), { coats: onlyCoat(r), low: NOT_LEAD_PAINT });
 }
+
+/** A kit and a determination tell that it is no lead paint, never that there is no lead. 40 CFR 745.88(c) */
+const NOT_LEAD_PAINT: Low = { rung: 'below', measured: null, under: false };
 
 /** A number or a name by which the authority can look it up. */
 const hasCertificate = (r: Reading): boolean => r.certificate.trim().length >= 3;
@@ -84,38 +90,40 @@ function judgeReport(r: Reading, rulebook: Rulebook): ReadingVerdict {
   if (rulebook.leadPaint === null) return verdict('unclear', why('lead.reportNotHere', 'uk-lead-any', by));
   const signed = r.finding === 'noLead' && r.decidedBy === 'inspector' && hasCertificate(r) && r.file.trim() !== '';
   return signed
-    ? verdict('noLead', why('lead.reportClear', 'cfr40-745.82', by))
+    ? verdict('noLead', why('lead.reportClear', 'cfr40-745.82', by), { low: NOT_LEAD_PAINT })
     : verdict('unclear', why('lead.reportUnsigned', 'cfr40-745.82', by));
 }
 
+/** What counts as found, in the unit of the result: by the rulebook, or under UK rules by the firm; null: no figure in that unit. */
 function limitFor(m: Measure, rulebook: Rulebook): Measure | null {
-  if (rulebook.leadPaint === null) return null;
+  if (rulebook.leadPaint === null) return m.unit === 'mg/cm2' ? null : rulebook.leadThreshold!.is;
   const { loading, byMass, ppm } = rulebook.leadPaint;
   return m.unit === 'mg/cm2' ? loading.is : m.unit === 'mass%' ? byMass.is : ppm.is;
 }
 
-function againstLimit(found: Measure, rulebook: Rulebook, coats: readonly string[]): ReadingVerdict {
+function againstLimit(found: Measure, rulebook: Rulebook, coats: readonly string[], byLab = true): ReadingVerdict {
   const limit = limitFor(found, rulebook);
-  if (limit === null) {
-    return found.value > 0
-      ? verdict('lead', why('lead.anyAmount', 'uk-lead-any', { result: found }), { coats })
-      : verdict('noLead', why('lead.noneReported', 'uk-lead-any', { result: found }), { coats });
-  }
-  if (found.value >= convert(limit.value, limit.unit, found.unit)) {
-    return verdict('lead', why('lead.overLimit', 'cfr24-35.110', { result: [found, limit] }), { coats });
-  }
-  return verdict('noLead', why('lead.underLimit', 'cfr24-35.110', { result: [found, limit] }), { coats, trace: found.value > 0 });
+  const source = rulebook.leadPaint === null ? rulebook.leadThreshold!.source : 'cfr24-35.110';
+  const uk = rulebook.leadPaint === null;
+  if (limit !== null && found.value >= convert(limit.value, limit.unit, found.unit))
+    return verdict('lead', why(uk ? 'lead.overThreshold' : 'lead.overLimit', source, { result: [found, limit] }), { coats });
+  const low = lowOf(found, false, byLab);
+  if (low.rung === 'noneFound') return verdict('noLead', why('lead.noneReported', 'job-record', {}), { coats, low });
+  // By area the UK has no figure at all, and no film data to make one.
+  if (limit === null && found.value > 0) return verdict('lead', why('lead.anyAmount', 'uk-lead-any', { result: found }), { coats });
+  if (limit === null) return verdict('noLead', why('lead.noneReported', 'job-record', {}), { coats, low });
+  return verdict('noLead', why(uk ? 'lead.underThreshold' : 'lead.underLimit', source, { result: [found, limit] }), { coats, low });
 }
-
-/** Where any amount counts, a lab that sees less than this has looked well enough: 100 ppm, common practice. */
-const SEES_WELL: Readonly<Partial<Record<Measure['unit'], number>>> = { ppm: 100, 'mass%': 0.01, 'mg/cm2': 0.02 };
 
 /** "Less than so much" is not none: it clears where that much would clear, and the dust of it is still lead. */
 function belowLimit(least: Measure, rulebook: Rulebook, coats: readonly string[]): ReadingVerdict {
   const limit = limitFor(least, rulebook);
-  const clears = limit === null ? least.value <= SEES_WELL[least.unit]! : least.value <= convert(limit.value, limit.unit, least.unit);
-  if (!clears) return verdict('unclear', why('lead.belowTooCoarse', 'trade-wait-lab', { least }));
-  return verdict('noLead', why('lead.belowReported', limit === null ? 'uk-lead-any' : 'cfr24-35.110', { least }), { coats, trace: true });
+  const low = lowOf(least, true, true);
+  if (low.rung === 'noneFound') return verdict('noLead', why('lead.noneAbove', 'trade-wait-lab', { least }), { coats, low });
+  const clears = limit === null ? seesWell(least) : least.value <= convert(limit.value, limit.unit, least.unit);
+  if (!clears) return verdict('unclear', why('lead.belowTooCoarse', 'trade-wait-lab', { least }), { low });
+  const source = rulebook.leadPaint === null ? rulebook.leadThreshold!.source : 'cfr24-35.110';
+  return verdict('noLead', why('lead.belowReported', source, { least }), { coats, low });
 }
 
 /** An instrument convicts in anybody's hands. It acquits by its rules, in the hands of whom the rulebook lets decide. */
@@ -127,10 +135,12 @@ function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Mater
     return verdict(
       'unclear',
       why('lead.xrfInconclusive', source, { result: found, low: measure(r.bandLow, 'mg/cm2'), high: measure(r.bandHigh, 'mg/cm2') }),
+      { low: lowOf(found, false, false) },
     );
   }
-  const says = againstLimit(found, rulebook, []);
+  const says = againstLimit(found, rulebook, [], false);
   const limit = limitFor(found, rulebook);
+  const low = lowOf(found, false, false);
   const corrected =
     correction === 0
       ? says
@@ -142,17 +152,18 @@ function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Mater
         };
   if (says.says !== 'noLead') return corrected;
   const facts = { result: found };
-  if (rulebook.leadPaint === null) return verdict('unclear', why('lead.xrfLabOnly', 'uk-lead-any', facts));
-  if (r.decidedBy !== 'inspector' || !hasCertificate(r)) return verdict('unclear', why('lead.xrfNotDecided', 'cfr40-745.82', facts));
+  if (rulebook.leadPaint === null) return verdict('unclear', why('lead.xrfLabOnly', 'uk-lead-any', facts), { low });
+  if (r.decidedBy !== 'inspector' || !hasCertificate(r))
+    return verdict('unclear', why('lead.xrfNotDecided', 'cfr40-745.82', facts), { low });
   switch (calibrationOf(r, book)) {
     case 'unnamed':
-      return verdict('unclear', why('lead.xrfUnnamed', source, facts));
+      return verdict('unclear', why('lead.xrfUnnamed', source, facts), { low });
     case 'missing':
-      return verdict('unclear', why('lead.xrfUnchecked', source, facts));
+      return verdict('unclear', why('lead.xrfUnchecked', source, facts), { low });
     case 'failed':
-      return verdict('unclear', why('lead.xrfCheckFailed', source, facts));
+      return verdict('unclear', why('lead.xrfCheckFailed', source, facts), { low });
     case 'provisional':
-      return verdict('waiting', why('lead.xrfProvisional', source, facts));
+      return verdict('waiting', why('lead.xrfProvisional', source, facts), { low });
     case 'holds':
       return corrected;
   }

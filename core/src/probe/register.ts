@@ -1,9 +1,12 @@
 /** The sample register: where every sample stands, when its answer is due, what it cost. */
 import { numberAfter, sameNumber } from '../facts/numbers';
 import type { JobFacts, Reading, Sample, Surface } from '../facts';
-import { bookOf, type FirmSettings, type Rulebook } from '../rulebook';
-import { judgeBulk } from './asbestos';
+import type { Reason } from '../reasons';
+import { bookFor, type FirmSettings, type Rulebook } from '../rulebook';
+import { answerOfBulk, judgeBulk } from './asbestos';
 import { judgeReading } from './reading';
+import type { SampleAnswer } from './result';
+import { isLow } from './rung';
 import { standingReadings } from './standing';
 
 export type SampleState = 'planned' | 'taken' | 'sent' | 'due' | 'in';
@@ -18,7 +21,9 @@ export interface RegisterLine {
   readonly dueAt: string | null;
   readonly result: Reading | null;
   /** What the answer says of the hazard; null: none yet. */
-  readonly answer: 'found' | 'clear' | 'unclear' | null;
+  readonly answer: SampleAnswer | null;
+  /** Why, with its number and the limit that it was held against; null: no answer, or none that has a limit. */
+  readonly because: Reason | null;
   readonly price: number;
   /** Another sample on the job carries the same number: one of the two phones renumbers. */
   readonly numberTwice: boolean;
@@ -55,17 +60,23 @@ function doubtOf(l: Answered, all: readonly Answered[]): RegisterLine['doubt'] {
 }
 
 /** What a lab says of mold has no limit to be held against. */
-function answerOf(r: Reading, sample: Sample, s: Surface, rulebook: Rulebook): RegisterLine['answer'] {
-  if (sample.hazard === 'mold') return 'unclear';
-  const says = sample.hazard === 'asbestos' ? judgeBulk(r, rulebook).says : judgeReading(r, rulebook, s.material).says;
-  if (says === 'asbestos' || says === 'lead') return 'found';
-  return says === 'none' || says === 'noLead' ? 'clear' : 'unclear';
+function answerOf(r: Reading, sample: Sample, s: Surface, rulebook: Rulebook): Pick<RegisterLine, 'answer' | 'because'> {
+  if (sample.hazard === 'mold') return { answer: 'unclear', because: null };
+  if (sample.hazard === 'asbestos') {
+    const judged = judgeBulk(r, rulebook);
+    return { answer: answerOfBulk(judged), because: judged.reason };
+  }
+  const { says, low, reason } = judgeReading(r, rulebook, s.material);
+  if (says === 'lead') return { answer: 'found', because: reason };
+  if (says !== 'noLead') return { answer: 'unclear', because: reason };
+  return { answer: low !== null && isLow(low) ? 'low' : 'clear', because: reason };
 }
+const NO_ANSWER: Pick<RegisterLine, 'answer' | 'because'> = { answer: null, because: null };
 
 /** @param now instant at which "due" is judged */
 export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: string): Register {
   const spaces = new Map(facts.spaces.map((s) => [s.id, s]));
-  const rulebook = bookOf(facts.job);
+  const rulebook = bookFor(facts.job, settings);
   const lines: Omit<RegisterLine, 'numberTwice' | 'doubt'>[] = [];
   for (const s of facts.surfaces) {
     if (s.samples.length === 0) continue;
@@ -92,7 +103,7 @@ export function sampleRegister(facts: JobFacts, settings: FirmSettings, now: str
               : 'planned',
         dueAt,
         result,
-        answer: result && answerOf(result, sample, s, rulebook),
+        ...(result === null ? NO_ANSWER : answerOf(result, sample, s, rulebook)),
         price: sample.hazard === 'asbestos' ? settings.testPrices.bulk : settings.testPrices.chip,
         answersDiffer: own.length > 1 && own.some((r) => r.value !== own[0]!.value),
       });

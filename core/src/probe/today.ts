@@ -9,11 +9,15 @@ export interface TodaySurface {
   readonly surfaceId: string;
   readonly states: Readonly<Record<Hazard, HazardState>>;
   readonly touch: Readonly<Record<Depth, Touch>>;
+  /** Some hazard of it is low. */
+  readonly low: boolean;
 }
 
 export interface Today {
   /** Surfaces by the strictest state over all hazards. */
   readonly clear: number;
+  /** Lead or asbestos below what counts as found. */
+  readonly low: number;
   readonly assumed: number;
   readonly waiting: number;
   readonly found: number;
@@ -40,16 +44,17 @@ export function registerAct({ counts, lines }: Register): TodayAct {
   return { kind: 'none' };
 }
 
-const RANK: Readonly<Record<HazardState, number>> = { notFound: 0, unknown: 1, assumed: 1, waiting: 2, found: 3 };
+const RANK: Readonly<Record<HazardState, number>> = { notFound: 0, unknown: 2, assumed: 2, waiting: 3, found: 4 };
 
 export function todayOf(surfaces: readonly TodaySurface[], register: Register): Today {
-  const n = [0, 0, 0, 0];
-  for (const s of surfaces) n[Math.max(RANK[s.states.lead], RANK[s.states.asbestos], RANK[s.states.mold])]! += 1;
+  const n = [0, 0, 0, 0, 0];
+  for (const s of surfaces) n[Math.max(s.low ? 1 : 0, RANK[s.states.lead], RANK[s.states.asbestos], RANK[s.states.mold])]! += 1;
   return {
     clear: n[0]!,
-    assumed: n[1]!,
-    waiting: n[2]!,
-    found: n[3]!,
+    low: n[1]!,
+    assumed: n[2]!,
+    waiting: n[3]!,
+    found: n[4]!,
     stopped: surfaces.filter((s) => s.touch.skin === 'stop').map((s) => s.surfaceId),
     controlled: surfaces
       .filter((s) => s.touch.skin !== 'stop' && [s.touch.skin, s.touch.loose, s.touch.bare].some((t) => t === 'controlled' || t === 'stop'))

@@ -8,8 +8,8 @@ import { isPresent, type HazardState } from './state';
 
 export const DEPTHS = ['skin', 'loose', 'bare'] as const;
 export type Depth = (typeof DEPTHS)[number];
-/** free: as any paint. above: this coat only, lead lies below it. controlled: lead-safe, set up first. stop: nobody touches it. */
-export type Touch = 'free' | 'above' | 'controlled' | 'stop';
+/** free: as any paint. masked: low lead, dust and fume of it in a mask. above: this coat only, lead lies below it. controlled: lead-safe, set up first. stop: nobody touches it. */
+export type Touch = 'free' | 'masked' | 'above' | 'controlled' | 'stop';
 
 export interface TouchToday {
   readonly depth: Depth;
@@ -27,6 +27,9 @@ export function touchToday(lead: LeadPicture, asbestos: AsbestosPicture, mold: H
     depths.skin,
     depths.loose,
     depths.all,
+    depths.low.skin,
+    depths.low.loose,
+    depths.low.all,
     meetsMaterial('loose', depths),
     meetsMaterial('skin', depths),
     asbestos.coat.value,
@@ -64,5 +67,7 @@ function touchAt(
   if (asbestos.trace) return answer('controlled', why('touch.trace', 'osha-trace', {}, 'care', 'hazard'), ...beside);
   if (beside.length > 0) return answer('controlled', ...beside);
   if (isPresent(depths.all)) return answer('above', why('touch.leadBelow', 'job-record', { state: depths.all }, 'care'));
+  if ({ skin: depths.low.skin, loose: depths.low.loose, bare: depths.low.all }[depth])
+    return answer('masked', why('touch.low', rulebook.sources.clothing, {}, 'care', 'law'));
   return answer('free', why('touch.clear', 'job-record', {}));
 }

@@ -2,6 +2,7 @@
 import { LIMIT_SOURCES } from '../air/breathing';
 import type { Method } from '../catalogue';
 import type { MethodId } from '../facts';
+import { rungKey, type Standing } from '../probe';
 import { why, type Reason } from '../reasons';
 import { EXPOSURE_CLASSES, type ExposureClassId } from '../rulebook';
 import { measure } from '../units/units';
@@ -26,7 +27,12 @@ interface Breathed {
   readonly methodId: MethodId;
   readonly upperUgM3: number | null;
   readonly own: { readonly samples: number; readonly settled: boolean } | null;
+  /** Presumed of lead below the limit; null: of lead. */
+  readonly low: Standing | null;
 }
+
+/** Dusty or hot work on any lead is presumed to be of the first class until air was sampled. 29 CFR 1926.62(d)(2). */
+const LOW_UPPER = EXPOSURE_CLASSES.class1.upperUgM3;
 
 /** The class into which a result falls. */
 const classOf = (ugM3: number): ExposureClassId =>
@@ -36,12 +42,14 @@ const classOf = (ugM3: number): ExposureClassId =>
 export function exposureTo(methods: readonly Method[], working: readonly Needs[], ctx: ZoneContext): Exposure {
   const breathed = methods.flatMap((m): Breathed[] =>
     working
-      .filter((n) => n.lead && n.methods.includes(m.id))
+      .filter((n) => n.methods.includes(m.id) && (n.lead || n.low.includes(m.id)))
       .map((n): Breathed => {
         const own = ctx.ownAir.find((a) => a.surfaceId === n.surfaceId && a.methodId === m.id);
         return own
-          ? { methodId: m.id, upperUgM3: own.ugM3, own }
-          : { methodId: m.id, upperUgM3: EXPOSURE_CLASSES[m.exposure].upperUgM3, own: null };
+          ? { methodId: m.id, upperUgM3: own.ugM3, own, low: null }
+          : n.lead
+            ? { methodId: m.id, upperUgM3: EXPOSURE_CLASSES[m.exposure].upperUgM3, own: null, low: null }
+            : { methodId: m.id, upperUgM3: LOW_UPPER, own: null, low: n.standing };
       }),
   );
   const worst = breathed.reduce<Breathed | null>((a, b) => (a === null || orInfinite(b.upperUgM3) > orInfinite(a.upperUgM3) ? b : a), null);
@@ -62,6 +70,21 @@ export function exposureTo(methods: readonly Method[], working: readonly Needs[]
       ],
     };
   const { upperUgM3 } = worst;
+  if (worst.low !== null)
+    return {
+      class: 'class1',
+      upperUgM3,
+      own: false,
+      settled: false,
+      because: [
+        why('exposure.presumedLow', LIMIT_SOURCES[ctx.airLimits], {
+          lead: rungKey(worst.low),
+          method: worst.methodId,
+          class: 'class1',
+          upper: measure(upperUgM3!, 'ug/m3'),
+        }),
+      ],
+    };
   const uk = ctx.rulebook.id === 'uk';
   const rule = uk ? 'exposure.presumedUk' : upperUgM3 === null ? 'exposure.presumedTop' : 'exposure.presumed';
   const c = ORDER.find((x) => EXPOSURE_CLASSES[x].upperUgM3 === upperUgM3)!;

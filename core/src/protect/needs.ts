@@ -11,12 +11,12 @@ import {
   type Surface,
   type WallId,
 } from '../facts';
-import { methodById, type Method } from '../catalogue';
+import { methodById, stirs, type Method } from '../catalogue';
 import { baseOf, LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
-import { HIGH_M, methodsOf, picksOf, type Choice } from '../choose';
-import { holdsSilica, isPresent, type HazardState, type LeadPicture } from '../probe';
+import { HIGH_M, lowInReach, methodsOf, picksOf, type Choice } from '../choose';
+import { holdsSilica, isPresent, leadDepths, type HazardState, type LeadPicture, type Standing } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
 import type { SurfaceContext } from '../surface/context';
 import { ELEMENTS, liveLayers } from '../walk';
@@ -25,6 +25,7 @@ import type { Protection } from './protect';
 /** What a stroke can reach or make; containment, air, clothing and checks of a zone follow from the whole list. Law H1. */
 export const HAZARD_KINDS = [
   'lead',
+  'leadLow',
   'asbestos',
   'mold',
   'antifoul',
@@ -52,6 +53,10 @@ export interface Needs {
   /** Window sills that are wiped to verify. */
   readonly sills: number;
   readonly lead: boolean;
+  /** Those that make dust or fume of lead below the limit: the rules for whoever works bind, those for lead paint do not. */
+  readonly low: readonly MethodId[];
+  /** What is known of lead on it, on the ladder. */
+  readonly standing: Standing;
   /** Old putty is taken out, which holds lead of its own. */
   readonly putty: boolean;
   /** A coat that may hold asbestos is worked, by trained people: nothing else lets a stroke into it. */
@@ -207,11 +212,12 @@ export function needsOf(
   s: Surface,
   ctx: SurfaceContext,
   choice: Choice,
-  { overall }: LeadPicture,
+  picture: LeadPicture,
   coating: CoatsOn,
   repairs: readonly Repair[] = [],
 ): Needs {
   const { rulebook } = ctx;
+  const { overall, standing } = picture;
   const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
   const methods = methodsOf(choice).filter((m) => m.disturbs);
   // Old putty holds lead of its own, whatever the paint on it is.
@@ -219,6 +225,7 @@ export function needsOf(
     (methods.some((m) => m.takes.includes('putty')) || repairs.some((r) => TAKES_PUTTY.includes(r.repair.value))) &&
     (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
   const lead = methods.length > 0 && (putty || isPresent(overall.value));
+  const low = lead ? [] : methods.filter((m) => stirs(m) && lowInReach(m, leadDepths(picture))).map((m) => m.id);
   // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
   const guarded = methods.length > 0 && isPresent(ctx.asbestos.overall.value);
   const any = (f: (m: Method) => boolean) => methods.some(f);
@@ -232,6 +239,7 @@ export function needsOf(
     .map((l): Mist => ({ product: l.product, way: l.way, solvent: evaporates(ctx.settings, l.product) }));
   const reaches: Record<HazardKind, boolean> = {
     lead,
+    leadLow: low.length > 0,
     asbestos: guarded,
     mold: isMoldy(s) && methods.length > 0,
     // Copper and tin of an old antifouling.
@@ -277,6 +285,8 @@ export function needsOf(
     sills: HAS_SILL.includes(s.element) ? s.count : 0,
     disturbedM2: choice.parts.reduce((sum, p) => sum + (disturbs(p) ? p.areaM2 : 0), 0),
     lead,
+    low,
+    standing,
     putty,
     fibres,
     care,

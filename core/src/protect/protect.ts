@@ -10,7 +10,7 @@ import { vibrationOf, type Vibration } from './vibration';
 import type { MethodId } from '../facts';
 import { sheetFor, type MoldKit } from '../probe/mold';
 import { methodById, type Method } from '../catalogue';
-import { isPresent, strictest, type HazardState } from '../probe';
+import { isLow, isPresent, rungKey, strictest, type HazardState } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
 import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
 import { chemistryOf, ownStripper } from '../shelf/own';
@@ -244,11 +244,12 @@ function kitFor(
   {
     guarded,
     lead,
+    low,
     near,
     fibres,
     antifoul,
     asbestos,
-  }: Readonly<Record<'guarded' | 'lead' | 'near' | 'fibres' | 'antifoul', boolean>> & { readonly asbestos: HazardState },
+  }: Readonly<Record<'guarded' | 'lead' | 'low' | 'near' | 'fibres' | 'antifoul', boolean>> & { readonly asbestos: HazardState },
   { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
@@ -256,21 +257,21 @@ function kitFor(
   const any = (f: (m: Method) => boolean) => methods.some(f);
   if (methods.length === 0) return out;
   const heat = why('kit.suitHeat', 'niosh-85-115', suitFacts());
-  const dressed = lead || near || fibres;
+  const dressed = lead || low || near || fibres;
   if (dressed) {
     const clothes = fibres
       ? why('kit.fibreClothes', sources.asbestosWork)
-      : lead
+      : lead || low
         ? why('kit.leadClothes', sources.clothing)
         : why('kit.guardClothes', sources.asbestosWork);
     out.push(answer('coverall', clothes, heat));
     add('bootCovers', clothes);
     add('washStation', why('kit.washHands', sources.clothing));
   }
-  if (guarded) {
+  if (guarded || low) {
     if (id === 'us') add('hepaVacuum', why('kit.hepa', dressed ? sources.cleaning : 'trade-contain'));
     else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
-    else add('leadVacuum', why(lead ? 'kit.classMH' : 'kit.classM', 'uk-vacuum'));
+    else add('leadVacuum', why(lead || low ? 'kit.classMH' : 'kit.classM', 'uk-vacuum'));
   }
   if (antifoul && !dressed) {
     const clothes = why('kit.biocide', 'mem-antifoul');
@@ -347,7 +348,11 @@ const CLOSED: readonly Protection['care'][] = ['lead', 'asbestos', 'guard', 'gro
 /** The rules for lead or for asbestos bind it; anything else is kept in by their model, which is common practice. */
 export const byLaw = ({ care }: Pick<Protection, 'care'>): boolean => care === 'lead' || care === 'asbestos' || care === 'guard';
 
-function neededOf({ lead, putty, leadState, asbestos }: Needs, care: Protection['care'], { rulebook, moldKit }: ZoneContext): Reason {
+function neededOf(
+  { lead, low, standing, putty, leadState, asbestos }: Needs,
+  care: Protection['care'],
+  { rulebook, moldKit }: ZoneContext,
+): Reason {
   if (putty && !isPresent(leadState)) return why('protect.leadPutty', 'trade-putty');
   if (lead) return why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: leadState });
   const fibresBy = rulebook.sources.asbestosWork;
@@ -356,7 +361,9 @@ function neededOf({ lead, putty, leadState, asbestos }: Needs, care: Protection[
   if (care === 'growth') return why('protect.growth', rulebook.sources.mold, { kit: moldKit!.value });
   if (care === 'silica') return why('protect.silica', rulebook.id === 'uk' ? 'uk-silica' : 'cfr29-1926.1153');
   if (care === 'leaveAlone') return why('protect.leaveAlone', fibresBy, { asbestos });
-  return why('protect.noHazardDisturbed', 'job-record', { leadInReach: leadState });
+  const known = { lead: rungKey(standing) };
+  if (low.length > 0) return why('protect.leadLow', rulebook.sources.clothing, { ...known, methods: low }, 'care', 'law');
+  return why(isLow(standing) ? 'protect.leadLowCalm' : 'protect.noHazardDisturbed', 'job-record', known);
 }
 
 /** What each surface says of why, each reason once, from those that ask for the most. */
@@ -396,6 +403,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
   const wear = (of: readonly Method[]) => {
     const exposure = exposureTo(of, working, ctx);
     const vapour = of.some((m) => m.vapour);
+    const low = working.some((n) => of.some((m) => n.low.includes(m.id)));
     const antifoul = working.some((n) => n.reaches.includes('antifoul') && of.some((m) => n.methods.includes(m.id)));
     const fibresOf = working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null;
     return {
@@ -408,7 +416,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
         ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
         ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
       ],
-      kit: kitFor(of, { guarded, lead, near: working.some((n) => n.care === 'guard'), fibres, antifoul, asbestos }, ctx),
+      kit: kitFor(of, { guarded, lead, low, near: working.some((n) => n.care === 'guard'), fibres, antifoul, asbestos }, ctx),
     };
   };
   const { exposure, respirator, cartridges, kit } = wear(methods);

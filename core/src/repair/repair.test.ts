@@ -4,7 +4,7 @@ import { aDefect, aPart, aReading, aSurface, COATS, planOf, rulesOf, type Setup 
 import { sentence } from '../words';
 import { cuts, DEFECT, FILLER, FILLERS, groundOf, layersFor, repairsFor } from '.';
 
-const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
+const clear = aReading({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true });
 const lead = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const NEW: Setup = { job: { yearBuilt: 2005 } };
 /** A sill that is scuffed and coated over. */

@@ -1,10 +1,11 @@
 /** One surface on one side of paper, for whoever pays: what is there, three ways, which is chosen, because of what, and instead of what. */
-import { UNCOUNTED, type JobFacts, type MethodId, type Surface } from '../facts';
+import { UNCOUNTED, type Hazard, type JobFacts, type MethodId, type Surface } from '../facts';
 import { compareMethods, daysOf, type Alternative } from '../compare';
 import { methodById } from '../catalogue';
 import { midpoint, type Range } from '../choose';
 import { createDeriver } from '../job/derive';
 import { FINISH, finishOf } from '../repair';
+import { rungKey, standingAt, standingText, type Standing } from '../probe';
 import type { SurfacePlan } from '../surface/plan';
 import { defectSize } from '../work';
 
@@ -107,6 +108,29 @@ const damageSays = (plan: SurfacePlan, units: UnitSystem): string[] =>
         `As found: ${say(r.defect.kind)}, ${r.measured ? formatMeasure(defectSize(r), units) : 'not measured'}: ${say(`repair.${r.repair.value}`)}.`,
     );
 
+/** One sentence on one hazard, as far as anybody looked. */
+function hazardSays(hazard: Hazard, at: Standing, units: UnitSystem): string {
+  const what = cap(say(hazard));
+  switch (at.word) {
+    case 'found':
+      return `${what} is found.`;
+    case 'waiting':
+      return `${what}: the lab’s answer is awaited. Until then it is treated as there.`;
+    case 'assumed':
+    case 'unknown':
+      return `${what} is ${say(at.word)}: it is treated as there until it is ruled out.`;
+    case 'trace':
+    case 'below':
+      return at.measured === null
+        ? `${what}: less than counts as found, by test. Its dust is still kept in.`
+        : `${what}: ${at.under ? 'under ' : ''}${formatMeasure(at.measured, units)} measured, less than counts as found. Its dust is still kept in.`;
+    case 'noneFound':
+      return `${what}: ${standingText(at, units)}.`;
+    case 'notSuspected':
+      return hazard === 'mold' ? `${what}: none seen.` : `${what}: ${say(rungKey(at))}.`;
+  }
+}
+
 /** @returns null when there is no such surface */
 export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): ClientPage | null {
   const s = facts.surfaces.find((x) => x.id === surfaceId && x.removedAt === null);
@@ -139,19 +163,11 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
   });
   const hazards = (
     [
-      ['lead', plan.lead.overall.value],
-      ['asbestos', plan.asbestos.overall.value],
-      ['mold', plan.mold.value],
+      ['lead', plan.lead.standing],
+      ['asbestos', plan.asbestos.standing],
+      ['mold', standingAt(plan.mold.value, [])],
     ] as const
-  )
-    .filter(([, state]) => state !== 'notFound')
-    .map(([h, state]) =>
-      state === 'found'
-        ? `${cap(say(h))} is found.`
-        : state === 'waiting'
-          ? `${cap(say(h))}: the lab’s answer is awaited. Until then it is treated as there.`
-          : `${cap(say(h))} is ${say(state)}: it is treated as there until it is ruled out.`,
-    );
+  ).map(([h, at]) => hazardSays(h, at, units));
   const p = plan.protection;
   const weighed = main?.options.find((o) => o.methodId === chosenId)?.because ?? [];
   return {
@@ -161,10 +177,10 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
     place: facts.job.place,
     surface: s.name,
     about: `${s.count} × ${say(s.element)}, ${say(s.material)}, ${formatMeasure(measure(plan.area.totalM2, 'm2'), units)} in all. ${bookOf(facts.job).name} rules.`,
-    found: hazards.length > 0 ? hazards : ['No lead, asbestos or mold was found.'],
-    coats: coats.map(({ coat, state }) => ({
+    found: hazards,
+    coats: coats.map(({ coat, standing }) => ({
       says: coat.id === UNCOUNTED ? 'coats not counted yet' : [say(coat.binder), coat.colour].filter(Boolean).join(', '),
-      state: `lead ${say(state)}`,
+      state: `lead: ${standingText(standing, units)}`,
     })),
     material: say(s.material),
     bite: chosen?.coatsReached ?? 0,

@@ -164,11 +164,11 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   const out: string[] = [`### ${s.name}`, '', `${s.count} × ${s.element}, ${s.material}, ${s.area.text} in all.`];
   if (s.problems.length > 0) out.push('', '**Put right first:**', ...s.problems.map((p) => `- ${p.message}`));
   if (s.declined) out.push('', `**${declinedSays(s.declined.on, s.declined.note)}**`);
-  out.push('', `**Lead: ${say(s.lead.overall.value)}**`, because(s.lead.overall.because));
-  out.push('', '| coat, from the top | lead |', '| --- | --- |', ...s.lead.coats.map((c) => `| ${c.coat} | ${say(c.state)} |`));
+  out.push('', `**Lead: ${s.lead.known}**`, because(s.lead.overall.because));
+  out.push('', '| coat, from the top | lead |', '| --- | --- |', ...s.lead.coats.map((c) => `| ${c.coat} | ${c.known} |`));
   if (s.lead.nextTest.value !== 'none') out.push('', `**Next test: ${say(s.lead.nextTest.value)}**`, because(s.lead.nextTest.because));
-  if (s.asbestos.overall.value !== 'notFound')
-    out.push('', `**Asbestos: ${say(s.asbestos.overall.value)}**`, because(s.asbestos.overall.because));
+  out.push('', `**Asbestos: ${s.asbestos.known}**`);
+  if (s.asbestos.rung !== 'notSuspected') out.push(because(s.asbestos.overall.because));
   if (s.mold.value !== 'notFound') out.push('', `**${spell('Mold')}: ${say(s.mold.value)}**`, because(s.mold.because));
   if (s.silica.value) out.push('', '**Silica**', because(s.silica.because));
   out.push(
@@ -218,7 +218,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
   const out = [
     '## Hazard survey',
     '',
-    `Surfaces: ${t.clear} clear, ${t.assumed} assumed, ${t.waiting} waiting, ${t.found} found.`,
+    `Surfaces: ${t.clear} clear, ${t.low} low, ${t.assumed} assumed, ${t.waiting} waiting, ${t.found} found.`,
     '',
     `- Not to be touched: ${list(t.notToBeTouched)}.`,
     `- Set up first: ${list(t.setUpFirst)}.`,
@@ -251,12 +251,12 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
       '',
       `### Asbestos: ${a.material}, ${a.year ?? 'year unknown'}`,
       '',
-      `**${say(a.state.value)}**, ${a.size} on ${list(a.surfaces)}.`,
+      `**${a.known}**, ${a.size} on ${list(a.surfaces)}.`,
       because(a.state.because),
     );
     out.push(`- ${many(a.samplesNeeded.value, 'sample')} needed. ${a.samplesNeeded.because.map((r) => r.says).join(' ')}`);
     for (const p of a.places) out.push(`  - ${p.surface}: ${p.at}`);
-    for (const x of a.samples) out.push(`- ${x.number}, ${x.surface}: ${x.says === null ? 'no answer yet' : say(`bulk.${x.says}`)}`);
+    for (const x of a.samples) out.push(`- ${x.number}, ${x.surface}: ${x.answer}`);
     if (a.decision) out.push(because(a.decision.because));
   }
   for (const m of v.mold) {
@@ -280,7 +280,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
     out.push('', '### Sample register', '', '| no. | for | where | state | due | result |', '| --- | --- | --- | --- | --- | --- |');
     for (const x of v.register.samples)
       out.push(
-        `| ${x.number}${x.numberTwice ? ' (number twice)' : ''} | ${say(x.hazard)} | ${x.space}, ${x.surface} | ${say(x.state)} | ${x.dueAt?.slice(0, 10) ?? ''} | ${x.result ?? ''}${x.answersDiffer ? ' (answers differ)' : ''} |`,
+        `| ${x.number}${x.numberTwice ? ' (number twice)' : ''} | ${say(x.hazard)} | ${x.space}, ${x.surface} | ${say(x.state)} | ${x.dueAt?.slice(0, 10) ?? ''} | ${x.verdict === null ? '' : x.answer}${x.answersDiffer ? ' (answers differ)' : ''} |`,
       );
     out.push('', `Tests so far: ${money(v.register.money)}.`);
   }

@@ -60,7 +60,7 @@ function containment(zone: ZonePlan, facts: JobFacts): string[] {
 
 function averageSays(lead: DayOfLead | null, air: (ug: number) => string): string {
   if (lead === null) return 'No average can be made: a task has no upper end. Supplied air, until air was sampled.';
-  if (lead.average === 0) return 'No lead is in the air of any of it.';
+  if (lead.average === 0) return 'None of it puts lead in the air.';
   return `Over ${lead.shiftH > 8 ? 'the shift' : 'eight hours'}: ${air(lead.average)}, limit ${air(lead.limit)}.`;
 }
 
@@ -131,7 +131,7 @@ function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings:
               lines: [
                 ...day.parts.map(
                   (x) =>
-                    `${x.what === 'setUp' || x.what === 'cleanUp' ? say(`day.${x.what}`) : say(x.what)}: ${formatWork(x.hours)}, ${x.ugM3 === 0 ? 'no lead' : air(x.ugM3)}`,
+                    `${x.what === 'setUp' || x.what === 'cleanUp' ? say(`day.${x.what}`) : say(x.what)}: ${formatWork(x.hours)}, ${x.ugM3 === 0 ? 'none in the air' : air(x.ugM3)}`,
                 ),
                 averageSays(day.lead, air),
               ],

@@ -1,4 +1,5 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
+import { standingText, type Standing } from '../probe';
 import { UNCOUNTED, type JobFacts, type Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { beside, countsOf, effortOn, jointProof, picksOf, type MethodOption, type PartChoice } from '../choose';
@@ -163,6 +164,9 @@ function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporte
 }
 export type ZoneReport = ReturnType<typeof zoneReport>;
 
+/** Where it stands on the ladder, in a word, with its number. */
+const knownReport = (at: Standing, { units }: Reporter) => ({ rung: at.rung, measured: at.measured, known: standingText(at, units) });
+
 function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: Detail, compare: Compare, r: Reporter) {
   const { reasons, stated, quantity } = r;
   const area = (m2: number) => quantity(measure(m2, 'm2'));
@@ -179,9 +183,11 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
     declined: s.declinedOn === null ? null : { on: s.declinedOn, note: s.declinedNote.trim() },
     lead: {
       overall: stated(p.lead.overall),
+      ...knownReport(p.lead.standing, r),
       coats: p.lead.coats.map((c) => ({
         coat: c.coat.id === UNCOUNTED ? 'coats not counted yet' : `${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`,
         state: c.state,
+        ...knownReport(c.standing, r),
         because: reasons(c.because),
       })),
       nextTest: stated(p.lead.next),
@@ -189,6 +195,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
     },
     asbestos: {
       overall: stated(p.asbestos.overall),
+      ...knownReport(p.asbestos.standing, r),
       coat: stated(p.asbestos.coat),
       below: stated(p.asbestos.below),
       putty: stated(p.asbestos.putty),

@@ -2,7 +2,7 @@
 import { assessArea, assessGroups } from '../job/assess';
 import type { JobFacts, Surface } from '../facts';
 import { comesBack, fanVerdict, loggedSays, outlook, PINE, simulatedClimate, spotClimate, wantedFan } from '../moist';
-import { digestOf } from '../job/digest';
+import { digestOf, todaySurface } from '../job/digest';
 import type { JobPlan } from '../job/derive';
 import { blockedMethods, sampleRegister, todayOf, type AsbestosArea } from '../probe';
 import { samplePoints } from '../probe/asbestos';
@@ -10,7 +10,7 @@ import { moldPicture } from '../probe/mold';
 import { builtClass, drawDwellings, dwellingsToTest } from '../probe/multifamily';
 import { say } from '../reasons';
 import { bookOf, type FirmSettings } from '../rulebook';
-import { resultText } from '../probe';
+import { answerText, resultText, standingText } from '../probe';
 import { formatMeasure, measure } from '../units/units';
 import { siteDuties } from '../walk/duties';
 import type { Reporter } from './reporter';
@@ -30,10 +30,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
   const nameOf = (id: string) => byId.get(id)?.name ?? id;
   const register = sampleRegister(facts, settings, now);
   const digest = digestOf(facts, plan);
-  const today = todayOf(
-    digest.surfaces.map((d) => ({ surfaceId: d.surfaceId, states: { lead: d.lead, asbestos: d.asbestos, mold: d.mold }, touch: d.touch })),
-    register,
-  );
+  const today = todayOf(digest.surfaces.map(todaySurface), register);
   const built = builtClass(job.yearBuilt);
   const seed = job.samplingSeed.trim();
 
@@ -46,6 +43,8 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
       size: formatMeasure(area.runM === null ? measure(area.totalM2, 'm2') : measure(area.runM, 'm'), job.units),
       samplesNeeded: stated(area.needed),
       state: stated(area.state),
+      rung: area.standing.rung,
+      known: standingText(area.standing, job.units),
       places:
         seed === ''
           ? []
@@ -53,7 +52,11 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
               const s = byId.get(p.surfaceId)!;
               return { surfaceId: p.surfaceId, surface: s.name, x: p.x, y: p.y, at: placeText(s, p.x, p.y, job.units) };
             }),
-      samples: area.samples.map((x) => ({ number: x.sample.number, surface: nameOf(x.surfaceId), says: x.says })),
+      samples: area.samples.map((x) => ({
+        number: x.sample.number,
+        surface: nameOf(x.surfaceId),
+        answer: answerText(x.answer, x.reading, job.units),
+      })),
       decision: decision && { ...decision.value, because: reasons(decision.because) },
     };
   };
@@ -62,6 +65,7 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
     rules: rules.name,
     today: {
       clear: today.clear,
+      low: today.low,
       assumed: today.assumed,
       waiting: today.waiting,
       found: today.found,
@@ -142,7 +146,11 @@ export function surveyReport(facts: JobFacts, plan: JobPlan, settings: FirmSetti
         takenAt: l.sample.takenAt,
         sentAt: l.sample.sentAt,
         dueAt: l.dueAt,
+        verdict: l.answer,
         result: l.result ? resultText(l.result, job.units) : null,
+        /** In words, against its limit. */
+        answer: answerText(l.answer, l.result, job.units),
+        because: l.because === null ? [] : reasons([l.because]),
         numberTwice: l.numberTwice,
         answersDiffer: l.answersDiffer,
         doubt: l.doubt,

@@ -1,5 +1,6 @@
 export {
   EXPOSURE_CLASSES,
+  bookFor,
   bookOf,
   editionChanges,
   EDITIONS,

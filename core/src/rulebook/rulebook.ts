@@ -4,6 +4,7 @@
  */
 import type { SourceId } from '../reasons/sources';
 import { measure, type Measure } from '../units/units';
+import type { FirmSettings } from './settings';
 
 export interface Limit {
   readonly is: Measure;
@@ -52,8 +53,10 @@ export interface Rulebook {
   readonly leadOnSteelBefore: Limit;
   /** Old stock was used up until about then: said, not held against anybody. */
   readonly leadStockUntil: Limit;
-  /** A result at or above one of these is lead paint; null: no amount is too small. */
+  /** A result at or above one of these is lead paint; null: the rulebook has no figure, and the firm's threshold stands in. */
   readonly leadPaint: { readonly loading: Limit; readonly byMass: Limit; readonly ppm: Limit } | null;
+  /** Where the rulebook has no figure: from how much on the firm treats paint as lead paint. No law says so. */
+  readonly leadThreshold: Limit | null;
   /** Work at or below these needs no certified renovator; null: the rulebook has no such class. */
   readonly minorWork: { readonly insideRoom: Limit; readonly outside: Limit } | null;
   /** The same where public money is in the work; null: no stricter class. */
@@ -119,6 +122,7 @@ const US: Rulebook = {
     byMass: limit(0.5, 'mass%', 'cfr24-35.110'),
     ppm: limit(5000, 'ppm', 'cfr24-35.110'),
   },
+  leadThreshold: null,
   minorWork: { insideRoom: limit(6, 'ft2', 'cfr40-745.83'), outside: limit(20, 'ft2', 'cfr40-745.83') },
   // Class III: no more than fits one bag of 60 x 60 in; taken for the 10 ft2 below which even class I counts as small.
   trainedAsbestos: limit(10, 'ft2', 'cfr29-1926.1101'),
@@ -181,6 +185,7 @@ const UK: Rulebook = {
   leadOnSteelBefore: limit(2000, 'year', 'mem-stock'),
   leadStockUntil: limit(1994, 'year', 'mem-stock'),
   leadPaint: null,
+  leadThreshold: limit(600, 'ppm', 'firm-setting'),
   minorWork: null,
   trainedAsbestos: null,
   minorWorkAssisted: null,
@@ -258,6 +263,20 @@ interface Pinned {
 export function bookOf({ rulebook, edition }: Pinned): Rulebook {
   const all = EDITIONS[rulebook];
   return all.find((b) => b.editionId === edition) ?? all.find((b) => b.editionId === UNPINNED[rulebook])!;
+}
+
+const withThreshold = new Map<string, Rulebook>();
+/** The edition with the firm's own threshold in it, where the rulebook has no figure: equal ones are one object. */
+export function bookFor(job: Pinned, { leadThresholdPpm }: Pick<FirmSettings, 'leadThresholdPpm'>): Rulebook {
+  const book = bookOf(job);
+  const own = book.leadThreshold;
+  if (own === null || own.is.value === leadThresholdPpm) return book;
+  const key = `${book.editionId}/${leadThresholdPpm}`;
+  const known = withThreshold.get(key) ?? { ...book, leadThreshold: limit(leadThresholdPpm, 'ppm', own.source) };
+  // A firm has one, and a phone one firm; a server holds those of a few.
+  if (withThreshold.size > 100) withThreshold.clear();
+  withThreshold.set(key, known);
+  return known;
 }
 
 /** A limit that is another one in a newer edition. */

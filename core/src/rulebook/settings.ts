@@ -67,6 +67,8 @@ export const FirmSettings = z.strictObject({
   masks: z.array(z.enum(RESPIRATOR_IDS)).max(RESPIRATOR_IDS.length).nullable().default(null),
   /** The firm's spot kit is a recognised one, to be relied on when it shows no lead (US). */
   recognisedKit: z.boolean(),
+  /** School (UK): from how much lead in a coat, ppm, it is worked as lead paint. No law gives a figure; 600, 0.06 %, is common practice. */
+  leadThresholdPpm: z.number().min(90, 'under 90 ppm is what new paint may hold').max(5000, 'over 5,000 ppm nobody calls low').default(600),
   /** School: hot air on lead paint below the legal limit. Off: fume is invisible. */
   allowHotAirOnLead: z.boolean(),
   /** School: a firm's own caustic mix on timber, trial square first. */
@@ -147,6 +149,7 @@ export const DEFAULT_SETTINGS: FirmSettings = {
   certifiedUntil: null,
   masks: null,
   recognisedKit: true,
+  leadThresholdPpm: 600,
   allowHotAirOnLead: false,
   allowCausticOnTimber: true,
   allowInfraredOnLead: true,

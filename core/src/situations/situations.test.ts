@@ -90,14 +90,14 @@ const worker = ({ protection, kit }: Told): boolean =>
 
 // Lead's rungs: 29 CFR 1926.62(d)(2), 16 CFR 1303, 24 CFR 35.110; the firm's threshold under UK rules is common practice, no published source.
 const LEAD: readonly Situation[] = [
-  open('0.49 % in the paint, sanded dry: a mask, washing and a HEPA vacuum, without the sign of a lead job', () => {
+  sit('0.49 % in the paint, sanded dry: a mask, washing and a HEPA vacuum, without the sign of a lead job', () => {
     const t = told(door({ readings: [chip(0.49)] }));
     return worker(t) && t.protection.care === 'ordinary' && t.protection.sign.value.length === 0;
   }),
-  open('1,006 ppm under hot air: the same', () =>
+  sit('1,006 ppm under hot air: the same', () =>
     worker(told(door({ readings: [chip(1006, 'ppm')], parts: [aPart('flat', 'heatGun')] }), { settings: HOT })),
   ),
-  open('1,006 ppm: no paper says that no lead was found, and the page for the client names the number', () => {
+  sit('1,006 ppm: no paper says that no lead was found, and the page for the client names the number', () => {
     const t = told(door({ readings: [chip(1006, 'ppm')] }));
     return !has(t.client + t.paper + t.programme, /no lead/i) && has(t.client, /1,?006 ppm/);
   }),
@@ -113,7 +113,7 @@ const LEAD: readonly Situation[] = [
     const t = told(door({ readings: [chip(40, 'ppm', { below: true })] }));
     return t.protection.exposure.value === 'none' && has(t.paper, /40 ppm/);
   }),
-  open('UK, 30 ppm on a coat of 2012: no lead job, no consignment note, and a mask for the dust', () => {
+  sit('UK, 30 ppm on a coat of 2012: no lead job, no consignment note, and a mask for the dust', () => {
     const t = told(
       door({ yearMade: 2012, layers: [aLayer(0, { yearApplied: 2012 })], readings: [chip(30, 'ppm', { reachedLayerIds: ['coat-0'] })] }),
       {
@@ -128,7 +128,7 @@ const LEAD: readonly Situation[] = [
       t.protection.respirator.value !== null
     );
   }),
-  open('UK, 500 ppm is below the threshold of the firm and 650 ppm is found; nothing calls it a legal limit', () => {
+  sit('UK, 500 ppm is below the threshold of the firm and 650 ppm is found; nothing calls it a legal limit', () => {
     const at = (ppm: number) => told(door({ readings: [chip(ppm, 'ppm')] }), { job: { rulebook: 'uk', units: 'm' } });
     const low = at(500);
     return (
@@ -138,10 +138,11 @@ const LEAD: readonly Situation[] = [
       !has(low.paper, /the limit for lead paint/i)
     );
   }),
-  open('offices, 0.3 % in what comes off: the waste is tested before it goes; 80 ppm cannot leach so much', () => {
-    const at = (r: Reading) =>
-      told(door({ readings: [r] }), { job: { dwelling: false } }).waste.find((w) => w.stream === 'sheetAndChips' || w.stream === 'clean')
-        ?.classed.value.class;
+  sit('offices, 0.3 % in what comes off: the waste is tested before it goes; 80 ppm cannot leach so much', () => {
+    const at = (r: Reading) => {
+      const { waste } = told(door({ readings: [r] }), { job: { dwelling: false } });
+      return (['sheetAndChips', 'clean'] as const).flatMap((x) => waste.find((w) => w.stream === x) ?? [])[0]?.classed.value.class;
+    };
     return at(chip(0.3)) === 'test' && at(chip(80, 'ppm')) === 'ordinary';
   }),
   sit(
@@ -206,7 +207,7 @@ const ASBESTOS: readonly Situation[] = [
       }).verdict('powerSand') === 'blocked'
     );
   }),
-  open('0.6 % by count is told as 0.6 % with what binds, not as none', () => {
+  sit('0.6 % by count is told as 0.6 % with what binds, not as none', () => {
     const t = told(ceiling({ ...bulk(0.6) }));
     return has(t.paper, /0\.6 %/) && t.register.lines[0]!.answer !== 'clear';
   }),
@@ -248,7 +249,7 @@ const ASBESTOS: readonly Situation[] = [
     const at = (t: Told) => t.own.asbestos.putty.value;
     return at(byHouse) !== 'notFound' && at(byPiece) === 'notFound' && at(unproven) !== 'notFound';
   }),
-  open('what is not suspected, not tested, and tested with none found are three words', () => {
+  sit('what is not suspected, not tested, and tested with none found are three words', () => {
     const none = told(door()).paper;
     const tested = told(
       ceiling({
@@ -344,7 +345,7 @@ const WORK: readonly Situation[] = [
   open('acid after a solvent stripper: its residue is off and proved before the acid', () => {
     const t = told(
       aSurface({
-        element: 'radiator',
+        element: 'heater',
         material: 'castIron',
         rustGrade: 3,
         readings: LEADFREE,
@@ -354,7 +355,7 @@ const WORK: readonly Situation[] = [
     const at = (re: RegExp) => t.ids.findIndex((id) => re.test(id));
     const rust = at(/rustGel/);
     const between = t.steps.slice(at(/solventGel/) + 1, rust);
-    return rust < 0 || between.some((st) => st.kind === 'residue' || /residue|clear|wipe/.test(st.id));
+    return rust < 0 || between.some((st) => /residue|clear|wipe|rinse/.test(st.id));
   }),
   open('silicone comes off before anything is scuffed', () => {
     const t = told(door({ readings: LEADFREE, parts: [aPart('flat', 'overcoat')], defects: [aDefect('silicone', { lengthM: 1 })] }));

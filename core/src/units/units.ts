@@ -232,6 +232,8 @@ export const many = (n: number, one: string, several = `${one}s`): string => `${
  */
 export function formatMeasure(m: Measure, system: UnitSystem): string {
   if (m.unit === 'h') return formatHours(m.value);
+  // A share too small for percent is not 0 %.
+  if (m.unit === 'mass%' && m.value > 0 && m.value < 0.01) return text(m.value * 1e4, 'ppm');
   if (UNITS[m.unit].dimension === 'length' && system === 'ft') return feetForReading(convert(m.value, m.unit, 'm'));
   if (UNITS[m.unit].dimension === 'volume') return formatVolume(convert(m.value, m.unit, 'L'), system);
   if (UNITS[m.unit].dimension === 'depth' && system === 'ft') return inchesDeep(convert(m.value, m.unit, 'inDeep'));

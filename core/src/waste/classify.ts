@@ -20,6 +20,8 @@ export interface WasteAsked {
   readonly dwelling: boolean;
   /** Lead in what it holds is not shown absent. */
   readonly lead: boolean;
+  /** Lead below what counts as found, of the most that was measured, mg/kg; Infinity: low, and nobody has a number. 0: none. */
+  readonly lowMgKg: number;
   readonly test: WasteTest | null;
   readonly chemistry: readonly Chemistry[];
 }
@@ -28,6 +30,8 @@ export interface WasteAsked {
 export const LEACH_FAILS = 5;
 /** One part of the solid meets twenty of the liquid: all of it dissolved cannot give more than a twentieth. 40 CFR 261, method 1311. */
 const LIQUID_TO_SOLID = 20;
+/** From here up paint can leach enough to fail: five in the leachate, twenty times as much in the solid. */
+export const MAY_LEACH_MG_KG = LEACH_FAILS * LIQUID_TO_SOLID;
 /** 40 CFR 261.22. */
 export const PH_ACID = 2;
 export const PH_ALKALI = 12.5;
@@ -55,8 +59,9 @@ interface Found {
   untested: boolean;
 }
 
-function leadByTest({ test, lead }: WasteAsked, out: Found): void {
-  if (!lead) return;
+function leadByTest({ test, lead, lowMgKg }: WasteAsked, out: Found): void {
+  // The leaching limit knows no lead paint: what is low in the film may still leach. Paint alone is the worst of what is in the bag.
+  if (!lead && lowMgKg < MAY_LEACH_MG_KG) return;
   const limit = measure(LEACH_FAILS, 'mg/L');
   if (typeof test?.leachMgL === 'number') {
     const fails = test.leachMgL >= LEACH_FAILS;
@@ -105,7 +110,11 @@ function byChemistry({ stream, test, chemistry }: WasteAsked, out: Found): void 
 
 function underUs(asked: WasteAsked): Answer<Classed> {
   const { stream, dwelling } = asked;
-  if (dwelling && FROM_THE_WALLS.includes(stream) && (asked.lead || SOLVENTS.includes(stream) || stream === 'causticSludge'))
+  if (
+    dwelling &&
+    FROM_THE_WALLS.includes(stream) &&
+    (asked.lead || asked.lowMgKg >= MAY_LEACH_MG_KG || SOLVENTS.includes(stream) || stream === 'causticSludge')
+  )
     return answer(
       { class: 'household', codes: [] },
       why('waste.household', 'cfr40-261.4b1'),
@@ -123,14 +132,14 @@ function underUs(asked: WasteAsked): Answer<Classed> {
   return answer({ class: out.codes.length > 0 ? 'hazardous' : out.untested ? 'test' : 'ordinary', codes: out.codes }, ...out.because);
 }
 
-function underUk({ stream, lead, test }: WasteAsked): Answer<Classed> {
+function underUk({ stream, lead, lowMgKg, test }: WasteAsked): Answer<Classed> {
   const hazardous = (code: WasteCode, because: Reason): Answer<Classed> => answer({ class: 'hazardous', codes: [code] }, because);
   if (stream === 'biocideDebris') return hazardous('08 01 17*', why('waste.biocide', 'mem-antifoul', {}, 'care'));
   if (stream === 'solventRags' || stream === 'solventSludge') return hazardous('20 01 27*', why('waste.ukSolvent', 'uk-waste'));
   const [ph] = [test?.ph ?? null];
   if (stream === 'causticSludge' && (ph === null || ph >= 11.5)) return hazardous('06 02 05*', why('waste.ukCaustic', 'uk-waste'));
   if (stream === 'acidRinse' && (ph === null || ph <= PH_ACID)) return hazardous('06 01 06*', why('waste.ukAcid', 'uk-waste'));
-  if (!lead || stream === 'clean' || stream === 'oilyRags')
+  if ((!lead && lowMgKg < UK_LEAD_MG_KG) || stream === 'clean' || stream === 'oilyRags')
     return answer({ class: 'ordinary', codes: [] }, why(stream === 'oilyRags' ? 'waste.heatsItself' : 'waste.nothingInIt', 'trade-waste'));
   const limit = measure(UK_LEAD_MG_KG, 'mg/kg');
   if (typeof test?.totalMgKg !== 'number') return hazardous('08 01 17*', why('waste.ukLeadUntested', 'uk-waste', { limit }, 'care'));

@@ -4,7 +4,7 @@ import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from
 import { picksOf, type Range } from '../choose';
 import { baseOf } from '../coat';
 import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
-import { isPresent } from '../probe';
+import { isLow, isPresent, type LeadPicture } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { agentsOf, chemistryOf } from '../shelf/own';
@@ -12,7 +12,7 @@ import type { SurfacePlan } from '../surface/plan';
 import { convert, measure } from '../units/units';
 import { byLaw } from '../protect';
 import type { ZonePlan } from '../zone';
-import { classify, type Classed } from './classify';
+import { classify, MAY_LEACH_MG_KG, type Classed } from './classify';
 import { IN_STREAM, STREAMS } from './streams';
 
 export interface WasteLine {
@@ -80,6 +80,8 @@ interface Sum {
   high: number;
   litres: Range | null;
   lead: boolean;
+  /** Of lead under what counts as found, the most, mg/kg of the film. */
+  lowMgKg: number;
   readonly chemistry: Set<string>;
   /** What its contents count as where two things must not meet. */
   readonly agents: Set<AgentId>;
@@ -96,16 +98,39 @@ function streamOf(m: Method, guarded: boolean): WasteStreamId {
   return guarded ? 'sheetAndChips' : 'clean';
 }
 
+/** Lead in what is thrown away: as found, or less than that with its number; Infinity: less, and nobody has a number by mass. */
+interface Held {
+  readonly lead: boolean;
+  readonly lowMgKg: number;
+}
+const NO_LEAD: Held = { lead: false, lowMgKg: 0 };
+function heldBy({ standing }: LeadPicture): Held {
+  if (!isLow(standing)) return { lead: isPresent(standing.state), lowMgKg: 0 };
+  const { measured } = standing;
+  const byMass = measured !== null && measured.unit !== 'mg/cm2';
+  return { lead: false, lowMgKg: byMass ? convert(measured.value, measured.unit, 'mg/kg') : Infinity };
+}
+
 class Streams {
   readonly sums = new Map<WasteStreamId, Sum>();
 
-  add(stream: WasteStreamId, kg: Range, lead: boolean, because: Reason, litres: Range | null = null): Sum {
+  add(stream: WasteStreamId, kg: Range, { lead, lowMgKg }: Held, because: Reason, litres: Range | null = null): Sum {
     const known = this.sums.get(stream);
-    const sum: Sum = known ?? { low: 0, high: 0, litres: null, lead: false, chemistry: new Set(), agents: new Set(), because: new Map() };
+    const sum: Sum = known ?? {
+      low: 0,
+      high: 0,
+      litres: null,
+      lead: false,
+      lowMgKg: 0,
+      chemistry: new Set(),
+      agents: new Set(),
+      because: new Map(),
+    };
     sum.low += kg.low;
     sum.high += kg.high;
     if (litres) sum.litres = { low: (sum.litres?.low ?? 0) + litres.low, high: (sum.litres?.high ?? 0) + litres.high };
     sum.lead ||= lead;
+    sum.lowMgKg = Math.max(sum.lowMgKg, lowMgKg);
     // Each place says its own once; the same amount of the same is said once.
     sum.because.set(JSON.stringify(because), because);
     if (!known) this.sums.set(stream, sum);
@@ -122,8 +147,9 @@ function filmOf(s: Surface): Range {
 }
 
 function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out: Streams): void {
-  const lead = isPresent(plan.lead.overall.value);
-  const guarded = byLaw(plan.protection);
+  const held = heldBy(plan.lead);
+  // What may leach is kept apart from the plain rubbish, also where no rule for lead paint binds.
+  const guarded = byLaw(plan.protection) || held.lowMgKg >= MAY_LEACH_MG_KG;
   // What trained people take off a suspect coat, and all that it is on, is asbestos.
   const fibres = isPresent(plan.asbestos.coat.value);
   const coats = s.layers.filter((l) => l.removedAt === null).length;
@@ -135,7 +161,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
       if (!m.disturbs || part.areaM2 === 0) continue;
       const area = measure(part.areaM2, 'm2');
       if (m.removesPiece) {
-        out.add(guarded ? 'sheetAndChips' : 'clean', by(PIECE_KG_M2, part.areaM2), lead, why('waste.fromPieces', 'trade-waste', { area }));
+        out.add(guarded ? 'sheetAndChips' : 'clean', by(PIECE_KG_M2, part.areaM2), held, why('waste.fromPieces', 'trade-waste', { area }));
         continue;
       }
       const share = SHARE_OFF[option.bite];
@@ -151,7 +177,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
       const sum = out.add(
         stream,
         kg,
-        lead,
+        held,
         wet ? why('waste.texture', 'trade-waste', { area }) : why('waste.fromCoats', 'trade-waste', { area, coats: Math.max(1, coats) }),
       );
       if (m.vapour) sum.chemistry.add(chemistryOf(settings, m.id));
@@ -167,7 +193,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
         const perL = stream === 'media' ? GRIT_KG_PER_L : stream === 'solventRags' ? RAG_KG_PER_L : (STREAMS[stream].kgPerL ?? 1);
         const said = why(stream === 'solventRags' ? 'waste.fromRags' : 'waste.fromProduct', 'trade-waste', { litres: amount });
         const poured = STREAMS[stream].kgPerL === null ? null : { low: least, high: litres };
-        const sum = out.add(stream, { low: least * perL, high: litres * perL }, lead && stream !== 'solventRags', said, poured);
+        const sum = out.add(stream, { low: least * perL, high: litres * perL }, stream === 'solventRags' ? NO_LEAD : held, said, poured);
         if (isGood(what)) for (const agent of agentsOf(settings, what)) sum.agents.add(agent);
       }
   // What cleaned the tools of the coats: there is none of what was taken off in it.
@@ -178,7 +204,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
         const [stream, said] =
           what === 'toolWater' ? (['washWater', 'waste.fromTools'] as const) : (['solventSludge', 'waste.fromToolsThinner'] as const);
         const kg = amount.value * (STREAMS[stream].kgPerL ?? 1);
-        out.add(stream, { low: kg * 0.8, high: kg }, false, why(said, 'trade-waste', { litres: amount }), {
+        out.add(stream, { low: kg * 0.8, high: kg }, NO_LEAD, why(said, 'trade-waste', { litres: amount }), {
           low: amount.value * 0.8,
           high: amount.value,
         });
@@ -200,7 +226,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
                   ? 'sheetAndChips'
                   : 'clean';
         const kg = amount.value * kgEach;
-        out.add(stream, { low: kg, high: kg }, lead && stream !== 'clean', why('waste.fromMasking', 'trade-waste', { amount }));
+        out.add(stream, { low: kg, high: kg }, stream === 'clean' ? NO_LEAD : held, why('waste.fromMasking', 'trade-waste', { amount }));
       }
   const oil = plan.coating.lines.filter((l) => baseOf(l.product) === 'solvent').reduce((sum, l) => sum + l.litres, 0);
   // A twentieth of what is laid ends in rags and brushes. Common practice, no published source.
@@ -208,7 +234,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     out.add(
       'oilyRags',
       { low: oil * 0.02 * RAG_KG_PER_L, high: oil * 0.05 * RAG_KG_PER_L },
-      false,
+      NO_LEAD,
       why('waste.fromRags', 'trade-waste', { litres: measure(oil * 0.05, 'L') }),
     );
 }
@@ -217,7 +243,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
 function fromZone(zone: ZonePlan, ownH: number, settings: FirmSettings, out: Streams): void {
   const { protection, steps } = zone;
   if (steps.length === 0) return;
-  const lead = protection.care === 'lead';
+  const held: Held = { lead: protection.care === 'lead', lowMgKg: 0 };
   const mold = zone.hazards.some((h) => h.kind === 'mold');
   const antifoul = zone.hazards.some((h) => h.kind === 'antifoul');
   const stream: WasteStreamId = protection.fibres
@@ -231,19 +257,19 @@ function fromZone(zone: ZonePlan, ownH: number, settings: FirmSettings, out: Str
           : 'clean';
   if (protection.sheetBoughtM2 > 0) {
     const kg = protection.sheetBoughtM2 * SHEET_KG_M2;
-    out.add(stream, { low: kg, high: kg }, lead, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));
+    out.add(stream, { low: kg, high: kg }, held, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));
   }
   if (protection.needed.value || mold) {
     const days = Math.max(1, Math.ceil((ownH + zone.handsOnH.high) / (zone.setup.shiftH ?? settings.hoursPerDay) - 1e-9));
     out.add(
       protection.fibres ? 'suspectAsbestos' : 'filters',
       by(DAY_KG, days),
-      lead,
+      held,
       why('waste.fromSuits', 'trade-waste', { days: measure(days, 'd') }),
     );
   }
   if (protection.care === 'guard' && !out.sums.has('suspectAsbestos'))
-    out.add('suspectAsbestos', { low: 0, high: 0 }, false, why('waste.mayBreak', 'trade-waste'));
+    out.add('suspectAsbestos', { low: 0, high: 0 }, NO_LEAD, why('waste.mayBreak', 'trade-waste'));
 }
 
 /** What a bin of this job must not be poured together with, and what cannot all go into the one. Law P3. */
@@ -304,6 +330,7 @@ export function wasteOf(
           rulebook: job.rulebook,
           dwelling: job.dwelling,
           lead: sum.lead,
+          lowMgKg: sum.lowMgKg,
           test: job.wasteTests.find((t) => t.stream === stream) ?? null,
           chemistry: [...sum.chemistry] as never,
         }),
@@ -321,6 +348,7 @@ export const classFor = (stream: WasteStreamId, lines: readonly WasteLine[], { j
     rulebook: job.rulebook,
     dwelling: job.dwelling,
     lead: true,
+    lowMgKg: 0,
     test: job.wasteTests.find((t) => t.stream === stream) ?? null,
     chemistry: ['unsaid'],
   });

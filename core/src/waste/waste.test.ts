@@ -26,7 +26,7 @@ const test0 = (over: Partial<WasteTest> = {}): WasteTest => ({
   ...over,
 });
 const of = (stream: WasteStreamId, over: Partial<Parameters<typeof classify>[0]> = {}) =>
-  classify({ stream, rulebook: 'us', dwelling: false, lead: true, test: null, chemistry: [], ...over }).value;
+  classify({ stream, rulebook: 'us', dwelling: false, lead: true, lowMgKg: 0, test: null, chemistry: [], ...over }).value;
 
 describe('classes, US', () => {
   // 40 CFR 261.24: 5.0 mg/L and more fails. Method 1311: a twentieth of the total is the most that can leach; 1,800 mg/kg gives at most 90.
@@ -84,9 +84,10 @@ describe('classes, US', () => {
       for (const rulebook of ['us', 'uk'] as const)
         for (const dwelling of [true, false]) {
           const asked = { stream, rulebook, dwelling, test: null, chemistry: [] };
-          const [with_, without] = [classify({ ...asked, lead: true }), classify({ ...asked, lead: false })];
-          expect(rank.indexOf(with_.value.class)).toBeGreaterThanOrEqual(rank.indexOf(without.value.class));
-          expect(with_.because.length).toBeGreaterThan(0);
+          const rungs = [0, 80, 100, 300, 5000, Infinity].map((lowMgKg) => classify({ ...asked, lead: false, lowMgKg }));
+          const up = [...rungs, classify({ ...asked, lead: true, lowMgKg: 0 })];
+          up.slice(1).forEach((x, i) => expect(rank.indexOf(x.value.class)).toBeGreaterThanOrEqual(rank.indexOf(up[i]!.value.class)));
+          up.forEach((x) => expect(x.because.length).toBeGreaterThan(0));
         }
   });
 });
@@ -101,6 +102,9 @@ test('UK: paint with lead, solvent and asbestos by their codes; untested is haza
   expect(uk('solventSludge').codes).toEqual(['20 01 27*']);
   expect(uk('suspectAsbestos').codes).toEqual(['17 06 05*']);
   expect(uk('sheetAndChips', {}, false).class).toBe('ordinary');
+  // Below the firm's threshold is not below the entry of the list.
+  expect(of('sheetAndChips', { rulebook: 'uk', lead: false, lowMgKg: 400 }).class).toBe('hazardous');
+  expect(of('sheetAndChips', { rulebook: 'uk', lead: false, lowMgKg: 299 }).class).toBe('ordinary');
 });
 
 // 40 CFR 260.10, 262.16, 262.17.

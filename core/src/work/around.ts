@@ -5,9 +5,9 @@
  */
 import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { GOODS_LEAD, methodsOf, type Choice, type Range } from '../choose';
+import { methodsOf, type Choice, type Range } from '../choose';
 import { closeForMistH, LAYING, MIST_WIND, type CoatingPlan, type CoatLine } from '../coat';
-import { isPresent, type LeadPicture } from '../probe';
+import { GOODS_LEAD, isOnGoods, isPresent, type LeadPicture } from '../probe';
 import { why, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { measure } from '../units/units';
@@ -187,7 +187,7 @@ export function serviceStep(a: Around, when: 'before' | 'after'): StepSpec[] {
 /** What goes back to somebody is given back with what is on it known. */
 export function goodsStep(a: Around & { readonly lead: LeadPicture }): StepSpec[] {
   const goods = goodsOf(a.s.element);
-  if (goods === null || !isPresent(a.lead.overall.value)) return [];
+  if (goods === null || !isOnGoods(a.lead.standing, a.ctx.rulebook)) return [];
   const us = a.ctx.rulebook.id === 'us';
   const limit = GOODS_LEAD[us ? 'us' : 'uk'];
   const bare = a.coating.left.value === 'bare';

@@ -2,7 +2,7 @@
 import type { RepairId, Surface } from '../facts';
 import type { Range } from '../choose';
 import type { CoatingPlan } from '../coat';
-import { isPresent, type LeadPicture } from '../probe';
+import { isLow, isPresent, type LeadPicture } from '../probe';
 import { cuts, DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
 import { why, type Reason } from '../reasons';
 import { fillerDryH, ownOf, priceOf } from '../shelf/own';
@@ -26,7 +26,7 @@ function rubWords(r: Repair, { lead }: Inputs): Reason[] {
   if (r.filler === null) return [];
   const { rubbed, dust } = FILLER[r.filler];
   if (!rubbed) return dust === 'silica' ? [why('repair.notRubbed', 'mem-filler', { filler: r.filler })] : [];
-  return isPresent(lead.overall.value)
+  return isPresent(lead.overall.value) || isLow(lead.standing)
     ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')]
     : [why('repair.rubDry', 'trade-repair', { dust: `dust.${dust}` }, 'care')];
 }
@@ -185,7 +185,9 @@ export function repairSteps(input: Inputs): StepSpec[] {
         amounts: suspect ? [] : [{ what: 'fineSurfacer', amount: measure(levelM2, 'L') }],
         because: [
           ...(suspect ? [why('repair.notInto', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard')] : []),
-          ...(isPresent(input.lead.overall.value) ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')] : []),
+          ...(isPresent(input.lead.overall.value) || isLow(input.lead.standing)
+            ? [why('repair.rubWet', 'trade-repair', {}, 'care', 'hazard')]
+            : []),
         ],
       }),
     );

@@ -1,8 +1,8 @@
 /** What is done to a surface, with the hours that it takes: by its own steps, so that the same hours stand everywhere. */
-import { methodById } from '../catalogue';
+import { methodById, stirs } from '../catalogue';
 import type { MethodId } from '../facts';
-import { isPresent } from '../probe';
-import { effortOn, picksOf } from '../choose';
+import { isPresent, leadDepths } from '../probe';
+import { effortOn, lowInReach, picksOf } from '../choose';
 import type { SurfacePlan } from '../surface/plan';
 
 /** Strokes that disturb, each method once; person-hours of the longer case. */
@@ -17,6 +17,8 @@ export function methodsIn(plan: SurfacePlan): { readonly methodId: MethodId; rea
   return [...hours].map(([methodId, hoursHigh]) => ({ methodId, hoursHigh }));
 }
 
-/** Those of it that meet lead, or what may be lead. */
+/** Those of it that meet lead, or what may be lead; of lead below the limit, those that make dust or fume of it. */
 export const tasksOn = (plan: SurfacePlan): MethodId[] =>
-  isPresent(plan.lead.overall.value) ? methodsIn(plan).map((m) => m.methodId) : [];
+  methodsIn(plan)
+    .map((m) => m.methodId)
+    .filter((id) => isPresent(plan.lead.overall.value) || (stirs(methodById(id)) && lowInReach(methodById(id), leadDepths(plan.lead))));

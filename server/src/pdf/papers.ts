@@ -87,7 +87,9 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
   const content: Content[] = [
     note(report.job.edition),
     head('Today'),
-    para(`Surfaces: ${v.today.clear} clear, ${v.today.assumed} assumed, ${v.today.waiting} waiting, ${v.today.found} found.`),
+    para(
+      `Surfaces: ${v.today.clear} clear, ${v.today.low} low, ${v.today.assumed} assumed, ${v.today.waiting} waiting, ${v.today.found} found.`,
+    ),
     para(`Not to be touched: ${list(v.today.notToBeTouched)}.`),
     para(`Set up first: ${list(v.today.setUpFirst)}.`),
   ];
@@ -121,10 +123,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
     content.push(sub(space.name));
     for (const s of space.surfaces) {
       content.push({
-        text: [
-          { text: s.name, bold: true },
-          `  ${s.count} × ${s.element}, ${s.material}, ${s.area.text}. Lead: ${say(s.lead.overall.value)}.`,
-        ],
+        text: [{ text: s.name, bold: true }, `  ${s.count} × ${s.element}, ${s.material}, ${s.area.text}. Lead: ${s.lead.known}.`],
       });
       content.push(because(s.lead.overall.because));
       content.push(note(`Today: ${s.touch.map((t) => `${say(t.depth)}, ${say(t.value)}`).join('; ')}.`));
@@ -134,7 +133,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
   plan.areas.forEach((area, i) => {
     const a = v.asbestos[i]!;
     content.push(
-      sub(`${a.material}, ${a.year ?? 'year unknown'}: ${say(a.state.value)}`),
+      sub(`${a.material}, ${a.year ?? 'year unknown'}: ${a.known}`),
       para(`${a.size} on ${list(a.surfaces)}. ${many(a.samplesNeeded.value, 'sample')}.`),
       because([...a.state.because, ...a.samplesNeeded.because]),
     );
@@ -147,7 +146,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
         table(
           ['Sample', 'Surface', 'Answer'],
           [80, '*', 120],
-          a.samples.map((x) => [x.number, x.surface, x.says === null ? 'not in yet' : say(`bulk.${x.says}`)]),
+          a.samples.map((x) => [x.number, x.surface, x.answer]),
         ),
       );
   });
@@ -175,7 +174,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
             say(x.state),
             x.sentAt?.slice(0, 10) ?? '',
             x.dueAt?.slice(0, 10) ?? '',
-            x.result ?? '',
+            x.verdict === null ? '' : x.answer,
           ]),
         ),
   );

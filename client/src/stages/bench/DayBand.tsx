@@ -61,7 +61,7 @@ export function DayBand({ tasks, limit }: DayBandProps) {
           <Words look="note" className="min-w-0 flex-1">
             {t.what}
           </Words>
-          <Words look="note">{`${t.hours} h · ${t.ugM3 === 0 ? 'no lead' : `${t.ugM3} µg/m³`}`}</Words>
+          <Words look="note">{`${t.hours} h · ${t.ugM3 === 0 ? 'none in the air' : `${t.ugM3} µg/m³`}`}</Words>
         </View>
       ))}
     </View>

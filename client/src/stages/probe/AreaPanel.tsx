@@ -14,6 +14,7 @@ import {
   type Problem,
   type Surface,
   many,
+  numberOf,
 } from '@roughsill/core';
 import { areaPlan, assessArea, samplePoints } from '@roughsill/core/survey';
 
@@ -41,7 +42,7 @@ export function AreaPanel({
   );
   if (areas.length === 0) return null;
   return (
-    <Panel title="Asbestos" aside={<StateMark state={asbestos.overall.value} />} testID="asbestos">
+    <Panel title="Asbestos" aside={<StateMark state={asbestos.standing.word} />} testID="asbestos">
       {areas.map((a) => (
         <AreaCard key={a.key} facts={facts} area={a} />
       ))}
@@ -68,11 +69,11 @@ export function AreaCard({ facts, area }: { readonly facts: JobFacts; readonly a
       <AnswerRow
         label={`${say(area.kind)}, ${area.year ?? 'year unknown'}: ${where}${size}`}
         of={`asbestos in ${say(area.kind)}`}
-        value={<StateMark state={area.state.value} />}
+        value={<StateMark state={area.standing.word} number={numberOf(area.standing, units)} />}
         because={area.state.because}
       />
       <AnswerRow
-        label={`${area.needed.value} ${area.needed.value === 1 ? 'sample' : 'samples'} needed, ${area.samples.filter((s) => s.says !== null).length} answered`}
+        label={`${area.needed.value} ${area.needed.value === 1 ? 'sample' : 'samples'} needed, ${area.samples.filter((s) => s.answer !== null).length} answered`}
         of="how many samples"
         because={area.needed.because}
       />

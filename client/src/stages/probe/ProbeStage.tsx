@@ -7,16 +7,19 @@ import {
   formatMeasure,
   judgeMoisture,
   measure,
+  bookFor,
   bookOf,
-  RULEBOOKS,
+  numberOf,
   sampleRegister,
   say,
   silicaOn,
   standingReadings,
+  standingText,
   UNCOUNTED,
-  type HazardState,
   type LabUnit,
   type Reading,
+  type Rulebook,
+  type Standing,
   type Surface,
   type UnitSystem,
   spell,
@@ -56,7 +59,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
   const own = register.lines.filter((l) => l.surfaceId === surface.id);
   const jobId = facts.job.id;
-  const answerText = lastAnswer(surface, plan.lead.overall.value, facts.job.rulebook, facts.job.units);
+  const answered = lastAnswer(surface, plan.lead.standing, bookFor(facts.job, settings), facts.job.units);
   const chip = (depth: 'face' | 'all') =>
     dispatch(commit(jobId, [takeChip(facts, surface, depth, by, settings.samplePrefix)], 'chip taken'));
   const recorded = (
@@ -69,9 +72,9 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
     <Columns>
       <Column>
         <Panel title="Best next test" testID="next-test">
-          {answerText ? (
+          {answered ? (
             <Words look="row" testID="last-answer" alert>
-              {answerText}
+              {answered}
             </Words>
           ) : null}
           <AnswerRow label={NEXT_WORDS[lead.next.value] ?? ''} of="the next test" because={lead.next.because} />
@@ -127,13 +130,13 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
         {wide ? recorded : null}
       </Column>
       <Column>
-        <Panel title="Lead" aside={<StateMark state={lead.overall.value} />}>
+        <Panel title="Lead" aside={<StateMark state={lead.standing.word} />}>
           <View className="gap-1">
             {lead.coats.map((c, i) => (
               <AnswerRow
                 key={c.coat.id}
-                of={`coat ${i + 1}, lead ${say(c.state)}`}
-                value={<StateMark state={c.state} />}
+                of={`coat ${i + 1}, lead ${standingText(c.standing, facts.job.units)}`}
+                value={<StateMark state={c.standing.word} number={numberOf(c.standing, facts.job.units)} />}
                 because={c.because}
                 label={
                   c.coat.id === UNCOUNTED
@@ -158,16 +161,18 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
 }
 
 /** What the last answer said: a swab, or a measured one beside the limit of the rulebook in its own unit. */
-function lastAnswer(surface: Surface, overall: HazardState, rulebook: 'us' | 'uk', units: UnitSystem): string {
+function lastAnswer(surface: Surface, standing: Standing, book: Rulebook, units: UnitSystem): string {
+  const word = say(`rung.${standing.word}`);
   const last = standingReadings(surface)
     .filter((r) => r.kind === 'spot' || ((r.kind === 'lab' || r.kind === 'xrf') && r.value !== null && r.unit !== null))
     .reduce<Reading | null>((a, r) => (a === null || r.takenAt >= a.takenAt ? r : a), null);
   if (!last) return '';
-  if (last.kind === 'spot') return `Lead ${say(overall)}: swab ${say(String(last.spot))}.`;
-  const limits = RULEBOOKS[rulebook].leadPaint;
+  if (last.kind === 'spot') return `Lead ${word}: swab ${say(String(last.spot))}.`;
+  const limits = book.leadPaint;
   const limit = limits && { 'mass%': limits.byMass, ppm: limits.ppm, 'mg/cm2': limits.loading }[last.unit as LabUnit]?.is;
   const says = `${last.below ? 'less than ' : ''}${formatMeasure(measure(last.value!, last.unit!), units)}`;
-  return `Lead ${say(overall)}: ${says}${limit ? `, limit ${formatMeasure(limit, units)}` : ''}.`;
+  const threshold = book.leadThreshold === null ? '' : `, your threshold ${formatMeasure(book.leadThreshold.is, units)}`;
+  return `Lead ${word}: ${says}${limit ? `, limit ${formatMeasure(limit, units)}` : threshold}.`;
 }
 
 function MoldPanel({ facts, surface, plan, onForm }: StageProps & { readonly onForm: (kind: MeasureKind) => void }) {

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import {
   ANALYSES,
   LAB_UNITS,
+  answerText,
   resultText,
   say,
   type Analysis,
@@ -49,7 +50,9 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Words look="row">{`${sample.number}  ${say(sample.hazard)}, ${say(sample.kind)}`}</Words>
         <Words look="strong">
-          {[line.answer === 'found' ? `${say(state)}, ${say(sample.hazard)} found` : say(state), says].filter(Boolean).join(': ')}
+          {line.answer === null
+            ? [say(state), says].filter(Boolean).join(': ')
+            : `${say(sample.hazard)}: ${answerText(line.answer, result, units)}`}
         </Words>
       </View>
       <Words look="note">{[line.spaceName, line.surfaceName, sample.place].filter(Boolean).join(' · ')}</Words>

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { router } from 'expo-router';
 import {
   registerAct,
-  resultText,
+  answerText,
   sampleRegister,
   say,
   testsMoney,
@@ -36,10 +36,7 @@ function wrongWith(l: RegisterLine): string | null {
   if (l.answersDiffer) return 'two answers';
   return l.doubt === null ? null : l.doubt === 'blankDirty' ? 'blank not clean' : 'duplicate differs';
 }
-const answerOf = (l: RegisterLine, units: UnitSystem): string =>
-  l.result === null
-    ? ''
-    : [l.answer === 'found' ? `${say(l.sample.hazard)} found` : '', resultText(l.result, units) ?? ''].filter(Boolean).join(', ');
+const answerOf = (l: RegisterLine, units: UnitSystem): string => (l.result === null ? '' : answerText(l.answer, l.result, units));
 
 const SHOWN = ['all', 'planned', 'taken', 'sent', 'due', 'in'] as const;
 

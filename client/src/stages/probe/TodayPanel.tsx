@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { sampleRegister, todayOf, type HazardState, type JobDigest, type JobFacts, type TodayAct } from '@roughsill/core';
+import { sampleRegister, todayOf, todaySurface, type HazardWord, type JobDigest, type JobFacts, type TodayAct } from '@roughsill/core';
 import { Button, StateChip, Words } from '../../kit';
 import { useSettings } from '../../store';
 
@@ -16,20 +16,9 @@ const ACT: Record<Exclude<TodayAct['kind'], 'none'>, (n: number) => string> = {
 export function TodayPanel({ facts, digest }: { readonly facts: JobFacts; readonly digest: JobDigest }) {
   const settings = useSettings();
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
-  const today = useMemo(
-    () =>
-      todayOf(
-        digest.surfaces.map((d) => ({
-          surfaceId: d.surfaceId,
-          states: { lead: d.lead, asbestos: d.asbestos, mold: d.mold },
-          touch: d.touch,
-        })),
-        register,
-      ),
-    [digest, register],
-  );
+  const today = useMemo(() => todayOf(digest.surfaces.map(todaySurface), register), [digest, register]);
   if (digest.surfaces.length === 0) return null;
-  const cell = (state: HazardState, n: number, label: string) => (
+  const cell = (state: HazardWord, n: number, label: string) => (
     <View key={label} className="min-w-[4.5rem] flex-1 flex-row items-center gap-1.5">
       <StateChip state={state} size={20} />
       <View>
@@ -43,7 +32,8 @@ export function TodayPanel({ facts, digest }: { readonly facts: JobFacts; readon
   return (
     <View testID="today" role="region" aria-label="Today" className="gap-2 border-y-2 border-line bg-panel px-3 py-2">
       <View className="flex-row gap-2">
-        {cell('notFound', today.clear, 'clear')}
+        {cell('notSuspected', today.clear, 'clear')}
+        {today.low > 0 ? cell('below', today.low, 'low') : null}
         {cell('assumed', today.assumed, 'assumed')}
         {cell('waiting', today.waiting, 'waiting')}
         {cell('found', today.found, 'found')}

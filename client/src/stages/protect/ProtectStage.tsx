@@ -99,7 +99,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
           />
           <AnswerRow
             label="Exposure"
-            value={p.exposure.value === 'none' ? 'no lead in the air is presumed' : say(p.exposure.value)}
+            value={p.exposure.value === 'none' ? 'none presumed in the air' : say(p.exposure.value)}
             because={p.exposure.because}
           />
           <Button

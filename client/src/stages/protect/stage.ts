@@ -12,6 +12,6 @@ export const protect = {
     d.protect
       ? `zone sheet ${formatMeasure(measure(d.sheetM2, 'm2'), units)} · ${d.respirator ? say(d.respirator) : 'no respirator'}`
       : d.asbestos === 'notFound'
-        ? 'neither lead nor asbestos is disturbed'
-        : `left alone: asbestos ${say(d.asbestos)}`,
+        ? `ordinary sheets · ${d.respirator ? say(d.respirator) : 'no respirator'}`
+        : `left alone: asbestos ${say(`rung.${d.asbestosIs}`)}`,
 } as const satisfies StageRecord;

@@ -185,6 +185,12 @@ export function SettingsScreen() {
                 onChange={(allowHotAirOnLead) => put({ allowHotAirOnLead })}
                 testID="hot-air"
               />
+              {number('Lead threshold under UK rules', s.leadThresholdPpm, (leadThresholdPpm) => ({ leadThresholdPpm }), {
+                unit: 'ppm',
+                decimals: 0,
+                hint: 'No law gives a figure. From here up a coat is worked as lead paint; below it the rules for dust and fume still stand',
+                testID: 'lead-threshold',
+              })}
               <Toggle
                 label="Caustic on timber"
                 hint="Cheap and strong, but what stays ruins the next coat: softwood outdoors or on the bench, trial square first"

@@ -16,6 +16,7 @@ import {
   measure,
   say,
   todayOf,
+  todaySurface,
   sampleRegister,
   withCartridges,
   type JobFacts,
@@ -273,10 +274,7 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
   const { units } = facts.job;
   const head = headOf(facts, digest, settings);
   const register = sampleRegister(facts, settings, report.at);
-  const today = todayOf(
-    digest.surfaces.map((d) => ({ surfaceId: d.surfaceId, states: { lead: d.lead, asbestos: d.asbestos, mold: d.mold }, touch: d.touch })),
-    register,
-  );
+  const today = todayOf(digest.surfaces.map(todaySurface), register);
   const byId = new Map(facts.surfaces.map((s) => [s.id, s]));
   const nameOf = (id: string | null) => (id === null ? '' : (byId.get(id)?.name ?? ''));
   const next = ACT_WORDS[digest.next.act].says;
@@ -297,7 +295,7 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
       </p>
       <p>{`${head.lines.map((l) => `${cap(say(`money.${l.line}`))} ${formatRange(l.money, money)}`).join('; ')}. ${say(`proof.${report.totals.proof}`)}`}</p>
       <p>
-        <b>{`Surfaces: ${today.clear} clear, ${today.assumed} assumed, ${today.waiting} waiting, ${today.found} found. `}</b>
+        <b>{`Surfaces: ${today.clear} clear, ${today.low} low, ${today.assumed} assumed, ${today.waiting} waiting, ${today.found} found. `}</b>
         {today.stopped.length > 0 ? `Not to be touched: ${today.stopped.map(nameOf).join(', ')}.` : ''}
       </p>
       <p>{`Next: ${[nameOf(digest.next.surfaceId), next].filter(Boolean).join(': ')}`}</p>
@@ -319,8 +317,8 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
               <tr key={d.surfaceId}>
                 <td>{s.count > 1 ? `${s.count} × ${s.name}` : s.name}</td>
                 <td>{formatMeasure(measure(d.areaM2, 'm2'), units)}</td>
-                <td>{say(d.lead)}</td>
-                <td>{say(d.asbestos)}</td>
+                <td>{say(`rung.${d.leadIs}`)}</td>
+                <td>{say(`rung.${d.asbestosIs}`)}</td>
                 <td>{ways}</td>
                 <td>{formatRange(d.handsOnH, formatWork)}</td>
                 <td>{d.unpriced ? 'not priced' : formatRange(d.money, money)}</td>
@@ -444,8 +442,8 @@ interface SurfacePaperProps {
 function SurfacePaper({ s, money, coats, bite, material, whole }: SurfacePaperProps) {
   const line: ReactNode = (
     <p>
-      <b>{`Lead: ${say(s.lead.overall.value)}. Depth: ${say(s.requiredDepth.value)}.`}</b>
-      {` Coats from the top: ${s.lead.coats.map((c) => `${c.coat} (${say(c.state)})`).join('; ') || 'none'}.`}
+      <b>{`Lead: ${s.lead.known}. Depth: ${say(s.requiredDepth.value)}.`}</b>
+      {` Coats from the top: ${s.lead.coats.map((c) => `${c.coat} (${c.known})`).join('; ') || 'none'}.`}
       <Refs of={surfaceReasons(s)} />
     </p>
   );

@@ -110,8 +110,8 @@ export const CHOOSE = {
   'lead.hepaShroudUk': { says: 'Only with H-class extraction at the tool: no dust to be seen outside it.' },
   'lead.untested': { says: 'Lead is {leadInReach}, so the work is planned as if it were there.', lifts: 'Test through all coats.' },
   'lead.putty': { says: 'Old putty can hold lead of its own, whatever the paint on it is: damp, in small lengths, over a sheet, vacuum at hand.' },
-  'lead.traceDust': { says: 'Below the lead-paint limit, yet lead is in it: the rules for the worker’s air have no lower limit for dusty work.' },
-  'lead.traceDustUk': { says: 'Lead may be in it below what the lab could see: dusty work still asks for your own assessment of the air.' },
+  'lead.traceDust': { says: 'A little lead in reach: wear a mask, wash, clean with HEPA. The worker rules have no lower limit for dusty or hot work.' },
+  'lead.traceDustUk': { says: 'A little lead in reach: wear a mask, wash, vacuum with class M or H. The worker rules have no lower limit for dusty or hot work.' },
   'lead.notCertified': { says: 'Paid work that disturbs more than minor amounts of lead paint, in housing or where small children are cared for, needs a certified firm. Lead is {leadInReach}.', lifts: 'Certification, a certified partner, or a clear test.' },
   'lead.ownHome': { says: 'The owner does it in their own home, unpaid: no certificate is asked for. Lead is {leadAnywhere}, and it harms all the same: wet, sheeted, children out, cleaned up. Let the certified firm do what is more than a little.' },
   'lead.certificateRanOut': {
