@@ -138,6 +138,9 @@ function changesOf(facts: JobFacts, e: Edit): JobChange[] {
   }
 }
 
+/** There is something that the edit could be carried out on. */
+export const applies = (facts: JobFacts, e: Edit): boolean => changesOf(facts, e).length > 0;
+
 /** @returns the job after the edit; the same object when the product would have refused it */
 export function edited(facts: JobFacts, e: Edit): JobFacts {
   let out: JobFacts | null = facts;

@@ -38,6 +38,10 @@ export const scenario: fc.Arbitrary<Scenario> = fc.record({
   edits: fc.oneof(fc.constant([] as Edit[]), fc.array(edit, { minLength: 1, maxLength: 8 })),
 });
 
+export interface EditCount {
+  readonly tried: number;
+  readonly took: number;
+}
 export interface Find {
   readonly law: string;
   readonly count: number;
@@ -70,19 +74,30 @@ export function breaches(law: Law, course: Course): readonly string[] {
 export function hunt({ surfaces, seed, laws, shrink = true, first = false, told }: HuntOptions): {
   readonly surfaces: number;
   readonly finds: readonly Find[];
+  /** How many cases each law judged, and how many edits of each kind were tried and took hold. */
+  readonly asked: ReadonlyMap<string, number>;
+  readonly edits: ReadonlyMap<string, EditCount>;
 } {
   const watched = LAWS.filter((l) => laws === undefined || laws.length === 0 || laws.includes(l.id));
   const counts = new Map<string, number>();
   const firstMet = new Map<string, { readonly at: number; readonly is: Scenario }>();
+  const asked = new Map(watched.map((l) => [l.id, 0]));
+  const edits = new Map<string, EditCount>();
+  const tell = (e: Edit, took: boolean): void => {
+    const key = 'entity' in e ? `${e.kind} ${e.entity}` : e.kind;
+    const known = edits.get(key) ?? { tried: 0, took: 0 };
+    edits.set(key, { tried: known.tried + 1, took: known.took + (took ? 1 : 0) });
+  };
   let seen = 0;
   let index = -1;
   // One after another, none kept: a long hunt must fit in memory. A breach is met again by its seed and place.
   const look = fc.property(scenario, (one) => {
     index += 1;
     if (seen >= surfaces) return;
-    for (const run of stopsOf(courseOf(one))) {
+    for (const run of stopsOf(courseOf(one), tell)) {
       if (run.before === null) seen += run.facts.surfaces.length;
       for (const law of watched) {
+        asked.set(law.id, asked.get(law.id)! + (law.asks?.(run) ?? 1));
         if (law.check(run).length === 0) continue;
         counts.set(law.id, (counts.get(law.id) ?? 0) + 1);
         if (!firstMet.has(law.id)) firstMet.set(law.id, { at: index, is: one });
@@ -114,7 +129,7 @@ export function hunt({ surfaces, seed, laws, shrink = true, first = false, told 
       },
     ];
   });
-  return { surfaces: seen, finds };
+  return { surfaces: seen, finds, asked, edits };
 }
 
 export function keep(dir: string, finds: readonly Find[]): void {

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { JobFacts } from '../../../core/src/facts';
 import { FirmSettings } from '../../../core/src/rulebook/settings';
 import { BENCH_LAWS } from './bench';
-import { breaches, hunt, keep, LAWS } from './hunt';
+import { breaches, hunt, keep, LAWS, type EditCount } from './hunt';
 import type { Course } from './run';
 
 const asked = JSON.parse(process.argv[2] ?? '{}') as {
@@ -57,11 +57,15 @@ for (const l of BENCH_LAWS.filter(({ id }) => laws.length === 0 || laws.includes
   say(`${l.id} (${l.says}): ${found}`);
 }
 const jobLaws = laws.filter((x) => LAWS.some((l) => l.id === x));
-const none = { surfaces: 0, finds: [] };
-const { surfaces: seen, finds } =
-  (laws.length > 0 && jobLaws.length === 0) || (first && broken > 0)
-    ? none
-    : hunt({ surfaces, seed, laws: jobLaws, first, shrink: !first });
+const none = { surfaces: 0, finds: [], asked: new Map<string, number>(), edits: new Map<string, EditCount>() };
+const {
+  surfaces: seen,
+  finds,
+  asked: judged,
+  edits,
+} = (laws.length > 0 && jobLaws.length === 0) || (first && broken > 0)
+  ? none
+  : hunt({ surfaces, seed, laws: jobLaws, first, shrink: !first });
 for (const f of finds) {
   broken += 1;
   say(`${f.law} (${LAWS.find((l) => l.id === f.law)!.says}): ${f.count} times; smallest: ${f.says}`);
@@ -69,6 +73,23 @@ for (const f of finds) {
 if (finds.length > 0 && !first) {
   keep(asked.dir, finds);
   say(`the smallest jobs lie in ${asked.dir}`);
+}
+// A law that judged nothing, or an edit that never took hold, proves nothing: that is a fault of the hunt.
+const ENOUGH = 3000;
+const TRIES = 40;
+say(`asked: ${[...judged].map(([id, n]) => `${id} ${n}`).join(', ')}`);
+say(`edits that took hold: ${[...edits].map(([kind, e]) => `${kind} ${e.took}/${e.tried}`).join(', ')}`);
+if (seen >= ENOUGH && !first) {
+  for (const [id, n] of judged)
+    if (n === 0) {
+      broken += 1;
+      say(`${id} was asked of nothing`);
+    }
+  for (const [kind, e] of edits)
+    if (e.took === 0 && e.tried >= TRIES) {
+      broken += 1;
+      say(`"${kind}" was tried ${e.tried} times, and the product refused all of them`);
+    }
 }
 if (first && finds[0]) say(`${finds[0].law}: ${finds[0].says}`);
 say(`${seen} surfaces, seed ${seed}, ${ALL_IDS.length} laws, ${((Date.now() - started) / 1000).toFixed(0)} s: ${broken} broken`);

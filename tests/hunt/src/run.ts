@@ -3,7 +3,7 @@ import type { JobFacts } from '../../../core/src/facts';
 import { createDeriver, type JobPlan } from '../../../core/src/job/derive';
 import type { FirmSettings } from '../../../core/src/rulebook';
 import type { SurfacePlan } from '../../../core/src/surface/plan';
-import { edited } from './edit';
+import { applies, edited } from './edit';
 import { THIS_YEAR, type Edit } from './scenario';
 
 export interface Run {
@@ -65,13 +65,14 @@ export interface Course {
 }
 
 /** Every stop: the job as recorded, and after each edit that the product lets through. */
-export function* stopsOf({ facts: recorded, settings, edits }: Course): Generator<Run> {
+export function* stopsOf({ facts: recorded, settings, edits }: Course, tell?: (e: Edit, took: boolean) => void): Generator<Run> {
   const deriver = createDeriver();
   let stop = 0;
   let facts = recorded;
   let before: Run | null = null;
   for (const edit of [null, ...edits]) {
     const next = edit === null ? facts : edited(facts, edit);
+    if (edit !== null && applies(facts, edit)) tell?.(edit, next !== facts);
     if (edit !== null && next === facts) continue;
     facts = next;
     const warm = deriver.derive(facts, settings, THIS_YEAR);

@@ -169,8 +169,8 @@ const layer = fieldsOf('layer', {
 });
 
 const LEVELS: Readonly<Record<string, readonly number[]>> = {
-  'mass%': [0, 0.009, 0.05, 0.49, 0.499, 0.5, 0.51, 4, 30],
-  ppm: [0, 5, 40, 90, 4999, 5000, 5001, 200_000],
+  'mass%': [0, 0.005, 0.05, 0.0599, 0.06, 0.3, 0.49, 0.499, 0.5, 0.51, 4, 30],
+  ppm: [0, 5, 30, 40, 89, 90, 599, 600, 1006, 4999, 5000, 5001, 200_000],
   'mg/cm2': [0, 0.1, 0.89, 0.99, 1, 1.01, 2.4, 12],
 };
 interface Made {
@@ -400,7 +400,7 @@ const settings = fc
   )
   .map(([drawn, own, owned, { renovator, trained, ...held }, products]): FirmSettings | undefined => {
     // Prices and rates do not decide what is safe; names must be names.
-    const parsed = FirmSettings.safeParse({ ...drawn, ...held, firmName: 'Firm', rates: own, samplePrefix: 'S' });
+    const parsed = FirmSettings.safeParse({ ...drawn, ...held, firmName: 'Firm', rates: own, samplePrefix: 'S', leadThresholdPpm: 600 });
     if (!parsed.success) return undefined;
     const certificates = [
       ...(renovator === null ? [] : [{ kind: 'renovator' as const, number: '', until: renovator }]),

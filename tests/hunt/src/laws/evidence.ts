@@ -1,6 +1,7 @@
 /** E1 to E8: what was measured decides, and stays. */
 import { coatsFreeOfLead, type Run } from '../run';
-import { leadMayBeCleared } from '../oracle/evidence';
+import { leadMayBeCleared, lowOn } from '../oracle/evidence';
+import { DOES } from '../oracle/methods';
 import { asbestosMayBeCleared } from '../oracle/asbestos';
 import type { Law } from './law';
 
@@ -23,7 +24,48 @@ const leadLaw = (id: string, says: string): Law => ({
     }),
 });
 
+/** Coats that are called free of lead, of which a test saw some. */
+const lowCoats = ({ facts, plans }: Run) =>
+  facts.surfaces.flatMap((s) => {
+    const plan = plans.get(s.id);
+    if (!plan) return [];
+    return plan.lead.coats
+      .map((c, i) => ({ s, plan, at: i, rung: c.standing.rung, state: c.state, seen: lowOn(s, c.coat.id, facts) }))
+      .filter((c) => c.state === 'notFound' && c.seen !== 'none');
+  });
+/** Dust or fume of what is gone through. 29 CFR 1926.62(d)(2). */
+const stirsUp = (id: keyof typeof DOES): boolean => {
+  const d = DOES[id];
+  return d.dryHand === true || d.motor === true || d.shroud === true || d.hot === true || d.blast !== undefined;
+};
+
 export const EVIDENCE: readonly Law[] = [
+  {
+    id: 'E7',
+    says: 'lead below what counts as found is told as what it is, and its dust and fume are breathed through a mask',
+    asks: (run) => lowCoats(run).length,
+    check: (run) => {
+      const out = lowCoats(run).flatMap(({ s, rung, seen }) =>
+        rung === seen ? [] : [`${s.name}: ${seen} was seen, and the plan says ${rung}`],
+      );
+      for (const { s, plan, at } of lowCoats(run)) {
+        // The first coat is in reach of every stroke that disturbs.
+        if (at > 0 || !plan.work.steps.some((st) => st.kind === 'prepare')) continue;
+        const zone = run.job.zones.find((z) => z.zoneId === plan.zoneId);
+        for (const part of plan.choice.parts) {
+          const id = part.selected.value;
+          if (id === null || !stirsUp(id)) continue;
+          const task = plan.protection.tasks.find((x) => x.methodId === id);
+          const own = task?.respirator.because.some((r) => r.rule === 'ppe.ownUnder' || r.rule === 'ppe.ownOnce') === true;
+          if (task === undefined || (task.respirator.value === null && !own)) out.push(`${s.name}: ${id} through low lead without a mask`);
+          else if (!task.kit.some((k) => k.value === 'washStation')) out.push(`${s.name}: ${id} through low lead, and nowhere to wash`);
+          if (zone !== undefined && !zone.hazards.some((h) => h.kind === 'leadLow' || h.kind === 'lead'))
+            out.push(`${s.name}: ${id} through low lead, and its zone does not name it`);
+        }
+      }
+      return out;
+    },
+  },
   {
     id: 'E1',
     says: 'a reading that found lead outranks every age',

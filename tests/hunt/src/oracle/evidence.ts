@@ -8,6 +8,8 @@ type Rules = 'us' | 'uk';
 
 /** 24 CFR 35.110: at or above 1.0 mg/cm2, 0.5 % or 5,000 ppm. */
 const LEAD_PAINT: Readonly<Record<string, number>> = { 'mg/cm2': 1.0, 'mass%': 0.5, ppm: 5000 };
+/** No figure in law: 600 ppm of the film is common practice, no published source; by area there is none, and any reading counts. */
+const UK_THRESHOLD: Readonly<Record<string, number>> = { 'mg/cm2': 0, 'mass%': 0.06, ppm: 600 };
 /** 40 CFR 745: housing before 1978. UK: general sale ended in 1992 (SI 1992/31). Industrial coatings on iron and steel: into the 1990s. */
 const CONSUMER_LEAD_BEFORE: Readonly<Record<Rules, number>> = { us: 1978, uk: 1992 };
 const INDUSTRIAL_LEAD_BEFORE = 2000;
@@ -50,7 +52,7 @@ export function isPositive(r: Reading, s: Surface, facts: JobFacts): boolean {
   // Inside the instrument's inconclusive range it says neither.
   const value = r.kind === 'xrf' ? r.value - bareAdds(r, s, facts) : r.value;
   if (r.kind === 'xrf' && r.bandLow !== null && r.bandHigh !== null && value >= r.bandLow && value <= r.bandHigh) return false;
-  return rules === 'us' ? value >= LEAD_PAINT[r.unit]! : value > 0;
+  return rules === 'us' ? value >= LEAD_PAINT[r.unit]! : value > 0 && value >= UK_THRESHOLD[r.unit]!;
 }
 
 /**
@@ -96,9 +98,9 @@ export function clears(r: Reading, s: Surface, facts: JobFacts): boolean {
   if (isPositive(r, s, facts)) return false;
   if (r.kind === 'lab') {
     if (r.value === null || r.unit === null || (r.unit === 'ppm' && r.value > 0 && r.value < 10)) return false;
-    // Less than so much clears where so much would; where any amount counts, only what was looked for finely enough (100 ppm, practice).
-    if (r.below) return r.value <= (rules === 'us' ? LEAD_PAINT : { 'mg/cm2': 0.02, 'mass%': 0.01, ppm: 100 })[r.unit as 'ppm']!;
-    return rules === 'us' || r.value === 0;
+    // Less than so much clears where so much would; by area under UK rules, only what was looked for finely enough (practice).
+    if (r.below) return r.value <= (rules === 'us' ? LEAD_PAINT : { ...UK_THRESHOLD, 'mg/cm2': 0.02 })[r.unit as 'ppm']!;
+    return true;
   }
   if (r.kind === 'report')
     return (
@@ -210,4 +212,32 @@ export function leadMayBeCleared(s: Surface, facts: JobFacts): MayClear[] {
     if (positives.length > 0 && !(coat !== null && tooYoung({ ...s, yearMade: 1500 }, coat, facts))) return not('positive');
     return tooYoung(s, coat, facts) ? not(null) : not('unmeasured');
   });
+}
+
+/**
+ * Lead that was seen on a coat without being called found: by a lab or an instrument as a number above none, or by a test that only tells
+ * lead paint from what is none. 16 CFR 1303.1: 90 ppm is the line between a trace and more; a lab that reports from 100 ppm has looked.
+ */
+export function lowOn(s: Surface, coatId: string, facts: JobFacts): 'none' | 'trace' | 'below' {
+  const ppm = (r: Reading): number | null => (r.unit === 'ppm' ? r.value : r.unit === 'mass%' ? r.value! * 10_000 : null);
+  const says = (r: Reading): 'none' | 'trace' | 'below' => {
+    if (r.kind === 'spot') return clears(r, s, facts) ? 'below' : 'none';
+    if (r.kind === 'report') return clears(r, s, facts) ? 'below' : 'none';
+    if (r.value === null || r.unit === null || isPositive(r, s, facts)) return 'none';
+    const finest = { ppm: 100, 'mass%': 0.01, 'mg/cm2': 0.02 }[r.unit as 'ppm'];
+    if (r.kind === 'lab' && (r.below ? r.value <= finest : r.value === 0)) return 'none';
+    const by = ppm(r);
+    return by !== null && by < 90 && !r.below ? 'trace' : 'below';
+  };
+  const reached = (r: Reading): boolean => {
+    if (r.kind === 'xrf' || r.kind === 'report') return true;
+    const { ids, below } = reachOf(r, s);
+    if (ids.length === 0) return true;
+    return coatId === 'uncounted' ? below : ids.includes(coatId);
+  };
+  const all = standing(s, facts).stands.filter(
+    (r) => isLead(r) && s.samples.find((x) => x.id === r.sampleId)?.kind !== 'blank' && reached(r),
+  );
+  const seen = all.map(says);
+  return seen.includes('below') ? 'below' : seen.includes('trace') ? 'trace' : 'none';
 }
