@@ -21,6 +21,7 @@ import {
   type MethodId,
   type Part,
   type PartKind,
+  type Person,
   type Reading,
   type Sample,
   type Space,
@@ -266,5 +267,15 @@ export function planOf(surface: Surface, setup: Setup = {}): SurfacePlan {
   if (!plan) throw new Error('the surface was not planned');
   return plan;
 }
+
+/** Somebody of the firm who is trained for asbestos work, for years to come. */
+export const aTrained: Person = {
+  id: 'person-trained',
+  name: 'Ines Marlow',
+  certificates: [{ kind: 'asbestosTrained', number: '', until: '2099-01-01' }],
+  fitTests: [],
+  training: [],
+  removedAt: null,
+};
 
 export const rulesOf = (because: readonly { readonly rule: string }[]): string[] => because.map((r) => r.rule);

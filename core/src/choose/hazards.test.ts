@@ -1,5 +1,5 @@
 /** What reaches a hazard is stopped, what ends above it is not, and what is stopped says what lifts it. */
-import { aLayer, aReading, aSquare, aSurface, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
+import { aLayer, aReading, aSquare, aSurface, aTrained, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { MethodId, PartKind, Surface } from '../facts';
 import { sentence } from '../words';
 
@@ -257,11 +257,19 @@ test.each([
   const s = aSurface({ ...(over as Partial<Surface>), parts: [part('flat')] });
   const plan = planOf(s, { job: { rulebook } });
   expect(plan.choice.parts[0]!.selected.value).toBe('leave');
-  for (const id of ['thickPrimer', 'encapsulate'] as const) {
-    const o = plan.choice.parts[0]!.options.find((x) => x.methodId === id)!;
-    expect([o.verdict, rulesOf(o.because).some((r) => r.startsWith('asbestos.sealing'))]).toEqual(['care', true]);
-  }
-  const sealed = planOf({ ...s, parts: [part('flat', 'thickPrimer')] }, { job: { rulebook } });
+  const trained = { job: { rulebook }, settings: { people: [aTrained] } };
+  // Lagging needs a licence, whoever is trained.
+  const best = s.element === 'pipeLagging' ? 'blocked' : 'care';
+  for (const id of ['thickPrimer', 'encapsulate'] as const)
+    for (const [setup, verdict] of [
+      [{ job: { rulebook } }, 'blocked'],
+      [trained, best],
+    ] as const) {
+      const o = planOf(s, setup).choice.parts[0]!.options.find((x) => x.methodId === id)!;
+      expect([o.verdict, rulesOf(o.because).some((r) => r.startsWith('asbestos.sealing'))]).toEqual([verdict, true]);
+    }
+  if (best === 'blocked') return;
+  const sealed = planOf({ ...s, parts: [part('flat', 'thickPrimer')] }, trained);
   const said = sealed.work.steps.flatMap((st) => [st.title, ...st.because, ...st.gates.map((g) => g.because)]);
   // Nothing is scuffed, cut or taped on it, by any step of the plan.
   expect(rulesOf(said)).toEqual(expect.arrayContaining(['gate.adhesionLook']));

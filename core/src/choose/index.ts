@@ -20,5 +20,6 @@ export {
 export { effortOn, moneyPerM2, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';
+export { asbestosStates, sealsOver, worksOn } from './on-asbestos';
 export { HIGH_M, lowInReach } from './sheet';
 export { bestTogether, eachItsOwn, type Summed, type Together } from './together';

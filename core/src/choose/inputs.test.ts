@@ -1,5 +1,5 @@
 /** What the person alone knows, and the rules turn on: abrasives, the tool's setting, the film, what is in the tin, who works. */
-import { aLayer, aReading, aSquare, aSurface, AT, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
+import { aLayer, aReading, aSquare, aSurface, aTrained, AT, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { Chemistry, MethodId, Part, PartKind, Surface } from '../facts';
 import { mayBeListed } from '../job/views';
 import { AS_CATALOGUED } from '../rulebook';
@@ -226,7 +226,7 @@ describe('what is protected against is what is there', () => {
       layers: [aLayer(0, { binder: 'textured' })],
       parts: [part(sealer)],
     });
-    const plan = planOf(s, { job: { rulebook } });
+    const plan = planOf(s, { job: { rulebook }, settings: { people: [aTrained] } });
     expect(plan.work.steps.flatMap((st) => st.gates.map((g) => g.id))).toContain('asbestos-entered');
     const sealed = plan.choice.parts[0]!.options.find((o) => o.methodId === sealer)!;
     expect(rulesOf(sealed.because)).toContain(rulebook === 'uk' ? 'asbestos.staysUk' : 'asbestos.stays');

@@ -8,6 +8,7 @@ import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
 import { isHelper, stirs, usesGrit, type Method } from '../catalogue';
 import { BINDERS, BOUGHT } from '../facts/vocabulary';
+import { sealsOver } from './on-asbestos';
 import { SCORCHES_ABOVE, THICK_FILM, type Sheet } from './sheet';
 
 type SheetValue = string | boolean;
@@ -36,7 +37,7 @@ const UNPROVEN: readonly HazardState[] = ['waiting', 'assumed', 'unknown'];
 /** Not when a square of its own has shown that it works here: a trial decides over a rule of thumb. */
 const noSquare: Condition = { asked: 'trial', is: ['none', 'carried', 'failed', 'harmed'] };
 /** A film that closes over what is there. */
-const seals = (m: Method): boolean => m.id === 'encapsulate' || m.id === 'thickPrimer';
+const seals = (m: Method): boolean => sealsOver(m) && m.id !== 'cover';
 const isHotAir = (m: Method): boolean => m.heatC !== null && m.heatC > 300 && !m.flame && !m.infrared;
 const is = (asked: keyof Sheet, ...values: SheetValue[]): Condition => ({ asked, is: values });
 const any = () => true;
@@ -212,13 +213,22 @@ export const RULES: readonly Rule[] = [
   rule('asbestos.puttyIntoUk', 'block', 'law', 'uk-asbestos', (m) => m.disturbs && !m.takes.includes('putty'), [is('part', 'besideGlass'), is('asbestosPutty', ...PRESENT), is('meetsMaterial', true), is('rulebook', 'uk')]),
   rule('asbestos.putty', 'care', 'hazard', 'trade-strip', (m) => m.disturbs || m.id === 'thickPrimer', [is('part', 'besideGlass'), is('glazed', true), is('asbestosPutty', ...PRESENT), is('meetsMaterial', false)]),
   // Sealing it is regulated work of its own; a board is screwed through it.
-  rule('asbestos.sealing', 'care', 'law', 'cfr29-1926.1101', seals, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
-  rule('asbestos.sealingUk', 'care', 'law', 'uk-asbestos', seals, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
+  rule('asbestos.sealing', 'care', 'law', 'cfr29-1926.1101', seals, [is('asbestos', ...PRESENT), is('asbestosWork', 'trained'), is('rulebook', 'us')]),
+  rule('asbestos.sealingUk', 'care', 'law', 'uk-asbestos', seals, [is('asbestos', ...PRESENT), is('asbestosWork', 'trained'), is('rulebook', 'uk')]),
+  rule('asbestos.sealingRefer', 'block', 'law', 'cfr29-1926.1101', seals, [is('asbestos', ...PRESENT), is('asbestosWork', 'refer'), is('rulebook', 'us')]),
+  rule('asbestos.sealingReferUk', 'block', 'law', 'uk-asbestos', seals, [is('asbestos', ...PRESENT), is('asbestosWork', 'refer'), is('rulebook', 'uk')]),
+  // A piece goes out with its putty, its coats and what it is made of.
+  rule('asbestos.pieceOut', 'block', 'law', 'cfr29-1926.1101', (m) => m.removesPiece, [is('asbestosPiece', ...PRESENT), is('asbestosWork', 'refer'), is('rulebook', 'us')]),
+  rule('asbestos.pieceOutUk', 'block', 'law', 'uk-asbestos', (m) => m.removesPiece, [is('asbestosPiece', ...PRESENT), is('asbestosWork', 'refer'), is('rulebook', 'uk')]),
+  rule('asbestos.pieceTrained', 'care', 'law', 'cfr29-1926.1101', (m) => m.removesPiece, [is('asbestosPiece', ...PRESENT), is('asbestosWork', 'trained'), is('rulebook', 'us')]),
+  rule('asbestos.pieceTrainedUk', 'care', 'law', 'uk-asbestos', (m) => m.removesPiece, [is('asbestosPiece', ...PRESENT), is('asbestosWork', 'trained'), is('rulebook', 'uk')]),
   // Sealed, it is still there: what the law asks for goes on after the coat.
   rule('asbestos.stays', 'care', 'law', 'cfr29-1926.1101k', seals, [is('asbestos', ...PRESENT), is('rulebook', 'us')]),
   rule('asbestos.staysUk', 'care', 'law', 'uk-asbestos', seals, [is('asbestos', ...PRESENT), is('rulebook', 'uk')]),
   rule('asbestos.noScrews', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestos', ...PRESENT)]),
   rule('asbestos.noScrewsBelow', 'block', 'hazard', 'trade-sample', (m) => m.id === 'cover', [is('asbestosBelow', ...PRESENT)]),
+  // What shakes the room shakes the lagging in it.
+  rule('asbestos.besideShakes', 'block', 'hazard', 'trade-sample', (m) => m.powered || m.shakes || m.blast !== 'no', [is('asbestosBeside', ...PRESENT)]),
   // At or under the limit is not none: wet methods and HEPA still bind.
   rule('asbestos.traceDry', 'block', 'hazard', 'osha-trace', (m) => m.handDry || (m.powered && !m.hepa), [is('asbestosTrace', true)]),
   rule('asbestos.trace', 'care', 'hazard', 'osha-trace', (m) => m.disturbs && !m.handDry && (!m.powered || m.hepa), [is('asbestosTrace', true)]),

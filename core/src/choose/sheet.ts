@@ -17,11 +17,13 @@ import {
 import type { SiteView, SurfaceContext } from '../surface/context';
 import {
   holdsSilica,
+  isAsbestosPiece,
   isOnGoods,
   isDamp,
   readsWet,
   isPresent,
   lastFaceC,
+  strictest,
   leadDepths,
   meetsMaterial,
   type HazardState,
@@ -32,6 +34,7 @@ import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../ruleboo
 import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
+import { sealsOver } from './on-asbestos';
 import { endsClear, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';
 import { FERROUS } from '../catalogue/method';
@@ -46,11 +49,14 @@ export interface SurfaceSheet {
   readonly asbestos: HazardState;
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
+  readonly asbestosBeside: HazardState;
   readonly asbestosTrace: boolean;
   /** Under UK rules: what is suspected there is work for a licensed contractor. */
   readonly asbestosLicensed: boolean;
   /** The firm has trained people, the material needs no licence, and no more of it is worked than they may. */
   readonly asbestosByTrained: boolean;
+  /** The same for sealing it, which takes nothing off: whatever the area. */
+  readonly asbestosSealed: boolean;
   /** Old putty is presumed to hold lead as old paint is: no test of it is on record. */
   readonly leadPutty: boolean;
   readonly depths: LeadDepths;
@@ -143,6 +149,10 @@ export interface Sheet {
   readonly asbestos: HazardState;
   readonly asbestosBelow: HazardState;
   readonly asbestosPutty: HazardState;
+  /** Lagging or board that may hold it stands in the room. */
+  readonly asbestosBeside: HazardState;
+  /** Anywhere on the piece: what is taken out goes with all of it. */
+  readonly asbestosPiece: HazardState;
   readonly asbestosTrace: boolean;
   readonly asbestosLicensed: boolean;
   /** Of a coat that may hold asbestos: by trained people of the firm, wet and by hand, or by nobody of it. */
@@ -269,10 +279,14 @@ function holdsOf(s: Surface, lead: LeadPicture): Takes[] {
 
 const isGlazed = (s: Surface): boolean => s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
 
+/** Whatever is painted on it, what it is wrapped in or made of is work for a licence. */
+const mayTrained = (s: Surface, { site, asbestos }: SurfaceContext): boolean =>
+  site.asbestosTrained && !asbestos.licensed && !isAsbestosPiece(s.element);
+
 /** What nobody decided to leave in the room, of coats that need no licence, by people who are trained: two small repairs side by side are one. 29 CFR 1926.1101(b), class III; CAR 2012, reg. 3 */
-function byTrained(s: Surface, { site, space, rulebook, asbestos }: SurfaceContext): boolean {
-  // Whatever is painted on it, what it is wrapped in or made of is work for a licence.
-  if (!site.asbestosTrained || asbestos.licensed || s.element === 'pipeLagging' || s.element === 'heaterBoard') return false;
+function byTrained(s: Surface, ctx: SurfaceContext): boolean {
+  if (!mayTrained(s, ctx)) return false;
+  const { space, rulebook } = ctx;
   const most = rulebook.trainedAsbestos;
   return most === null || space.suspectM2 <= convert(most.is.value, most.is.unit, 'm2') + 1e-9;
 }
@@ -292,9 +306,11 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     asbestos: ctx.asbestos.coat.value,
     asbestosBelow: ctx.asbestos.below.value,
     asbestosPutty: ctx.asbestos.putty.value,
+    asbestosBeside: ctx.place === 'bench' ? 'notFound' : ctx.space.asbestosPiece,
     asbestosTrace: ctx.asbestos.trace,
     asbestosLicensed: ctx.asbestos.licensed,
     asbestosByTrained: byTrained(s, ctx),
+    asbestosSealed: mayTrained(s, ctx),
     leadPutty: isGlazed(s) && s.past !== 'replaced' && (ctx.builtYear === null || ctx.builtYear < ctx.rulebook.leadPresumedBefore.is.value),
     depths: leadDepths(lead),
     leadOnGoods: isOnGoods(lead.standing, ctx.rulebook),
@@ -404,9 +420,13 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     asbestos: s.asbestos,
     asbestosBelow: s.asbestosBelow,
     asbestosPutty: s.asbestosPutty,
+    asbestosBeside: s.asbestosBeside,
+    asbestosPiece: strictest([s.asbestos, s.asbestosBelow, s.asbestosPutty]),
     asbestosTrace: s.asbestosTrace,
     asbestosLicensed: s.asbestosLicensed,
-    asbestosWork: s.asbestosByTrained && isWetByHand(method) ? 'trained' : 'refer',
+    asbestosWork: (sealsOver(method) ? s.asbestosSealed : s.asbestosByTrained && (isWetByHand(method) || method.removesPiece))
+      ? 'trained'
+      : 'refer',
     leadPutty: s.leadPutty,
     meetsMaterial: method.disturbs && !method.removesPiece && meetsMaterial(method.bite, s.depths),
     material: s.material,

@@ -333,6 +333,8 @@ export const SurfaceFields = z.strictObject({
   faces: z.number().int().min(1, 'at least 1 face').max(2, 'at most 2 faces'),
   /** Year this piece was made or first painted, when it is not the building's. */
   yearMade: year.nullable(),
+  /** How that year is known, for all of it: its putty, plaster and coats too. Without it the year ends no suspicion of what was in use later. */
+  yearHow: text(200).default(''),
   conditions: z
     .array(z.enum(CONDITIONS))
     .max(CONDITIONS.length)

@@ -10,6 +10,7 @@ import {
   asbestosAreas,
   asbestosPicture,
   instrumentBook,
+  isAsbestosPiece,
   isPresent,
   leadEverFound,
   leadIsPresent,
@@ -17,6 +18,7 @@ import {
   placedView,
   placesOf,
   stackOf,
+  stricter,
   suspectsOf,
   type AsbestosArea,
   type AsbestosPicture,
@@ -407,11 +409,14 @@ export function createDeriver(): Deriver {
     const on = there.map(() => 0);
     const off = there.map(() => 0);
     const fibres = there.map(() => 0);
+    const pieces = there.map((): HazardState => 'notFound');
     surfaces.forEach(({ spaceId, element, moldM2, removedAt }, i) => {
       const { disturbedM2, moldy, workedOn } = locals[i]!;
       const at = room[i]!;
       if (at >= 0 && removedAt === null && element === 'gasPipe') gas[at] = true;
       if (at >= 0 && moldy) (growth[at] ??= []).push(moldM2);
+      if (at >= 0 && removedAt === null && isAsbestosPiece(element))
+        pieces[place.of[at]!] = stricter(pieces[place.of[at]!]!, suspect[i]!.coat.value);
       if (at >= 0 && isPresent(suspect[i]!.coat.value)) fibres[place.of[at]!]! += disturbedM2;
       if (!leaded[i]!) return;
       if (at >= 0) on[place.of[at]!]! += disturbedM2;
@@ -424,7 +429,15 @@ export function createDeriver(): Deriver {
     const views = there.map((s, at) => {
       const own = rooms[at]!;
       return own.view(
-        own.made(s, own.growth(growth[at] ?? NOTHING_GROWS), plans[at]!.minorWork.value, fibres[place.of[at]!]!, gas[at]!, rulebook),
+        own.made(
+          s,
+          own.growth(growth[at] ?? NOTHING_GROWS),
+          plans[at]!.minorWork.value,
+          fibres[place.of[at]!]!,
+          gas[at]!,
+          pieces[place.of[at]!]!,
+          rulebook,
+        ),
       );
     });
     return { plans, views };

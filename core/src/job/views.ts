@@ -2,6 +2,7 @@
 import type { Job, Space, Surface, WallId } from '../facts';
 import { limitSetOf } from '../air/breathing';
 import type { OwnAir } from '../air/own';
+import type { HazardState } from '../probe/state';
 import { moldKitFor, type MoldKit } from '../probe/mold';
 import { asbestosTrainedOn, entitledOn, bookFor, type FirmSettings, type Rulebook } from '../rulebook';
 import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../surface/context';
@@ -45,6 +46,7 @@ const onScaffold = ({ kind, nearby }: Pick<Space, 'kind' | 'nearby'>): boolean =
 
 /**
  * @param growthM2 of each surface with growth in it, m2; null: unmeasured
+ * @param asbestosPiece the strictest state of lagging and boards in it
  * @param gasPipe one of its surfaces is a gas pipe: whatever else is worked in it is worked beside gas
  */
 export const spaceView = (
@@ -53,6 +55,7 @@ export const spaceView = (
   minorWork: boolean | null,
   suspectM2: number,
   gasPipe: boolean,
+  asbestosPiece: HazardState,
   rulebook: Rulebook,
 ): SpaceView => ({
   kind: space.kind,
@@ -68,6 +71,7 @@ export const spaceView = (
   comesIn: space.moisture !== null && (space.moisture.leak === 'yes' || space.moisture.rising === 'yes'),
   moldKit: growthM2.length > 0 ? moldKitFor(growthM2, rulebook) : null,
   minorWork,
+  asbestosPiece,
   suspectM2,
 });
 

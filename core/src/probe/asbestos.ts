@@ -6,11 +6,11 @@ import type { Material, Reading, Sample, Surface, SuspectKind } from '../facts';
 import { MASONRY, METAL, PLASTER, TIMBER } from '../facts/vocabulary';
 import { answer, why, type Answer, type Reason, type SourceId } from '../reasons';
 import type { Rulebook } from '../rulebook';
-import { convert, measure } from '../units/units';
+import { convert, measure, type Measure } from '../units/units';
 import { stackOf } from './stack';
 import { isPresent, strictest, type HazardState } from './state';
 import type { SampleAnswer } from './result';
-import { standingAt, worseRung, type Standing } from './rung';
+import { standingAt, worseRung, type Low, type Standing } from './rung';
 import { seeded } from './seeded';
 import { meantBack, saysSomething, standingReadings } from './standing';
 
@@ -46,6 +46,9 @@ export interface Suspect {
   readonly runM: number | null;
 }
 
+/** Lagging or a board: the piece itself is the material, loose or brittle, and whatever shakes the room shakes it. */
+export const isAsbestosPiece = (element: Surface['element']): boolean => element === 'pipeLagging' || element === 'heaterBoard';
+
 /** The area that a suspect belongs to, but for its year: colour is painted over, texture and look are not. */
 const areaOf = (kind: SuspectKind, look: string, year: number | null): string =>
   [kind, look.trim().toLowerCase(), year ?? UNDATED].join(' · ');
@@ -58,12 +61,17 @@ const UNDATED = 'year unknown';
 export function suspectsOf(s: Surface, builtYear: number | null, totalM2: number, rulebook: Rulebook): Suspect[] {
   const before = rulebook.asbestosSuspectedBefore.is.value;
   const out: Suspect[] = [];
-  const add = (kind: SuspectKind, year: number | null, look: string, areaM2 = totalM2, runM: number | null = null) => {
+  // The year of the building says nothing of what was renewed in it; the piece's own does, where somebody wrote down how it is known.
+  const proven = saysSomething(s.yearHow) ? s.yearMade : null;
+  const add = (kind: SuspectKind, year: number | null, look: string, areaM2 = totalM2, runM: number | null = null, own = proven) => {
+    if (own !== null && own < rulebook.asbestosFrom[kind].is.value) return;
     if (year === null || year < before) out.push({ kind, key: areaOf(kind, look, year), year, areaM2, runM });
   };
+  // A coat is as old as it is, not as what it lies on.
+  const ownYear = (c: { readonly yearApplied: number | null }): number | null => (proven === null ? null : c.yearApplied);
   for (const c of stackOf(s)) {
-    if (c.binder === 'textured') add('texturedCoat', c.yearApplied ?? builtYear, c.look);
-    if (c.binder === 'bitumen') add('bitumenCoat', c.yearApplied ?? builtYear, c.look);
+    if (c.binder === 'textured') add('texturedCoat', c.yearApplied ?? builtYear, c.look, totalM2, null, ownYear(c));
+    if (c.binder === 'bitumen') add('bitumenCoat', c.yearApplied ?? builtYear, c.look, totalM2, null, ownYear(c));
   }
   if (s.element === 'pipeLagging') add('lagging', builtYear, '', totalM2, s.lengthM * s.count);
   else if (s.element === 'heaterBoard') add('heaterBoard', builtYear, '');
@@ -250,6 +258,18 @@ export function judgeBulk(r: Reading, rulebook: Rulebook): { readonly says: Bulk
   };
 }
 
+const lowOfBulk = (r: Reading, rulebook: Rulebook): Low => ({
+  rung: judgeBulk(r, rulebook).trace ? 'trace' : 'noneFound',
+  measured: r.value ? measure(r.value, 'mass%') : null,
+  under: r.below,
+});
+const mostOfBulk = (taken: readonly Taken[], rulebook: Rulebook): Measure | null =>
+  taken.reduce<Measure | null>(
+    (a, { reading: r }) =>
+      r && r.value !== null && r.value > (a?.value ?? 0) && judgeBulk(r, rulebook).says === 'asbestos' ? measure(r.value, 'mass%') : a,
+    null,
+  );
+
 export const answerOfBulk = ({ says, trace }: Pick<ReturnType<typeof judgeBulk>, 'says' | 'trace'>): SampleAnswer =>
   says === 'asbestos' ? 'found' : says === 'unsure' ? 'unclear' : trace ? 'low' : 'clear';
 
@@ -383,17 +403,8 @@ function areaFrom(key: string, { suspect, members }: Group, rulebook: Rulebook):
     state,
     standing: standingAt(
       state.value,
-      counted.flatMap(({ reading }) =>
-        reading
-          ? [
-              {
-                rung: judgeBulk(reading, rulebook).trace ? ('trace' as const) : ('noneFound' as const),
-                measured: reading.value ? measure(reading.value, 'mass%') : null,
-                under: reading.below,
-              },
-            ]
-          : [],
-      ),
+      counted.flatMap(({ reading }) => (reading ? [lowOfBulk(reading, rulebook)] : [])),
+      mostOfBulk(counted, rulebook),
     ),
     trace: state.value === 'notFound' && counted.some((x) => x.reading && judgeBulk(x.reading, rulebook).trace),
   };

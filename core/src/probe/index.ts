@@ -19,6 +19,7 @@ export { leadDepths, meetsMaterial, type LeadDepths } from './depths';
 export {
   asbestosAreas,
   asbestosPicture,
+  isAsbestosPiece,
   judgeBulk,
   NO_ASBESTOS,
   suspectsOf,

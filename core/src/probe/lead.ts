@@ -3,7 +3,7 @@ import { UNCOUNTED, BLANK_READING, METAL, type Reading, type Sample, type Surfac
 import type { SurfaceContext } from '../surface/context';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { Limit, Rulebook } from '../rulebook';
-import { measure } from '../units/units';
+import { measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { judgeReading, type ReadingVerdict } from './reading';
 import { isLeadReading, reachIsUnknown, reachOf, saysSomething, standingOf, standingReadings, type Reach } from './standing';
@@ -84,6 +84,14 @@ function byAge(coat: StackCoat, { ctx, material, anyFound, before }: Case): { st
     return { state: 'assumed', reason: before.reason };
   if (coat.yearApplied !== null && coat.yearApplied >= limit.value)
     return { state: 'notFound', reason: why('lead.coatAfterBan', source, { applied: [measure(coat.yearApplied, 'year'), limit] }) };
+  // A coat from before the ban is one, whatever year its piece was given.
+  if (coat.yearApplied !== null && coat.yearApplied < rulebook.leadPresumedBefore.is.value)
+    return {
+      state: 'assumed',
+      reason: why('lead.coatBeforeBan', rulebook.leadPresumedBefore.source, {
+        applied: [measure(coat.yearApplied, 'year'), rulebook.leadPresumedBefore.is],
+      }),
+    };
   if (ctx.builtYear === null) return { state: 'unknown', reason: why('lead.ageUnknown', source, { limit }) };
   const built = [measure(ctx.builtYear, 'year'), limit] as const;
   if (ctx.builtYear < rulebook.leadPresumedBefore.is.value)
@@ -104,6 +112,12 @@ function byAge(coat: StackCoat, { ctx, material, anyFound, before }: Case): { st
 /** A find that cannot tell which coat is explained by a coat that was named, when that is one of those that it says it reached. */
 const isExplained = ({ reach }: Judged, named: ReadonlySet<string>): boolean =>
   named.size > 0 && (reach.ids.length === 0 || reach.ids.some((id) => named.has(id)));
+
+/** The most that a lab or an instrument gave, by what the first of them gave it. */
+function mostOf(js: readonly Judged[]): Measure | null {
+  const measured = js.flatMap(({ reading: { value, unit } }) => (value !== null && unit !== null ? [measure(value, unit)] : []));
+  return measured.reduce<Measure | null>((a, b) => (a === null || (a.unit === b.unit && b.value > a.value) ? b : a), null);
+}
 
 function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   const { judged, named } = c;
@@ -127,19 +141,21 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   const reasons = (js: readonly Judged[]) => js.map((j) => j.verdict.reason);
   const disagree = acquitted.length > 0 ? [why('lead.testsDisagree', 'job-record', {}), ...reasons(acquitted)] : [];
 
-  const at = (state: HazardState, because: readonly Reason[]): CoatLead => ({
+  const at = (state: HazardState, because: readonly Reason[], by: readonly Judged[] = []): CoatLead => ({
     coat,
     state,
     standing: standingAt(
       state,
       reaching.flatMap((j) => j.verdict.low ?? []),
+      mostOf(by),
     ),
     because,
   });
-  if (convicted.length > 0) return at('found', [...reasons(convicted), ...disagree]);
+  if (convicted.length > 0) return at('found', [...reasons(convicted), ...disagree], convicted);
   // A result that cannot tell which coat convicts every coat that it reached, until another test has named the coat: then a coat that
   // was cleared by itself is clear, and the others are in doubt.
-  if (unexplained.length > 0) return at('found', [...reasons(unexplained), why('lead.depthUnresolved', 'job-record', {}), ...disagree]);
+  if (unexplained.length > 0)
+    return at('found', [...reasons(unexplained), why('lead.depthUnresolved', 'job-record', {}), ...disagree], unexplained);
 
   const base = byAge(coat, c);
   let state: HazardState = somewhere.length > 0 ? 'assumed' : base.state;
@@ -265,6 +281,12 @@ function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
   const built = measure(ctx.builtYear, 'year');
   const { is: limit } = presumedBefore(s.material, ctx.rulebook);
   if (anyFound && ctx.builtYear >= limit.value) out.push(why('ask.yearAgainstFind', 'job-record', { built: [built, limit] }, 'care'));
+  const oldest = liveLayers(s).reduce<number | null>(
+    (a, l) => (l.yearApplied !== null && (a === null || l.yearApplied < a) ? l.yearApplied : a),
+    null,
+  );
+  if (oldest !== null && oldest < ctx.builtYear)
+    out.push(why('ask.coatOlder', 'job-record', { applied: measure(oldest, 'year'), built }, 'care'));
   const coats = liveLayers(s).length;
   if (coats >= MANY_COATS && ctx.site.thisYear - ctx.builtYear < coats * YEARS_A_COAT)
     out.push(why('ask.manyCoats', 'job-record', { coats, built }, 'care'));

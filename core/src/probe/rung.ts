@@ -43,9 +43,12 @@ export const worseRung = <T extends { readonly rung: Rung }>(a: T, b: T): T => (
 /** It is there, though not as much as the limit: the rules for dust and fume bind. 29 CFR 1926.62(d)(2). */
 export const isLow = ({ rung }: Pick<Standing, 'rung'>): boolean => rung === 'trace' || rung === 'below';
 
-/** @param shown what the tests show that reached it; the worst of them holds */
-export function standingAt(state: HazardState, shown: readonly Low[]): Standing {
-  if (state !== 'notFound') return { state, rung: 'present', word: state, measured: null, under: false };
+/**
+ * @param shown what the tests show that reached it; the worst of them holds
+ * @param most of what was found, the most that was measured; null: by a test without a number
+ */
+export function standingAt(state: HazardState, shown: readonly Low[], most: Measure | null = null): Standing {
+  if (state !== 'notFound') return { state, rung: 'present', word: state, measured: state === 'found' ? most : null, under: false };
   if (shown.length === 0) return { state, rung: 'notSuspected', word: 'notSuspected', measured: null, under: false };
   const worst = shown.reduce((a, b) => {
     if (RANK[a.rung] !== RANK[b.rung]) return worseRung(a, b);

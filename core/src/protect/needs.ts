@@ -15,7 +15,7 @@ import { methodById, stirs, type Method } from '../catalogue';
 import { baseOf, LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
-import { HIGH_M, lowInReach, methodsOf, picksOf, type Choice } from '../choose';
+import { asbestosStates, HIGH_M, lowInReach, methodsOf, picksOf, worksOn, type Choice } from '../choose';
 import { holdsSilica, isPresent, leadDepths, type HazardState, type LeadPicture, type Standing } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
 import type { SurfaceContext } from '../surface/context';
@@ -46,7 +46,7 @@ export type HazardKind = (typeof HAZARD_KINDS)[number];
 export interface Needs {
   readonly surfaceId: string;
   readonly spaceId: string;
-  /** Those that disturb. */
+  /** Those that disturb, and those that seal or take out what may hold asbestos. */
   readonly methods: readonly MethodId[];
   readonly disturbedM2: number;
   readonly reaches: readonly HazardKind[];
@@ -59,11 +59,13 @@ export interface Needs {
   readonly standing: Standing;
   /** Old putty is taken out, which holds lead of its own. */
   readonly putty: boolean;
-  /** A coat that may hold asbestos is worked, by trained people: nothing else lets a stroke into it. */
+  /** What may hold asbestos is cut, sealed or taken out, by trained people: nothing else lets anybody work on it. */
   readonly fibres: boolean;
   readonly care: Protection['care'];
   readonly leadState: HazardState;
   readonly asbestos: HazardState;
+  /** It stays as it is, and may hold asbestos: a coat or the piece itself, not what lies below a sound one; null: it does not. */
+  readonly asbestosStays: Standing | null;
   /** Coats of the plan that are thinned with solvent. */
   readonly solventCoats: readonly CoatLine['product'][];
   /** Coats whose own sheet says which gloves or mask. */
@@ -218,13 +220,16 @@ export function needsOf(
 ): Needs {
   const { rulebook } = ctx;
   const { overall, standing } = picture;
-  const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => methodById(x.option.methodId).disturbs);
-  const methods = methodsOf(choice).filter((m) => m.disturbs);
+  // What seals a suspect or takes it out is worked like what cuts into it.
+  const states = asbestosStates(ctx.asbestos);
+  const works = (m: Method): boolean => m.disturbs || worksOn(m, states);
+  const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => works(methodById(x.option.methodId)));
+  const methods = methodsOf(choice).filter(works);
   // Old putty holds lead of its own, whatever the paint on it is.
   const putty =
     (methods.some((m) => m.takes.includes('putty')) || repairs.some((r) => TAKES_PUTTY.includes(r.repair.value))) &&
     (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
-  const lead = methods.length > 0 && (putty || isPresent(overall.value));
+  const lead = methods.some((m) => m.disturbs) && (putty || isPresent(overall.value));
   const low = lead ? [] : methods.filter((m) => stirs(m) && lowInReach(m, leadDepths(picture))).map((m) => m.id);
   // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
   const guarded = methods.length > 0 && isPresent(ctx.asbestos.overall.value);
@@ -259,7 +264,7 @@ export function needsOf(
     noise: any((m) => m.noisy) || mists.some((m) => LAYING[m.way].db !== null),
     height: (methods.length > 0 || lines.some((l) => l.areaM2 * l.coats > 0)) && ctx.space.accessM > HIGH_M,
   };
-  const fibres = methods.length > 0 && isPresent(ctx.asbestos.coat.value);
+  const fibres = methods.some((m) => worksOn(m, states));
   const kit = ctx.space.moldKit;
   // Outdoors there is no room to close.
   const closed = ctx.place !== 'outside';
@@ -292,6 +297,7 @@ export function needsOf(
     care,
     leadState: overall.value,
     asbestos: ctx.asbestos.overall.value,
+    asbestosStays: !fibres && isPresent(ctx.asbestos.coat.value) && !s.bench ? ctx.asbestos.standing : null,
     runM: runOf(s),
     pieces: s.count,
     over: s.element === 'ceiling' ? { lengthM: s.lengthM, widthM: s.widthM } : null,

@@ -132,6 +132,7 @@ export const SOURCES = {
   'uk-asbestos': pub('UK', 'Control of Asbestos Regulations 2012; HSE HSG264', 'any trace counts; all uses banned from 24 November 1999'),
   hsg264: { kind: 'mem', title: 'HSE HSG264', at: 'how many bulk samples of each material', where: 'UK' },
   'mem-asbestos-stock': { kind: 'mem', title: 'After 40 CFR 61.145 and the end of stock', at: 'the ban on presumption of 1980 is not the end of use: texture, plaster, compound and putty until about 1990', where: 'US' },
+  'mem-asbestos-from': { kind: 'mem', title: 'When such materials came into use', at: 'history of the trade, from memory: the year of the piece itself, never of the building', where: 'any' },
   'uk-asbestos-classes': pub('UK', 'Control of Asbestos Regulations 2012, reg. 3; HSE task sheets', 'which work takes a licence, which is notified, which takes trained people', 'Recalled from memory: ask before the work.'),
   'cfr29-1926.1101k': pub('US', '29 CFR 1926.1101(k)', 'records, labels and telling others what is there'),
   'cfr40-751': pub('US', '40 CFR 751 subpart B', 'methylene chloride in paint removal', 'The dates of the 2024 rule are recalled from memory; the path for historic wood is not offered here.'),

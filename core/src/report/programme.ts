@@ -4,6 +4,7 @@ import { noticesOf } from '../calendar';
 import type { FirmFacts, JobFacts } from '../facts';
 import type { JobPlan } from '../job/derive';
 import { taskWears, withCartridges } from '../protect';
+import { standingText } from '../probe';
 import { say } from '../reasons';
 import { bookOf, certificatesOut, certificateSays, type FirmSettings } from '../rulebook';
 import { formatMeasure, formatRange, formatWeight, formatWork, many, measure } from '../units/units';
@@ -112,6 +113,10 @@ function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings:
       {
         title: 'What the strokes reach',
         lines: zone.hazards.map((h) => `${say(`reach.${h.kind}`)}: ${h.surfaceIds.map(nameOf).join(', ')}`),
+      },
+      {
+        title: 'Asbestos that stays in the room',
+        lines: zone.asbestosBeside.map((b) => `${b.name}: ${standingText(b.standing, units)}. Do not touch, lean on or knock.`),
       },
       { title: 'Containment', lines: containment(zone, facts) },
       {

@@ -2,6 +2,7 @@
  * Limits by jurisdiction, each in the unit in which it was published and with its source.
  * Rough Sill advises: the local authority, the licensed professional, the data sheet and the lab come first.
  */
+import type { SuspectKind } from '../facts/vocabulary';
 import type { SourceId } from '../reasons/sources';
 import { measure, type Measure } from '../units/units';
 import type { FirmSettings } from './settings';
@@ -75,6 +76,8 @@ export interface Rulebook {
   readonly asbestosPresumedThrough: Limit;
   /** What was put in from then on is not suspected at all; between the two years it is possible, and sampled before it is cut. */
   readonly asbestosSuspectedBefore: Limit;
+  /** From when on such a material can hold asbestos. It clears only what has a year of its own, with how that is known; never by the building's. */
+  readonly asbestosFrom: Readonly<Record<SuspectKind, Limit>>;
   /** A sample holding more than this is asbestos-containing; null: any trace is. */
   readonly asbestosAbove: Limit | null;
   readonly leadAir: Limit;
@@ -135,6 +138,15 @@ const US: Rulebook = {
   infraredBelow: limit(1000, 'F', 'trade-heat'),
   asbestosPresumedThrough: limit(1980, 'year', 'cfr29-1926.1101'),
   asbestosSuspectedBefore: limit(1990, 'year', 'mem-asbestos-stock'),
+  asbestosFrom: {
+    lagging: limit(1870, 'year', 'mem-asbestos-from'),
+    bitumenCoat: limit(1910, 'year', 'mem-asbestos-from'),
+    plaster: limit(1920, 'year', 'mem-asbestos-from'),
+    heaterBoard: limit(1930, 'year', 'mem-asbestos-from'),
+    jointCompound: limit(1940, 'year', 'mem-asbestos-from'),
+    texturedCoat: limit(1940, 'year', 'mem-asbestos-from'),
+    putty: limit(1930, 'year', 'mem-asbestos-from'),
+  },
   asbestosAbove: limit(1, 'mass%', 'cfr40-763.83'),
   leadAir: limit(50, 'ug/m3', 'cfr29-1926.62c'),
   silicaAir: limit(50, 'ug/m3', 'cfr29-1926.1153'),
@@ -199,6 +211,15 @@ const UK: Rulebook = {
   infraredBelow: limit(500, 'C', 'trade-heat'),
   asbestosPresumedThrough: limit(1999, 'year', 'uk-asbestos'),
   asbestosSuspectedBefore: limit(2000, 'year', 'uk-asbestos'),
+  asbestosFrom: {
+    lagging: limit(1880, 'year', 'mem-asbestos-from'),
+    bitumenCoat: limit(1910, 'year', 'mem-asbestos-from'),
+    plaster: limit(1920, 'year', 'mem-asbestos-from'),
+    heaterBoard: limit(1935, 'year', 'mem-asbestos-from'),
+    jointCompound: limit(1950, 'year', 'mem-asbestos-from'),
+    texturedCoat: limit(1950, 'year', 'mem-asbestos-from'),
+    putty: limit(1930, 'year', 'mem-asbestos-from'),
+  },
   asbestosAbove: null,
   leadAir: limit(0.15, 'mg/m3', 'clw2002'),
   silicaAir: limit(0.1, 'mg/m3', 'uk-silica'),

@@ -12,7 +12,7 @@ import { jobMarkdown } from '../report/markdown';
 import { methodById } from '../catalogue';
 import { DEFAULT_SETTINGS, type FirmSettings } from '../rulebook';
 import { surfaceProblems } from '../facts';
-import { aCheck, aDefect, aFacts, aLayer, aPart, aReading, aSample, aSurface, AT, THIS_YEAR, type Setup } from '../testing';
+import { aCheck, aDefect, aFacts, aLayer, aPart, aReading, aSample, aSurface, aTrained, AT, THIS_YEAR, type Setup } from '../testing';
 import { wasteOf } from '../waste';
 
 const NOW = '2026-05-05T13:20:00.000Z';
@@ -157,8 +157,8 @@ const LEAD: readonly Situation[] = [
 
 // 29 CFR 1926.1101; CAR 2012.
 const ASBESTOS: readonly Situation[] = [
-  open('a found texture is sealed: trained people, sheet, mask, sign and waste, and no paper says that nothing is disturbed', () => {
-    const t = told(ceiling({ ...bulk(4), parts: [aPart('flat', 'encapsulate')] }));
+  sit('a found texture is sealed: trained people, sheet, mask, sign and waste, and no paper says that nothing is disturbed', () => {
+    const t = told(ceiling({ ...bulk(4), parts: [aPart('flat', 'encapsulate')] }), { settings: { people: [aTrained] } });
     return (
       t.protection.care === 'asbestos' &&
       t.protection.sheetLaidM2.value > 0 &&
@@ -167,16 +167,22 @@ const ASBESTOS: readonly Situation[] = [
       !has(t.paper + t.programme, /no hazard is disturbed|no lead or asbestos work/i)
     );
   }),
-  open('a sash whose putty is found is taken out and replaced: asbestos waste, in a mask, by trained people', () => {
-    const t = told(
-      sash({ ...puttyFound, parts: [aPart('flat', 'replacePart'), aPart('besideGlass', 'replacePart', { id: 'part-glass' })] }),
-    );
+  sit('a sash whose putty is found is taken out by trained people only: zone, mask, asbestos waste', () => {
+    const out = sash({
+      ...puttyFound,
+      parts: [aPart('flat', 'replacePart', { sharePct: 70 }), aPart('besideGlass', 'replacePart', { id: 'part-glass', sharePct: 30 })],
+    });
+    const both = { ...aTrained, certificates: [...aTrained.certificates, { kind: 'renovator' as const, number: '', until: '2099-01-01' }] };
+    const t = told(out, { settings: { people: [both] } });
     return (
-      t.own.choice.parts.some((p) => p.selected.value === null) ||
-      (t.protection.care === 'asbestos' && t.waste.some((w) => w.stream === 'suspectAsbestos'))
+      told(out).verdict('replacePart') === 'blocked' &&
+      t.protection.fibres &&
+      t.protection.respirator.value !== null &&
+      t.gates.includes('fibres-ready') &&
+      t.waste.some((w) => w.stream === 'suspectAsbestos')
     );
   }),
-  open('a boxed pipe at 18 % stays in the room: it is named where brick is scraped', () => {
+  sit('a boxed pipe at 18 % stays in the room: it is named where brick is scraped', () => {
     const lagging = aSurface({
       id: 'lag',
       name: 'Boiler pipe',
@@ -191,7 +197,7 @@ const ASBESTOS: readonly Situation[] = [
     const said = JSON.stringify(zone.steps);
     return said.includes('Boiler pipe');
   }),
-  open('beside found lagging no power tool runs', () => {
+  sit('beside found lagging no power tool runs', () => {
     const lagging = aSurface({
       id: 'lag',
       name: 'Boiler pipe',
@@ -224,11 +230,11 @@ const ASBESTOS: readonly Situation[] = [
     const picked = t.own.choice.parts[0]!.selected.value;
     return picked === null || !methodById(picked).handDry;
   }),
-  open('coats of a suspect plaster are not counted by a cut: the asbestos sample is asked first', () => {
+  sit('coats of a suspect plaster are not counted by a cut: the asbestos sample is asked first', () => {
     const t = told(aSurface({ element: 'wall', material: 'gypsumPlaster', parts: [aPart('flat')], coatsCounted: false, layers: [] }));
     return t.own.next.act === 'sampleAsbestos';
   }),
-  open('old lime plaster that a surveyor recorded as original and unpatched may be scraped to bare', () => {
+  sit('old lime plaster that a surveyor recorded as original and unpatched may be scraped to bare', () => {
     const t = told(
       aSurface({
         element: 'wall',
@@ -238,9 +244,9 @@ const ASBESTOS: readonly Situation[] = [
         parts: [aPart('flat', 'wetScrapeBare')],
       } as Partial<Surface>),
     );
-    return t.own.asbestos.below.value === 'notFound' && t.verdict('wetScrapeBare') !== 'blocked';
+    return t.own.asbestos.below.value === 'notFound' && t.verdict('neutralStripper') !== 'blocked';
   }),
-  open('the year of the building clears no putty; the year of the pane itself does, with how it is known', () => {
+  sit('the year of the building clears no putty; the year of the pane itself does, with how it is known', () => {
     const byHouse = told(sash(), { job: { yearBuilt: 1900 } });
     const byPiece = told(sash({ yearMade: 1900, yearHow: 'joiner’s bill in the house book' } as Partial<Surface>), {
       job: { yearBuilt: 1900 },
@@ -405,7 +411,7 @@ const EVIDENCE: readonly Situation[] = [
     const wall = aSurface({ element: 'wall', material: 'limePlaster', name: 'Wall A', wall: 'A', parts: [aPart('flat')] });
     return has(told(wall, { others: [{ ...wall, id: 'again', parts: [aPart('flat', null, { id: 'part-again' })] }] }).paper, /twice/i);
   }),
-  open('a coat older than its piece is asked about, and lead is presumed', () => {
+  sit('a coat older than its piece is asked about, and lead is presumed', () => {
     const t = told(door({ yearMade: 2005, layers: [aLayer(0, { yearApplied: 1950 })], parts: [aPart('flat')] }));
     return t.own.lead.overall.value === 'assumed' && t.own.lead.asks.length > 0;
   }),

@@ -7,6 +7,7 @@ import type { Nearby, Service, YesNo } from '../facts';
 import type { SpreadBook } from '../coat/used';
 import type { AsbestosPicture } from '../probe/asbestos';
 import type { Past } from '../probe/place';
+import type { HazardState } from '../probe/state';
 import type { InstrumentBook } from '../probe/xrf';
 import type { MoldKit } from '../probe/mold';
 import type { Answer } from '../reasons';
@@ -60,6 +61,8 @@ export interface SpaceView {
   readonly causeKnown: boolean;
   /** Water comes in from outside or from below, as far as anybody said. */
   readonly comesIn: boolean;
+  /** Lagging or board that may hold asbestos stands in this room, or in those that are one with it, worked on or not. */
+  readonly asbestosPiece: HazardState;
   /** Of coats that may hold asbestos in this room, or in those that are one with it, what nobody has decided to leave, m2. */
   readonly suspectM2: number;
   /** What cleaning the growth of this room is done in, by its class; null: no growth in it. */

@@ -300,10 +300,11 @@ function firstOnSurface(
   const test = p.lead.next;
   if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
   if (s.declinedOn !== null) return { act: 'nothing', because: p.choice.required.because };
-  if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
   // What trained people work as if it held asbestos waits for no answer.
   if (!fibres && p.asbestos.coat.value !== 'waiting' && test.value === 'asbestosFirst' && unsampled(p.asbestos))
     return { act: 'sampleAsbestos', because: test.because };
+  // Coats are counted through a crater: never before what may hold asbestos was sampled.
+  if (!s.coatsCounted && s.layers.every((l) => l.removedAt !== null)) return { act: 'addCoats', because: [] };
   if (test.value === 'notchAllCoats' || test.value === 'labAllCoats') return { act: 'test', because: test.because };
   const coat = p.asbestos.coat;
   if (!fibres && coat.value !== 'waiting' && coat.value !== 'found' && isPresent(coat.value))

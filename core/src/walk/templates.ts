@@ -54,6 +54,7 @@ export function surfaceDraft(
     species: '',
     past: 'asBefore',
     pastWhy: '',
+    yearHow: '',
     clientWhy: '',
     finish: null,
     layings: {},

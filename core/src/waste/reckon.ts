@@ -1,7 +1,7 @@
 /** How much leaves a job, by stream: from its sheet, from the coats that its strokes take off, and from what they use up. */
 import { maskKg } from '../work';
 import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from '../catalogue';
-import { picksOf, type Range } from '../choose';
+import { asbestosStates, picksOf, worksOn, type Range } from '../choose';
 import { baseOf } from '../coat';
 import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
 import { isLow, isPresent, type LeadPicture } from '../probe';
@@ -151,17 +151,24 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
   // What may leach is kept apart from the plain rubbish, also where no rule for lead paint binds.
   const guarded = byLaw(plan.protection) || held.lowMgKg >= MAY_LEACH_MG_KG;
   // What trained people take off a suspect coat, and all that it is on, is asbestos.
-  const fibres = isPresent(plan.asbestos.coat.value);
+  const asbestos = asbestosStates(plan.asbestos);
+  const fibres = isPresent(asbestos.coat);
   const coats = s.layers.filter((l) => l.removedAt === null).length;
   const biocide = s.layers.some((l) => l.removedAt === null && l.binder === 'antifouling');
   const textured = s.layers.some((l) => l.removedAt === null && l.binder === 'textured');
   for (const part of plan.choice.parts)
     for (const { option } of picksOf(part)) {
       const m = methodById(option.methodId);
-      if (!m.disturbs || part.areaM2 === 0) continue;
+      const on = worksOn(m, asbestos);
+      if ((!m.disturbs && !on) || part.areaM2 === 0) continue;
       const area = measure(part.areaM2, 'm2');
       if (m.removesPiece) {
-        out.add(guarded ? 'sheetAndChips' : 'clean', by(PIECE_KG_M2, part.areaM2), held, why('waste.fromPieces', 'trade-waste', { area }));
+        out.add(
+          on ? 'suspectAsbestos' : guarded ? 'sheetAndChips' : 'clean',
+          by(PIECE_KG_M2, part.areaM2),
+          held,
+          why('waste.fromPieces', 'trade-waste', { area }),
+        );
         continue;
       }
       const share = SHARE_OFF[option.bite];

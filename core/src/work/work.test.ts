@@ -1,4 +1,4 @@
-import { AT, aFacts, aLayer, aReading, aSurface, COATS, GOOD_NUMBERS, planOf, rulesOf, THIS_YEAR, aPart } from '../testing';
+import { AT, aFacts, aLayer, aReading, aSurface, aTrained, COATS, GOOD_NUMBERS, planOf, rulesOf, THIS_YEAR, aPart } from '../testing';
 import type { Check, MethodId, PartKind, Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS, RULEBOOKS } from '../rulebook';
@@ -139,7 +139,7 @@ describe('what a tradesman would not start without (law O8; common practice, no 
     expect(sentence(stay.find((x) => x.id === 'fittings')!.title, 'm')).toMatch(/^Clean and scuff 4 fittings/);
     expect(sentence(stay.find((x) => x.id === 'mask.coats')!.title, 'm')).toBe('Mask the fittings');
     const sealed = door({ yearMade: 1960, layers: [aLayer(0, { binder: 'textured' })], parts: [part('flat', 100, 'encapsulate')] });
-    const kept = planOf(sealed).work.steps.find((x) => x.id === 'fittings')!;
+    const kept = planOf(sealed, { settings: { people: [aTrained] } }).work.steps.find((x) => x.id === 'fittings')!;
     expect([sentence(kept.title, 'm'), rulesOf(kept.because)]).toEqual([expect.stringMatching(/^Clean and scuff/), ['fittings.suspect']]);
   });
   test('sound paint is washed, dried and proved before it is scuffed; a helper that washes already is not doubled', () => {

@@ -14,7 +14,7 @@ import { zoneAir, type ZoneAir } from './air';
 import { zoneVapour, type VapourAnswer } from './vapour';
 import { zoneAccess, type ZoneAccess } from './access';
 import { zoneOrder } from './order';
-import { zoneSteps } from './steps';
+import { zoneSteps, type AsbestosBeside } from './steps';
 import type { ZoneView } from './zones';
 
 /** What a zone takes from the plan of one of its surfaces. */
@@ -60,6 +60,8 @@ export interface ZonePlan extends Pick<ZoneView, 'kind' | 'name' | 'partOf' | 's
   readonly hazards: readonly { readonly kind: HazardKind; readonly surfaceIds: readonly string[] }[];
   /** On which a coat that may hold asbestos is worked, by trained people. */
   readonly fibreIds: readonly string[];
+  /** Pieces in it that may hold asbestos and stay as they are: named, and kept clear of. */
+  readonly asbestosBeside: readonly AsbestosBeside[];
   /** Lead on each of its surfaces, as its picture shows it. */
   readonly leads: readonly { readonly surfaceId: string; readonly state: HazardState }[];
   readonly protection: Protection;
@@ -168,6 +170,9 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
     given.nearby.some((n) => n.what === 'scaffold'),
   );
   const shiftH = view.setup.shiftH ?? settings.hoursPerDay;
+  const asbestosBeside = members.flatMap(({ surfaceId, name, needs: { asbestosStays } }): AsbestosBeside[] =>
+    asbestosStays === null ? [] : [{ surfaceId, name, standing: asbestosStays }],
+  );
   const specs =
     working.length === 0
       ? []
@@ -189,6 +194,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           machines,
           air,
           access,
+          asbestosBeside,
         });
   const standing = standingOf(specs, checks, members, view.id);
   const steps = placed(specs, null, view.id, standing);
@@ -213,6 +219,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
       working: needs.filter((n) => n.methods.length > 0).map((n) => n.surfaceId),
       hazards,
       fibreIds: needs.filter((n) => n.fibres).map((n) => n.surfaceId),
+      asbestosBeside,
       leads: needs.map((n) => ({ surfaceId: n.surfaceId, state: n.leadState })),
       protection,
       air,

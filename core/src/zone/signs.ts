@@ -142,7 +142,10 @@ export function zoneSigns(zone: ZonePlan, rulebook: Rulebook): Sign[] {
     if (sign.about === 'asbestos' && zone.protection.fibres) continue;
     const there =
       sign.about === 'asbestos'
-        ? zone.protection.care === 'guard' || zone.protection.care === 'leaveAlone' || reaches.includes('asbestos')
+        ? zone.asbestosBeside.length > 0 ||
+          zone.protection.care === 'guard' ||
+          zone.protection.care === 'leaveAlone' ||
+          reaches.includes('asbestos')
         : sign.about === 'silica'
           ? zone.protection.care === 'silica'
           : reaches.includes(sign.about as never);

@@ -3,6 +3,7 @@ import type { Machine, MethodId, Nearby, Service, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { measure } from '../units/units';
+import { standingText, type Standing } from '../probe';
 import { typed, why, type Answer, type Reason } from '../reasons';
 import type { Limit } from '../rulebook';
 import { byLaw, type Needs, type Protection, type ZoneContext } from '../protect';
@@ -55,7 +56,29 @@ export interface ZoneWork {
   readonly air: Answer<ZoneAir> | null;
   /** From what it is worked. */
   readonly access: Answer<ZoneAccess> | null;
+  /** Pieces in it that may hold asbestos and stay as they are. */
+  readonly asbestosBeside: readonly AsbestosBeside[];
 }
+
+/** What stands in a zone, is not worked on, and may hold asbestos. */
+export interface AsbestosBeside {
+  readonly surfaceId: string;
+  readonly name: string;
+  readonly standing: Standing;
+}
+const besideGate = (all: readonly AsbestosBeside[], { rulebook }: ZoneContext): GateSpec[] => {
+  if (all.length === 0) return [];
+  const found = all.some((b) => b.standing.word === 'found');
+  return [
+    gate(
+      'asbestos-beside',
+      'protect',
+      why(found ? 'gate.asbestosBesideFound' : 'gate.asbestosBeside', rulebook.sources.asbestosWork, {
+        what: typed(all.map((b) => `${b.name} (${standingText(b.standing, 'm')})`).join(', ')),
+      }),
+    ),
+  ];
+};
 
 /** What is thrown out anyway is not wrapped and saved: it stays as the first sheet, and leaves as waste of the work. */
 const thrownOut = (what: readonly string[]): Reason[] =>
@@ -155,6 +178,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
             ]),
       ],
       gates: [
+        ...besideGate(z.asbestosBeside, ctx),
         ...beside.before,
         ...accessGates(
           z.access,

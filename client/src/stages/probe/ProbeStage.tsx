@@ -59,6 +59,8 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   const register = useMemo(() => sampleRegister(facts, settings, new Date().toISOString()), [facts, settings]);
   const own = register.lines.filter((l) => l.surfaceId === surface.id);
   const jobId = facts.job.id;
+  // A chip or a notch cuts into what may hold asbestos: its sample is the first button, and the other is not offered.
+  const sampleFirst = lead.next.value === 'asbestosFirst';
   const answered = lastAnswer(surface, plan.lead.standing, bookFor(facts.job, settings), facts.job.units);
   const chip = (depth: 'face' | 'all') =>
     dispatch(commit(jobId, [takeChip(facts, surface, depth, by, settings.samplePrefix)], 'chip taken'));
@@ -71,6 +73,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
   return (
     <Columns>
       <Column>
+        {sampleFirst ? <AreaPanel facts={facts} surface={surface} asbestos={plan.asbestos} /> : null}
         <Panel title="Best next test" testID="next-test">
           {answered ? (
             <Words look="row" testID="last-answer" alert>
@@ -82,13 +85,17 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
           {form ? null : (
             <View className="flex-row flex-wrap gap-2">
               <Button
-                look={lead.next.value === 'none' ? 'plain' : 'main'}
+                look={lead.next.value === 'none' || sampleFirst ? 'plain' : 'main'}
                 label="Record a swab"
                 testID="record-spot"
                 onPress={() => setForm({ kind: 'spot' })}
               />
-              <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
-              <Button label="Cut a chip, face only" onPress={() => chip('face')} />
+              {sampleFirst ? null : (
+                <>
+                  <Button label="Cut a chip, all coats" testID="take-chip" onPress={() => chip('all')} />
+                  <Button label="Cut a chip, face only" onPress={() => chip('face')} />
+                </>
+              )}
               <Button label="Record an XRF reading" testID="record-xrf" onPress={() => setForm({ kind: 'xrf' })} />
               <Button label="Enter an inspection report" testID="record-report" onPress={() => setForm({ kind: 'report' })} />
               <Button look="quiet" label="Record a lab sheet" testID="record-lab" onPress={() => setForm({ kind: 'lab' })} />
@@ -148,7 +155,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
           </View>
         </Panel>
         <PastPanel jobId={jobId} surface={surface} plan={plan} />
-        <AreaPanel facts={facts} surface={surface} asbestos={plan.asbestos} />
+        {sampleFirst ? null : <AreaPanel facts={facts} surface={surface} asbestos={plan.asbestos} />}
         <MoldPanel facts={facts} surface={surface} plan={plan} onForm={(kind) => setForm({ kind })} />
         {form && isMeasure(form) ? (
           <MeasureForm key={form.kind} jobId={jobId} surface={surface} kind={form.kind} onDone={() => setForm(null)} />

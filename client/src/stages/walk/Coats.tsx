@@ -25,9 +25,11 @@ const QUICK: readonly Binder[] = ['unknown', 'oil', 'alkyd', 'acrylic', 'distemp
 interface CoatsProps {
   readonly jobId: string;
   readonly surface: Surface;
+  /** It may hold asbestos, and nobody sampled it yet. */
+  readonly noCut: boolean;
 }
 
-export function Coats({ jobId, surface }: CoatsProps) {
+export function Coats({ jobId, surface, noCut }: CoatsProps) {
   const dispatch = useAppDispatch();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [opened, setOpened] = useState<string | null>(null);
@@ -40,7 +42,13 @@ export function Coats({ jobId, surface }: CoatsProps) {
   return (
     <Panel title="Coats, from the top down" aside={`${coats.length}`} testID="coats">
       {coats.length === 0 ? (
-        <Empty says="No coat counted yet. Cut a small crater, sand it smooth, and count the rings from the top." />
+        <Empty
+          says={
+            noCut
+              ? 'No coat counted yet. It may hold asbestos: cut nothing before it was sampled. Enter the coats that can be seen.'
+              : 'No coat counted yet. Cut a small crater, sand it smooth, and count the rings from the top.'
+          }
+        />
       ) : null}
       <View className="gap-1">
         {coats.map((c, i) => {
@@ -110,7 +118,7 @@ export function Coats({ jobId, surface }: CoatsProps) {
                     </View>
                   </View>
                   <TextField
-                    label="How it looks in the crater"
+                    label="How it looks"
                     value={c.look}
                     placeholder="chalky, glossy, grained, crazed"
                     onCommit={(look) => run([set('layer', c.id, { look }, surface.id)], 'look')}

@@ -89,7 +89,7 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
     <>
       <Columns>
         <Column>
-          <Coats jobId={jobId} surface={surface} />
+          <Coats jobId={jobId} surface={surface} noCut={plan.lead.next.value === 'asbestosFirst'} />
           <Panel title="Condition" testID="condition">
             <Ticks
               label="What is seen on it"
@@ -192,6 +192,15 @@ export function WalkStage({ facts, surface, plan, go }: StageScreenProps) {
                   <Pick label="Knots" value={surface.knots} options={options(YES_NO)} onChange={(knots) => write({ knots }, 'knots')} />
                 </View>
               </View>
+              {surface.yearMade === null ? null : (
+                <TextField
+                  label="How is that year known"
+                  value={surface.yearHow}
+                  hint="For all of it, its putty, plaster and coats too: “original, unpatched, survey of 12 March”"
+                  onCommit={(yearHow) => write({ yearHow }, 'how the year is known')}
+                  testID="year-how"
+                />
+              )}
               {TIMBER.includes(surface.material) ? (
                 <TextField
                   label="Which wood, if known"

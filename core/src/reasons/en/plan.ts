@@ -570,6 +570,8 @@ export const PLAN = {
   'air.unmeasured': { says: 'The room was not measured: nobody can say how many machines that takes.', lifts: 'Measure its length, width and height.' },
   'air.tooLittle': { says: '{machines}: {brings} with loaded filters, and {brings.limit} are needed.', lifts: 'Another machine, or a smaller part of the room behind a screen.' },
   'gate.smokeDaily': { says: 'At the start of each shift smoke at every flap and seam was drawn in' },
+  'gate.asbestosBeside': { says: 'May hold asbestos and stays: {what}. Crew told, kept clear, nothing leans on it' },
+  'gate.asbestosBesideFound': { says: 'Asbestos stays in the room: {what}. Crew told, shielded from knocks, kept clear' },
   'gate.fibresReady': { says: 'Whoever is trained for it leads; the area is marked and closed, water with a drop of soap and the vacuum stand at the tool' },
   'gate.fibresReadyUk': { says: 'The authority was told, the plan of work lies here, whoever is trained leads; the area is marked and closed, water and the class H vacuum stand at the tool' },
   'gate.fibresGone': { says: 'Nothing of it is in sight after vacuum and wet wipe; bags are double, goosenecked and labelled' },

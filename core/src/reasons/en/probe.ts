@@ -50,6 +50,8 @@ export const PROBE = {
   'lead.xrfUnnamed': { says: 'XRF read {result}, but no instrument is named: it clears nothing. A bought report is entered as a report.', lifts: 'Name the instrument, or enter the signed report.' },
   'lead.xrfProvisional': { says: 'XRF read {result}: it waits for the closing check of the instrument.', lifts: 'Record the closing check.' },
   'ask.yearAgainstFind': { says: 'Lead was found on it, and the year given is {built}, not before {built.limit}. One of the two is wrong: which?' },
+  'lead.coatBeforeBan': { says: 'This coat went on in {applied}, before {applied.limit}: lead is assumed until a test has seen it.', lifts: 'Test through all coats.' },
+  'ask.coatOlder': { says: 'A coat of {applied} on a piece of {built}: one of the two years is wrong. Which?' },
   'ask.manyCoats': { says: '{coats} coats on a piece of {built}: more than it can have been given. Is the year right, and are the coats?' },
 
   // Asbestos
@@ -82,6 +84,16 @@ export const PROBE = {
   'asbestos.puttyCutUk': { says: 'Asbestos is not ruled out in the putty ({asbestosPutty}): nobody cuts it.', lifts: 'Samples of the putty, all negative; or trained hands, as non-licensed work.' },
   'asbestos.sealing': { says: 'Asbestos is not ruled out in it ({asbestos}): sealing is regulated work of its own, by trained people, with its own notice and records. No brush or roller that drags it off.' },
   'asbestos.sealingUk': { says: 'Asbestos is not ruled out in it ({asbestos}): sealing is work with asbestos, by trained people, with a plan of work. No brush or roller that drags it off.' },
+  'asbestos.sealingRefer': { says: 'Asbestos is not ruled out in it ({asbestos}). Sealing it is work for trained people.', lifts: 'Samples, all negative; or people of yours with the training on record.' },
+  'asbestos.sealingReferUk': { says: 'Asbestos is not ruled out in it ({asbestos}). Sealing it is work for trained people, or for a licensed contractor.', lifts: 'Samples, none with asbestos; or people of yours with the training on record.' },
+  'asbestos.pieceOut': { says: 'The piece goes out with what may hold asbestos ({asbestosPiece}): putty, coat or board. That is work for trained people.', lifts: 'Samples, all negative; or people of yours with the training on record.' },
+  'asbestos.pieceOutUk': {
+    says: 'The piece goes out with what may hold asbestos ({asbestosPiece}): putty, coat or board. That is work for trained people, or for a licensed contractor.',
+    lifts: 'Samples, none with asbestos; or people of yours with the training on record.',
+  },
+  'asbestos.pieceTrained': { says: 'The piece goes out whole with what may hold asbestos ({asbestosPiece}): trained people, wet, wrapped, as asbestos waste.' },
+  'asbestos.pieceTrainedUk': { says: 'The piece goes out whole with what may hold asbestos ({asbestosPiece}): trained people, wet, double wrapped, as asbestos waste with its consignment note.' },
+  'asbestos.besideShakes': { says: 'Lagging or board in the room may hold asbestos ({asbestosBeside}): no tool that shakes it.', lifts: 'Samples, all negative; or it is taken out by a licensed firm first.' },
   'asbestos.noScrews': { says: 'A board is screwed through it, and asbestos is not ruled out ({asbestos}).', lifts: 'Samples, all negative; or a frame that stands free of it.' },
   'asbestos.noScrewsBelow': { says: 'A board is screwed into the material below, and asbestos is not ruled out there ({asbestosBelow}).', lifts: 'Samples of the material below, all negative; or a frame that stands free of it.' },
   'asbestos.traceDry': { says: 'Asbestos was seen, or not ruled out, below the limit: no dry work and no open power tool on it.', lifts: 'Work wet, or with HEPA at the tool.' },
