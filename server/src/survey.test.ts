@@ -309,6 +309,8 @@ describe('paper', () => {
   test('the register as CSV', async () => {
     const { body, type } = await server.call('GET', '/api/jobs/quill-point/samples.csv');
     expect(type).toMatch(/text\/csv/);
-    expect(String(body).split('\r\n')[0]).toBe('sample,hazard,kind,room or side,surface,place,state,taken,sent,due,lab,result,unit,note');
+    expect(String(body).split('\r\n')[0]).toBe(
+      'sample,hazard,kind,room or side,surface,place,state,taken,sent,due,lab,result,unit,answer,note',
+    );
   });
 });

@@ -199,7 +199,7 @@ test('compare: what the worker reckoned is drawn, up to three stand side by side
   await act(async () => undefined);
   const expected = compareMethods(facts(), 'qp-sash-river', DEFAULT_SETTINGS, new Date().getUTCFullYear());
   expect(screen.getAllByRole('checkbox')).toHaveLength(expected.open.length);
-  for (const id of ['infrared', 'solventGel', 'replacePart']) {
+  for (const id of ['infrared', 'solventGel', 'neutralStripper']) {
     fireEvent.click(screen.getByTestId(`compare-${id}`));
     await act(async () => undefined);
   }

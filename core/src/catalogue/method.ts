@@ -139,6 +139,13 @@ export function makes(m: Method): Makes[] {
 /** Makes dust or fume of what it goes through: on any lead at all its air is presumed, until it was sampled. 29 CFR 1926.62(d)(2). */
 export const stirs = (m: Method): boolean => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no' || (m.heatC !== null && m.heatC > 150);
 
+/** Water, slurry or a chemical of it runs down and off. */
+export const runsOff = (m: Method): boolean => m.wet || m.vapour || m.caustic || m.acid || m.needs.includes('water') || m.needs.includes('drain');
+/** Burns skin and eyes: shield, gloves, eyewash and water stand ready before it is opened. ANSI Z358.1. */
+export const burns = (m: Method): boolean => m.caustic || m.acid;
+/** Its own words ask for a mask, whatever is in the coat: dried texture is dust at the first knock. */
+export const neverUnmasked = (m: Method): boolean => m.id === 'textureSoak';
+
 const GRITS: readonly MethodId[] = ['overcoat', 'wetSand', 'drySand', 'padSand', 'hepaSand', 'powerSand'];
 /** Worked with abrasive sheets or discs, or scuffed with them. */
 export const usesGrit = (m: Method): boolean => GRITS.includes(m.id);

@@ -391,6 +391,7 @@ test('every method on every material, part, place and lead state has a verdict w
     [aSurface({ conditions: ['runs'] }), {}],
     [bare({ element: 'wall', material: 'limePlaster' }), { job: { rulebook: 'uk' } }],
     [bare({ element: 'siding' }), { space: { kind: 'elevation' } }],
+    [bare({ element: 'wall', material: 'concrete', yearMade: 1990 }), { job: { yearBuilt: 1990 }, space: { kind: 'elevation' } }],
     [bare({ squares: [aSquare({ id: 'sq-1', methodId: 'solventGel', dwellMin: 60, lifted: 'bare', harms: ['softened'] })] }), {}],
     [failing({ readings: [aReading({ kind: 'lab', value: 300, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true })] }), {}],
     [

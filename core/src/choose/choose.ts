@@ -233,6 +233,12 @@ function nearestBlocks(options: readonly MethodOption[]): readonly Reason[] {
   return nearest === null ? [] : blocks(nearest);
 }
 
+/** What cleans, or is a person's decision, may be open where nothing answers for the part. */
+function mayStill(options: readonly MethodOption[]): readonly Reason[] {
+  const open = options.filter((o) => o.verdict !== 'blocked' && o.methodId !== 'leave').map((o) => o.methodId);
+  return open.length === 0 ? [] : [why('choice.mayStill', 'job-record', { methods: open })];
+}
+
 /** What the client declined is left, whatever was chosen on it before. */
 const LEFT: Answer<MethodId | null> = answer<MethodId | null>('leave', why('depth.declined', 'job-record'));
 
@@ -267,7 +273,10 @@ function selectAnew(part: Part, options: readonly MethodOption[]): Answer<Method
       ]
     : [];
   if (!best)
-    return { value: null, because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard'), ...nearestBlocks(options)] };
+    return {
+      value: null,
+      because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard'), ...mayStill(options), ...nearestBlocks(options)],
+    };
   return { value: best.methodId, because: [...refused, why('choice.instead', 'trade-aim', { method: best.methodId })] };
 }
 

@@ -81,7 +81,8 @@ export const RULES: readonly Rule[] = [
     () => THICK_FILM,
   ),
   rule('fit.takesSoundPaint', 'care', 'trade', 'trade-aim', any, [is('takesSound', true)]),
-  rule('fit.oilSoaked', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece, [is('oilSoaked', true)]),
+  // A rule about films: what cleans is not held up by it. Law H4.
+  rule('fit.oilSoaked', 'block', 'trade', 'trade-aim', (m) => !m.removesPiece && !isHelper(m), [is('oilSoaked', true)]),
   rule('fit.replaceLast', 'care', 'trade', 'trade-aim', (m) => m.removesPiece, [is('oilSoaked', false), is('scrapped', false)]),
   rule('fit.leaveSound', 'note', 'trade', 'trade-aim', (m) => m.id === 'leave', [is('failing', false), is('damp', false)]),
   rule('fit.overLoose', 'block', 'trade', 'nps-pb10', (m) => m.id === 'overcoat' || m.id === 'encapsulate' || m.id === 'thickPrimer', [is('failing', true)]),
@@ -253,6 +254,7 @@ export const RULES: readonly Rule[] = [
   // The site
   rule('site.gas', 'block', 'hazard', 'trade-heat', (m) => m.heatC !== null && m.heatC > 150, [is('gasPipe', true)]),
   rule('site.gasBlast', 'block', 'hazard', 'trade-blast', (m) => m.blast !== 'no', [is('gasPipe', true)]),
+  rule('site.gasStruck', 'block', 'hazard', 'trade-rust', (m) => m.id === 'needleGun', [is('gasPipe', true)]),
   rule('site.gasSpark', 'care', 'hazard', 'trade-rust', (m) => (m.powered && m.blast === 'no') || m.vapour || (m.takes.includes('rust') && m.handDry), [is('gasPipe', true)]),
   rule('site.mainsWet', 'block', 'hazard', 'trade-strip', (m) => m.needs.includes('power') && !m.wet && m.blast === 'no', [is('wet', true)]),
   rule('site.wiring', 'care', 'hazard', 'trade-strip', (m) => m.wet || m.id === 'steam', [is('wiring', true)]),
@@ -361,7 +363,8 @@ export const RULES: readonly Rule[] = [
   rule('sand.noShroud', 'block', 'firm', 'firm-setting', (m) => m.hepa, [is('ownsHepa', false)]),
   rule('sand.dustCloud', 'care', 'trade', 'trade-sand', (m) => m.dust === 'high' && m.blast === 'no', [is('place', 'inside'), is('leadInReach', 'notFound'), is('leadLow', false)]),
   rule('blast.masonry', 'block', 'hazard', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'brick', 'stone')]),
-  rule('blast.concrete', 'care', 'trade', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'concrete')]),
+  rule('blast.concrete', 'care', 'trade', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'concrete'), is('historic', false)]),
+  rule('blast.concreteHistoric', 'block', 'hazard', 'nps-pb6', (m) => m.blast !== 'no', [is('material', 'concrete'), is('historic', true)]),
   rule('blast.timberOff', 'block', 'firm', 'firm-setting', (m) => m.blast === 'soft', [is('timber', true), is('softBlastAllowed', false)]),
   rule('blast.sodaTannin', 'care', 'trade', 'trade-blast', (m) => m.id === 'sodaBlast', [is('timber', true)]),
   rule('blast.sweep', 'note', 'trade', 'trade-blast', (m) => m.id === 'sweepBlast', [is('methodSuits', true)]),

@@ -14,7 +14,7 @@ import {
   type Surface,
   type YesNo,
 } from '../facts';
-import type { SiteView, SurfaceContext } from '../surface/context';
+import { isHistoric, type SiteView, type SurfaceContext } from '../surface/context';
 import {
   holdsSilica,
   isAsbestosPiece,
@@ -107,6 +107,8 @@ export interface SurfaceSheet {
   readonly power: YesNo;
   readonly water: YesNo;
   readonly listed: YesNo;
+  /** Old enough to count as historic, or of an age that nobody knows. */
+  readonly historic: boolean;
   readonly asthma: YesNo;
   readonly others: YesNo;
   readonly services: readonly Service[];
@@ -233,6 +235,7 @@ export interface Sheet {
   readonly power: YesNo;
   readonly water: YesNo;
   readonly listed: YesNo;
+  readonly historic: boolean;
   readonly gasPipe: boolean;
   readonly wiring: boolean;
   readonly alarm: boolean;
@@ -348,6 +351,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     power: ctx.site.power,
     water: ctx.site.water,
     listed: ctx.site.listed,
+    historic: isHistoric(ctx),
     asthma: ctx.site.asthma,
     others: ctx.site.others,
     services: ctx.space.services,
@@ -474,6 +478,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     power: s.power,
     water: s.water,
     listed: s.listed,
+    historic: s.historic,
     gasPipe: s.services.includes('gasPipe'),
     wiring: s.services.includes('wiring'),
     alarm: s.services.includes('alarm'),

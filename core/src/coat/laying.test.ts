@@ -108,13 +108,18 @@ describe('a mist', () => {
     expect(of('airless').respirator.value).not.toBeNull();
   });
   test('waits for the wind outdoors, and looks to what lies within its reach', () => {
-    const near = { ...outside, boundaryM: 20, nearby: [{ what: 'pond', outM: 5.5, alongM: 0, lengthM: 2 }] } as const;
-    const gates = (way: LayingId) =>
-      plan(way, { topcoat: 'exteriorAcrylic' }, { ...near, nearby: [...near.nearby] }).work.steps.flatMap((st) => st.gates);
+    const gates = (way: LayingId, outM = 5.5) =>
+      plan(
+        way,
+        { topcoat: 'exteriorAcrylic' },
+        { ...outside, boundaryM: 20, nearby: [{ what: 'pond', outM, alongM: 0, lengthM: 2 }] },
+      ).work.steps.flatMap((st) => st.gates);
     const mist = gates('airless').find((g) => g.id === 'mist-wind.exteriorAcrylic')!;
     expect(mist.asks).toMatchObject([{ what: 'windMs', below: { value: 10, unit: 'mph' } }]);
     expect(gates('airless').map((g) => g.id)).toContain('near.pond');
-    expect(gates('lowPressure').map((g) => g.id)).not.toContain('near.pond');
+    // The wash before it runs off whatever lays the coat; far enough away neither arrives.
+    expect(gates('lowPressure').map((g) => g.id)).toContain('near.pond');
+    expect(gates('airless', 30).map((g) => g.id)).not.toContain('near.pond');
   });
 });
 

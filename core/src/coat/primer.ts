@@ -394,7 +394,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ctx.settings,
     );
   };
-  const seal = growth ? moldSeal(s, ctx, topcoatId) : null;
+  const seal = growth && !renewed ? moldSeal(s, ctx, topcoatId) : null;
   if (seal !== null) {
     const patchM2 = s.material === 'limePlaster' && (s.moldM2 ?? 0) > 0 ? Math.min(s.moldM2!, area.totalM2) : null;
     // A whole face of lime under a sealer is a face that no longer breathes.

@@ -37,7 +37,7 @@ import { ACT_RANK, NEXT_ACTS, planOwn, withZone, type NextAct, type SurfaceOwn, 
 import { ownAirOf, type OwnAir } from '../air/own';
 import { NO_TRIALS } from '../trial';
 import { convert, measure } from '../units/units';
-import { takeOff, type TakeOff } from '../walk';
+import { isWindow, takeOff, type TakeOff } from '../walk';
 import {
   planZone,
   wholesOf,
@@ -95,6 +95,7 @@ interface Local {
   readonly disturbedM2: number;
   /** The last day on which a check of its work was passed; null: nobody began. */
   readonly workedOn: string | null;
+  readonly windowOut: boolean;
 }
 
 /** What a surface gives to the sums of its job, side by side: an edit adds up every surface, and a plan is scattered over the memory. */
@@ -170,6 +171,10 @@ function localOf(s: Surface, year: number | null, rulebook: Rulebook): Local {
     suspects: suspectsOf(s, year, area.totalM2, rulebook),
     disturbedM2: untouched ? 0 : disturbedM2,
     workedOn,
+    windowOut:
+      !untouched &&
+      isWindow(s.element) &&
+      s.parts.some((p) => p.removedAt === null && p.methodId !== null && methodById(p.methodId).removesPiece),
   };
 }
 
@@ -244,8 +249,8 @@ const zonedOf = ({ id, spaceId, zoneId, bench, removedAt }: Surface): Zoned => (
 /** What a room or side is to the surfaces in it: by its place among those that are there. */
 const roomNodes = () => ({
   growth: keptList<number | null>(),
-  plan: node((space: Space, onList: number, offList: number, rulebook: Rulebook, assisted: boolean): SpacePlan => {
-    const minorWork = minorWorkOf(space, { onList, offList }, rulebook, assisted);
+  plan: node((space: Space, onList: number, offList: number, windowOut: boolean, rulebook: Rulebook, assisted: boolean): SpacePlan => {
+    const minorWork = minorWorkOf(space, { onList, offList, windowOut }, rulebook, assisted);
     return { spaceId: space.id, disturbedM2: onList + offList, minorWork };
   }),
   made: node(spaceView),
@@ -408,6 +413,7 @@ export function createDeriver(): Deriver {
     const place = onePlace(there);
     const on = there.map(() => 0);
     const off = there.map(() => 0);
+    const windows = there.map(() => false);
     const fibres = there.map(() => 0);
     const pieces = there.map((): HazardState => 'notFound');
     surfaces.forEach(({ spaceId, element, moldM2, removedAt }, i) => {
@@ -420,12 +426,15 @@ export function createDeriver(): Deriver {
       if (at >= 0 && isPresent(suspect[i]!.coat.value)) fibres[place.of[at]!]! += disturbedM2;
       if (!leaded[i]!) return;
       if (at >= 0) on[place.of[at]!]! += disturbedM2;
+      if (at >= 0 && removedAt === null && locals[i]!.windowOut) windows[place.of[at]!] = true;
       else if (removedAt !== null && stillCounts(workedOn!, startOn)) {
         const was = place.at.get(spaceId);
         if (was !== undefined) off[place.of[was]!]! += disturbedM2;
       }
     });
-    const plans = there.map((s, at) => rooms[at]!.plan(s, on[place.of[at]!]!, off[place.of[at]!]!, rulebook, assisted));
+    const plans = there.map((s, at) =>
+      rooms[at]!.plan(s, on[place.of[at]!]!, off[place.of[at]!]!, windows[place.of[at]!]!, rulebook, assisted),
+    );
     const views = there.map((s, at) => {
       const own = rooms[at]!;
       return own.view(
@@ -538,13 +547,21 @@ export function areasOf(facts: JobFacts): AsbestosArea[] {
 interface Disturbed {
   readonly onList: number;
   readonly offList: number;
+  /** A window comes out: that is never minor work, whatever its size. 40 CFR 745.83. */
+  readonly windowOut: boolean;
 }
 
-function minorWorkOf(space: Space, { onList, offList }: Disturbed, rulebook: Rulebook, assisted: boolean): Answer<boolean | null> {
+function minorWorkOf(
+  space: Space,
+  { onList, offList, windowOut }: Disturbed,
+  rulebook: Rulebook,
+  assisted: boolean,
+): Answer<boolean | null> {
   const kept = assisted ? (rulebook.minorWorkAssisted ?? rulebook.minorWork) : rulebook.minorWork;
   if (kept === null) return answer(null, why('minor.noClass', 'clw2002'));
   const { is: limit, source } = space.kind === 'room' ? kept.insideRoom : kept.outside;
   const disturbedM2 = onList + offList;
+  if (windowOut) return answer(false, why('minor.window', source));
   const within = disturbedM2 <= convert(limit.value, limit.unit, 'm2') + 1e-9;
   return answer(
     within,

@@ -11,7 +11,7 @@ import {
   type Surface,
   type WallId,
 } from '../facts';
-import { methodById, stirs, type Method } from '../catalogue';
+import { isHelper, methodById, stirs, type Method } from '../catalogue';
 import { baseOf, LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
@@ -57,6 +57,8 @@ export interface Needs {
   readonly low: readonly MethodId[];
   /** What is known of lead on it, on the ladder. */
   readonly standing: Standing;
+  /** Those that meet growth: what cleans it off and what washes before that; all of them where nothing cleans it. */
+  readonly meetsGrowth: readonly MethodId[];
   /** Old putty is taken out, which holds lead of its own. */
   readonly putty: boolean;
   /** What may hold asbestos is cut, sealed or taken out, by trained people: nothing else lets anybody work on it. */
@@ -264,6 +266,7 @@ export function needsOf(
     noise: any((m) => m.noisy) || mists.some((m) => LAYING[m.way].db !== null),
     height: (methods.length > 0 || lines.some((l) => l.areaM2 * l.coats > 0)) && ctx.space.accessM > HIGH_M,
   };
+  const cleansGrowth = methods.some((m) => m.takes.includes('mold'));
   const fibres = methods.some((m) => worksOn(m, states));
   const kit = ctx.space.moldKit;
   // Outdoors there is no room to close.
@@ -291,6 +294,7 @@ export function needsOf(
     disturbedM2: choice.parts.reduce((sum, p) => sum + (disturbs(p) ? p.areaM2 : 0), 0),
     lead,
     low,
+    meetsGrowth: !reaches.mold ? [] : methods.filter((m) => !cleansGrowth || m.takes.includes('mold') || isHelper(m)).map((m) => m.id),
     standing,
     putty,
     fibres,

@@ -9,7 +9,7 @@ import { loudest, minutesAt, UNDER_ONE } from './noise';
 import { vibrationOf, type Vibration } from './vibration';
 import type { MethodId } from '../facts';
 import { sheetFor, type MoldKit } from '../probe/mold';
-import { methodById, type Method } from '../catalogue';
+import { methodById, neverUnmasked, type Method } from '../catalogue';
 import { isLow, isPresent, rungKey, strictest, type HazardState } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
 import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
@@ -132,17 +132,20 @@ const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
 interface Freed {
   readonly fibres: HazardState | null;
   readonly antifoul: boolean;
+  /** One of them is the first to touch growth. */
+  readonly growth: boolean;
 }
 
 function alsoBreathed(
   methods: readonly Method[],
-  { fibres, antifoul }: Freed,
+  { fibres, antifoul, growth }: Freed,
   ctx: ZoneContext,
 ): { readonly least: RespiratorId; readonly because: Reason }[] {
   const { rulebook } = ctx;
   const out: { least: RespiratorId; because: Reason }[] = [];
-  if (ctx.moldKit && methods.some((m) => m.takes.includes('mold') && m.disturbs))
+  if (ctx.moldKit && growth)
     out.push({ least: MOLD_NEEDS[ctx.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.moldKit.value }) });
+  if (methods.some(neverUnmasked)) out.push({ least: rulebook.respirators[0]!.id, because: why('ppe.texture', 'trade-wash') });
   // 29 CFR 1926.1101(h): no filtering facepiece; HSE task sheets: FFP3 or a half mask with P3.
   if (fibres)
     out.push({
@@ -248,8 +251,9 @@ function kitFor(
     near,
     fibres,
     antifoul,
+    growth,
     asbestos,
-  }: Readonly<Record<'guarded' | 'lead' | 'low' | 'near' | 'fibres' | 'antifoul', boolean>> & { readonly asbestos: HazardState },
+  }: Readonly<Record<'guarded' | 'lead' | 'low' | 'near' | 'fibres' | 'antifoul' | 'growth', boolean>> & { readonly asbestos: HazardState },
   { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
@@ -301,9 +305,8 @@ function kitFor(
   }
   if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
   const suited = moldKit !== null && sheetFor(moldKit.value) !== 'none';
-  if (suited && !dressed && !antifoul && any((m) => m.takes.includes('mold')))
-    out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
-  if (moldKit !== null && sheetFor(moldKit.value) === 'full' && !dressed && !antifoul && any((m) => m.takes.includes('mold')))
+  if (suited && !dressed && !antifoul && growth) out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
+  if (moldKit !== null && sheetFor(moldKit.value) === 'full' && !dressed && !antifoul && growth)
     add('bootCovers', why('kit.moldSuit', sources.mold));
   const loud = loudest(methods);
   if (loud) {
@@ -405,10 +408,11 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
     const vapour = of.some((m) => m.vapour);
     const low = working.some((n) => of.some((m) => n.low.includes(m.id)));
     const antifoul = working.some((n) => n.reaches.includes('antifoul') && of.some((m) => n.methods.includes(m.id)));
+    const growth = working.some((n) => of.some((m) => n.meetsGrowth.includes(m.id)));
     const fibresOf = working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null;
     return {
       exposure,
-      respirator: ownedMask(askedOf(exposure, vapour, { fibres: fibresOf, antifoul }, ctx, of), vapour, {
+      respirator: ownedMask(askedOf(exposure, vapour, { fibres: fibresOf, antifoul, growth }, ctx, of), vapour, {
         masks: rulebook.respirators,
         owned: ctx.settings.masks,
       }),
@@ -416,7 +420,7 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
         ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
         ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
       ],
-      kit: kitFor(of, { guarded, lead, low, near: working.some((n) => n.care === 'guard'), fibres, antifoul, asbestos }, ctx),
+      kit: kitFor(of, { guarded, lead, low, near: working.some((n) => n.care === 'guard'), fibres, antifoul, growth, asbestos }, ctx),
     };
   };
   const { exposure, respirator, cartridges, kit } = wear(methods);

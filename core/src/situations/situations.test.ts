@@ -284,7 +284,7 @@ const ASBESTOS: readonly Situation[] = [
 const pond = { ...OUTSIDE, nearby: [{ what: 'pond' as const, outM: 0.5, alongM: null, lengthM: null }] };
 const LEADFREE = [chip(0, 'ppm')];
 const WORK: readonly Situation[] = [
-  open('stripper half a metre from a pond, no lead in it: the pond is covered', () =>
+  sit('stripper half a metre from a pond, no lead in it: the pond is covered', () =>
     has(
       JSON.stringify(
         told(aSurface({ element: 'siding', readings: LEADFREE, parts: [aPart('flat', 'neutralStripper')] }), {
@@ -294,7 +294,7 @@ const WORK: readonly Situation[] = [
       /pond/,
     ),
   ),
-  open('a vegetable bed under a wall that is washed with a biocide, no lead in it: it is covered', () =>
+  sit('a vegetable bed under a wall that is washed with a biocide, no lead in it: it is covered', () =>
     has(
       JSON.stringify(
         told(aSurface({ element: 'siding', readings: LEADFREE, conditions: ['moldy'], moldM2: 1, parts: [aPart('flat', 'moldBiocide')] }), {
@@ -309,7 +309,7 @@ const WORK: readonly Situation[] = [
     const kit = t.steps.flatMap((st) => st.gates).some((g) => /kit|dress|suit/.test(g.id));
     return kit && ['causticGloves', 'faceShield', 'eyewash'].every((k) => t.kit.includes(k as never));
   }),
-  open('texture is soaked and scraped: where its words ask for a mask, a mask is worn and bought', () => {
+  sit('texture is soaked and scraped: where its words ask for a mask, a mask is worn and bought', () => {
     const t = told(
       ceiling({ yearMade: 2005, layers: [aLayer(0, { binder: 'textured', yearApplied: 2005 })], parts: [aPart('flat', 'textureSoak')] }),
     );
@@ -385,7 +385,7 @@ const ORDER: readonly Situation[] = [
     const setUp = t.steps.filter((st) => st.kind === 'protect').flatMap((st) => st.gates);
     return setUp.length > 0 && setUp.every((g) => g.state !== 'passed');
   }),
-  open('a window that is replaced gets no stain block for its growth', () => {
+  sit('a window that is replaced gets no stain block for its growth', () => {
     const t = told(sash({ conditions: ['moldy'], moldM2: 0.2, parts: [aPart('flat', 'replacePart')] }));
     return !t.own.coating.lines.some((l) => l.product === 'stainBlock');
   }),
@@ -400,7 +400,7 @@ const ORDER: readonly Situation[] = [
     );
     return t.ids.filter((id) => /putty|glaz/i.test(id) && !/puttyCut/.test(id)).length <= 1;
   }),
-  open('a window that comes out is never minor work', () => {
+  sit('a window that comes out is never minor work', () => {
     const t = told(sash({ parts: [aPart('flat', 'replacePart'), aPart('besideGlass', 'replacePart', { id: 'part-glass' })] }));
     return t.plan.spaces[0]!.minorWork.value !== true;
   }),

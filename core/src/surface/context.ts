@@ -17,6 +17,10 @@ import type { TrialBook } from '../trial/book';
 /** Fabric older than this counts as historic, listed or not. Common practice, no published source. */
 export const HISTORIC_BEFORE = 1945;
 
+/** Listed, older than that, or of an age that nobody knows: the gentlest means, a trial first. Law C5. */
+export const isHistoric = ({ site, builtYear }: Pick<SurfaceContext, 'site' | 'builtYear'>): boolean =>
+  site.listed === 'yes' || builtYear === null || builtYear < HISTORIC_BEFORE;
+
 /** The job, as every surface on it sees it. */
 export interface SiteView {
   readonly rulebook: Rulebook;

@@ -2,7 +2,7 @@
 import { MASONRY, type MethodId, type Problem, type Surface } from '../facts';
 import { surfaceProblems } from '../facts';
 import type { Method } from '../catalogue';
-import { HISTORIC_BEFORE, type SurfaceContext } from './context';
+import { isHistoric, type SurfaceContext } from './context';
 import { choose, methodsOf, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
 import { coat, type CoatingPlan } from '../coat';
 import {
@@ -244,7 +244,7 @@ function materialsOf(choice: Choice): Range {
 /** A caustic, or a full plan for historic masonry, is not issued without a square of its own. */
 function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext, trials: readonly Conclusion[], coating: CoatingPlan): Answer<boolean> {
   if (choice.parts.some((p) => p.selected.value === null)) return answer(false, why('issue.asks', 'job-record', {}, 'block'));
-  const historic = ctx.site.listed === 'yes' || ctx.builtYear === null || ctx.builtYear < HISTORIC_BEFORE;
+  const historic = isHistoric(ctx);
   const held = methodsOf(choice).flatMap((m) => {
     const spoken = againstSquares(m, trials, ctx);
     if (spoken !== null) return [spoken];

@@ -2,6 +2,7 @@
 import type { Sent } from '../sign';
 import { priceOf } from '../shelf/own';
 import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
+import { methodById, runsOff } from '../catalogue';
 import type { Range } from '../choose';
 import { reachM } from '../coat';
 import { HAZARD_KINDS, protect, type HazardKind, type Kit, type Needs, type Protection, type ZoneContext } from '../protect';
@@ -190,6 +191,9 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           services: given.services,
           nearby: given.nearby,
           mistReachM: Math.max(0, ...working.flatMap((m) => m.needs.mists.map((x) => reachM(x.way, given.rulebook.id)))),
+          runsOff: working.some(
+            (m) => m.planned.some((id) => runsOff(methodById(id))) || m.steps.some((st) => st.kind === 'wash' || st.kind === 'rinse'),
+          ),
           openings: members,
           machines,
           air,

@@ -48,6 +48,8 @@ export interface ZoneWork {
   readonly nearby: readonly Nearby[];
   /** How far the mist of its coats flies outdoors, m; 0: none is sprayed. */
   readonly mistReachM: number;
+  /** Water or a chemical runs down from a stroke, a wash or a rinse. Law H10. */
+  readonly runsOff: boolean;
   /** Pieces of the zone, some of which are its way in and where its air goes out. */
   readonly openings: readonly { readonly name: string; readonly opening: Surface['opening'] }[];
   /** Of the firm, that stand in it. */
@@ -186,7 +188,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
           z.nearby.some((n) => n.what === 'scaffold'),
         ),
         ...nestGates(ctx),
-        ...nearbyGates(z.nearby, { guarded, mistReachM: z.mistReachM }, rulebook),
+        ...nearbyGates(z.nearby, { guarded, runsOff: z.runsOff, mistReachM: z.mistReachM }, rulebook),
         ...machineGates(z.machines, z.needs),
         ...(guarded
           ? [
@@ -198,7 +200,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
             ]
           : []),
         ...measures.before,
-        ...(guarded || protection.respirator.value !== null ? [kitGate] : []),
+        ...(guarded || protection.respirator.value !== null || measures.dressed ? [kitGate] : []),
         ...(outside && (guarded || working.some((id) => methodById(id).blast !== 'no')) ? [windGate] : []),
         ...(z.air ? [gate('air-runs', 'protect', why('gate.airRuns', z.air.because[0]!.source))] : []),
       ],

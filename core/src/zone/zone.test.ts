@@ -190,7 +190,9 @@ test('what lies near a side is covered, closed or cleared before the first strok
   expect(hazards([it('scaffold', 0)])).toContain('height');
   expect(hazards([it('path', 0)])).not.toContain('height');
   const modern = { yearMade: 2016, readings: [], parts: [aPart('flat', 'overcoat')] };
-  expect(near([it('path', 1), it('scaffold', 0)], modern)).toEqual(['protect near.scaffold']);
+  // Wash water runs off, whatever is in the coat.
+  expect(near([it('path', 1), it('scaffold', 0)], modern)).toEqual(['protect near.path', 'protect near.scaffold']);
+  expect(near([it('path', 9), it('scaffold', 0)], modern)).toEqual(['protect near.scaffold']);
 });
 
 test('the way in and the air machine’s window are named where the room is sealed', () => {

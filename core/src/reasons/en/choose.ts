@@ -210,6 +210,8 @@ export const CHOOSE = {
   'sand.noShroud': { says: 'The firm’s list of machines has no sander with a shroud and its HEPA vacuum.', lifts: 'Enter it under people and machines; hire one first where you have none.' },
   'sand.dustCloud': { says: 'No lead in reach, but the dust fills the room: filter mask, sheet and a vacuum at the tool.' },
   'blast.masonry': { says: 'Blasting takes the fired skin of brick and the face of stone for good.', lifts: 'A stripper in two stages, after a trial.' },
+  'site.gasStruck': { says: 'Live gas runs here: nothing is struck, no needle gun.', lifts: 'Gas off and proved, by whoever is licensed for it; or work by hand.' },
+  'blast.concreteHistoric': { says: 'Old concrete and render are masonry: no blast takes the fired or trowelled skin back on.', lifts: 'Washing or a masonry stripper, trial first.' },
   'blast.concrete': { says: 'It opens the face of concrete: a trial first, and a look at the profile.' },
   'blast.timberOff': { says: 'Your firm does not blast timber.', lifts: 'The firm’s own setting.' },
   'blast.sodaTannin': { says: 'Soda is alkaline: it darkens tannin wood and has to be rinsed out.' },
@@ -225,11 +227,13 @@ export const CHOOSE = {
   'choice.refused': { says: '{method} was chosen, but it is blocked now, so it is not in the plan.' },
   'choice.bestForAim': { says: 'Nobody has chosen yet: {method} ranks first for your aim.' },
   'choice.instead': { says: 'In its place {method} ranks first for your aim, until you choose.' },
-  'choice.allBlocked': { says: 'Every method is blocked on this part. Stop and ask.' },
+  'choice.allBlocked': { says: 'No method may take this part where it has to go. Stop and ask.' },
+  'choice.mayStill': { says: 'Allowed meanwhile: {methods}.' },
 
   // Minor work
   'minor.noClass': { says: 'UK rules know no minor amount: lead work is planned as lead work.' },
   'minor.within': { says: 'Up to {disturbed} of suspect coating may be disturbed here, within the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
   'minor.offList': { says: '{off} of it was begun here and taken off the list: within 30 days it is the same job.' },
+  'minor.window': { says: 'A window comes out: that is never minor work, whatever its size.' },
   'minor.over': { says: 'Up to {disturbed} of suspect coating may be disturbed here, over the {disturbed.limit} of minor work. All work in one room within 30 days counts as one job.' },
 } as const satisfies Record<string, Words>;

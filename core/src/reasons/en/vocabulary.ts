@@ -422,9 +422,9 @@ export const WORDS: Readonly<Record<string, string>> = {
   found: 'found',
   notFound: 'not found',
   // The ladder: what stands behind "not found". Low: below the limit of the rulebook, or where it has none the threshold of the firm.
-  'rung.unknown': 'not known',
+  'rung.unknown': 'unknown',
   'rung.assumed': 'assumed',
-  'rung.waiting': 'waiting for the lab',
+  'rung.waiting': 'waiting',
   'rung.found': 'found',
   'rung.notSuspected': 'not suspected',
   'rung.noneFound': 'tested, none found',
