@@ -182,13 +182,20 @@ function squareProblems(q: Square, path: string): Problem[] {
   return out;
 }
 
+/** Nothing was measured in a year that has not begun; the day is held against the clock where it comes in. */
+const laterProblems = (takenAt: string, path: string, thisYear: number): Problem[] =>
+  Number(takenAt.slice(0, 4)) > thisYear ? [{ path, message: `is dated ${takenAt.slice(0, 10)}, after today: check the date` }] : [];
+
 /** What the fields of one record of a surface do not say together. */
 function ownProblems(entity: Entity, row: Row, surface: Surface, path: string, thisYear: number): Problem[] {
   switch (entity) {
     case 'layer':
       return yearProblems(row['yearApplied'] as number | null, `${path}.yearApplied`, thisYear);
     case 'reading':
-      return readingProblems(row as unknown as Reading, surface, path);
+      return [
+        ...readingProblems(row as unknown as Reading, surface, path),
+        ...laterProblems(row['takenAt'] as string, `${path}.takenAt`, thisYear),
+      ];
     case 'sample':
       return sampleProblems(row as unknown as Sample, path);
     case 'square':

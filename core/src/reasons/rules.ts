@@ -81,6 +81,8 @@ export const RULE_FACTS = {
   'asbestos.besideShakes': ['asbestosBeside'],
   'gate.asbestosBeside': ['what'],
   'gate.burnsReady': [],
+  'verify.childWipes': ['count', 'money'],
+  'order.ownRemoval': ['first', 'then'],
   'gate.apart': ['methods'],
   'ppe.texture': [],
   'gate.asbestosBesideFound': ['what'],

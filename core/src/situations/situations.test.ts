@@ -304,9 +304,9 @@ const WORK: readonly Situation[] = [
       /vegetable/,
     ),
   ),
-  open('a caustic paste on a door without lead: shield, gloves, eyewash and water in reach are a check before it is opened', () => {
-    const t = told(door({ readings: LEADFREE, parts: [aPart('flat', 'causticPoultice')] }));
-    const kit = t.steps.flatMap((st) => st.gates).some((g) => /kit|dress|suit/.test(g.id));
+  sit('a caustic paste on a door without lead: shield, gloves, eyewash and water in reach are a check before it is opened', () => {
+    const t = told(door({ readings: LEADFREE, parts: [aPart('flat', 'causticPoultice')] }), { space: OUTSIDE });
+    const kit = t.steps.flatMap((st) => st.gates).some((g) => g.id === 'burns-ready');
     return kit && ['causticGloves', 'faceShield', 'eyewash'].every((k) => t.kit.includes(k as never));
   }),
   sit('texture is soaked and scraped: where its words ask for a mask, a mask is worn and bought', () => {
@@ -315,7 +315,7 @@ const WORK: readonly Situation[] = [
     );
     return t.protection.respirator.value !== null;
   }),
-  open('grease is washed off a wall with growth: the first stroke is in the mask of the growth', () => {
+  sit('grease is washed off a wall with growth: the first stroke is in the mask of the growth', () => {
     const t = told(
       aSurface({
         element: 'wall',
@@ -325,10 +325,10 @@ const WORK: readonly Situation[] = [
         conditions: ['moldy'],
         moldM2: 2,
         readings: LEADFREE,
-        parts: [aPart('flat', 'washDegrease')],
+        parts: [aPart('flat', 'overcoat', { alsoIds: ['washDegrease', 'moldWash'] })],
       }),
     );
-    return t.protection.tasks.every((x) => x.respirator.value !== null) && t.protection.tasks.length > 0;
+    return (['washDegrease', 'moldWash'] as const).every((id) => t.protection.tasks.find((x) => x.methodId === id)?.respirator.value);
   }),
   sit(
     'growth on oil-soaked boards is still washed off',
@@ -348,7 +348,7 @@ const WORK: readonly Situation[] = [
     const picked = t.own.choice.parts[0]!.selected.value;
     return picked === null || methodById(picked).blast === 'no';
   }),
-  open('acid after a solvent stripper: its residue is off and proved before the acid', () => {
+  sit('acid after a solvent stripper: its residue is off and proved before the acid', () => {
     const t = told(
       aSurface({
         element: 'heater',
@@ -358,17 +358,15 @@ const WORK: readonly Situation[] = [
         parts: [aPart('flat', 'solventGel', { alsoIds: ['rustGel'] })],
       }),
     );
-    const at = (re: RegExp) => t.ids.findIndex((id) => re.test(id));
-    const rust = at(/rustGel/);
-    const between = t.steps.slice(at(/solventGel/) + 1, rust);
-    return rust < 0 || between.some((st) => /residue|clear|wipe|rinse/.test(st.id));
+    const [strip, off, rust] = ['remove.flat', 'between.solvent.flat.rustGel', 'remove.flat.rustGel'].map((id) => t.ids.indexOf(id));
+    return strip! >= 0 && strip! < off! && off! < rust! && t.steps[off!]!.gates.length > 0;
   }),
-  open('silicone comes off before anything is scuffed', () => {
+  sit('silicone comes off before anything is scuffed', () => {
     const t = told(door({ readings: LEADFREE, parts: [aPart('flat', 'overcoat')], defects: [aDefect('silicone', { lengthM: 1 })] }));
     const at = (re: RegExp) => t.ids.findIndex((id) => re.test(id));
-    return at(/silicone/) >= 0 && at(/silicone/) < at(/overcoat/);
+    return at(/silicone/) >= 0 && at(/silicone/) < at(/^remove\./);
   }),
-  open('a child under six lives there: dust wipes are offered', () =>
+  sit('a child under six lives there: dust wipes are offered', () =>
     has(told(door({ parts: [aPart('flat', 'wetScrapeLoose')] }), { job: { childUnder6: 'yes', livedIn: 'yes' } }).paper, /dust wipe/i),
   ),
 ];
@@ -389,7 +387,7 @@ const ORDER: readonly Situation[] = [
     const t = told(sash({ conditions: ['moldy'], moldM2: 0.2, parts: [aPart('flat', 'replacePart')] }));
     return !t.own.coating.lines.some((l) => l.product === 'stainBlock');
   }),
-  open('one putty step, and no “re-putty” before the primer', () => {
+  sit('one putty step, and no “re-putty” before the primer', () => {
     const t = told(
       sash({
         yearMade: 2003,
@@ -398,7 +396,9 @@ const ORDER: readonly Situation[] = [
         parts: [aPart('flat', 'overcoat'), aPart('besideGlass', 'puttyCut', { id: 'part-glass' })],
       }),
     );
-    return t.ids.filter((id) => /putty|glaz/i.test(id) && !/puttyCut/.test(id)).length <= 1;
+    return (
+      t.steps.every((st) => st.title.rule !== 'step.repair') && t.ids.filter((id) => /^repair\.(rePutty|reglaze)/.test(id)).length === 1
+    );
   }),
   sit('a window that comes out is never minor work', () => {
     const t = told(sash({ parts: [aPart('flat', 'replacePart'), aPart('besideGlass', 'replacePart', { id: 'part-glass' })] }));
@@ -415,7 +415,7 @@ const EVIDENCE: readonly Situation[] = [
     const t = told(door({ yearMade: 2005, layers: [aLayer(0, { yearApplied: 1950 })], parts: [aPart('flat')] }));
     return t.own.lead.overall.value === 'assumed' && t.own.lead.asks.length > 0;
   }),
-  open('a reading dated after today is refused', () =>
+  sit('a reading dated after today is refused', () =>
     surfaceProblems(null, door({ readings: [chip(0.2, 'mass%', { takenAt: '2031-01-01T10:00:00.000Z' })] }), 'surface', THIS_YEAR).some(
       (p) => /after|future|later/i.test(p.message),
     ),

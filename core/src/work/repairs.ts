@@ -114,8 +114,14 @@ const levelledM2 = (s: Surface, coating: CoatingPlan): number =>
 export const repairMoney = ({ s, ctx, coating, repairs }: Pick<Inputs, 's' | 'ctx' | 'coating' | 'repairs'>): number =>
   repairs.reduce((sum, r) => sum + r.money, 0) + levelledM2(s, coating) * priceOf(ctx.settings, 'fineSurfacer');
 
-export function repairSteps(input: Inputs): StepSpec[] {
-  const { s, ctx, coating, repairs } = input;
+/** Silicone smears under a pad and nothing keys on it: it comes off before anything is washed or scuffed. */
+export const siliconeSteps = (input: Inputs): StepSpec[] =>
+  repairSteps({ ...input, repairs: input.repairs.filter((r) => r.repair.value === 'siliconeOff') }, true);
+
+/** @param early those that come before the strokes; else all the others */
+export function repairSteps(input: Inputs, early = false): StepSpec[] {
+  const { s, ctx, coating } = input;
+  const repairs = early ? input.repairs : input.repairs.filter((r) => r.repair.value !== 'siliconeOff');
   const out: StepSpec[] = [];
   const asked = repairs.filter((r) => r.repair.value === 'ask');
   if (asked.length > 0)
@@ -171,6 +177,7 @@ export function repairSteps(input: Inputs): StepSpec[] {
       }),
     );
   }
+  if (early) return out;
   // Old film that ends beside bare ground shows its edge; nothing is skimmed over what may hold asbestos.
   const levelM2 = levelledM2(s, coating);
   const suspect = isPresent(ctx.asbestos.overall.value);

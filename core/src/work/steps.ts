@@ -14,7 +14,7 @@ import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
 import { evaporates } from '../shelf/own';
 import { goodsOf } from '../walk';
-import { repairSteps } from './repairs';
+import { repairSteps, siliconeSteps } from './repairs';
 import { cutInH, maskMoney } from './masking';
 import {
   beforeStrokes,
@@ -64,6 +64,9 @@ interface Earlier {
   wet: boolean;
 }
 
+/** What a product leaves that is worked against by whatever comes next. */
+const CHEMICAL: readonly Residue[] = ['solvent', 'alkali', 'acid', 'bleach', 'alcohol'];
+
 /** Between two strokes that must not meet: what is cleared away, its proof, and drying. */
 function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], s: Surface): StepSpec[] {
   const at = `${x.kind}.${x.methodId}${x.half === 'coarse' ? '.coarse' : ''}`;
@@ -81,6 +84,27 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], s: Surface): Ste
         amounts: [],
         gates: [cleanGate(`clean.${clear}.before.${at}`, clear, s)],
         because: [why(rule, source, { first: first.id, then: m.id }, 'care', 'hazard'), why(RINSE_WORDS[clear], 'trade-strip')],
+      });
+      e.cleared = true;
+    }
+  }
+  // What a stroke leaves behind comes off, and is proved gone, before the next tool: of the same product, once at its end. Law O1.
+  for (const e of earlier) {
+    if (e.cleared || e.method.id === m.id) continue;
+    for (const clear of e.method.leaves) {
+      if (!CHEMICAL.includes(clear) || out.has(clear)) continue;
+      out.set(clear, {
+        id: `between.${clear}.${at}`,
+        kind: 'rinse',
+        title: why('step.between', 'trade-strip', { then: x.methodId, residue: clear }),
+        handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
+        waitH: DRY_BETWEEN,
+        amounts: [],
+        gates: [cleanGate(`clean.${clear}.before.${at}`, clear, s)],
+        because: [
+          why('order.ownRemoval', 'trade-strip', { first: e.method.id, then: m.id }, 'care'),
+          why(RINSE_WORDS[clear], 'trade-strip'),
+        ],
       });
       e.cleared = true;
     }
@@ -196,7 +220,8 @@ const saltsRinse = (s: Surface, areaM2: number): StepSpec =>
 
 const times = (r: Range, by: Range): Range => ({ low: r.low * by.low, high: r.high * by.high });
 
-function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
+/** @returns the strokes, and which of the products are still on it when the last of them is done */
+function removeSteps({ s, choice, lead }: Inputs): { readonly strokes: StepSpec[]; readonly left: ReadonlySet<Residue> } {
   const { strokes, apart } = choice.sequence;
   const earlier: Earlier[] = [];
   let soaking: string | null = null;
@@ -207,7 +232,7 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
     cleaned.add(x.kind);
     return id;
   };
-  return strokes.flatMap((x, i): StepSpec[] => {
+  const made = strokes.flatMap((x, i): StepSpec[] => {
     const m = methodById(x.methodId);
     if (!m.disturbs && !COVERS.includes(m.id)) return [];
     const between = betweenSteps(x, m, earlier, s);
@@ -283,6 +308,7 @@ function removeSteps({ s, choice, lead }: Inputs): StepSpec[] {
       },
     ];
   });
+  return { strokes: made, left: new Set(earlier.flatMap((e) => (e.cleared ? [] : e.method.leaves))) };
 }
 
 /** Rust in spots, ISO 4628-3: less than a face of it. */
@@ -450,9 +476,11 @@ function plannedSteps(input: Inputs): StepSpec[] {
     gates: dampGates,
   });
 
-  steps.push(...serviceStep(input, 'before'), ...beforeStrokes(input), ...washStep(input), ...removeSteps(input));
+  const { strokes, left } = removeSteps(input);
+  steps.push(...serviceStep(input, 'before'), ...beforeStrokes(input), ...siliconeSteps(input), ...washStep(input), ...strokes);
 
   for (const residue of coating.residues) {
+    if (CHEMICAL.includes(residue) && !left.has(residue)) continue;
     step({
       id: `rinse.${residue}`,
       kind: 'rinse',
@@ -506,12 +534,15 @@ function plannedSteps(input: Inputs): StepSpec[] {
     ],
   });
   const glazed = s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
+  const puttied =
+    picks.some((m) => m.takes.includes('putty')) || input.repairs.some((r) => r.repair.value === 'rePutty' || r.repair.value === 'reglaze');
   // Whole metal has nothing to fill.
   if (!metal || glazed || s.conditions.includes('openJoints'))
     step({
       id: 'repair',
       kind: 'repair',
-      title: why(glazed ? 'step.repair' : 'step.repairPlain', 'trade-prime', {}),
+      // Putty that has its own step, or that nobody has cleared of asbestos, is not touched by this one.
+      title: why(glazed && !isPresent(ctx.asbestos.putty.value) && !puttied ? 'step.repair' : 'step.repairPlain', 'trade-prime', {}),
       handsOnH: smallFilling(s, areaM2),
       because: [
         ...(s.finish === null ? [] : [finishWords(s, ctx)]),

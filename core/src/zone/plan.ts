@@ -40,6 +40,8 @@ export interface ZoneMember {
 /** What a zone knows of the job beside its surfaces. */
 export interface ZoneGiven extends ZoneContext {
   readonly assisted: boolean;
+  /** A child under six lives there: wipes by a lab are offered, whoever pays. */
+  readonly childLivesHere: boolean;
   readonly minorWork: boolean | null;
   readonly goesAnyway: readonly string[];
   /** What runs beside the work in any of its rooms. */
@@ -186,6 +188,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           crew: view.setup.crew ?? settings.crew,
           shiftH,
           assisted: given.assisted,
+          childLivesHere: given.childLivesHere,
           minorWork: given.minorWork,
           goesAnyway: given.goesAnyway,
           services: given.services,

@@ -41,6 +41,7 @@ export interface ZoneWork {
   readonly crew: number;
   readonly shiftH: number;
   readonly assisted: boolean;
+  readonly childLivesHere: boolean;
   /** All of it is minor work; null: no such class. */
   readonly minorWork: boolean | null;
   readonly goesAnyway: readonly string[];
@@ -258,7 +259,22 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   return steps;
 }
 
-function verifyStep({ ctx: { rulebook, place }, needs, protection }: ZoneWork): StepSpec {
+/** A floor and a sill of each window, one more of the floor outside the zone. Common practice, no published source. */
+const CHILD_WIPES = 2;
+function childWipes({ ctx: { settings }, childLivesHere }: ZoneWork, sills: number): Reason[] {
+  if (!childLivesHere) return [];
+  const count = CHILD_WIPES + sills;
+  return [
+    why('verify.childWipes', 'cfr24-35.1340', { count, money: measure(count * settings.testPrices.chip, settings.pricesIn) }, 'care'),
+  ];
+}
+
+function verifyStep(z: ZoneWork): StepSpec {
+  const {
+    ctx: { rulebook, place },
+    needs,
+    protection,
+  } = z;
   const section: Limit = rulebook.floorSectionBelow;
   const outside = place === 'outside';
   const card = rulebook.verifiedBy === 'card';
@@ -272,7 +288,7 @@ function verifyStep({ ctx: { rulebook, place }, needs, protection }: ZoneWork): 
     amounts: outside
       ? []
       : [{ what: 'wipeCloths', amount: measure(clothsForFloor(protection.sheetLaidM2.value, section) + sills, 'pieces') }],
-    because: outside ? [] : [why(card ? 'verify.card' : 'verify.cloth', source, { limit: section.is })],
+    because: outside ? [] : [...childWipes(z, sills), why(card ? 'verify.card' : 'verify.cloth', source, { limit: section.is })],
     gates: [gate('verified', 'cleanUp', why(outside ? 'gate.nothingVisible' : card ? 'gate.cardPasses' : 'gate.clothsClean', source))],
   });
 }

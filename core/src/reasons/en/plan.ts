@@ -262,6 +262,7 @@ export const PLAN = {
   'coat.interval': { says: '{low} to {high} between coats at about {at}; cold and damp stretch it. The data sheet rules.' },
 
   // Order of removal
+  'order.ownRemoval': { says: 'What {first} leaves comes off and is proved gone before {then}.' },
   'order.messyFirst': { says: '{first} on {part} work goes before {then}: stripper drips onto what lies below, so clean parts come last.' },
   'order.noHeatOnSolvent': { says: '{first} and {then} on one piece: no heat, flame or spark until every trace of solvent has gone.' },
   'order.topDown': { says: '{first} on {part} work first: it drips onto mouldings and flats, which come after.' },
@@ -423,6 +424,7 @@ export const PLAN = {
   'clean.insideUk': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it; then {beyond} beyond, high to low, vacuum of the class that is listed, and wet wipe.' },
   'clean.outside': { says: 'Chips up, mist the sheet, fold it dirty side in, bag it. Clean up before any rain.' },
   'release.signLast': { says: 'The sign comes down last: until everything has passed, nobody but the crew goes in.' },
+  'verify.childWipes': { says: 'A child under six lives here: offer dust wipes read by a lab, {count} at about {money}. A cloth that looks clean tells less.' },
   'verify.card': { says: 'One wet cloth for each sill in the area, and for each part of floor and counter of less than {limit}. Darker than the card: clean and wipe again. Fails twice: wait an hour or until dry, whichever is longer, then one dry cloth.' },
 
   'verify.cloth': { says: 'A fresh damp cloth for each sill and each floor part of less than {limit}. UK rules set no wipe limit: ask for dust wipes at a lab where small children live.' },
