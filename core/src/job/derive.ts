@@ -570,6 +570,24 @@ function minorWorkOf(
   );
 }
 
+/** What the plan proposes counts as what somebody chose: a window that it takes out is no minor work either. */
+function withWindowsOut(spaces: readonly SpacePlan[], surfaces: readonly Made[], facts: JobFacts): readonly SpacePlan[] {
+  const elements = new Map(facts.surfaces.map((s) => [s.id, s.element]));
+  const out = new Set(
+    surfaces
+      .filter(
+        ({ plan: p }) =>
+          isWindow(elements.get(p.surfaceId)!) &&
+          p.choice.parts.some((x) => x.selected.value !== null && methodById(x.selected.value).removesPiece),
+      )
+      .map(({ plan: p }) => p.spaceId),
+  );
+  if (out.size === 0) return spaces;
+  return spaces.map((s) =>
+    out.has(s.spaceId) && s.minorWork.value === true ? { ...s, minorWork: answer(false, why('minor.window', 'cfr40-745.83')) } : s,
+  );
+}
+
 /** Of all surfaces, the one whose next act comes earliest in the order of work. */
 function nextOnJob(facts: JobFacts, surfaces: readonly Made[]): JobPlan['next'] {
   if (!facts.spaces.some((s) => s.removedAt === null)) return { act: 'addSpace', surfaceId: null, because: [] };
@@ -637,7 +655,7 @@ function summarise(
     jobId: facts.job.id,
     rulebook: rulebook.id,
     edition: rulebook.edition,
-    spaces,
+    spaces: withWindowsOut(spaces, surfaces, facts),
     zones,
     surfaces: surfaces.map((x) => x.plan),
     totals: { ...totals, lines },

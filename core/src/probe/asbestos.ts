@@ -341,7 +341,9 @@ function stateOf({ kind, year, needed, taken, places }: AreaFacts, rulebook: Rul
   const spread = Math.min(needed, places.size);
   if (seen < spread)
     return { value: base.value, because: [why('asbestos.oneCorner', rulebook.sources.asbestosCount, { seen, spread }), ...base.because] };
-  return answer<HazardState>('notFound', why('asbestos.allNegative', rulebook.sources.asbestosAll, { count, needed }));
+  // What was seen under the limit is told with its number and what still binds. Law E7.
+  const seenLow = judged.filter((j) => j.says === 'none' && j.trace).map((j) => j.reason);
+  return answer<HazardState>('notFound', ...seenLow, why('asbestos.allNegative', rulebook.sources.asbestosAll, { count, needed }));
 }
 
 /** What an area weighs of a surface. */

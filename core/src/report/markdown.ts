@@ -108,7 +108,7 @@ function stepLines(steps: SurfaceReport['steps']): string[] {
 
 function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
   const pr = z.protection;
-  const out = ['', `### ${z.name}`, '', `**${z.hazards.length === 0 ? 'No hazard is disturbed' : 'Reaches'}**`];
+  const out = ['', `### ${z.name}`, '', `**${z.reachesNothing ?? 'Reaches'}**`];
   for (const h of z.hazards) out.push(`- ${h.name}: ${h.surfaces.join(', ')}`);
   out.push(because(pr.needed.because));
   if (pr.needed.value) {
@@ -282,6 +282,8 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
       out.push(
         `| ${x.number}${x.numberTwice ? ' (number twice)' : ''} | ${say(x.hazard)} | ${x.space}, ${x.surface} | ${say(x.state)} | ${x.dueAt?.slice(0, 10) ?? ''} | ${x.verdict === null ? '' : x.answer}${x.answersDiffer ? ' (answers differ)' : ''} |`,
       );
+    for (const x of v.register.samples)
+      if (x.verdict === 'low' || x.verdict === 'found') out.push(`- ${x.number}: ${x.because.map((r) => r.says).join(' ')}`);
     out.push('', `Tests so far: ${money(v.register.money)}.`);
   }
   for (const k of v.instruments)

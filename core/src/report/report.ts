@@ -17,7 +17,7 @@ import { taskWears } from '../protect';
 import { SIGN_DATA, SIGN_ROLES, signsAt, type SignRole } from '../sign';
 import { FINISH, finishOf } from '../repair';
 import { checkUnit, defectSize, type Step } from '../work';
-import type { ZonePlan } from '../zone';
+import { nothingReached, type ZonePlan } from '../zone';
 import { STREAMS, wasteOf } from '../waste';
 import { comparisonReport, trialReport } from './choosing';
 import { NOTICE, reporter, type Reporter } from './reporter';
@@ -117,6 +117,7 @@ function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporte
   return {
     id: z.zoneId,
     name: z.name,
+    reachesNothing: nothingReached(z),
     kind: z.kind,
     surfaces: z.surfaceIds,
     /** Worked in this order, from above down. */

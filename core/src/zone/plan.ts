@@ -248,6 +248,10 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
   };
 }
 
+/** What a zone whose strokes reach nothing says of itself; null: it names what they reach. The same on screen and paper. */
+export const nothingReached = ({ hazards, asbestosBeside }: Pick<ZonePlan, 'hazards' | 'asbestosBeside'>): string | null =>
+  hazards.length > 0 ? null : asbestosBeside.length > 0 ? 'What may hold asbestos is left alone' : 'Ordinary care: no hazard is stirred up';
+
 /** The steps of one surface with those of its zone around them, in the order in which they are done. */
 export function stepsAround(own: readonly StepSpec[], surfaceId: string, zone: ZoneMade): Step[] {
   const mine = placed(own, surfaceId, zone.plan.zoneId, zone.standing);

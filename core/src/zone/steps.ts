@@ -261,11 +261,16 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
 
 /** A floor and a sill of each window, one more of the floor outside the zone. Common practice, no published source. */
 const CHILD_WIPES = 2;
-function childWipes({ ctx: { settings }, childLivesHere }: ZoneWork, sills: number): Reason[] {
+function childWipes({ ctx: { settings, rulebook }, childLivesHere }: ZoneWork, sills: number): Reason[] {
   if (!childLivesHere) return [];
   const count = CHILD_WIPES + sills;
   return [
-    why('verify.childWipes', 'cfr24-35.1340', { count, money: measure(count * settings.testPrices.chip, settings.pricesIn) }, 'care'),
+    why(
+      'verify.childWipes',
+      rulebook.id === 'us' ? 'cfr24-35.1340' : 'trade-contain',
+      { count, money: measure(count * settings.testPrices.chip, settings.pricesIn) },
+      'care',
+    ),
   ];
 }
 

@@ -8,6 +8,7 @@ import {
   formatWork,
   many,
   measure,
+  nothingReached,
   ownKit,
   roundForReading,
   bookOf,
@@ -42,8 +43,12 @@ const CARE = {
   growth: { title: 'Growth: keep it in while it is cleaned', label: 'Growth is kept in' },
   silica: { title: 'Dust of stone: keep it in', label: 'Dust of stone is kept in' },
   leaveAlone: { title: 'Leave it alone', label: 'Asbestos is not ruled out in it' },
-  ordinary: { title: 'Neither lead nor asbestos is disturbed', label: 'Neither lead nor asbestos is disturbed' },
-} as const;
+  ordinary: { title: 'No lead or asbestos work', label: 'No lead or asbestos work' },
+};
+/** Low lead asks for a mask and washing, and for none of what lead paint asks. */
+const LOW_LEAD = { title: 'A little lead: mask for dust, wash, HEPA', label: 'Dust or fume of a little lead is made' };
+const careOf = ({ protection: { care }, hazards }: ZonePlan) =>
+  care === 'ordinary' && hazards.some((h) => h.kind === 'leadLow') ? LOW_LEAD : CARE[care];
 
 export function ProtectStage({ facts, surface, plan }: StageProps) {
   const units = useUnits();
@@ -60,10 +65,10 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
       <Column>
         <Panel title={zone.name} aside={`one zone, ${count} ${count === 1 ? 'surface' : 'surfaces'}`} testID="zone">
           <View className="gap-1 bg-panel px-3 py-2">
-            <Words look="row">{p.fibres && p.care === 'lead' ? 'Lead, and asbestos work by trained people' : CARE[p.care].title}</Words>
+            <Words look="row">{p.fibres && p.care === 'lead' ? 'Lead, and asbestos work by trained people' : careOf(zone).title}</Words>
             <Words>
-              {zone.hazards.length === 0
-                ? 'No hazard is disturbed.'
+              {nothingReached(zone) !== null
+                ? `${nothingReached(zone)}.`
                 : `Reaches ${zone.hazards.map((h) => say(`reach.${h.kind}`)).join(', ')}.`}
             </Words>
             {first ? <Words look="strong">{`${settingUp ? 'First' : 'Next check'}: ${sentence(first, units)}.`}</Words> : null}
@@ -182,7 +187,7 @@ function TheArea({ facts, zone }: { readonly facts: JobFacts; readonly zone: Zon
         />
         {open ? (
           <>
-            <AnswerRow label={CARE[p.care].label} because={p.needed.because} />
+            <AnswerRow label={careOf(zone).label} because={p.needed.because} />
             {zone.air ? (
               <AnswerRow
                 label="Suction"

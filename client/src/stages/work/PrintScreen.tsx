@@ -388,8 +388,8 @@ function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: n
     <section>
       <h2>{`Work zone: ${z.name}`}</h2>
       <p>
-        {z.hazards.length === 0
-          ? 'No hazard is disturbed.'
+        {z.reachesNothing !== null
+          ? `${z.reachesNothing}.`
           : `Reaches ${z.hazards.map((h) => `${h.name} (${h.surfaces.join(', ')})`).join('; ')}.`}
         <Refs of={zoneReasons(z)} />
       </p>
