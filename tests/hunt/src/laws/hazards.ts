@@ -59,7 +59,8 @@ function openToTrained({ facts, settings, plans }: Run, s: Surface, plan: Surfac
   const people = (settings.people ?? []).filter((p) => p.removedAt === null).flatMap((p) => p.certificates);
   if (!people.some((c) => c.kind === 'asbestosTrained' && c.until !== null && Date.parse(c.until) >= Date.parse(day))) return false;
   if (s.element === 'pipeLagging' || s.element === 'heaterBoard') return false;
-  if (does.wet !== true || does.motor || does.dryHand || does.hot || does.flame || does.blast || does.mains || does.to === 'out')
+  // Taken out whole, wet and wrapped, it is the same class of work.
+  if (does.to !== 'out' && (does.wet !== true || does.motor || does.dryHand || does.hot || does.flame || does.blast || does.mains))
     return false;
   if ((does.brings ?? []).some((a) => a === 'alkali' || a === 'acid')) return false;
   // What is worked in the room together is one repair; what is joined to it is looked at elsewhere.
@@ -117,10 +118,23 @@ export const HAZARDS_LAWS: readonly Law[] = [
     if (!cuts(does)) return false;
     const { coat, below, putty } = plan.asbestos;
     if (present(coat.value) && !openToTrained(run, s, plan, does)) return `asbestos ${coat.value} in the coat`;
+    // The piece goes with its putty and with what it is made of. Law H11.
+    if (does.to === 'out' && (present(below.value) || present(putty.value)) && !openToTrained(run, s, plan, does))
+      return 'asbestos in what goes out with the piece';
     if (does.to !== 'out' && present(below.value) && meets(does.to, s)) return `asbestos ${below.value} below`;
     if (present(putty.value) && (does.putty || (part.kind === 'besideGlass' && does.to !== 'out' && meets(does.to, s))))
       return `asbestos ${putty.value} in the putty`;
     return false;
+  }),
+  never('H11', 'what may hold asbestos is sealed or covered by trained people only', ({ s, plan, does }, run) => {
+    if (does.closes !== true || !present(plan.asbestos.coat.value)) return false;
+    const day = run.facts.job.startOn ?? `${THIS_YEAR}-01-01`;
+    const trained = (run.settings.people ?? []).some(
+      (p) =>
+        p.removedAt === null &&
+        p.certificates.some((c) => c.kind === 'asbestosTrained' && c.until !== null && Date.parse(c.until) >= Date.parse(day)),
+    );
+    return trained && s.element !== 'pipeLagging' && s.element !== 'heaterBoard' ? false : `asbestos ${plan.asbestos.coat.value} in it`;
   }),
   {
     id: 'H2b',

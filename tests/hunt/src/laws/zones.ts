@@ -156,12 +156,22 @@ const keptInTooLittle = (run: Run): string[] =>
     return wanted.filter(([, is, has]) => is && !has).map(([what]) => `${z.name}: ${what}`);
   });
 
+/** A coat of it is cut, sealed or covered, or the piece goes out with whatever of it may hold asbestos. Law H11. */
+function isOnAsbestos(p: SurfacePlan): boolean {
+  const picked = p.choice.parts
+    .flatMap((part) => [part.selected.value, ...part.also.map((a) => a.value)])
+    .flatMap((id) => (id === null ? [] : [DOES[id]]));
+  const { coat, below, putty } = p.asbestos;
+  if (present(coat.value) && picked.some((d) => d.to !== 'nothing' || d.closes === true)) return true;
+  return picked.some((d) => d.to === 'out') && (present(below.value) || present(putty.value));
+}
+
 /** Where a stroke goes into a coat that may hold asbestos. 29 CFR 1926.1101(g)(9), (h), (j), (k); CAR 2012. */
 const fibresLoose = (run: Run): string[] =>
   run.job.zones.flatMap((z) => {
     const into = z.surfaceIds.filter((id) => {
       const p = run.plans.get(id);
-      return p !== undefined && present(p.asbestos.coat.value) && strokesOf(p).length > 0;
+      return p !== undefined && isOnAsbestos(p);
     });
     if (into.length === 0) return z.protection.fibres ? [`${z.name}: set up for fibres that nobody frees`] : [];
     const { care, fibres, respirator, kit, needed } = z.protection;
@@ -210,7 +220,7 @@ function unsafeBeside(run: Run): string[] {
 /** Feet are exact: 7 ft and 20 ft; a mist under UK rules 2 m and 6 m. */
 const MIST_M = { us: { can: 2.1336, lowPressure: 2.1336, airless: 6.096 }, uk: { can: 2, lowPressure: 2, airless: 6 } } as const;
 /**
- * Before a side that is guarded: what lies within 20 ft (6.1 m under UK rules), and what nobody measured; before one that is sprayed what its
+ * Before a side that is guarded, or from which anything runs off: what lies within 20 ft (6.1 m under UK rules), and what nobody measured; before one that is sprayed what its
  * mist reaches; a scaffold wherever anything is done.
  */
 function liesNear(run: Run, z: ZonePlan, worked: boolean): (readonly [string, boolean])[] {
@@ -218,7 +228,14 @@ function liesNear(run: Run, z: ZonePlan, worked: boolean): (readonly [string, bo
   const mists = mistsOf(run, z).map(({ l }) => MIST_M[facts.job.rulebook][l.way as keyof (typeof MIST_M)['us']]);
   const sealed = facts.job.rulebook === 'uk' ? 6.1 : 6.096;
   const there = z.kind === 'elevation' ? facts.spaces.filter((x) => z.spaceIds.includes(x.id)).flatMap((x) => x.nearby) : [];
-  const within = Math.max(z.surfaceIds.length > 0 && z.protection.needed.value ? sealed : 0, ...mists);
+  const members = z.surfaceIds.flatMap((id) => run.plans.get(id) ?? []).filter(isWorked);
+  // Water and what is in it runs off, with lead in it or without.
+  const runs = members.some(
+    (p) =>
+      strokesOf(p).some((d) => d.wet === true || d.laid === true || d.brings !== undefined) ||
+      p.work.steps.some((st) => !st.shared && (st.kind === 'wash' || st.kind === 'rinse')),
+  );
+  const within = Math.max(z.surfaceIds.length > 0 && (z.protection.needed.value || runs) ? sealed : 0, ...mists);
   return NEARBY.map((what) => [
     `protect/near.${what}`,
     worked && there.some((n) => n.what === what && (what === 'scaffold' || (within > 0 && (n.outM === null || n.outM <= within)))),

@@ -6,6 +6,11 @@ import type { JobFacts, Reading, Sample, Surface } from '../../../../core/src/fa
 import { standing } from './evidence';
 
 const SUSPECTED_BEFORE = { us: 1990, uk: 2000 } as const;
+/** From when such materials were sold: history of the trade, from memory. It clears a piece of a year of its own, with how that is known. */
+const SOLD_FROM: Readonly<Record<'us' | 'uk', Readonly<Record<string, number>>>> = {
+  us: { lagging: 1870, bitumenCoat: 1910, plaster: 1920, heaterBoard: 1930, jointCompound: 1940, texturedCoat: 1940, putty: 1930 },
+  uk: { lagging: 1880, bitumenCoat: 1910, plaster: 1920, heaterBoard: 1935, jointCompound: 1950, texturedCoat: 1950, putty: 1930 },
+};
 const PLASTERS = ['limePlaster', 'gypsumPlaster', 'board'];
 const SQ_FT = 0.09290304;
 
@@ -23,23 +28,29 @@ interface Held {
   readonly lies: Lies;
   readonly year: number | null;
   readonly look: string;
+  /** Its own, with how that is known; null: nobody wrote that down. */
+  readonly proven: number | null;
 }
 /** What it is made of that may hold asbestos, by what is recorded now. */
 function heldBy(s: Surface, facts: JobFacts): Held[] {
   const year = yearOf(s, facts);
-  const out: Held[] = [];
+  const known = s.yearHow.replace(/[^\p{L}]/gu, '').length >= 3;
+  const out: Omit<Held, 'proven'>[] = [];
+  const ofCoat = new Map<Omit<Held, 'proven'>, number | null>();
   const piece = s.element === 'pipeLagging' || s.element === 'heaterBoard';
   for (const l of s.layers.filter((x) => x.removedAt === null)) {
     const own = l.yearApplied ?? year;
-    if (l.binder === 'textured') out.push({ kind: 'texturedCoat', lies: 'coat', year: own, look: l.look });
-    if (l.binder === 'bitumen') out.push({ kind: 'bitumenCoat', lies: 'coat', year: own, look: l.look });
+    const held = { lies: 'coat', year: own, look: l.look } as const;
+    if (l.binder === 'textured') out.push({ kind: 'texturedCoat', ...held });
+    if (l.binder === 'bitumen') out.push({ kind: 'bitumenCoat', ...held });
+    if (l.binder === 'textured' || l.binder === 'bitumen') ofCoat.set(out.at(-1)!, l.yearApplied);
   }
   if (s.element === 'pipeLagging') out.push({ kind: 'lagging', lies: 'coat', year, look: '' });
   else if (s.element === 'heaterBoard') out.push({ kind: 'heaterBoard', lies: 'coat', year, look: '' });
   else if (s.material === 'board') out.push({ kind: 'jointCompound', lies: piece ? 'coat' : 'below', year, look: '' });
   else if (PLASTERS.includes(s.material)) out.push({ kind: 'plaster', lies: 'below', year, look: s.material });
   if (s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass')) out.push({ kind: 'putty', lies: 'putty', year, look: '' });
-  return out;
+  return out.map((h) => ({ ...h, proven: !known ? null : ofCoat.has(h) ? ofCoat.get(h)! : s.yearMade }));
 }
 
 type Says = 'asbestos' | 'unsure' | 'none';
@@ -78,7 +89,7 @@ export function asbestosMayBeCleared(s: Surface, facts: JobFacts): AsbestosMay[]
   const before = SUSPECTED_BEFORE[facts.job.rulebook];
   const ended = (s.past === 'stripped' || s.past === 'replaced') && s.pastWhy.replace(/[^\p{L}]/gu, '').length >= 3;
   return heldBy(s, facts)
-    .filter((h) => h.year === null || h.year < before)
+    .filter((h) => (h.year === null || h.year < before) && !(h.proven !== null && h.proven < SOLD_FROM[facts.job.rulebook][h.kind]!))
     .map((h): AsbestosMay => {
       const own = s.samples.filter((x) => x.hazard === 'asbestos' && x.suspect === h.kind && x.kind !== 'blank');
       for (const x of own) {
