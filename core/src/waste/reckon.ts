@@ -1,7 +1,7 @@
 /** How much leaves a job, by stream: from its sheet, from the coats that its strokes take off, and from what they use up. */
 import { maskKg } from '../work';
 import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from '../catalogue';
-import { asbestosStates, picksOf, worksOn, type Range } from '../choose';
+import { asbestosStates, methodsOf, picksOf, worksOn, type Range } from '../choose';
 import { baseOf } from '../coat';
 import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
 import { isLow, isPresent, type LeadPicture } from '../probe';
@@ -246,18 +246,21 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     );
 }
 
-/** @param ownH hours of the work on its surfaces, at most */
-function fromZone(zone: ZonePlan, ownH: number, settings: FirmSettings, out: Streams): void {
+/**
+ * @param ownH hours of the work on its surfaces, at most
+ * @param lowMgKg the most of low lead that falls on its sheet, mg/kg of the film
+ */
+function fromZone(zone: ZonePlan, ownH: number, lowMgKg: number, settings: FirmSettings, out: Streams): void {
   const { protection, steps } = zone;
   if (steps.length === 0) return;
-  const held: Held = { lead: protection.care === 'lead', lowMgKg: 0 };
+  const held: Held = { lead: protection.care === 'lead', lowMgKg };
   const mold = zone.hazards.some((h) => h.kind === 'mold');
   const antifoul = zone.hazards.some((h) => h.kind === 'antifoul');
   const stream: WasteStreamId = protection.fibres
     ? 'suspectAsbestos'
     : antifoul
       ? 'biocideDebris'
-      : byLaw(protection)
+      : byLaw(protection) || lowMgKg >= MAY_LEACH_MG_KG
         ? 'sheetAndChips'
         : mold
           ? 'moldDebris'
@@ -313,12 +316,15 @@ export function wasteOf(
   const out = new Streams();
   const byId = new Map(facts.surfaces.map((s) => [s.id, s]));
   const ownH = new Map<string, number>();
+  const low = new Map<string, number>();
   for (const plan of surfaces) {
     const s = byId.get(plan.surfaceId);
     if (s) fromSurface(s, plan, settings, out);
+    if (methodsOf(plan.choice).some((m) => m.disturbs))
+      low.set(plan.zoneId, Math.max(low.get(plan.zoneId) ?? 0, heldBy(plan.lead).lowMgKg));
     ownH.set(plan.zoneId, (ownH.get(plan.zoneId) ?? 0) + plan.work.handsOnH.high - plan.work.sharedH.high);
   }
-  for (const zone of zones) fromZone(zone, ownH.get(zone.zoneId) ?? 0, settings, out);
+  for (const zone of zones) fromZone(zone, ownH.get(zone.zoneId) ?? 0, low.get(zone.zoneId) ?? 0, settings, out);
   const inside = [...out.sums].map(([stream, sum]) => [stream, new Set([...IN_STREAM[stream], ...sum.agents])] as const);
   const { job } = facts;
   return WASTE_STREAMS.flatMap((stream) => {
