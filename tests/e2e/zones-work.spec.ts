@@ -185,7 +185,10 @@ test('a refusal names its way out; nobody is in two zones at once; newer rules w
   await expect(ines).toContainText('limit 40 µg/m³');
 
   await app.open(`/facts/${jobId}`);
+  // Looking is no taking over: what the older rules change is listed, and their act has a name.
   await app.id('older-edition').click();
+  await expect(app.id('edition')).toContainText('Lead dust on a floor, from which a wipe fails: 10 µg/ft² (was 5 µg/ft²)');
+  await app.id('take-edition').click();
   await expect(app.id('edition')).toContainText('Lead dust on a floor, from which a wipe fails: 5 µg/ft² (was 10 µg/ft²)');
   await app.id('take-edition').click();
   await expect(app.id('older-edition')).toBeVisible();

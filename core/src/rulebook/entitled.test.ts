@@ -87,12 +87,16 @@ test('what has run out by the first day holds the work up, and moving the first 
 test('a job stays on its edition until somebody takes the newer over, which names each limit that moves', () => {
   const old = { rulebook: 'us', edition: 'us-2021' } as const;
   expect(bookOf(old).dustAction!.floor.is.value).toBe(10);
-  expect(editionChanges(bookOf(old), RULEBOOKS.us).map((c) => [c.what, c.was.is.value, c.is.is.value])).toEqual([
+  expect(editionChanges(bookOf(old), RULEBOOKS.us).map((c) => [c.what, c.was?.is.value, c.is?.is.value])).toEqual([
     ['dustAction.floor', 10, 5],
     ['dustAction.sill', 100, 40],
     ['dustAction.trough', 400, 100],
   ]);
   expect(editionChanges(RULEBOOKS.uk, RULEBOOKS.uk)).toEqual([]);
+  // What one of them has no limit for is told both ways.
+  const added = editionChanges(RULEBOOKS.uk, RULEBOOKS.us).find((c) => c.what === 'dustAction.floor')!;
+  const gone = editionChanges(RULEBOOKS.us, RULEBOOKS.uk).find((c) => c.what === 'dustAction.floor')!;
+  expect([added.was, added.is?.is.value, gone.was?.is.value, gone.is]).toEqual([null, 5, 5, null]);
   // Of another rulebook, or of none: what held when jobs began to be pinned.
   for (const edition of [null, 'uk-2012']) expect(bookOf({ rulebook: 'us', edition }).editionId).toBe('us-2026');
   for (const all of Object.values(EDITIONS)) expect([...all].sort((a, b) => a.since.localeCompare(b.since))).toEqual(all);

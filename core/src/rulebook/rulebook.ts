@@ -300,11 +300,13 @@ export function bookFor(job: Pinned, { leadThresholdPpm }: Pick<FirmSettings, 'l
   return known;
 }
 
-/** A limit that is another one in a newer edition. */
+/** A limit that is another one in another edition. */
 export interface EditionChange {
   readonly what: string;
-  readonly was: Limit;
-  readonly is: Limit;
+  /** Null: it had none. */
+  readonly was: Limit | null;
+  /** Null: it has none any more. */
+  readonly is: Limit | null;
 }
 
 const isLimit = (x: unknown): x is Limit => typeof x === 'object' && x !== null && 'is' in x && 'source' in x;
@@ -317,12 +319,12 @@ function limitsIn(x: object, at: string): [string, Limit][] {
   });
 }
 
-/** What a newer edition puts in place of what a job stands on. */
+/** What another edition puts in place of what a job stands on, adds and leaves out. */
 export function editionChanges(was: Rulebook, is: Rulebook): EditionChange[] {
-  const before = new Map(limitsIn(was, ''));
-  return limitsIn(is, '').flatMap(([what, now]) => {
-    const then = before.get(what);
-    return then !== undefined && (then.is.value !== now.is.value || then.is.unit !== now.is.unit) ? [{ what, was: then, is: now }] : [];
+  const [before, after] = [new Map(limitsIn(was, '')), new Map(limitsIn(is, ''))];
+  return [...new Set([...before.keys(), ...after.keys()])].flatMap((what) => {
+    const [then, now] = [before.get(what) ?? null, after.get(what) ?? null];
+    return then?.is.value === now?.is.value && then?.is.unit === now?.is.unit ? [] : [{ what, was: then, is: now }];
   });
 }
 

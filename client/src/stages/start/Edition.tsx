@@ -1,59 +1,87 @@
-/** The edition of the rules on which a job stands: a newer one says what it would change here, and is taken over by a person. */
-import { useMemo } from 'react';
+/** The edition of the rules on which a job stands: another one says what it would change here, and is taken over by a person, both ways. */
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { bookOf, editionChanges, EDITIONS, formatMeasure, say, type FirmSettings, type JobFacts } from '@roughsill/core';
+import {
+  bookOf,
+  editionChanges,
+  EDITIONS,
+  formatMeasure,
+  say,
+  type FirmSettings,
+  type JobFacts,
+  type Limit,
+  type Rulebook,
+} from '@roughsill/core';
 import { Button, useUnits, Words } from '../../kit';
 import { cap } from '../../kit/text';
 import { commit, set, useAppDispatch } from '../../store';
 import { ChangedPanel } from '../ChangedPanel';
 
 export function Edition({ facts, settings }: { readonly facts: JobFacts; readonly settings: FirmSettings }) {
-  const dispatch = useAppDispatch();
-  const units = useUnits();
   const { job } = facts;
   const all = EDITIONS[job.rulebook];
   const stands = bookOf(job);
   const newer = all.filter((b) => b.since > stands.since).at(-1);
   const older = all.filter((b) => b.since < stands.since).at(-1);
-  const then = useMemo(() => (newer ? { ...facts, job: { ...facts.job, edition: newer.editionId } } : facts), [facts, newer]);
-  const was = useMemo(() => ({ facts, settings }), [facts, settings]);
-  const take = (id: string, since: string) =>
-    dispatch(commit(job.id, [set('job', job.id, { edition: id })], `Rules in force from ${since}`));
+  const [back, setBack] = useState(false);
   return (
     <View className="gap-2" testID="edition">
       <Words look="note">{`${stands.edition}.`}</Words>
       {newer ? (
-        <View className="gap-2 border-l-8 border-ochre bg-panel px-3 py-2">
-          <Words look="strong">{`Newer rules are in force from ${newer.since}. This job stands on those from ${stands.since} until somebody takes the newer over.`}</Words>
-          {editionChanges(stands, newer).map((c) => (
-            <Words
-              key={c.what}
-            >{`${cap(say(`limit.${c.what}`))}: ${formatMeasure(c.is.is, units)} (was ${formatMeasure(c.was.is, units)})`}</Words>
-          ))}
-          <ChangedPanel
-            title="What it would change on this job"
-            aside="nothing is changed yet"
-            was={was}
-            facts={then}
-            settings={settings}
-          />
-          <Button
-            look="main"
-            label={`Take over the rules from ${newer.since}`}
-            onPress={() => take(newer.editionId, newer.since)}
-            className="self-start"
-            testID="take-edition"
-          />
-        </View>
-      ) : older ? (
-        <Button
-          look="quiet"
-          flush
-          label={`This job was begun under the rules from ${older.since}`}
-          onPress={() => take(older.editionId, older.since)}
-          testID="older-edition"
+        <Change
+          facts={facts}
+          settings={settings}
+          to={newer}
+          says={`Newer rules are in force from ${newer.since}. This job stands on those from ${stands.since} until somebody takes the newer over.`}
+          act={`Take over the rules from ${newer.since}`}
+          testID="take-edition"
         />
+      ) : older && back ? (
+        <Change
+          facts={facts}
+          settings={settings}
+          to={older}
+          says={`The rules from ${older.since} bind only a job that was begun under them. What they change here:`}
+          act={`Go back to the rules from ${older.since}`}
+          testID="take-edition"
+        />
+      ) : older ? (
+        <Button look="quiet" flush label={`See the rules from ${older.since}`} onPress={() => setBack(true)} testID="older-edition" />
       ) : null}
+    </View>
+  );
+}
+
+interface ChangeProps {
+  readonly facts: JobFacts;
+  readonly settings: FirmSettings;
+  readonly to: Rulebook;
+  readonly says: string;
+  readonly act: string;
+  readonly testID: string;
+}
+/** An edition changes by an act of its own, beside all that it changes. */
+function Change({ facts, settings, to, says, act, testID }: ChangeProps) {
+  const dispatch = useAppDispatch();
+  const units = useUnits();
+  const { job } = facts;
+  const then = useMemo(() => ({ ...facts, job: { ...facts.job, edition: to.editionId } }), [facts, to]);
+  const was = useMemo(() => ({ facts, settings }), [facts, settings]);
+  const limit = (x: Limit | null) => (x === null ? 'none' : formatMeasure(x.is, units));
+  return (
+    <View className="gap-2 border-l-8 border-ochre bg-panel px-3 py-2">
+      <Words look="strong">{says}</Words>
+      {editionChanges(bookOf(job), to).map((c) => (
+        <Words key={c.what}>{`${cap(say(`limit.${c.what}`))}: ${limit(c.is)} (was ${limit(c.was)})`}</Words>
+      ))}
+      <ChangedPanel title="What it would change on this job" aside="nothing is changed yet" was={was} facts={then} settings={settings} />
+      <Button
+        look="main"
+        label={act}
+        onPress={() => dispatch(commit(job.id, [set('job', job.id, { edition: to.editionId })], `Rules in force from ${to.since}`))}
+        className="self-start"
+        testID={testID}
+      />
     </View>
   );
 }
