@@ -52,7 +52,7 @@ test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload;
   await app.pick('swab', 'unchanged');
   await app.pick('control', 'worked');
   await app.id('save-reading').click();
-  await expect(app.id('section')).toHaveAttribute('aria-label', /acrylic, white, lead not found; oil paint, green, lead assumed/);
+  await expect(app.id('section')).toHaveAttribute('aria-label', /acrylic, white, lead low; oil paint, green, lead assumed/);
   await expect(app.id('next-test')).toContainText('Cut a notch through all coats');
   // A notch through all coats finds it in the third.
   await app.id('record-spot').click();

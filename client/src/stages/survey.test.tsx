@@ -133,7 +133,7 @@ describe('a sample', () => {
     expect(screen.getByText('State the unit: %, ppm or mg/cm².')).toBeTruthy();
     fireEvent.change(screen.getByTestId('answer-unit'), { target: { value: 'mass%' } });
     fireEvent.click(screen.getByTestId('save-answer'));
-    expect(screen.getByText('lead: 0.7 %, found')).toBeTruthy();
+    expect(screen.getByText('answered: 0.7 %, found')).toBeTruthy();
     expect(planOf(facts()).surfaces.find((p) => p.surfaceId === 'qp-plinth')!.lead.overall.value).toBe('found');
   });
   test('whose number is used twice says so, and is renumbered in place', () => {

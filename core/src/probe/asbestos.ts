@@ -10,7 +10,7 @@ import { convert, measure, type Measure } from '../units/units';
 import { stackOf } from './stack';
 import { isPresent, strictest, type HazardState } from './state';
 import type { SampleAnswer } from './result';
-import { standingAt, worseRung, type Low, type Standing } from './rung';
+import { standingAt, worse, type Low, type Standing } from './rung';
 import { seeded } from './seeded';
 import { meantBack, saysSomething, standingReadings } from './standing';
 
@@ -504,7 +504,7 @@ export function asbestosPicture(
     below,
     putty,
     overall: pick(() => true),
-    standing: suspects.map((x) => areaFor(x)?.standing ?? NO_ASBESTOS.standing).reduce(worseRung),
+    standing: suspects.map((x) => areaFor(x)?.standing ?? NO_ASBESTOS.standing).reduce(worse),
     trace: suspects.some((x) => areaFor(x)?.trace === true),
     licensed: suspects.some((x) => SUSPECTS[x.kind].licensedUk && isPresent(areaFor(x)?.state.value ?? 'unknown')),
   };

@@ -8,7 +8,7 @@ export {
   RUNGS,
   standingAt,
   standingText,
-  worseRung,
+  worse,
   type HazardWord,
   type Rung,
   type Standing,

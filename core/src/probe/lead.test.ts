@@ -58,6 +58,11 @@ describe('lead-based paint: at or above 1.0 mg/cm2, 0.5 % or 5,000 ppm', () => {
     expect(lead.standing.rung).toBe(rung);
     expect(lead.overall.value === 'notFound').toBe(rung !== 'present');
   });
+  test('one coat found and the rest assumed: the whole is found, with its number', () => {
+    const lead = leadOf(withReadings({ kind: 'lab', value: 1.2, unit: 'mass%', reachedLayerIds: ['coat-2'], toSubstrate: false }));
+    expect(lead.coats.map((c) => c.standing.word)).toEqual(['assumed', 'assumed', 'found']);
+    expect(lead.standing).toMatchObject({ word: 'found', measured: measure(1.2, 'mass%') });
+  });
   test('the firm may set another threshold under UK rules, and none under US rules', () => {
     const chip = withReadings({ kind: 'lab', value: 500, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true });
     const at = (rulebook: 'us' | 'uk') => leadOf(chip, { job: { rulebook }, settings: { leadThresholdPpm: 200 } }).overall.value;

@@ -7,7 +7,7 @@ import { measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { judgeReading, type ReadingVerdict } from './reading';
 import { isLeadReading, reachIsUnknown, reachOf, saysSomething, standingOf, standingReadings, type Reach } from './standing';
-import { standingAt, worseRung, type Standing } from './rung';
+import { standingAt, worse, type Standing } from './rung';
 import { type StackCoat } from './stack';
 import { isPresent, stricter, strictest, type HazardState } from './state';
 import { NO_INSTRUMENTS, type InstrumentBook } from './xrf';
@@ -357,7 +357,7 @@ export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: 
     };
   }
   const state = strictest(coats.map((c) => c.state));
-  const standing = coats.map((c) => c.standing).reduce(worseRung);
+  const standing = coats.map((c) => c.standing).reduce(worse);
   // Of coats that are all not found, the one that tells most: a number before an age.
   const deciding = coats.find((c) => c.state === state && c.standing.rung === standing.rung) ?? coats.find((c) => c.state === state);
   const out = judged

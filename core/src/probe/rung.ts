@@ -6,7 +6,7 @@ import type { Reading } from '../facts';
 import { say } from '../reasons';
 import type { Rulebook } from '../rulebook';
 import { convert, formatMeasure, measure, type Measure, type UnitSystem } from '../units/units';
-import type { HazardState } from './state';
+import { stricter, type HazardState } from './state';
 
 /**
  * From the mildest. `notSuspected`: nothing of that kind, or too young, and no test. `noneFound`: the lab says none, with its reporting
@@ -38,7 +38,13 @@ export interface Standing {
 }
 
 const RANK: Readonly<Record<Rung, number>> = { notSuspected: 0, noneFound: 1, trace: 2, below: 3, present: 4 };
-export const worseRung = <T extends { readonly rung: Rung }>(a: T, b: T): T => (RANK[b.rung] > RANK[a.rung] ? b : a);
+const more = (a: Measure | null, b: Measure | null): boolean => b !== null && (a === null || (a.unit === b.unit && b.value > a.value));
+/** The worse of two: by rung, of those that are present by their state, of equals by the number. */
+export function worse(a: Standing, b: Standing): Standing {
+  if (RANK[a.rung] !== RANK[b.rung]) return RANK[b.rung] > RANK[a.rung] ? b : a;
+  if (a.state !== b.state) return stricter(a.state, b.state) === b.state ? b : a;
+  return more(a.measured, b.measured) ? b : a;
+}
 
 /** It is there, though not as much as the limit: the rules for dust and fume bind. 29 CFR 1926.62(d)(2). */
 export const isLow = ({ rung }: Pick<Standing, 'rung'>): boolean => rung === 'trace' || rung === 'below';
@@ -51,8 +57,8 @@ export function standingAt(state: HazardState, shown: readonly Low[], most: Meas
   if (state !== 'notFound') return { state, rung: 'present', word: state, measured: state === 'found' ? most : null, under: false };
   if (shown.length === 0) return { state, rung: 'notSuspected', word: 'notSuspected', measured: null, under: false };
   const worst = shown.reduce((a, b) => {
-    if (RANK[a.rung] !== RANK[b.rung]) return worseRung(a, b);
-    return (b.measured?.value ?? 0) > (a.measured?.value ?? 0) && a.measured?.unit === b.measured?.unit ? b : a;
+    if (RANK[a.rung] !== RANK[b.rung]) return RANK[b.rung] > RANK[a.rung] ? b : a;
+    return more(a.measured, b.measured) ? b : a;
   });
   return { state, rung: worst.rung, word: worst.rung, measured: worst.measured, under: worst.under };
 }

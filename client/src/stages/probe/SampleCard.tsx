@@ -13,6 +13,7 @@ import {
   type Problem,
   type RegisterLine,
 } from '@roughsill/core';
+import { sentence } from '@roughsill/core/words';
 import { Button, NumberField, Problems, Select, TextField, Toggle, useUnits, useWhen, Words } from '../../kit';
 import { commit, remove, set, useAppDispatch, useAppSelector } from '../../store';
 import { Photos } from '../photos/Photos';
@@ -52,9 +53,12 @@ export function SampleCard({ facts, line }: { readonly facts: JobFacts; readonly
         <Words look="strong">
           {line.answer === null
             ? [say(state), says].filter(Boolean).join(': ')
-            : `${say(sample.hazard)}: ${answerText(line.answer, result, units)}`}
+            : `${say(state)}: ${answerText(line.answer, result, units)}`}
         </Words>
       </View>
+      {line.because !== null && (line.answer === 'low' || line.answer === 'unclear') ? (
+        <Words>{sentence(line.because, units)}</Words>
+      ) : null}
       <Words look="note">{[line.spaceName, line.surfaceName, sample.place].filter(Boolean).join(' · ')}</Words>
       <Words look="note">
         {[

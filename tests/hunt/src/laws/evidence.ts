@@ -45,8 +45,19 @@ export const EVIDENCE: readonly Law[] = [
     says: 'lead below what counts as found is told as what it is, and its dust and fume are breathed through a mask',
     asks: (run) => lowCoats(run).length,
     check: (run) => {
-      const out = lowCoats(run).flatMap(({ s, rung, seen }) =>
-        rung === seen ? [] : [`${s.name}: ${seen} was seen, and the plan says ${rung}`],
+      const out = [...run.plans.values()].flatMap(({ surfaceId, lead, asbestos }) =>
+        (
+          [
+            ['lead', lead.overall.value, lead.standing],
+            ['asbestos', asbestos.overall.value, asbestos.standing],
+          ] as const
+        )
+          // One word for one state, on every list and paper.
+          .filter(([, state, at]) => at.state !== state || at.word !== (state === 'notFound' ? at.rung : state))
+          .map(([what, state, at]) => `${surfaceId}: ${what} is ${state}, and is called ${at.word}`),
+      );
+      out.push(
+        ...lowCoats(run).flatMap(({ s, rung, seen }) => (rung === seen ? [] : [`${s.name}: ${seen} was seen, and the plan says ${rung}`])),
       );
       for (const { s, plan, at } of lowCoats(run)) {
         // The first coat is in reach of every stroke that disturbs.
