@@ -287,7 +287,9 @@ describe('steps that make sense on what they stand on', () => {
     expect(
       said.filter((r) => ['rinse.grain', 'gate.moistureMineral', 'step.repair', 'step.repairPlain', 'gate.adhesion'].includes(r)),
     ).toEqual([]);
-    expect(rulesIn(aSurface({ element: 'casementSash', readings: [clear] }))).toContain('step.repair');
+    expect(rulesIn(aSurface({ element: 'casementSash', readings: [clear], yearMade: 2005 }))).toContain('step.repair');
+    // Putty of 1904 that nobody sampled is not touched.
+    expect(rulesIn(aSurface({ element: 'casementSash', readings: [clear] }))).toContain('step.repairPlain');
   });
   // ISO 4628-3: degree 4 is 8 % and more; spots are worked one by one. Common practice for the gel.
   test.each([

@@ -298,7 +298,12 @@ const damagedOn = (s: Surface): number =>
 export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Choice, lead: LeadPicture): CoatingPlan {
   const worked = choice.parts.flatMap((p) => (p.selected.value ? [{ areaM2: p.areaM2, method: methodById(p.selected.value) }] : []));
   const looseShare = bareShareOfLoose(s);
-  const bareM2 = worked.reduce((sum, w) => sum + w.areaM2 * (w.method.bite === 'bare' ? 1 : w.method.bite === 'loose' ? looseShare : 0), 0);
+  // Above a suspect the scraper stops in a coat that holds: nothing there is bared, and nothing is primed as bare. Law H2.
+  const scrapedBare = isPresent(ctx.asbestos.below.value) ? 0 : looseShare;
+  const bareM2 = worked.reduce(
+    (sum, w) => sum + w.areaM2 * (w.method.bite === 'bare' ? 1 : w.method.bite === 'loose' ? scrapedBare : 0),
+    0,
+  );
   const uncoated = s.layers.every((l) => l.removedAt !== null) && s.coatsCounted;
   const leftValue = uncoated || (bareM2 > 0 && bareM2 >= area.totalM2 * 0.98) ? 'bare' : bareM2 > 0 ? 'partly' : 'coated';
   const primedM2 = uncoated ? area.totalM2 : bareM2;

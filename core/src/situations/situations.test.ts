@@ -217,6 +217,17 @@ const ASBESTOS: readonly Situation[] = [
     const t = told(ceiling({ defects: [aDefect('hole', { areaM2: 0.01 })] }));
     return !t.ids.some((id) => /fill|skim|sand|prime\.bare/.test(id));
   }),
+  sit('above a plaster that nobody sampled a scrape bares nothing, and nothing is primed as bare', () => {
+    const t = told(
+      aSurface({
+        element: 'wall',
+        material: 'gypsumPlaster',
+        layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+        parts: [aPart('flat', 'wetScrapeLoose')],
+      }),
+    );
+    return t.own.coating.bareM2 === 0 && !t.own.coating.lines.some((l) => l.where === 'bare');
+  }),
   sit('untested putty is never re-puttied: the sample comes first', () => {
     const t = told(sash({ defects: [aDefect('loosePutty', { lengthM: 1 })] }));
     return !has(JSON.stringify(t.steps.map((st) => st.id)), /putty/i);
