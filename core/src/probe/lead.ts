@@ -1,7 +1,7 @@
 /** Lead, coat by coat: what is known, why, and which test would tell most. */
 import { UNCOUNTED, BLANK_READING, METAL, type Reading, type Sample, type Surface } from '../facts';
 import type { SurfaceContext } from '../surface/context';
-import { answer, why, type Answer, type Reason } from '../reasons';
+import { answer, typed, why, type Answer, type Reason } from '../reasons';
 import type { Limit, Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
@@ -276,8 +276,9 @@ const MANY_COATS = 6;
 const YEARS_A_COAT = 4;
 
 function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
-  if (ctx.builtYear === null) return [];
   const out: Reason[] = [];
+  if (ctx.past.twin !== null) out.push(why('ask.enteredTwice', 'job-record', { other: typed(ctx.past.twin) }, 'care'));
+  if (ctx.builtYear === null) return out;
   const built = measure(ctx.builtYear, 'year');
   const { is: limit } = presumedBefore(s.material, ctx.rulebook);
   if (anyFound && ctx.builtYear >= limit.value) out.push(why('ask.yearAgainstFind', 'job-record', { built: [built, limit] }, 'care'));
@@ -353,7 +354,7 @@ export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: 
       next: answer('none', none),
       dueAt: null,
       standing: standingAt('notFound', []),
-      asks: [],
+      asks: asksOf(surface, ctx, false),
     };
   }
   const state = strictest(coats.map((c) => c.state));

@@ -4,8 +4,11 @@ import type { Rulebook } from '../rulebook';
 import { inheritedFrom, isLike, type Suspect } from './asbestos';
 
 /** What of a surface its place goes by. */
-export type Placed = Pick<Surface, 'spaceId' | 'removedAt' | 'element' | 'material' | 'name' | 'past' | 'pastWhy' | 'samples' | 'readings'>;
-export const placedView = ({ spaceId, removedAt, element, material, name, past, pastWhy, samples, readings }: Surface): Placed => ({
+export type Placed = Pick<
+  Surface,
+  'spaceId' | 'removedAt' | 'element' | 'material' | 'name' | 'past' | 'pastWhy' | 'samples' | 'readings' | 'wall' | 'alongM'
+>;
+export const placedView = ({
   spaceId,
   removedAt,
   element,
@@ -15,6 +18,20 @@ export const placedView = ({ spaceId, removedAt, element, material, name, past, 
   pastWhy,
   samples,
   readings,
+  wall,
+  alongM,
+}: Surface): Placed => ({
+  spaceId,
+  removedAt,
+  element,
+  material,
+  name,
+  past,
+  pastWhy,
+  samples,
+  readings,
+  wall,
+  alongM,
 });
 
 /** What a place has to know of one surface. */
@@ -34,13 +51,28 @@ export interface Past {
   readonly leadAt: string | null;
   /** Growth on a like piece that was taken off the list. */
   readonly mold: boolean;
+  /** Another of the same kind stands at the very same place: its name. Entered twice? */
+  readonly twin: string | null;
 }
-const NOTHING: Past = { lead: null, leadAt: null, mold: false };
+const NOTHING: Past = { lead: null, leadAt: null, mold: false, twin: null };
 
 export interface Places {
   /** By place in the list of surfaces. */
   readonly past: readonly Past[];
   readonly suspects: readonly (readonly Suspect[])[];
+}
+
+/** Of each surface, another live one of its kind at the very same place of the same wall; nothing where nobody said where it stands. */
+function twinsOf(list: readonly Remembering[], isGone: (s: Placed) => boolean): ReadonlyMap<number, string> {
+  const at = new Map<string, number[]>();
+  list.forEach(({ of: s }, i) => {
+    if (s.wall === null || isGone(s)) return;
+    const key = `${s.spaceId}/${s.element}/${s.wall}/${s.alongM ?? ''}`;
+    at.set(key, [...(at.get(key) ?? []), i]);
+  });
+  return new Map(
+    [...at.values()].flatMap((is) => (is.length < 2 ? [] : is.map((i) => [i, list[is.find((j) => j !== i)!]!.of.name] as const))),
+  );
 }
 
 /** @param list every surface of the job, removed ones too, in the order of the facts */
@@ -59,19 +91,21 @@ export function placesOf(list: readonly Remembering[], spaces: ReadonlyMap<strin
     else removed.set(x.of.spaceId, later(removed.get(x.of.spaceId), x.found));
   }
   const gone = list.filter((x) => isGone(x.of) && (x.moldy || (x.suspects.length > 0 && x.of.samples.length > 0)));
-  const remembers = lost !== undefined || live.size > 0 || removed.size > 0 || gone.length > 0;
+  const twins = twinsOf(list, isGone);
+  const remembers = twins.size > 0 || lost !== undefined || live.size > 0 || removed.size > 0 || gone.length > 0;
   if (!remembers) return { past: list.map(() => NOTHING), suspects: list.map((x) => x.suspects) };
   const past: Past[] = [];
   const suspects: (readonly Suspect[])[] = [];
-  for (const x of list) {
+  for (const [i, x] of list.entries()) {
     const { of: s } = x;
+    const twin = twins.get(i) ?? null;
     const here = (live.get(s.spaceId) ?? 0) - (x.found !== null && s.removedAt === null && !isLost(s) ? 1 : 0);
     const away = [lost, removed.get(s.spaceId)].filter((t): t is string => t !== undefined).sort();
     const leadAt = away.at(-1) ?? null;
     const lead = leadAt !== null ? 'removed' : here > 0 ? 'inRoom' : null;
     const before = isGone(s) ? [] : gone.filter((g) => (g.of.spaceId === s.spaceId || isLost(g.of)) && isLike(s, g.of));
     const mold = before.some((g) => g.moldy);
-    past.push(lead === null && !mold ? NOTHING : { lead, leadAt, mold });
+    past.push(lead === null && !mold && twin === null ? NOTHING : { lead, leadAt, mold, twin });
     const taken = before
       .flatMap((g) => inheritedFrom(s, g.of, g.suspects, rulebook))
       .filter((k) => !x.suspects.some((own) => own.key === k.key));

@@ -49,6 +49,7 @@ export const RULE_FACTS = {
   'lead.xrfProvisional': ['result'],
   'ask.yearAgainstFind': ['built/limit'],
   'lead.coatBeforeBan': ['applied/limit'],
+  'ask.enteredTwice': ['other'],
   'ask.coatOlder': ['applied', 'built'],
   'ask.manyCoats': ['coats', 'built'],
   'asbestos.notSuspect': [],

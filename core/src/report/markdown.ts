@@ -166,6 +166,7 @@ function surfaceMarkdown(s: SurfaceReport, money: (n: number) => string): string
   if (s.declined) out.push('', `**${declinedSays(s.declined.on, s.declined.note)}**`);
   out.push('', `**Lead: ${s.lead.known}**`, because(s.lead.overall.because));
   out.push('', '| coat, from the top | lead |', '| --- | --- |', ...s.lead.coats.map((c) => `| ${c.coat} | ${c.known} |`));
+  if (s.lead.asks.length > 0) out.push('', '**Which is right?**', because(s.lead.asks));
   if (s.lead.nextTest.value !== 'none') out.push('', `**Next test: ${say(s.lead.nextTest.value)}**`, because(s.lead.nextTest.because));
   out.push('', `**Asbestos: ${s.asbestos.known}**`);
   if (s.asbestos.rung !== 'notSuspected') out.push(because(s.asbestos.overall.because));

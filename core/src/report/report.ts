@@ -193,6 +193,8 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
       })),
       nextTest: stated(p.lead.next),
       labDueAt: p.lead.dueAt,
+      /** What does not go together, and is asked. */
+      asks: reasons(p.lead.asks),
     },
     asbestos: {
       overall: stated(p.asbestos.overall),

@@ -416,7 +416,9 @@ const ORDER: readonly Situation[] = [
 const EVIDENCE: readonly Situation[] = [
   sit('one wall entered twice in a room is asked about', () => {
     const wall = aSurface({ element: 'wall', material: 'limePlaster', name: 'Wall A', wall: 'A', parts: [aPart('flat')] });
-    return has(told(wall, { others: [{ ...wall, id: 'again', parts: [aPart('flat', null, { id: 'part-again' })] }] }).paper, /twice/i);
+    const beside = (on: 'A' | 'B') =>
+      told(wall, { others: [{ ...wall, id: 'again', wall: on, parts: [aPart('flat', null, { id: 'part-again' })] }] }).paper;
+    return has(beside('A'), /Was it entered twice/) && !has(beside('B'), /entered twice/);
   }),
   sit('a coat older than its piece is asked about, and lead is presumed', () => {
     const t = told(door({ yearMade: 2005, layers: [aLayer(0, { yearApplied: 1950 })], parts: [aPart('flat')] }));

@@ -51,6 +51,7 @@ export const PROBE = {
   'lead.xrfProvisional': { says: 'XRF read {result}: it waits for the closing check of the instrument.', lifts: 'Record the closing check.' },
   'ask.yearAgainstFind': { says: 'Lead was found on it, and the year given is {built}, not before {built.limit}. One of the two is wrong: which?' },
   'lead.coatBeforeBan': { says: 'This coat went on in {applied}, before {applied.limit}: lead is assumed until a test has seen it.', lifts: 'Test through all coats.' },
+  'ask.enteredTwice': { says: '{other} stands at the very same place. Was it entered twice? Remove one; what was found on either still holds.' },
   'ask.coatOlder': { says: 'A coat of {applied} on a piece of {built}: one of the two years is wrong. Which?' },
   'ask.manyCoats': { says: '{coats} coats on a piece of {built}: more than it can have been given. Is the year right, and are the coats?' },
 
