@@ -43,6 +43,7 @@ export function Edition({ facts, settings }: { readonly facts: JobFacts; readonl
           to={older}
           says={`The rules from ${older.since} bind only a job that was begun under them. What they change here:`}
           act={`Go back to the rules from ${older.since}`}
+          onDone={() => setBack(false)}
           testID="take-edition"
         />
       ) : older ? (
@@ -58,10 +59,11 @@ interface ChangeProps {
   readonly to: Rulebook;
   readonly says: string;
   readonly act: string;
+  readonly onDone?: () => void;
   readonly testID: string;
 }
 /** An edition changes by an act of its own, beside all that it changes. */
-function Change({ facts, settings, to, says, act, testID }: ChangeProps) {
+function Change({ facts, settings, to, says, act, onDone, testID }: ChangeProps) {
   const dispatch = useAppDispatch();
   const units = useUnits();
   const { job } = facts;
@@ -78,7 +80,10 @@ function Change({ facts, settings, to, says, act, testID }: ChangeProps) {
       <Button
         look="main"
         label={act}
-        onPress={() => dispatch(commit(job.id, [set('job', job.id, { edition: to.editionId })], `Rules in force from ${to.since}`))}
+        onPress={() => {
+          dispatch(commit(job.id, [set('job', job.id, { edition: to.editionId })], `Rules in force from ${to.since}`));
+          onDone?.();
+        }}
         className="self-start"
         testID={testID}
       />
