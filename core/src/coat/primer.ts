@@ -1,5 +1,6 @@
 /** Which primer, where: by material, what was left behind, what bleeds and what goes on top. */
 import {
+  CLEAR_TOPCOATS,
   COAT_USES,
   MASONRY,
   METAL,
@@ -112,7 +113,9 @@ function plasterSeal(s: Surface, ctx: SurfaceContext, usual: Answer<PrimerId>): 
       ? why('prime.pvaOnLime', 'trade-prime', {}, 'care')
       : ctx.place === 'outside' || isDamp(s) || ctx.space.moldKit !== null || ctx.space.comesIn
         ? why('prime.pvaInDamp', 'trade-prime', {}, 'care')
-        : null;
+        : s.topcoat !== null && CLEAR_TOPCOATS.includes(s.topcoat)
+          ? why('prime.pvaUnderClear', 'trade-prime', {}, 'care')
+          : null;
   return against === null
     ? answer('thinnedPva', why('prime.pva', 'firm-setting', {}))
     : { value: usual.value, because: [...usual.because, against] };

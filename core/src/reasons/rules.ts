@@ -631,6 +631,7 @@ export const RULE_FACTS = {
   'coat.stainUnderMineral': ['topcoat'],
   'prime.pva': [],
   'prime.pvaOnLime': [],
+  'prime.pvaUnderClear': [],
   'prime.pvaInDamp': [],
   'prime.stain': ['stain', 'area'],
   'prime.stainAll': ['stain'],

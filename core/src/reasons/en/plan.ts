@@ -179,6 +179,7 @@ export const PLAN = {
   'coat.stainUnderMineral': { says: 'A stain comes through {topcoat}, and no stain-block goes under it: draw it out, or renew the plaster there.' },
   'prime.pva': { says: 'Your firm stills bare plaster with diluted PVA: one part glue in four of water, dry before the next. Not where a room steams. Liters are of the glue.' },
   'prime.pvaOnLime': { says: 'Your firm’s diluted PVA closes lime: the sealer in its place.' },
+  'prime.pvaUnderClear': { says: 'Diluted PVA clouds under a clear coat: a sealer instead.' },
   'prime.pvaInDamp': { says: 'Your firm’s diluted PVA takes up water again where it gets damp: it is left out here.' },
   'prime.stain': { says: '{stain} over {area}: stain-block there, a hand beyond its edge, once it is dry and what made it has stopped.' },
   'prime.stainAll': { says: '{stain}, not measured, so it counts all over: stain-block on the whole face, once it is dry and what made it has stopped.' },
