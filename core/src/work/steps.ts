@@ -71,20 +71,21 @@ const CHEMICAL: readonly Residue[] = ['solvent', 'alkali', 'acid', 'bleach', 'al
 function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], s: Surface): StepSpec[] {
   const at = `${x.kind}.${x.methodId}${x.half === 'coarse' ? '.coarse' : ''}`;
   const out = new Map<Residue, StepSpec>();
+  const clearStep = (clear: Residue, because: readonly Reason[]): StepSpec => ({
+    id: `between.${clear}.${at}`,
+    kind: 'rinse',
+    title: why('step.between', 'trade-strip', { then: x.methodId, residue: clear }),
+    handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
+    waitH: DRY_BETWEEN,
+    amounts: [],
+    gates: [cleanGate(`clean.${clear}.before.${at}`, clear, s)],
+    because: [...because, why(RINSE_WORDS[clear], 'trade-strip')],
+  });
   for (const e of earlier) {
     if (e.cleared) continue;
     const first = e.method;
     for (const { rule, source, clear } of reactions(first, m)) {
-      out.set(clear, {
-        id: `between.${clear}.${at}`,
-        kind: 'rinse',
-        title: why('step.between', 'trade-strip', { then: x.methodId, residue: clear }),
-        handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
-        waitH: DRY_BETWEEN,
-        amounts: [],
-        gates: [cleanGate(`clean.${clear}.before.${at}`, clear, s)],
-        because: [why(rule, source, { first: first.id, then: m.id }, 'care', 'hazard'), why(RINSE_WORDS[clear], 'trade-strip')],
-      });
+      out.set(clear, clearStep(clear, [why(rule, source, { first: first.id, then: m.id }, 'care', 'hazard')]));
       e.cleared = true;
     }
   }
@@ -93,19 +94,7 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], s: Surface): Ste
     if (e.cleared || e.method.id === m.id) continue;
     for (const clear of e.method.leaves) {
       if (!CHEMICAL.includes(clear) || out.has(clear)) continue;
-      out.set(clear, {
-        id: `between.${clear}.${at}`,
-        kind: 'rinse',
-        title: why('step.between', 'trade-strip', { then: x.methodId, residue: clear }),
-        handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
-        waitH: DRY_BETWEEN,
-        amounts: [],
-        gates: [cleanGate(`clean.${clear}.before.${at}`, clear, s)],
-        because: [
-          why('order.ownRemoval', 'trade-strip', { first: e.method.id, then: m.id }, 'care'),
-          why(RINSE_WORDS[clear], 'trade-strip'),
-        ],
-      });
+      out.set(clear, clearStep(clear, [why('order.ownRemoval', 'trade-strip', { first: e.method.id, then: m.id }, 'care')]));
       e.cleared = true;
     }
   }

@@ -161,7 +161,12 @@ const profileUnread = (run: Run): string[] =>
     const blasted = choice.parts.some((p) => p.areaM2 > 0 && p.selected.value !== null && GRIT.includes(p.selected.value));
     if (!blasted || coating.lines.length === 0 || (s.material !== 'mildSteel' && s.material !== 'castIron')) return [];
     const laid = work.steps.findIndex((st) => st.kind === 'prime' || st.kind === 'coat');
-    const asks = work.steps.slice(0, Math.max(laid, 0)).flatMap((st) => st.gates.flatMap((g) => g.asks));
+    // Where a part is undecided the whole piece waits: nothing is laid, and the plan says so and nothing else.
+    if (laid < 0)
+      return work.steps.every((st) => st.kind === 'ask') && work.steps.length > 0
+        ? []
+        : ['coats are planned, and no step lays them or asks'];
+    const asks = work.steps.slice(0, laid).flatMap((st) => st.gates.flatMap((g) => g.asks));
     const read = asks.find((a) => a.what === 'profileUm');
     return read?.atLeast?.value === 25 && read.atMost?.value === 100 ? [] : ['blasted, and coated over whatever profile there is'];
   });
