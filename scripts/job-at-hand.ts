@@ -60,5 +60,5 @@ export function jobAtHand(file: string, { firm, now: given }: { readonly firm?: 
     return wrong({ path: '--now', message: `is not an instant such as 2026-05-04T13:20:00.000Z: ${now}` });
   const thisYear = new Date(now).getUTCFullYear();
   const facts = readJobFile(text.value, thisYear);
-  return facts.ok ? ok({ facts: facts.value, settings: settings.value, now, thisYear }) : facts;
+  return facts.ok ? ok({ facts: facts.value, settings: { ...settings.value, today: now.slice(0, 10) }, now, thisYear }) : facts;
 }

@@ -115,6 +115,8 @@ export const aCheck = (gate: string, over: Partial<Check> = {}): Check => ({
   zoneId: null,
   outcome: 'pass',
   measured: GOOD_NUMBERS,
+  pieceIds: null,
+  spokeOf: null,
   note: '',
   takenAt: AT,
   supersedesId: null,

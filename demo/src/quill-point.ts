@@ -707,6 +707,8 @@ export function quillPoint(): JobFacts {
     zoneId,
     outcome: 'pass',
     measured,
+    pieceIds: null,
+    spokeOf: null,
     note: '',
     takenAt: `2026-04-${at}:00.000Z`,
     supersedesId: null,

@@ -1,5 +1,7 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
+  ['seals that are down still stand', 'zone/standing.ts', '} else if (g.gate.id === GIVEN_BACK) {', '} else if (false) {'],
+  ['a pass for less holds for more', 'zone/standing.ts', 'if (!stillSpeaks(c, g.gate.of))', 'if (false)'],
   ['what stands there is bought again', 'shelf/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
   ['the own sheet is forgotten', 'shelf/own.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
   [
@@ -39,7 +41,7 @@ export const MUTANTS = [
   ['growth is cleaned with the door open', 'protect/needs.ts', 'closed && reaches.mold && kit !== null', 'false && kit !== null'],
   ['stone dust goes through the house', 'protect/needs.ts', 'closed && reaches.silica', 'false'],
   ['nobody clears what burns', 'zone/measures.ts', "if (reached.has('hotWork'))", 'if (false)'],
-  ['training that ran out opens asbestos', 'rulebook/entitled.ts', 'c.until >= (startOn', "'9999' >= (startOn"],
+  ['training that ran out opens asbestos', 'rulebook/entitled.ts', 'c.until !== null && c.until >= day', 'true'],
   ['trained people work any amount', 'choose/sheet.ts', 'return most === null || space.suspectM2 <=', 'return true || space.suspectM2 <='],
   [
     'two small repairs in a room are not one',

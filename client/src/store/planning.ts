@@ -10,7 +10,13 @@ export const planning = createSelector(
     (s: Rooted) => s.session.firm.machines,
     (s: Rooted) => s.session.firm.people,
     (s: Rooted) => s.session.firm.products,
+    () => new Date().toISOString().slice(0, 10),
   ],
-  (settings, machines: readonly Machine[], people: readonly Person[], products: readonly Product[]): FirmSettings =>
-    machines.length === 0 && people.length === 0 && products.length === 0 ? settings : { ...settings, machines, people, products },
+  (settings, machines: readonly Machine[], people: readonly Person[], products: readonly Product[], today): FirmSettings => ({
+    ...settings,
+    machines,
+    people,
+    products,
+    today,
+  }),
 );

@@ -139,7 +139,7 @@ describe('the job file', () => {
   };
   test.each([
     ['cut short', whole.slice(0, 200), /^\(file\): is not whole JSON/],
-    ['of a newer version', edit((o) => (o['version'] = 15)), /^version: is 15; this Rough Sill reads up to 14/],
+    ['of a newer version', edit((o) => (o['version'] = 16)), /^version: is 16; this Rough Sill reads up to 15/],
     ['of another kind', '{"format":"x"}', /^format: is not "roughsill.job"/],
     ['not an object', '[]', /not a Rough Sill job file/],
     ['with a negative width', edit((o) => (o['surfaces'][0].widthM = -1)), /^surfaces\[0\]\.widthM: width must be more than 0/],

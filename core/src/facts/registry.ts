@@ -318,6 +318,7 @@ export const REGISTRY = {
     refs: [
       { field: 'supersedesId', to: 'check', where: 'beside', says: says('the check it replaces is not in the same place') },
       { field: 'zoneId', to: ['space', 'zone', 'job'], where: 'job', says: says('the zone it is about is not on this job') },
+      { field: 'pieceIds', to: 'surface', where: 'job', says: says('a piece for which it was passed is not on this job') },
     ],
     order: byTime,
   }),

@@ -922,6 +922,10 @@ export const CheckFields = z.strictObject({
     .max(CHECK_NUMBERS.length)
     .refine((all) => new Set(all.map((m) => m.what)).size === all.length, 'is measured twice in one check')
     .default([]),
+  /** The pieces for which it was passed, where it speaks of pieces; null: not recorded, it counts for all. */
+  pieceIds: z.array(Id).max(2000).nullable().default(null),
+  /** What else it spoke of when it was passed: methods, equipment, notices; null: not recorded, it counts for all. */
+  spokeOf: z.array(text(80)).max(200).nullable().default(null),
   note: text(500),
   takenAt: Instant,
   supersedesId: Id.nullable(),

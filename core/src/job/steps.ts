@@ -4,7 +4,7 @@ import { typed, why, type Reason } from '../reasons';
 import { measure } from '../units/units';
 import { isHeater } from '../walk';
 import { siteDuties } from '../walk/duties';
-import { gate, stepOf, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
+import { gate, gateOf, stepOf, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
 import type { ZonePlan } from '../zone';
 import { standingOf } from '../zone/standing';
 import type { JobPlan } from './derive';
@@ -55,7 +55,7 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
         kind: 'prepare',
         title: why('step.papers', 'trade-aim', {}),
         because: duties,
-        gates: [gate('papers', 'prepare', why('gate.papers', 'trade-aim'))],
+        gates: [gateOf({ spokeOf: duties.map((d) => d.rule) }, 'papers', 'prepare', why('gate.papers', 'trade-aim'))],
       }),
     );
   const amounts = toBuy([...zones.flatMap((z) => z.steps), ...surfaces.flatMap((p) => p.work.steps.filter((st) => !st.shared))]);
@@ -75,10 +75,10 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
     open === undefined ? null : why('gate.allPassed', 'trade-aim', { where: typeof open === 'string' ? typed(open) : 'aSurface' });
   const standing = standingOf(made, ownChecks(facts), [], null);
   const stated = (g: GateSpec): Gate => {
-    const { state, waitsFor } = standing.state(null, g);
+    const { state, waitsFor, outgrown } = standing.state(null, g);
     return g.id === 'handed-over' && waits
-      ? { ...g, state: 'locked', waitsFor: waits, zoneId: null, placeId: null }
-      : { ...g, state, waitsFor, zoneId: null, placeId: null };
+      ? { ...g, state: 'locked', outgrown: false, waitsFor: waits, zoneId: null, placeId: null }
+      : { ...g, state, outgrown, waitsFor, zoneId: null, placeId: null };
   };
   return made.map((st) => ({ ...st, shared: true, gates: st.gates.map(stated) }));
 }

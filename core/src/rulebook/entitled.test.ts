@@ -47,6 +47,17 @@ test.each([
   expect(entitledOn({ ...DEFAULT_SETTINGS, ...(over as Partial<FirmSettings>) }, '2026-05-04', THIS_YEAR)).toBe(want);
 });
 
+// By now means by now: the first day of work may lie behind. 40 CFR 745.89, 745.90.
+test('a certificate that has run out today is out, though it held on the first day', () => {
+  const held = { ...DEFAULT_SETTINGS, certifiedUntil: '2026-06-01' };
+  expect([
+    entitledOn({ ...held, today: '2026-05-20' }, '2026-05-04', THIS_YEAR),
+    entitledOn({ ...held, today: '2026-06-02' }, '2026-05-04', THIS_YEAR),
+    entitledOn({ ...held, today: '2026-06-02' }, null, THIS_YEAR),
+    entitledOn({ ...held, today: '2026-05-20' }, '2026-06-02', THIS_YEAR),
+  ]).toEqual(['yes', 'ranOut', 'ranOut', 'ranOut']);
+});
+
 // The last day itself still counts; what ran out is told against today where that is later than the first day.
 test('certificates that do not last are told, each with its last day', () => {
   const held = { ...DEFAULT_SETTINGS, certifiedUntil: '2026-05-04', people: [renovator('2026-06-30')] };

@@ -5,17 +5,20 @@ import type { FirmSettings } from './settings';
 export const ENTITLED = ['yes', 'none', 'ranOut', 'noRenovator', 'renovatorRanOut'] as const;
 export type Entitled = (typeof ENTITLED)[number];
 
+/** Held against the first day of work, or against today where that is later or nobody set one. */
+const neededOn = (startOn: string | null, today: string): string => (startOn === null || startOn < today ? today : startOn);
+
 /**
- * On the first day of work; where nobody set that, on the first day of this year: what ran out before it entitles to nothing. A firm that
- * keeps no certificates of its people here yet is taken to have its renovator: nobody said that it has not.
+ * On the first day of work, or today where that is later: what ran out before it entitles to nothing. A firm that keeps no certificates of
+ * its people here yet is taken to have its renovator: nobody said that it has not.
  * @param startOn `2026-05-04`
  */
 export function entitledOn(
-  { certified, certifiedUntil, people = [] }: Pick<FirmSettings, 'certified' | 'certifiedUntil' | 'people'>,
+  { certified, certifiedUntil, people = [], today }: Pick<FirmSettings, 'certified' | 'certifiedUntil' | 'people' | 'today'>,
   startOn: string | null,
   thisYear: number,
 ): Entitled {
-  const day = startOn ?? `${thisYear}-01-01`;
+  const day = neededOn(startOn, today ?? startOn ?? `${thisYear}-01-01`);
   const holds = (until: string | null): boolean => until === null || until >= day;
   if (!certified) return 'none';
   if (!holds(certifiedUntil)) return 'ranOut';
@@ -25,13 +28,17 @@ export function entitledOn(
   return renovators.length > 0 ? 'renovatorRanOut' : 'noRenovator';
 }
 
-/** Somebody of the firm is trained for asbestos work on the first day: a training of which nobody entered the last day shows nothing. 29 CFR 1926.1101(k)(9); CAR 2012 */
-export const asbestosTrainedOn = ({ people = [] }: Pick<FirmSettings, 'people'>, startOn: string | null, thisYear: number): boolean =>
-  people.some(
-    (p) =>
-      p.removedAt === null &&
-      p.certificates.some((c) => c.kind === 'asbestosTrained' && c.until !== null && c.until >= (startOn ?? `${thisYear}-01-01`)),
+/** Somebody of the firm is trained for asbestos work on that day: a training of which nobody entered the last day shows nothing. 29 CFR 1926.1101(k)(9); CAR 2012 */
+export function asbestosTrainedOn(
+  { people = [], today }: Pick<FirmSettings, 'people' | 'today'>,
+  startOn: string | null,
+  thisYear: number,
+): boolean {
+  const day = neededOn(startOn, today ?? startOn ?? `${thisYear}-01-01`);
+  return people.some(
+    (p) => p.removedAt === null && p.certificates.some((c) => c.kind === 'asbestosTrained' && c.until !== null && c.until >= day),
   );
+}
 
 /** A certificate that does not last as long as it is needed. */
 export interface CertificateOut {
@@ -41,9 +48,6 @@ export interface CertificateOut {
   /** Its last day. */
   readonly until: string;
 }
-
-/** Held against the first day of work, or against today where that is later or nobody set one. */
-const neededOn = (startOn: string | null, today: string): string => (startOn === null || startOn < today ? today : startOn);
 
 /** @param today `2026-05-04` @returns those that have run out by then; under UK rules the firm has none of its own */
 export function certificatesOut(

@@ -120,6 +120,8 @@ export type FirmSettings = z.infer<typeof FirmSettings> & {
   readonly machines?: readonly Machine[];
   readonly people?: readonly Person[];
   readonly products?: readonly Product[];
+  /** The day on which it is planned, `2026-05-04`: a certificate that has run out by then is out. Not there: the first day of work alone counts. */
+  readonly today?: string;
 };
 
 /** Settings that an older form had, and that stand elsewhere now: passed over wherever they are read. */

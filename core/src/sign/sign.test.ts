@@ -237,6 +237,8 @@ describe('where the work stands', () => {
             zoneId: null,
             outcome: 'pass' as const,
             measured: GOOD_NUMBERS,
+            pieceIds: null,
+            spokeOf: null,
             note: '',
             takenAt: later(min + i / 100),
             supersedesId: null,

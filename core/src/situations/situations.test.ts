@@ -438,7 +438,35 @@ const EVIDENCE: readonly Situation[] = [
   }),
 ];
 
+const gateOn = (t: Told, id: string) => t.steps.flatMap((st) => st.gates).find((g) => g.id === id);
+const at = (hour: number): string => `2026-05-04T${String(hour).padStart(2, '0')}:00:00.000Z`;
+const HELD: readonly Situation[] = [
+  sit('the room was given back by a tick out of turn: sheet and seals are down, and go up again', () => {
+    const up = aCheck('containment-up', { takenAt: at(7) });
+    const down = aCheck('released', { takenAt: at(8) });
+    const t = (zoneChecks: readonly (typeof up)[]) => gateOn(told(door(), { zoneChecks }), 'containment-up')?.state;
+    return t([up]) === 'passed' && t([up, down]) === 'open' && t([down, aCheck('containment-up', { takenAt: at(9) })]) === 'passed';
+  }),
+  sit('sheet and seals stood for one door; a second one is worked in the room: they are looked at again', () => {
+    const first = door();
+    const spoke = gateOn(told(first), 'containment-up')!.of!;
+    const zoneChecks = [aCheck('containment-up', { pieceIds: [...spoke.pieceIds], spokeOf: [...spoke.spokeOf] })];
+    const second = aSurface({ id: 'second', element: 'door', parts: [aPart('flat', 'wetScrapeLoose', { id: 'part-2' })] });
+    const alone = gateOn(told(first, { zoneChecks }), 'containment-up')!;
+    const both = gateOn(told(first, { zoneChecks, others: [second] }), 'containment-up')!;
+    return alone.state === 'passed' && both.state === 'open' && both.outgrown;
+  }),
+  sit('water and gloves were checked for one caustic; another is planned now: checked again', () => {
+    const plan = (methodId: 'causticPoultice' | 'causticReady', zoneChecks: Setup['zoneChecks'] = []) =>
+      gateOn(told(door({ readings: LEADFREE, parts: [aPart('flat', methodId)] }), { space: OUTSIDE, zoneChecks }), 'burns-ready')!;
+    const spoke = plan('causticPoultice').of!;
+    const checked = [aCheck('burns-ready', { pieceIds: [...spoke.pieceIds], spokeOf: [...spoke.spokeOf] })];
+    return plan('causticPoultice', checked).state === 'passed' && plan('causticReady', checked).state === 'open';
+  }),
+];
+
 describe.each([
+  ['held', HELD],
   ['lead', LEAD],
   ['asbestos', ASBESTOS],
   ['work', WORK],

@@ -1,10 +1,11 @@
 export { clothsForFloor } from './cloths';
-export { CHECK_UNITS, checkUnit, keeps, checkOutcome } from './judge';
+export { CHECK_UNITS, checkUnit, keeps, checkOutcome, stillSpeaks } from './judge';
 export { maskKg } from './masking';
 export { defectSize, repairMoney } from './repairs';
 export { maskingMoney, ownSteps } from './steps';
 export {
   gate,
+  gateOf,
   hoursOf,
   NOTHING,
   plus,
@@ -14,6 +15,7 @@ export {
   type Gate,
   type GateSpec,
   type GateState,
+  type SpokenOf,
   type Step,
   type StepKind,
   type StepSpec,

@@ -1,7 +1,7 @@
 /** A check as it counts: numbers are held against their limits here, whatever was ticked beside them. Law O2. */
 import type { Check, CheckNumber } from '../facts';
 import { convert, UNITS, unitFor, type Measure, type Unit, type UnitSystem } from '../units/units';
-import type { Asked } from './step';
+import type { Asked, SpokenOf } from './step';
 
 /** The unit in which each number is entered and kept. */
 export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {
@@ -49,6 +49,15 @@ function keepsNear({ what, near }: Asked, values: ReadonlyMap<CheckNumber, numbe
   if (near === undefined || other === undefined) return true;
   const over = values.get(what)! - other;
   return over >= -near.below - SAME && over <= near.above + SAME;
+}
+
+/** Whether a pass still says what the check says now: a record that did not keep what it spoke of counts for all. Law O3. */
+export function stillSpeaks({ pieceIds, spokeOf }: Pick<Check, 'pieceIds' | 'spokeOf'>, of: SpokenOf | undefined): boolean {
+  if (of === undefined) return true;
+  return (
+    (pieceIds === null || of.pieceIds.every((id) => pieceIds.includes(id))) &&
+    (spokeOf === null || of.spokeOf.every((x) => spokeOf.includes(x)))
+  );
 }
 
 /** @returns what the check comes to; null: a pass without its numbers, which counts for nothing */

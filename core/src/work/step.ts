@@ -39,6 +39,14 @@ export interface GateSpec {
   /** Where a failed check sends the work back to. */
   readonly backTo: StepKind;
   readonly because: Reason;
+  /** What it speaks of: a pass for less is none. Law O3. */
+  readonly of?: SpokenOf | undefined;
+}
+
+/** What a check speaks of: the pieces for which it stands, and methods, equipment or notices that its words name. */
+export interface SpokenOf {
+  readonly pieceIds: readonly string[];
+  readonly spokeOf: readonly string[];
 }
 
 export interface Amount {
@@ -66,6 +74,8 @@ export type GateState = 'open' | 'passed' | 'failed' | 'locked';
 
 export interface Gate extends GateSpec {
   readonly state: GateState;
+  /** It was passed, for less than it speaks of now. */
+  readonly outgrown: boolean;
   /** What opens a locked one: the first check before it that has not passed. */
   readonly waitsFor: Reason | null;
   /** The zone whose check it is; null: the surface's own. */
@@ -84,12 +94,18 @@ export const NOTHING: Range = { low: 0, high: 0 };
 export const hours = (low: number, high: number): Range => ({ low, high });
 export const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
 
-export const gate = (id: string, backTo: StepKind, because: Reason, asks: readonly Asked[] = []): GateSpec => ({
+export const gate = (id: string, backTo: StepKind, because: Reason, asks: readonly Asked[] = [], of?: SpokenOf): GateSpec => ({
   id,
   asks,
   backTo,
   because,
+  of,
 });
+/** A check with no number that holds only for what it spoke of. */
+export const gateOf = (
+  { pieceIds = [], spokeOf = [] }: Partial<SpokenOf>,
+  ...[id, backTo, because]: [id: string, backTo: StepKind, because: Reason]
+): GateSpec => gate(id, backTo, because, [], { pieceIds, spokeOf });
 
 const NONE: readonly never[] = [];
 

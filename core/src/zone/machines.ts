@@ -17,7 +17,7 @@ export function machineGates(machines: readonly Machine[], needs: readonly Needs
     .map((m) => gate(`machine.${m.id}`, 'protect', why('gate.machineClean', 'trade-contain', { machine: typed(m.name), on: m.lastOn })));
 }
 
-const SET_UP = 'containment-up';
+export const SET_UP = 'containment-up';
 /** The check with which sheet and seals stand: from then on the machines run. */
 export const setsUp = (gateId: string): boolean => gateId === SET_UP;
 

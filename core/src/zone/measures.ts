@@ -1,11 +1,11 @@
 /** What each hazard that is reached asks for beside sheet and mask, once for the zone: before the first stroke, and after the last. Law H1. */
-import { burns, methodById } from '../catalogue';
+import { burns, methodById, type Method } from '../catalogue';
 import { reactions } from '../choose';
 import { sheetFor } from '../probe/mold';
 import type { Needs, ZoneContext } from '../protect';
 import { why } from '../reasons';
 import { measure } from '../units/units';
-import { gate, type GateSpec } from '../work';
+import { gate, gateOf, type GateSpec } from '../work';
 
 /** As far as sparks and hot chips fly. NFPA 51B: 35 ft. */
 const CLEAR = measure(35, 'ft');
@@ -40,18 +40,20 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
     before.push(gate('biocide-ready', 'protect', why('gate.biocideReady', 'mem-antifoul')));
     after.push(gate('biocide-gone', 'cleanUp', why('gate.biocideGone', 'mem-antifoul')));
   }
-  const burning = methods.some(burns);
-  if (burning) before.push(gate('burns-ready', 'protect', why('gate.burnsReady', 'ansi-z358')));
+  const burning = methods.filter(burns);
+  const spokeOf = (of: readonly Method[]) => ({ spokeOf: of.map((m) => m.id) });
+  if (burning.length > 0) before.push(gateOf(spokeOf(burning), 'burns-ready', 'protect', why('gate.burnsReady', 'ansi-z358')));
   // Two that react, on two pieces: neither knows of the other. Law H9.
   const meeting = methods.flatMap((a, i) =>
     methods.slice(i + 1).flatMap((b) => (reactions(a, b).length > 0 || reactions(b, a).length > 0 ? [[a.id, b.id]] : [])),
   );
   const pairs = meeting.filter(([a, b]) => needs.some((n) => n.methods.includes(a!) !== n.methods.includes(b!)));
-  if (pairs.length > 0) before.push(gate('apart', 'protect', why('gate.apart', 'trade-strip', { methods: [...new Set(pairs.flat())] })));
+  const apart = [...new Set(pairs.flat())];
+  if (apart.length > 0) before.push(gateOf({ spokeOf: apart }, 'apart', 'protect', why('gate.apart', 'trade-strip', { methods: apart })));
   // Of the strokes: what is in a coat evaporates when the zone was given back, and is asked at the coat.
   if (solvent) before.push(gate('flames-out', 'protect', why('gate.flamesOut', 'trade-strip')));
   // Law H9, over all pieces of the zone: its vapour does not stay with the piece.
   if (solvent && reached.has('hotWork')) before.push(gate('heat-apart', 'protect', why('gate.heatApart', 'trade-strip')));
   if (reached.has('hotWork')) before.push(gate('hot-clear', 'protect', why('gate.hotClear', 'nfpa-51b', { clear: CLEAR })));
-  return { before, after, dressed: burning || solvent };
+  return { before, after, dressed: burning.length > 0 || solvent };
 }

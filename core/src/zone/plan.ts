@@ -184,6 +184,7 @@ export function planZone(view: ZoneView, given: ZoneGiven, members: readonly Zon
           needs,
           protection,
           methods: [...new Set(working.flatMap((m) => m.planned))],
+          workedIds: working.map((m) => m.surfaceId),
           strokesH,
           crew: view.setup.crew ?? settings.crew,
           shiftH,

@@ -4,7 +4,7 @@
  */
 import type { Check } from '../facts';
 import type { Sent } from '../sign';
-import { checkOutcome, type Gate, type GateSpec, type GateState, type Step, type StepKind, type StepSpec } from '../work';
+import { checkOutcome, stillSpeaks, type Gate, type GateSpec, type GateState, type Step, type StepKind, type StepSpec } from '../work';
 
 /** What happens on a place and sends it back, whichever check is next: entered as a failure of its own. */
 export const EVENTS = ['event.breakThrough', 'event.spill', 'event.tornSheet', 'event.wind', 'event.newFind'] as const;
@@ -41,6 +41,9 @@ function before(a: At, b: At): boolean {
   return a.surfaceId === b.surfaceId && a.index < b.index;
 }
 
+/** The check with which a zone is given back. */
+export const GIVEN_BACK = 'released';
+
 export interface Own {
   readonly surfaceId: string;
   /** What was seen at its strokes and coats that sends work back. */
@@ -57,7 +60,7 @@ interface Placed {
 const keyOf = (surfaceId: string | null, gate: string): string => `${surfaceId ?? ''}/${gate}`;
 
 export interface Standing {
-  state(surfaceId: string | null, gate: GateSpec): Pick<Gate, 'state' | 'waitsFor'>;
+  state(surfaceId: string | null, gate: GateSpec): Pick<Gate, 'state' | 'waitsFor' | 'outgrown'>;
 }
 
 export function standingOf(
@@ -78,6 +81,7 @@ export function standingOf(
   const byKey = new Map(gates.map((g) => [g.key, g]));
   const passed = new Set<string>();
   const failed = new Set<string>();
+  const outgrown = new Set<string>();
 
   // What one surface waits for, or takes back, is its own or the zone's: never another's.
   const ofZone = gates.filter((g) => g.at.surfaceId === null);
@@ -156,19 +160,25 @@ export function standingOf(
       sendBack(to);
       if (again) for (const x of gates) if (x.at.phase === PHASES.setUp) passed.delete(x.key);
       failed.add(g.key);
+    } else if (!stillSpeaks(c, g.gate.of)) {
+      outgrown.add(g.key);
     } else if (firstUnmet(g) === undefined && !elsewhere(g, c)) {
       passed.add(g.key);
       failed.delete(g.key);
+      outgrown.delete(g.key);
+    } else if (g.gate.id === GIVEN_BACK) {
+      // Out of its turn it opens nothing, but what it says is so: sheet, seals and signs are down.
+      for (const x of gates) if (x.at.surfaceId === null && x.at.phase === PHASES.setUp) passed.delete(x.key);
     }
   }
   seenUntil(Infinity);
   return {
     state(surfaceId, gate) {
       const g = byKey.get(keyOf(surfaceId, gate.id));
-      if (!g) return { state: 'open', waitsFor: null };
+      if (!g) return { state: 'open', waitsFor: null, outgrown: false };
       const unmet = passed.has(g.key) ? undefined : firstUnmet(g);
       const state: GateState = passed.has(g.key) ? 'passed' : failed.has(g.key) ? 'failed' : unmet ? 'locked' : 'open';
-      return { state, waitsFor: unmet?.gate.because ?? null };
+      return { state, waitsFor: unmet?.gate.because ?? null, outgrown: state === 'open' && outgrown.has(g.key) };
     },
   };
 }
@@ -189,13 +199,15 @@ export const placed = (steps: readonly StepSpec[], surfaceId: string | null, zon
       gates.length === 0
         ? NO_GATES
         : gates.map((g): Gate => {
-            const { state, waitsFor } = standing.state(surfaceId, g);
+            const { state, waitsFor, outgrown } = standing.state(surfaceId, g);
             return {
               id: g.id,
               asks: g.asks,
               backTo: g.backTo,
               because: g.because,
+              of: g.of,
               state,
+              outgrown,
               waitsFor,
               zoneId: surfaceId === null ? zoneId : null,
               placeId: zoneId,

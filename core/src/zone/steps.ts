@@ -9,10 +9,11 @@ import type { Limit } from '../rulebook';
 import { byLaw, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { ZoneAir } from './air';
 import { accessGates, nestGates, type ZoneAccess } from './access';
-import { drawnIn, machineGates } from './machines';
+import { drawnIn, machineGates, SET_UP } from './machines';
 import { measuresOf } from './measures';
 import { nearbyGates } from './nearby';
-import { clothsForFloor, gate, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
+import { GIVEN_BACK } from './standing';
+import { clothsForFloor, gate, gateOf, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
 
 /** Person-hours of a zone's own work. Common practice, no published source. */
 const ALLOW = {
@@ -36,6 +37,8 @@ export interface ZoneWork {
   readonly protection: Protection;
   /** Every method that is planned in it, those that disturb nothing too. */
   readonly methods: readonly MethodId[];
+  /** The pieces that are worked. */
+  readonly workedIds: readonly string[];
   /** Hours of the strokes, hands on. */
   readonly strokesH: Range;
   readonly crew: number;
@@ -73,7 +76,8 @@ const besideGate = (all: readonly AsbestosBeside[], { rulebook }: ZoneContext): 
   if (all.length === 0) return [];
   const found = all.some((b) => b.standing.word === 'found');
   return [
-    gate(
+    gateOf(
+      { pieceIds: all.map((b) => b.surfaceId), spokeOf: found ? ['found'] : [] },
       'asbestos-beside',
       'protect',
       why(found ? 'gate.asbestosBesideFound' : 'gate.asbestosBeside', rulebook.sources.asbestosWork, {
@@ -130,7 +134,12 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   const outside = ctx.place === 'outside';
   const { is: wind, source: windBy } = rulebook.windStop;
   // Another mask is another check: what was put on for the lighter one does not count.
-  const kitGate = gate(`kit-on.${protection.respirator.value ?? 'dress'}`, 'protect', why('gate.kitOn', rulebook.respiratorSource));
+  const kitGate = gateOf(
+    { spokeOf: protection.kit.map((k) => k.value) },
+    `kit-on.${protection.respirator.value ?? 'dress'}`,
+    'protect',
+    why('gate.kitOn', rulebook.respiratorSource),
+  );
   const windGate = gate('wind', 'protect', why('gate.wind', windBy, { limit: wind }), [{ what: 'windMs', below: wind }]);
   const working = z.needs.flatMap((n) => n.methods);
   const reached = z.needs.flatMap((n) => n.reaches);
@@ -193,8 +202,9 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
         ...machineGates(z.machines, z.needs),
         ...(guarded
           ? [
-              gate(
-                'containment-up',
+              gateOf(
+                { pieceIds: z.workedIds, spokeOf: [protection.care] },
+                SET_UP,
                 'protect',
                 why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', sheetBy),
               ),
@@ -253,7 +263,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
         title: why('step.release', 'trade-contain'),
         handsOnH: ALLOW.takeDown,
         because: protection.sign.value.length > 0 ? [why('release.signLast', rulebook.signSource)] : [],
-        gates: [gate('released', 'cleanUp', why('gate.released', 'trade-contain'))],
+        gates: [gate(GIVEN_BACK, 'cleanUp', why('gate.released', 'trade-contain'))],
       }),
     );
   return steps;

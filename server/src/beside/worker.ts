@@ -49,8 +49,8 @@ const store = (): FirmStore => {
 
 /** Verdicts are remembered by the settings that they were reckoned with: while those say the same, they are the same object. */
 let firm: { readonly text: string; readonly settings: FirmSettings } | undefined;
-async function planning(): Promise<FirmSettings> {
-  const settings = await store().planning();
+async function planning(now: string): Promise<FirmSettings> {
+  const settings = await store().planning(new Date(now));
   const text = JSON.stringify(settings);
   if (firm?.text !== text) firm = { text, settings };
   return firm.settings;
@@ -128,21 +128,21 @@ type MayWrite = () => Promise<void>;
 async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer> {
   switch (task.kind) {
     case 'plan': {
-      return { ok: true, bytes: report(factsIn(task.body), await planning(), task.now, task.detail, told) };
+      return { ok: true, bytes: report(factsIn(task.body), await planning(task.now), task.now, task.detail, told) };
     }
     case 'methods': {
       const facts = factsIn(task.body);
-      const plan = createDeriver().surface(facts, task.surfaceId, await planning(), yearOf(task.now));
+      const plan = createDeriver().surface(facts, task.surfaceId, await planning(task.now), yearOf(task.now));
       if (!plan) throw new HttpProblem('not-found', `There is no surface ${task.surfaceId} on job ${facts.job.id}.`);
       return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units))) };
     }
     case 'planFile': {
       const facts = await fileFacts(task.file, task.now, 'The job file was not read.');
-      return { ok: true, bytes: report(facts, await planning(), task.now, task.detail, told) };
+      return { ok: true, bytes: report(facts, await planning(task.now), task.now, task.detail, told) };
     }
     case 'paper': {
       const facts = await factsOf(task.jobId);
-      const settings = await planning();
+      const settings = await planning(task.now);
       const plan = planned(facts, settings, task.now, told);
       told(0.7);
       const bytes = await MAKERS[task.paper](
@@ -162,7 +162,7 @@ async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer>
     }
     case 'register': {
       const facts = await factsOf(task.jobId);
-      const csv = task.what === 'samples' ? registerCsv(sampleRegister(facts, await planning(), task.now)) : bagsCsv(facts);
+      const csv = task.what === 'samples' ? registerCsv(sampleRegister(facts, await planning(task.now), task.now)) : bagsCsv(facts);
       return { ok: true, bytes: Buffer.from(csv) };
     }
     case 'shopping': {
@@ -170,7 +170,7 @@ async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer>
       const { scope } = task;
       if (scope.kind === 'zone' && ![...facts.spaces, ...facts.zones, facts.job].some((z) => z.id === scope.zoneId))
         throw new HttpProblem('not-found', `There is no zone ${scope.zoneId} on job ${task.jobId}.`);
-      const settings = await planning();
+      const settings = await planning(task.now);
       const plan = planned(facts, settings, task.now, told);
       told(0.7);
       const { tins } = (await store().firm()).facts;

@@ -140,10 +140,10 @@ export class FirmStore {
     });
   }
 
-  /** What a plan is made with: the settings, what the firm owns, and who works for it. */
-  async planning(): Promise<FirmSettings> {
+  /** What a plan is made with: the settings, what the firm owns, who works for it, and the day. */
+  async planning(now: Date): Promise<FirmSettings> {
     const { machines, people, products } = (await this.firm()).facts;
-    return { ...(await this.settings()), machines, people, products };
+    return { ...(await this.settings()), machines, people, products, today: now.toISOString().slice(0, 10) };
   }
 
   private async firmCursor(q: Query = this.database.db): Promise<number> {

@@ -753,6 +753,8 @@ export const checks = pgTable(
     gate: text().notNull(),
     outcome: text().notNull(),
     measured: jsonb().notNull().default([]).$type<Check['measured']>(),
+    pieceIds: text('piece_ids').array(),
+    spokeOf: text('spoke_of').array(),
     note: text().notNull(),
     takenAt: instant('taken_at').notNull(),
     supersedesId: text('supersedes_id'),

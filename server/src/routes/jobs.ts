@@ -143,7 +143,7 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date, build
           if (done) res.type('json').send(done);
           return;
         }
-        const tag = planTag(rules, whole.epoch, whole.cursor, await store.planning(), clock().getUTCFullYear());
+        const tag = planTag(rules, whole.epoch, whole.cursor, await store.planning(clock()), clock().getUTCFullYear());
         res.setHeader('etag', tag).setHeader('cache-control', 'private, no-cache').type('json');
         if (req.fresh) return void res.status(304).end();
         const bytes = plans.get(jobId, tag) ?? (await make());

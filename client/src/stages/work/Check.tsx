@@ -18,6 +18,7 @@ import {
   type Check,
   type CheckNumber,
   type Gate,
+  type SpokenOf,
   type JobFacts,
   type Surface,
 } from '@roughsill/core';
@@ -44,13 +45,25 @@ function CheckPhotos({ facts, surfaceId, checkId }: { readonly facts: JobFacts; 
 export const checkDraft = (
   gate: string,
   outcome: 'pass' | 'fail',
+  of: SpokenOf | undefined,
   zoneId: string | null,
   surfaceId: string | undefined,
   measured: Check['measured'] = [],
 ) =>
   add(
     'check',
-    { gate, zoneId, outcome, measured, note: '', takenAt: new Date().toISOString(), supersedesId: null, supersedesWhy: null },
+    {
+      gate,
+      zoneId,
+      outcome,
+      measured,
+      pieceIds: of?.pieceIds.slice() ?? null,
+      spokeOf: of?.spokeOf.slice() ?? null,
+      note: '',
+      takenAt: new Date().toISOString(),
+      supersedesId: null,
+      supersedesWhy: null,
+    },
     surfaceId,
   );
 
@@ -166,7 +179,7 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
     .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
   const record = (outcome: 'pass' | 'fail', measured: Check['measured'] = []) =>
     dispatch(
-      commit(facts.job.id, [checkDraft(gate.id, outcome, gate.placeId, gate.zoneId === null ? surface?.id : undefined, measured)], null),
+      commit(facts.job.id, [checkDraft(gate.id, outcome, gate.of, gate.placeId, gate.zoneId === null ? surface?.id : undefined, measured)], null),
     );
   const read = (standing?.measured ?? []).map((m) => formatMeasure(measure(m.value, CHECK_UNITS[m.what]), units)).join(', ');
   const numbered = gate.asks.length > 0;
@@ -187,6 +200,7 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
       {numbered && gate.state === 'open' && standing?.outcome === 'pass' && standing.measured.length === 0 ? (
         <Words look="note">It was ticked without its number: that counts for nothing.</Words>
       ) : null}
+      {gate.outgrown ? <Words look="note">More has to be so than when it was passed. Look again.</Words> : null}
       {gate.waitsFor ? <Words look="note">{`Opens after: ${sentence(gate.waitsFor, units)}`}</Words> : null}
       {numbered && !gate.waitsFor && (gate.state !== 'passed' || again) ? (
         <NumberCheck

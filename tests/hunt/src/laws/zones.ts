@@ -694,6 +694,8 @@ const record = (t: Turn, i: number, outcome: 'pass' | 'fail'): Check => ({
   zoneId: t.surfaceId === null || i % 2 === 0 ? t.zoneId : null,
   outcome,
   measured: numbersOf(t)?.[1] ?? [],
+  pieceIds: null,
+  spokeOf: null,
   note: '',
   takenAt: at(i),
   supersedesId: null,
@@ -768,6 +770,15 @@ function unheld(run: Run): string[] {
       )(turn);
     if (with_([]) !== 'open') out.push(`${z.name}: ${turn.gate} is ${with_([])} by a tick without its number`);
     if (with_(bad) !== 'failed') out.push(`${z.name}: ${turn.gate} is ${with_(bad)} beyond its limit`);
+  }
+  // Given back out of its turn: what it says is so, and sheet and seals go up again. Passed for no piece: it holds for none.
+  const up = passes.find((p) => p.turn.gate === 'containment-up');
+  if (up) {
+    const down = { turn: turns.at(-1)!, check: { ...record(turns.at(-1)!, turns.length + 1, 'pass'), gate: 'released' } };
+    if (states(withChecks(facts, [up, down]))(up.turn) === 'passed') out.push(`${z.name}: sheet and seals stand though they were taken down`);
+    const forNone = { ...up, check: { ...up.check, pieceIds: [], spokeOf: [] } };
+    if (states(withChecks(facts, [...passes.slice(0, passes.indexOf(up)), forNone]))(up.turn) === 'passed')
+      out.push(`${z.name}: sheet and seals stand for pieces that were not there`);
   }
   // Out of turn nothing counts.
   const last = turns.at(-1)!;

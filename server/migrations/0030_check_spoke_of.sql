@@ -1,0 +1,2 @@
+ALTER TABLE "checks" ADD COLUMN "piece_ids" text[];--> statement-breakpoint
+ALTER TABLE "checks" ADD COLUMN "spoke_of" text[];
