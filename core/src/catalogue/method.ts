@@ -142,6 +142,9 @@ export const stirs = (m: Method): boolean => m.dust === 'high' || m.powered || m
 /** Water, slurry or a chemical of it runs down and off. */
 export const runsOff = (m: Method): boolean => m.wet || m.vapour || m.caustic || m.acid || m.needs.includes('water') || m.needs.includes('drain');
 /** Burns skin and eyes: shield, gloves, eyewash and water stand ready before it is opened. ANSI Z358.1. */
+/** Its grit may be nut shell: an allergen, and a dust that burns. */
+export const blowsNutShell = (m: Pick<Method, 'consumables'>): boolean => m.consumables.some((c) => c.id === 'softGrit');
+
 export const burns = (m: Method): boolean => m.caustic || m.acid;
 /** Its own words ask for a mask, whatever is in the coat: dried texture is dust at the first knock. */
 export const neverUnmasked = (m: Method): boolean => m.id === 'textureSoak';

@@ -6,8 +6,8 @@ import type { Effect, Force, RuleId, SourceId } from '../reasons';
 import { GOODS_LEAD, type HazardState } from '../probe';
 import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
-import { isHelper, stirs, usesGrit, type Method } from '../catalogue';
-import { BINDERS, BOUGHT } from '../facts/vocabulary';
+import { blowsNutShell, isHelper, stirs, usesGrit, type Method } from '../catalogue';
+import { BINDERS, BOUGHT, POISONS } from '../facts/vocabulary';
 import { sealsOver } from './on-asbestos';
 import { SCORCHES_ABOVE, THICK_FILM, type Sheet } from './sheet';
 
@@ -247,6 +247,12 @@ export const RULES: readonly Rule[] = [
   rule('antifoul.dry', 'block', 'hazard', 'mem-antifoul', (m) => m.disturbs && !m.wet && !m.hepa, [is('antifouling', true)]),
   rule('antifoul.heat', 'block', 'hazard', 'mem-antifoul', (m) => m.heatC !== null && m.heatC > 90, [is('antifouling', true)]),
   rule('antifoul.caught', 'care', 'hazard', 'mem-antifoul', (m) => m.disturbs && (m.wet || m.hepa), [is('antifouling', true)]),
+  // Other poisons in a coat: by what the stroke reaches, as for lead
+  rule('poison.dry', 'block', 'hazard', 'mem-poison', (m) => m.disturbs && !m.wet && !m.hepa && !m.vapour && !m.removesPiece, [is('poison', ...POISONS)]),
+  rule('poison.heat', 'block', 'hazard', 'mem-poison', (m) => m.heatC !== null && m.heatC > 90, [is('poison', ...POISONS)]),
+  rule('poison.caught', 'care', 'hazard', 'mem-poison', (m) => m.disturbs && (m.wet || m.hepa || m.vapour || m.removesPiece), [is('poison', ...POISONS)]),
+  // Nut shell and the like: an allergen, and a dust that burns
+  rule('blast.softGrit', 'care', 'hazard', 'trade-blast', blowsNutShell, []),
   // Soft, and wanted for its face.
   rule('brass.soft', 'block', 'trade', 'trade-blast', (m) => m.blast !== 'no' || (m.powered && m.bite !== 'none'), [is('material', 'brass')]),
   rule('plastic.trial', 'care', 'trade', 'trade-trial', (m) => m.disturbs && m.bite !== 'skin', [is('material', 'fibreglass'), noSquare]),

@@ -10,6 +10,7 @@ import {
   type Material,
   type Part,
   type PartKind,
+  type Poison,
   type Service,
   type Surface,
   type YesNo,
@@ -29,6 +30,7 @@ import {
   type HazardState,
   type LeadDepths,
   type LeadPicture,
+  poisonsOf,
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
 import { chemistryOf } from '../shelf/own';
@@ -65,6 +67,8 @@ export interface SurfaceSheet {
   readonly casein: boolean;
   /** By depth, the binders there that matter to some method; in one order, so that like surfaces have like sheets. */
   readonly binders: Readonly<Record<Exclude<Bite, 'none'>, readonly Binder[]>>;
+  /** Poisons other than lead in the coats that a stroke of each depth reaches, the worst first. */
+  readonly poisons: Readonly<Record<'skin' | 'loose' | 'bare', readonly Poison[]>>;
   /** What there is to take off. */
   readonly holds: readonly Takes[];
   readonly moldy: boolean;
@@ -203,6 +207,8 @@ export interface Sheet {
   readonly ownsHepa: boolean;
   readonly dwelling: boolean;
   readonly goods: SurfaceSheet['goods'];
+  /** Of the coats in reach, the worst of what poisons beside lead; "none": there is none. */
+  readonly poison: Poison | 'none';
   /** There is old antifouling on it, at whatever depth: a tool that slips is in it. */
   readonly antifouling: boolean;
   readonly clear: boolean;
@@ -319,6 +325,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     leadOnGoods: isOnGoods(lead.standing, ctx.rulebook),
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
     binders: bindersByDepth(lead),
+    poisons: poisonsByDepth(lead),
     holds: holdsOf(s, lead),
     moldy: has('moldy') || (s.moldM2 ?? 0) > 0,
     silica: holdsSilica(s),
@@ -373,6 +380,15 @@ function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
     const there = all.slice(0, coatsReached(bite, d));
     return TELLING.filter((b) => there.includes(b));
   };
+  return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
+}
+
+const NO_POISONS: SurfaceSheet['poisons'] = { skin: [], loose: [], bare: [] };
+function poisonsByDepth(lead: LeadPicture): SurfaceSheet['poisons'] {
+  const coats = lead.coats.map((c) => c.coat);
+  if (coats.every((c) => c.poisons.length === 0)) return NO_POISONS;
+  const d = leadDepths(lead);
+  const within = (bite: Bite) => poisonsOf(coats.slice(0, coatsReached(bite, d)));
   return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
 }
 
@@ -472,6 +488,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     ownsHepa: ownsShroud(settings),
     dwelling: s.dwelling,
     goods: s.goods,
+    poison: (method.removesPiece ? s.poisons.bare : method.bite === 'none' ? [] : s.poisons[method.bite])[0] ?? 'none',
     antifouling: s.binders.bare.includes('antifouling'),
     clear: s.clearTopcoat,
     glazed: s.glazed,

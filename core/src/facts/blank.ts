@@ -104,6 +104,7 @@ export const BLANK_LAYER: LayerDraft = {
   water: 'untried',
   heat: 'untried',
   look: '',
+  poisons: [],
 };
 
 export const BLANK_READING: Omit<ReadingDraft, 'takenAt'> = {

@@ -41,7 +41,10 @@ export const JobFile = z.lazy(() =>
     ...jobFactsShape(),
   }),
 );
-export type JobFile = { format: typeof JOB_FILE_FORMAT; version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 | 14 | 15 } & JobFacts;
+export type JobFile = {
+  format: typeof JOB_FILE_FORMAT;
+  version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 | 14 | 15;
+} & JobFacts;
 
 type Lists = Readonly<Record<string, readonly Row[]>>;
 

@@ -42,6 +42,7 @@ import {
   MEASURES,
   METHOD_IDS,
   PART_KINDS,
+  POISONS,
   PASTS,
   READING_KINDS,
   READING_UNITS,
@@ -454,6 +455,12 @@ export const LayerFields = z.strictObject({
   water: z.enum(RESPONSES).default('untried'),
   heat: z.enum(RESPONSES).default('untried'),
   look: text(120).default(''),
+  /** Poisons other than lead that its tin names, its look points to, or a test found. */
+  poisons: z
+    .array(z.enum(POISONS))
+    .max(POISONS.length)
+    .refine((p) => new Set(p).size === p.length, 'a poison is listed twice')
+    .default([]),
 });
 
 export const ReadingFields = z.strictObject({
@@ -758,6 +765,8 @@ export const ProductFields = z.strictObject({
   gloves: z.enum(GLOVE_MATERIALS).nullable().default(null),
   /** Of the mask, beside what the work throws up; null: by what is in it. */
   filter: z.enum(SHEET_FILTERS).nullable().default(null),
+  /** Of two parts: its sheet names isocyanate in one of them; unknown counts as yes. */
+  isocyanate: z.enum(YES_NO).default('unknown'),
   /** How long its maker stands for the finish, years, and on what terms. */
   guaranteeYears: sheetNumber('a guarantee, years,', 0.5, 50),
   guaranteeTerms: text(400).default(''),

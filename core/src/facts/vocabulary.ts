@@ -46,6 +46,10 @@ export const BINDERS = [
 ] as const;
 export type Binder = (typeof BINDERS)[number];
 
+/** What a coat may hold beside lead that poisons whoever breathes or eats its dust. */
+export const POISONS = ['chromate', 'cadmium', 'arsenic', 'coalTar', 'copper'] as const;
+export type Poison = (typeof POISONS)[number];
+
 export const PART_KINDS = ['flat', 'moulded', 'turned', 'carved', 'tight', 'besideGlass', 'threads', 'underside', 'arris'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
@@ -92,7 +96,7 @@ export const CHECK_NUMBERS = [
 export type CheckNumber = (typeof CHECK_NUMBERS)[number];
 
 export const CERTIFICATES = ['renovator', 'inspector', 'asbestosTrained', 'firstAid', 'other'] as const;
-export const MACHINE_KINDS = ['vacuum', 'airMachine', 'shroudedSander', 'other'] as const;
+export const MACHINE_KINDS = ['vacuum', 'airMachine', 'shroudedSander', 'airSupply', 'other'] as const;
 /** What stands between a machine and the room it blows into. */
 export const FILTERS = ['none', 'dust', 'classM', 'classH', 'hepa'] as const;
 /** What a machine was last used on, and may give off again. */

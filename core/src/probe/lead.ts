@@ -295,7 +295,15 @@ function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
 }
 
 /** Stands for coats that are not on the list any more. */
-const GONE_COAT: StackCoat = { id: UNCOUNTED, binder: 'unknown', colour: '', look: '', soundness: 'unknown', yearApplied: null };
+const GONE_COAT: StackCoat = {
+  id: UNCOUNTED,
+  binder: 'unknown',
+  colour: '',
+  look: '',
+  soundness: 'unknown',
+  yearApplied: null,
+  poisons: [],
+};
 
 interface CoatStates {
   readonly coats: readonly CoatLead[];

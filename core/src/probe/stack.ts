@@ -1,4 +1,4 @@
-import { UNCOUNTED, type Binder, type Soundness, type Surface } from '../facts';
+import { UNCOUNTED, type Binder, type Poison, type Soundness, type Surface } from '../facts';
 import { liveLayers } from '../walk';
 
 export interface StackCoat {
@@ -9,6 +9,8 @@ export interface StackCoat {
   readonly look: string;
   readonly soundness: Soundness;
   readonly yearApplied: number | null;
+  /** What poisons in it beside lead. */
+  readonly poisons: readonly Poison[];
 }
 
 const stacks = new WeakMap<Surface, readonly StackCoat[]>();
@@ -27,7 +29,9 @@ function stackAnew(s: Surface): StackCoat[] {
     look: l.look,
     soundness: l.soundness,
     yearApplied: l.yearApplied,
+    poisons: l.poisons,
   }));
-  if (!s.coatsCounted) coats.push({ id: UNCOUNTED, binder: 'unknown', colour: '', look: '', soundness: 'unknown', yearApplied: null });
+  if (!s.coatsCounted)
+    coats.push({ id: UNCOUNTED, binder: 'unknown', colour: '', look: '', soundness: 'unknown', yearApplied: null, poisons: [] });
   return coats;
 }

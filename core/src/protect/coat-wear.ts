@@ -47,7 +47,13 @@ export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | 
     bySheet.filter((_, i) => sheets[i]!.filter !== null && fs.includes(sheets[i]!.filter));
   // With a brush in the open air the wind takes it; a mist stands round whoever makes it, wherever that is.
   const thinned = solvent.length > 0 && (place !== 'outside' || mists.some((m) => m.solvent));
-  const vapour = thinned || asks('organicVapour') || asks('suppliedAir');
+  // Of two parts, sprayed: isocyanate until its sheet denies it. No cartridge warns of it.
+  const cures = [...new Set(mists.map((m) => m.product))].filter((id) => {
+    const own = ownOf(ctx.settings, id);
+    return own?.chemistry === 'twoPart' && own.isocyanate !== 'no';
+  });
+  const supplied = asks('suppliedAir') || cures.length > 0;
+  const vapour = cures.length > 0 || thinned || asks('organicVapour') || asks('suppliedAir');
   const needed = mists.length > 0 || vapour || asks('particle');
   const owned = { masks: rulebook.respirators, owned: ctx.settings.masks };
   const mistMask = rulebook.id === 'uk' ? 'ffp3' : 'halfMask';
@@ -55,11 +61,12 @@ export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | 
   const because = [
     ...(thinned && (place !== 'outside' || mists.length === 0) ? [why('coat.vapour', 'trade-coat-air', { products: solvent })] : []),
     ...(mists.length > 0 ? [why(thinned ? 'coat.mistVapour' : 'coat.mist', 'trade-lay', sprayed)] : []),
+    ...(cures.length > 0 ? [why('coat.isocyanate', 'mem-isocyanate', { products: cures }, 'care', 'hazard')] : []),
     ...(['suppliedAir', 'organicVapour', 'particle'] as const).flatMap((f) =>
       asks(f) ? [why('coat.sheetMask', 'firm-sheet', { products: sheetsOf(f), filter: `filter.${f}` })] : [],
     ),
   ];
-  const least = asks('suppliedAir')
+  const least = supplied
     ? rulebook.respirators.findLast((r) => r.build === 'airline')!.id
     : vapour
       ? rulebook.respirators.find((r) => r.vapour)!.id
@@ -72,7 +79,7 @@ export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | 
     respirator: needed
       ? ownedMask({ value: least, because }, vapour, owned)
       : answer(null, why('coat.openAir', 'trade-coat-air', { products })),
-    cartridges: vapour && !asks('suppliedAir') ? ['organicVapour'] : [],
+    cartridges: vapour && !supplied ? ['organicVapour'] : [],
     kit: [
       gloves === null
         ? answer('nitrileGloves' as const, why('kit.gloves', 'mem-gloves'))

@@ -5,6 +5,7 @@ export {
   taskWears,
   withCartridges,
   byLaw,
+  onAirline,
   CARTRIDGES,
   type Cartridge,
   type Kit,

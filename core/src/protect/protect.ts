@@ -7,12 +7,12 @@ import { suitFacts } from './heat';
 import { ownedMask } from './masks';
 import { loudest, minutesAt, UNDER_ONE } from './noise';
 import { vibrationOf, type Vibration } from './vibration';
-import type { MethodId } from '../facts';
+import type { MethodId, Poison } from '../facts';
 import { sheetFor, type MoldKit } from '../probe/mold';
 import { methodById, neverUnmasked, type Method } from '../catalogue';
 import { isLow, isPresent, rungKey, strictest, type HazardState } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
-import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId } from '../rulebook';
+import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
 import { chemistryOf, ownStripper } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import type { Rect } from '../zone/shapes';
@@ -111,6 +111,10 @@ export interface Protection {
 
 const metres = (l: Limit): number => convert(l.is.value, l.is.unit, 'm');
 
+/** Somebody in it breathes what comes through a hose: in the strokes or in the coats. */
+export const onAirline = ({ respirator, coat }: Pick<Protection, 'respirator' | 'coat'>, { respirators }: Rulebook): boolean =>
+  respirators.some((r) => r.build === 'airline' && (r.id === respirator.value || r.id === coat?.respirator.value));
+
 /** Laps, turn-ups and a spare corner. Common practice. */
 const SHEET_ALLOWANCE = 1.15;
 /** One contractor bag for each so many m2 of sheet folded dirty side in, and for each so many m2 of film taken off. Common practice. */
@@ -132,13 +136,14 @@ const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
 interface Freed {
   readonly fibres: HazardState | null;
   readonly antifoul: boolean;
+  readonly poisons: readonly Poison[];
   /** One of them is the first to touch growth. */
   readonly growth: boolean;
 }
 
 function alsoBreathed(
   methods: readonly Method[],
-  { fibres, antifoul, growth }: Freed,
+  { fibres, antifoul, poisons, growth }: Freed,
   ctx: ZoneContext,
 ): { readonly least: RespiratorId; readonly because: Reason }[] {
   const { rulebook } = ctx;
@@ -152,7 +157,9 @@ function alsoBreathed(
       least: rulebook.id === 'uk' ? 'ffp3' : 'halfMask',
       because: why('ppe.fibres', rulebook.sources.asbestosWork, { asbestos: fibres }),
     });
-  if (antifoul) out.push({ least: rulebook.id === 'uk' ? 'halfP3' : 'halfMask', because: why('ppe.biocide', 'mem-antifoul') });
+  const dustMask = rulebook.id === 'uk' ? 'halfP3' : 'halfMask';
+  if (antifoul) out.push({ least: dustMask, because: why('ppe.biocide', 'mem-antifoul') });
+  if (poisons.length > 0) out.push({ least: dustMask, because: why('ppe.poison', 'mem-poison', { poisons }) });
   const blast = methods.filter((m) => m.blast !== 'no');
   if (blast.length > 0)
     out.push({
@@ -251,9 +258,12 @@ function kitFor(
     near,
     fibres,
     antifoul,
+    poisoned,
     growth,
     asbestos,
-  }: Readonly<Record<'guarded' | 'lead' | 'low' | 'near' | 'fibres' | 'antifoul' | 'growth', boolean>> & { readonly asbestos: HazardState },
+  }: Readonly<Record<'guarded' | 'lead' | 'low' | 'near' | 'fibres' | 'antifoul' | 'poisoned' | 'growth', boolean>> & {
+    readonly asbestos: HazardState;
+  },
   { rulebook: { sources, id }, moldKit, settings }: ZoneContext,
 ): Answer<Kit>[] {
   const out: Answer<Kit>[] = [];
@@ -277,8 +287,9 @@ function kitFor(
     else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
     else add('leadVacuum', why(lead || low ? 'kit.classMH' : 'kit.classM', 'uk-vacuum'));
   }
-  if (antifoul && !dressed) {
-    const clothes = why('kit.biocide', 'mem-antifoul');
+  const toxic = antifoul || poisoned;
+  if (toxic && !dressed) {
+    const clothes = antifoul ? why('kit.biocide', 'mem-antifoul') : why('kit.poison', 'mem-poison');
     out.push(answer('coverall', clothes, heat));
     add('bootCovers', clothes);
     add('washStation', clothes);
@@ -305,8 +316,8 @@ function kitFor(
   }
   if (any((m) => m.id === 'moldBleach')) add('bleachCartridge', why('kit.bleachCartridge', 'mem-gloves'));
   const suited = moldKit !== null && sheetFor(moldKit.value) !== 'none';
-  if (suited && !dressed && !antifoul && growth) out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
-  if (moldKit !== null && sheetFor(moldKit.value) === 'full' && !dressed && !antifoul && growth)
+  if (suited && !dressed && !toxic && growth) out.push(answer('coverall', why('kit.moldSuit', sources.mold), heat));
+  if (moldKit !== null && sheetFor(moldKit.value) === 'full' && !dressed && !toxic && growth)
     add('bootCovers', why('kit.moldSuit', sources.mold));
   const loud = loudest(methods);
   if (loud) {
@@ -408,11 +419,12 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
     const vapour = of.some((m) => m.vapour);
     const low = working.some((n) => of.some((m) => n.low.includes(m.id)));
     const antifoul = working.some((n) => n.reaches.includes('antifoul') && of.some((m) => n.methods.includes(m.id)));
+    const poisons = [...new Set(working.flatMap((n) => (of.some((m) => n.methods.includes(m.id)) ? n.poisons : [])))];
     const growth = working.some((n) => of.some((m) => n.meetsGrowth.includes(m.id)));
     const fibresOf = working.some((n) => n.fibres && of.some((m) => n.methods.includes(m.id))) ? asbestos : null;
     return {
       exposure,
-      respirator: ownedMask(askedOf(exposure, vapour, { fibres: fibresOf, antifoul, growth }, ctx, of), vapour, {
+      respirator: ownedMask(askedOf(exposure, vapour, { fibres: fibresOf, antifoul, poisons, growth }, ctx, of), vapour, {
         masks: rulebook.respirators,
         owned: ctx.settings.masks,
       }),
@@ -420,7 +432,21 @@ export function protect(needs: readonly Needs[], ctx: ZoneContext): Protection {
         ...(of.some((m) => m.vapour && m.id !== 'moldBleach') ? (['organicVapour'] as const) : []),
         ...(of.some((m) => m.id === 'moldBleach') ? (['acidGas'] as const) : []),
       ],
-      kit: kitFor(of, { guarded, lead, low, near: working.some((n) => n.care === 'guard'), fibres, antifoul, growth, asbestos }, ctx),
+      kit: kitFor(
+        of,
+        {
+          guarded,
+          lead,
+          low,
+          near: working.some((n) => n.care === 'guard'),
+          fibres,
+          antifoul,
+          poisoned: poisons.length > 0,
+          growth,
+          asbestos,
+        },
+        ctx,
+      ),
     };
   };
   const { exposure, respirator, cartridges, kit } = wear(methods);

@@ -49,6 +49,8 @@ export const SOURCES = {
   'mem-stripper-film': { kind: 'mem', title: 'Data sheets of strippers', at: 'least and most of a film', where: 'any' },
   'trade-lay': { kind: 'trade', title: 'Common practice', at: 'laying on: what suits which tool, loss, reach of mist, wind, cleaning', where: 'any' },
   'mem-cellar': { kind: 'mem', title: 'IRC R408.3', at: '1 cfm for each 50 ft2 of a closed crawl space; taken for cellars too', where: 'US' },
+  'mem-isocyanate': { kind: 'mem', title: 'Isocyanate in sprayed two-part coats', at: 'supplied air; HSE guidance on isocyanate paint spraying, 29 CFR 1910.134', where: 'any' },
+  'mem-poison': { kind: 'mem', title: 'Poisons in old coats', at: 'chromate, cadmium, arsenic and coal tar: 29 CFR 1926.1126, 1926.1127, 1926.1118, 1926.1102', where: 'any' },
   'mem-antifoul': { kind: 'mem', title: 'Antifouling', at: 'copper, and tin until the bans of 1988 and 2008: debris as hazardous, none into water', where: 'any' },
   'mem-toys-uk': { kind: 'mem', title: 'Toys (Safety) Regulations 2011, EN 71-3 as amended; UK REACH entry 63', at: 'lead that can be scraped off a toy', where: 'UK' },
   'cfr29-1910.1025': pub('US', '29 CFR 1910.1025', 'lead in a workshop'),

@@ -20,6 +20,7 @@ export {
   DEFAULT_SETTINGS,
   FirmSettings,
   ownsShroud,
+  lacksAirSupply,
   readSettings,
   withoutRetired,
   type MethodOwn,

@@ -137,6 +137,12 @@ export const ownsShroud = ({ machines = [] }: Pick<FirmSettings, 'machines'>): b
   return live.length === 0 || live.some((m) => m.kind === 'shroudedSander');
 };
 
+/** Its list of machines is kept, and has nothing on it that supplies breathing air. */
+export const lacksAirSupply = ({ machines = [] }: Pick<FirmSettings, 'machines'>): boolean => {
+  const live = machines.filter((m) => m.removedAt === null);
+  return live.length > 0 && live.every((m) => m.kind !== 'airSupply');
+};
+
 export const DEFAULT_SETTINGS: FirmSettings = {
   firmName: 'Your firm',
   pricesIn: 'USD',

@@ -110,7 +110,7 @@ const NUMBERS = [
   'guaranteeYears',
 ] as const satisfies readonly (keyof Product)[];
 /** What is chosen from a list, or written. */
-const WORDS = ['chemistry', 'gloves', 'filter', 'guaranteeTerms'] as const;
+const WORDS = ['chemistry', 'isocyanate', 'gloves', 'filter', 'guaranteeTerms'] as const;
 const HEADERS = ['name', 'good', 'inUse', ...WORDS, ...NUMBERS, 'packs', 'sheet'] as const;
 
 /** Packs as `2.5=38; 5=70`: size in the unit of the good, price in the firm's money. */

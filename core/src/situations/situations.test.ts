@@ -1,7 +1,7 @@
 /**
  * Situations of a house, and the answer that somebody of the trade would give. Each was written down before the code that answers it.
  */
-import type { JobFacts, Reading, Surface } from '../facts';
+import { ProductFields, type JobFacts, type Product, type Reading, type Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { sampleRegister } from '../probe/register';
 import { clientPage } from '../report/client';
@@ -11,7 +11,21 @@ import { jobMarkdown } from '../report/markdown';
 import { methodById } from '../catalogue';
 import { DEFAULT_SETTINGS, type FirmSettings } from '../rulebook';
 import { surfaceProblems } from '../facts';
-import { aCheck, aDefect, aFacts, aLayer, aPart, aReading, aSample, aSurface, aTrained, AT, THIS_YEAR, type Setup } from '../testing';
+import {
+  aCheck,
+  aDefect,
+  aFacts,
+  aLayer,
+  aMachine,
+  aPart,
+  aReading,
+  aSample,
+  aSurface,
+  aTrained,
+  AT,
+  THIS_YEAR,
+  type Setup,
+} from '../testing';
 import { wasteOf } from '../waste';
 
 const NOW = '2026-05-05T13:20:00.000Z';
@@ -465,7 +479,89 @@ const HELD: readonly Situation[] = [
   }),
 ];
 
+const kitHas = (t: Told, ...kit: readonly string[]): boolean => kit.every((k) => t.kit.includes(k as never));
+const aProduct = (over: Partial<Product> & Pick<Product, 'good'>): Product => ({
+  ...ProductFields.parse({ name: 'Own one', good: over.good }),
+  id: 'product-1',
+  removedAt: null,
+  ...over,
+});
+const POISON: readonly Situation[] = [
+  sit('zinc chromate on a railing without lead: no dry wire brush, no torch; mask, suit, washing; named; its debris is held apart', () => {
+    const t = told(
+      aSurface({
+        element: 'railing',
+        material: 'mildSteel',
+        layers: [aLayer(0, { binder: 'alkyd', yearApplied: 1995, poisons: ['chromate'] })],
+        yearMade: 1990,
+        readings: [chip(0, 'ppm', { reachedLayerIds: ['coat-0'] })],
+        parts: [aPart('flat', 'wetScrapeLoose')],
+      }),
+      { space: OUTSIDE },
+    );
+    return (
+      t.verdict('drySand') === 'blocked' &&
+      t.verdict('heatGun') === 'blocked' &&
+      t.protection.respirator.value !== null &&
+      kitHas(t, 'coverall', 'washStation') &&
+      t.gates.includes('poison-ready') &&
+      t.waste.some((w) => w.stream === 'biocideDebris') &&
+      has(t.paper, /chromate/i)
+    );
+  }),
+  sit('the chromate lies under two sound coats: the top one is scuffed as ever', () => {
+    const t = told(
+      door({
+        yearMade: 1995,
+        layers: [0, 1, 2].map((n) => aLayer(n, { yearApplied: 1995, poisons: n === 2 ? ['chromate'] : [] })),
+        readings: LEADFREE,
+        parts: [aPart('flat', 'overcoat')],
+      }),
+    );
+    return t.verdict('overcoat') !== 'blocked' && !t.gates.includes('poison-ready');
+  }),
+  sit('soft grit: nut allergy is asked, and its dust is said to burn', () => {
+    const t = told(aSurface({ element: 'siding', readings: LEADFREE, parts: [aPart('flat', 'sweepBlast')] }), { space: OUTSIDE });
+    return (
+      t.rules.includes('sweepBlast:blast.softGrit') &&
+      (t.own.choice.parts[0]!.selected.value !== 'sweepBlast' || t.gates.includes('soft-grit'))
+    );
+  }),
+  sit('a floor paint of two parts is sprayed: supplied air, until its sheet denies isocyanate', () => {
+    const floor = (isocyanate: Product['isocyanate']) =>
+      told(
+        aSurface({
+          element: 'floorBoards',
+          topcoat: 'floorPaint',
+          layings: { topcoat: 'lowPressure' },
+          yearMade: 2005,
+          layers: [aLayer(0, { yearApplied: 2005 })],
+          readings: LEADFREE,
+          parts: [aPart('flat', 'overcoat')],
+        }),
+        { settings: { products: [aProduct({ name: 'Deck two', good: 'floorPaint', chemistry: 'twoPart', isocyanate })] } },
+      ).protection.coat?.respirator.value;
+    return floor('unknown') === 'airline' && floor('no') !== 'airline';
+  }),
+  sit('a hose of air is worn, and no machine of the firm supplies it: it is hired, and its air is a check', () => {
+    const t = told(
+      aSurface({ element: 'railing', material: 'mildSteel', rustGrade: 4, readings: LEADFREE, parts: [aPart('flat', 'hardBlast')] }),
+      { space: OUTSIDE, settings: { machines: [aMachine({ kind: 'vacuum' })] } },
+    );
+    return t.gates.includes('breathing-air') && has(t.paper, /breathing-air supply/i);
+  }),
+  sit('a gas pipe is masked: its vent stays open', () => {
+    const t = told(aSurface({ element: 'gasPipe', material: 'mildSteel', readings: LEADFREE, parts: [aPart('flat', 'overcoat')] }));
+    return !has(t.paper, /(mask|tape)[^.]*\bvent\b/i);
+  }),
+  sit('a room with a gas pipe in it is sealed for lead: flues and air inlets stay open', () => {
+    const t = told(door({ parts: [aPart('flat', 'wetScrapeLoose')] }), { space: { services: ['gasPipe'] } });
+    return t.gates.includes('vents-open');
+  }),
+];
+
 describe.each([
+  ['poison', POISON],
   ['held', HELD],
   ['lead', LEAD],
   ['asbestos', ASBESTOS],

@@ -4,7 +4,7 @@ import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from
 import { asbestosStates, methodsOf, picksOf, worksOn, type Range } from '../choose';
 import { baseOf } from '../coat';
 import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
-import { isLow, isPresent, type LeadPicture } from '../probe';
+import { isLow, isPoisoned, isPresent, type LeadPicture } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { agentsOf, chemistryOf } from '../shelf/own';
@@ -154,7 +154,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
   const asbestos = asbestosStates(plan.asbestos);
   const fibres = isPresent(asbestos.coat);
   const coats = s.layers.filter((l) => l.removedAt === null).length;
-  const biocide = s.layers.some((l) => l.removedAt === null && l.binder === 'antifouling');
+  const biocide = isPoisoned(s);
   const textured = s.layers.some((l) => l.removedAt === null && l.binder === 'textured');
   for (const part of plan.choice.parts)
     for (const { option } of picksOf(part)) {
@@ -255,7 +255,7 @@ function fromZone(zone: ZonePlan, ownH: number, lowMgKg: number, settings: FirmS
   if (steps.length === 0) return;
   const held: Held = { lead: protection.care === 'lead', lowMgKg };
   const mold = zone.hazards.some((h) => h.kind === 'mold');
-  const antifoul = zone.hazards.some((h) => h.kind === 'antifoul');
+  const antifoul = zone.hazards.some((h) => h.kind === 'antifoul' || h.kind === 'poison');
   const stream: WasteStreamId = protection.fibres
     ? 'suspectAsbestos'
     : antifoul

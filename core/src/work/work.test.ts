@@ -248,7 +248,9 @@ describe('checks', () => {
     ['a tick without its number', [], 'open'],
     ['a number of something else', [{ what: 'ph', value: 7 }], 'open'],
   ] as const)('the meter decides, %s (from memory: 15 % in wood)', (_what, measured, want) => {
-    const checks = allPassed.filter((c) => c.gate !== 'released').map((c) => (c.gate === 'moisture' ? { ...c, measured: [...measured] } : c));
+    const checks = allPassed
+      .filter((c) => c.gate !== 'released')
+      .map((c) => (c.gate === 'moisture' ? { ...c, measured: [...measured] } : c));
     expect(states(checks)['moisture']).toBe(want);
   });
   // ASTM D4262 and practice: 6 to 8.5. ISO 8502-4: 3 C. D4263: 16 h. HUD guidelines: 20 mph = 8.94 m/s. 40 CFR 745.227: below 40 ug/ft2.

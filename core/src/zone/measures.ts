@@ -1,5 +1,5 @@
 /** What each hazard that is reached asks for beside sheet and mask, once for the zone: before the first stroke, and after the last. Law H1. */
-import { burns, methodById, type Method } from '../catalogue';
+import { blowsNutShell, burns, methodById, type Method } from '../catalogue';
 import { reactions } from '../choose';
 import { sheetFor } from '../probe/mold';
 import type { Needs, ZoneContext } from '../protect';
@@ -40,6 +40,12 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
     before.push(gate('biocide-ready', 'protect', why('gate.biocideReady', 'mem-antifoul')));
     after.push(gate('biocide-gone', 'cleanUp', why('gate.biocideGone', 'mem-antifoul')));
   }
+  const poisons = [...new Set(needs.flatMap((n) => n.poisons))];
+  if (poisons.length > 0) {
+    before.push(gateOf({ spokeOf: poisons }, 'poison-ready', 'protect', why('gate.poisonReady', 'mem-poison', { poisons })));
+    after.push(gate('poison-gone', 'cleanUp', why('gate.poisonGone', 'mem-poison')));
+  }
+  if (methods.some(blowsNutShell)) before.push(gate('soft-grit', 'protect', why('gate.softGrit', 'trade-blast')));
   const burning = methods.filter(burns);
   const spokeOf = (of: readonly Method[]) => ({ spokeOf: of.map((m) => m.id) });
   if (burning.length > 0) before.push(gateOf(spokeOf(burning), 'burns-ready', 'protect', why('gate.burnsReady', 'ansi-z358')));

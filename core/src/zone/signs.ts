@@ -4,7 +4,7 @@ import type { Rulebook } from '../rulebook';
 import type { ZonePlan } from './plan';
 
 export interface Sign {
-  readonly about: 'lead' | 'asbestos' | 'mold' | 'silica' | 'antifoul' | 'vapour' | 'mist' | 'caustic' | 'hotWork' | 'keepOut';
+  readonly about: 'lead' | 'asbestos' | 'mold' | 'silica' | 'antifoul' | 'poison' | 'vapour' | 'mist' | 'caustic' | 'hotWork' | 'keepOut';
   /** The first line is the signal word. */
   readonly en: readonly string[];
   readonly es: readonly string[];
@@ -94,6 +94,17 @@ const OWN: readonly (Omit<Sign, 'fixed' | 'source'> & { readonly source: SourceI
       'NADA DEBE LLEGAR AL SUELO, AL DESAGÜE NI AL AGUA',
     ],
     source: 'mem-antifoul',
+  },
+  {
+    about: 'poison',
+    en: ['DANGER', 'POISON IN OLD PAINT', 'MASK, SUIT AND GLOVES FROM HERE', 'NOTHING GOES INTO SOIL, DRAIN OR WATER'],
+    es: [
+      'PELIGRO',
+      'VENENO EN LA PINTURA VIEJA',
+      'MÁSCARA, TRAJE Y GUANTES DESDE AQUÍ',
+      'NADA DEBE LLEGAR AL SUELO, AL DESAGÜE NI AL AGUA',
+    ],
+    source: 'mem-poison',
   },
   {
     about: 'caustic',

@@ -5,8 +5,8 @@ import type { Range } from '../choose';
 import { measure } from '../units/units';
 import { standingText, type Standing } from '../probe';
 import { typed, why, type Answer, type Reason } from '../reasons';
-import type { Limit } from '../rulebook';
-import { byLaw, type Needs, type Protection, type ZoneContext } from '../protect';
+import { lacksAirSupply, type Limit } from '../rulebook';
+import { byLaw, onAirline, type Needs, type Protection, type ZoneContext } from '../protect';
 import type { ZoneAir } from './air';
 import { accessGates, nestGates, type ZoneAccess } from './access';
 import { drawnIn, machineGates, SET_UP } from './machines';
@@ -131,6 +131,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   const { rulebook } = ctx;
   const guarded = protection.needed.value;
   const laid = protection.sheetLaidM2.value;
+  const hose = onAirline(protection, rulebook);
   const outside = ctx.place === 'outside';
   const { is: wind, source: windBy } = rulebook.windStop;
   // Another mask is another check: what was put on for the lighter one does not count.
@@ -174,6 +175,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       because: [
         ...(z.air?.because ?? []),
         ...(z.access?.because ?? []),
+        ...(hose && lacksAirSupply(ctx.settings) ? [why('ppe.airToHire', 'firm-setting', {}, 'care')] : []),
         ...(guarded
           ? [
               ...protection.sheetLaidM2.because,
@@ -211,6 +213,10 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
             ]
           : []),
         ...measures.before,
+        ...(guarded && ctx.place === 'inside' && (z.services.includes('gasPipe') || z.services.includes('liveHeater'))
+          ? [gate('vents-open', 'protect', why('gate.ventsOpen', 'trade-gas'))]
+          : []),
+        ...(hose ? [gate('breathing-air', 'protect', why('gate.breathingAir', rulebook.respiratorSource))] : []),
         ...(guarded || protection.respirator.value !== null || measures.dressed ? [kitGate] : []),
         ...(outside && (guarded || working.some((id) => methodById(id).blast !== 'no')) ? [windGate] : []),
         ...(z.air ? [gate('air-runs', 'protect', why('gate.airRuns', z.air.because[0]!.source))] : []),

@@ -194,6 +194,7 @@ export const products = pgTable(
     openLifeH: doublePrecision('open_life_h'),
     flashC: doublePrecision('flash_c'),
     gloves: text().$type<Product['gloves']>(),
+    isocyanate: text().$type<Product['isocyanate']>().notNull().default('unknown'),
     filter: text().$type<Product['filter']>(),
     guaranteeYears: doublePrecision('guarantee_years'),
     guaranteeTerms: text('guarantee_terms').notNull().default(''),
@@ -498,6 +499,7 @@ export const layers = pgTable(
     water: text().notNull().default('untried'),
     heat: text().notNull().default('untried'),
     look: text().notNull().default(''),
+    poisons: text().array().notNull().default([]),
     ...life,
   },
   (t) => [

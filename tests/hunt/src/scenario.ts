@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { arbitraryOf } from '../../../core/src/arbitrary';
 import {
   BINDERS,
+  BLANK_LAYER,
   BLANK_SQUARE,
   BLANK_ZONE,
   BOUGHT,
@@ -165,6 +166,10 @@ const layer = fieldsOf('layer', {
   position: c(0),
   colour: fc.constantFrom('', 'white', 'green'),
   look: fc.constantFrom('', 'stippled', 'combed'),
+  poisons: fc.oneof(
+    { weight: 7, arbitrary: c([]) },
+    { weight: 1, arbitrary: few(['chromate', 'cadmium', 'arsenic', 'coalTar', 'copper'], 2) },
+  ),
   yearApplied: maybe(year),
 });
 
@@ -267,6 +272,8 @@ const GATES = [
   'mold-dry',
 ];
 const check = fieldsOf('check', {
+  pieceIds: c(null),
+  spokeOf: c(null),
   gate: fc.constantFrom(...GATES),
   note: c(''),
   takenAt: hours.map(at),
@@ -602,22 +609,15 @@ export function surfaceOf(r: SurfaceRecipe, n: number, spaces: readonly { readon
   const met = r.meeting === null ? drawnParts : drawnParts.map((p) => ({ ...p, methodId: 'wetScrapeLoose', alsoIds: r.meeting }));
   const asked = r.harmed !== null ? HARMED.methodId : r.bulkSet?.sealed ? 'encapsulate' : null;
   const parts = asked === null ? met : met.map((p) => ({ ...p, methodId: asked, alsoIds: [] }));
-  const coat = {
-    soundness: 'sound',
-    colour: '',
-    look: '',
-    yearApplied: null,
-    alcohol: 'untried',
-    alkali: 'untried',
-    water: 'untried',
-    heat: 'untried',
-  };
+  // Recipes from before a field came do without it.
+  const coat = { ...BLANK_LAYER, soundness: 'sound' };
   const plain = (xs: readonly Fields[], over: Fields) => (r.plain === null ? xs : xs.map((x) => ({ ...x, ...over })));
   const drawn =
     r.bulkSet?.suspect === 'texturedCoat'
       ? [{ ...coat, binder: 'textured' }, ...r.layers]
       : plain(r.layers, { soundness: 'sound', water: 'untried' });
   const layers = drawn.map((l, i): Fields => ({
+    ...coat,
     ...l,
     id: `${id}-coat-${i}`,
     position: i,

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import {
   FILLERS,
   GLOVE_MATERIALS,
+  YES_NO,
   GOODS,
   GOODS_BY_GROUP,
   isCoat,
@@ -241,6 +242,21 @@ export function ProductEditor({ product, onPut, onRemove, onAdd }: EditorProps) 
               testID="product-gloves"
             />
           </Cell>
+          {coat && p.chemistry === 'twoPart' ? (
+            <Cell>
+              <Select
+                label="Isocyanate in it"
+                value={p.isocyanate}
+                options={[
+                  { value: 'unknown', label: 'Its sheet does not say' },
+                  { value: 'no', label: 'Its sheet says no' },
+                  { value: 'yes', label: 'Its sheet names it' },
+                ]}
+                onChange={(v) => put({ isocyanate: YES_NO.find((x) => x === v) ?? 'unknown' })}
+                testID="product-isocyanate"
+              />
+            </Cell>
+          ) : null}
           {coat ? (
             <Cell>
               <Select

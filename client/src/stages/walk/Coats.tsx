@@ -5,6 +5,7 @@ import {
   BINDERS,
   BLANK_LAYER,
   liveLayers,
+  POISONS,
   say,
   SOUNDNESS,
   type Binder,
@@ -13,7 +14,7 @@ import {
   type Surface,
   spell,
 } from '@roughsill/core';
-import { Button, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Toggle, Words } from '../../kit';
+import { Button, Empty, NumberField, Panel, Pick, Problems, Select, TextField, Ticks, Toggle, Words } from '../../kit';
 import { cap } from '../../kit/text';
 import { add, commit, remove, set, useAppDispatch } from '../../store';
 import { Trials } from './Trials';
@@ -53,7 +54,13 @@ export function Coats({ jobId, surface, noCut }: CoatsProps) {
       <View className="gap-1">
         {coats.map((c, i) => {
           const open = opened === c.id;
-          const known = [c.colour, say(c.soundness), c.yearApplied === null ? '' : String(c.yearApplied), c.look]
+          const known = [
+            c.colour,
+            say(c.soundness),
+            c.yearApplied === null ? '' : String(c.yearApplied),
+            ...c.poisons.map((p) => say(p)),
+            c.look,
+          ]
             .filter(Boolean)
             .join(', ');
           return (
@@ -122,6 +129,12 @@ export function Coats({ jobId, surface, noCut }: CoatsProps) {
                     value={c.look}
                     placeholder="chalky, glossy, grained, crazed"
                     onCommit={(look) => run([set('layer', c.id, { look }, surface.id)], 'look')}
+                  />
+                  <Ticks
+                    label="Poison beside lead, by its tin, its look or a test"
+                    values={c.poisons}
+                    options={options(POISONS)}
+                    onChange={(poisons) => run([set('layer', c.id, { poisons }, surface.id)], 'poison of the coat')}
                   />
                   <Trials coat={c} onSet={(fields, what) => run([set('layer', c.id, fields, surface.id)], what)} />
                   <View className="flex-row flex-wrap gap-1">

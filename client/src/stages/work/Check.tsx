@@ -179,7 +179,11 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
     .reduce<Check | undefined>((a, c) => (a && a.takenAt > c.takenAt ? a : c), undefined);
   const record = (outcome: 'pass' | 'fail', measured: Check['measured'] = []) =>
     dispatch(
-      commit(facts.job.id, [checkDraft(gate.id, outcome, gate.of, gate.placeId, gate.zoneId === null ? surface?.id : undefined, measured)], null),
+      commit(
+        facts.job.id,
+        [checkDraft(gate.id, outcome, gate.of, gate.placeId, gate.zoneId === null ? surface?.id : undefined, measured)],
+        null,
+      ),
     );
   const read = (standing?.measured ?? []).map((m) => formatMeasure(measure(m.value, CHECK_UNITS[m.what]), units)).join(', ');
   const numbered = gate.asks.length > 0;

@@ -157,7 +157,15 @@ function Happened({ facts, surface, plan }: StageProps) {
     dispatch(
       commit(
         facts.job.id,
-        [checkDraft(gate, 'fail', undefined, plan.zoneId, gate === 'event.breakThrough' || gate === 'event.newFind' ? surface.id : undefined)],
+        [
+          checkDraft(
+            gate,
+            'fail',
+            undefined,
+            plan.zoneId,
+            gate === 'event.breakThrough' || gate === 'event.newFind' ? surface.id : undefined,
+          ),
+        ],
         null,
       ),
     );

@@ -35,14 +35,17 @@ const poisonFlies = (run: Run): string[] => {
   const waste = wasteOf(run.facts, run.job, run.settings).map((w) => w.stream);
   return each(run, (s, plan) => {
     const coats = s.layers.filter((l) => l.removedAt === null);
-    if (coats[0]?.binder !== 'antifouling') return [];
+    const fouled = coats[0]?.binder === 'antifouling';
+    // The top coat is in every stroke that goes into the film.
+    if (!fouled && (coats[0]?.poisons.length ?? 0) === 0) return [];
     const mine = picked(plan);
-    const out = mine.filter((id) => HOT.includes(id) || flies(id)).map((id) => `${id} on old antifouling`);
+    const out = mine.filter((id) => HOT.includes(id) || flies(id)).map((id) => `${id} on a poisonous coat`);
     const disturbed =
       isWorked(plan) && plan.choice.parts.some((p) => p.areaM2 > 0 && p.selected.value !== null && DOES[p.selected.value].to !== 'nothing');
     if (!disturbed) return out;
     const zone = run.job.zones.find((z) => z.zoneId === plan.zoneId);
-    if (zone && !zone.hazards.some((h) => h.kind === 'antifoul')) out.push('nobody says that there is poison in it');
+    if (zone && !zone.hazards.some((h) => h.kind === (fouled ? 'antifoul' : 'poison'))) out.push('nobody says that there is poison in it');
+    if (zone && zone.protection.respirator.value === null) out.push('it is worked without a mask');
     if (plan.asbestos.coat.value === 'notFound' && !waste.includes('biocideDebris') && mine.every((id) => DOES[id].to !== 'out'))
       out.push('its debris is bagged like any other');
     return out;
@@ -69,6 +72,6 @@ const untestedGas = (run: Run): string[] =>
 
 export const WORLD_LAWS: readonly Law[] = [
   { id: 'H13', says: 'no cot and no toy is given back with lead on it, or unproved', check: leadedGoods },
-  { id: 'H14', says: 'old antifouling is caught wet, named and bagged apart', check: poisonFlies },
+  { id: 'H14', says: 'old antifouling and other poison in a coat is caught wet, named, masked and bagged apart', check: poisonFlies },
   { id: 'H15', says: 'a gas pipe is tested before and after, and never heated', check: untestedGas },
 ];

@@ -765,7 +765,8 @@ function unheld(run: Run): string[] {
       states(
         withChecks(
           facts,
-          passes.map((p, i) => (i === asked ? { ...p, check: { ...p.check, measured } } : p)),
+          // As far as it: a place that was given back is set up again before anything else.
+          passes.slice(0, asked + 1).map((p, i) => (i === asked ? { ...p, check: { ...p.check, measured } } : p)),
         ),
       )(turn);
     if (with_([]) !== 'open') out.push(`${z.name}: ${turn.gate} is ${with_([])} by a tick without its number`);
@@ -774,10 +775,12 @@ function unheld(run: Run): string[] {
   // Given back out of its turn: what it says is so, and sheet and seals go up again. Passed for no piece: it holds for none.
   const up = passes.find((p) => p.turn.gate === 'containment-up');
   if (up) {
-    const down = { turn: turns.at(-1)!, check: { ...record(turns.at(-1)!, turns.length + 1, 'pass'), gate: 'released' } };
-    if (states(withChecks(facts, [up, down]))(up.turn) === 'passed') out.push(`${z.name}: sheet and seals stand though they were taken down`);
-    const forNone = { ...up, check: { ...up.check, pieceIds: [], spokeOf: [] } };
-    if (states(withChecks(facts, [...passes.slice(0, passes.indexOf(up)), forNone]))(up.turn) === 'passed')
+    const before = passes.slice(0, passes.indexOf(up) + 1);
+    const down = turns.find((t) => t.gate === 'released')!;
+    const now = states(withChecks(facts, [...before, { turn: down, check: record(down, turns.length + 1, 'pass') }]))(up.turn);
+    if (now === 'passed') out.push(`${z.name}: sheet and seals stand though they were taken down`);
+    const forNone = { turn: up.turn, check: { ...up.check, pieceIds: [], spokeOf: [] } };
+    if (states(withChecks(facts, [...before.slice(0, -1), forNone]))(up.turn) === 'passed')
       out.push(`${z.name}: sheet and seals stand for pieces that were not there`);
   }
   // Out of turn nothing counts.
