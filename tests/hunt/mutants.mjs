@@ -1,5 +1,6 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
+  ['a coat laid over open checks says nothing', 'work/laid.ts', 'if (open === undefined) return st;', 'return st;'],
   ['seals that are down still stand', 'zone/standing.ts', '} else if (g.gate.id === GIVEN_BACK) {', '} else if (false) {'],
   ['a pass for less holds for more', 'zone/standing.ts', 'if (!stillSpeaks(c, g.gate.of))', 'if (false)'],
   ['what stands there is bought again', 'shelf/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],

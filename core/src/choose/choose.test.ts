@@ -385,6 +385,7 @@ test('every method on every material, part, place and lead state has a verdict w
     ...(['us', 'uk'] as const).flatMap((rulebook): [Surface, Setup][] => [
       [failing({ element: 'cot' }), { job: { rulebook } }],
       [failing({ element: 'chair' }), { job: { rulebook } }],
+      [failing({ layers: [aLayer(0, { soundness: 'failing', poisons: ['chromate'] })] }), { job: { rulebook } }],
       [failing({ element: 'hull', layers: [aLayer(0, { binder: 'antifouling', soundness: 'failing' })] }), { job: { rulebook } }],
     ]),
     [failing({ scrapped: true, conditions: ['runs'] }), {}],

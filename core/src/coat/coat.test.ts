@@ -198,6 +198,13 @@ describe('what was really laid', () => {
       below: 'matEmulsion',
       stoodH: 3,
       leastH: 4,
+      faceC: 20,
+    });
+    // In the cold of that day it takes twice as long for each 10 C. T07.
+    const cold = aReading({ kind: 'surfaceTemp', value: 10, unit: 'C', takenAt: AT });
+    expect(earlyAt(line, wall({ laid: [aLaid(whole)], readings: [cold] }), Date.parse(later(5)), DEFAULT_SETTINGS)).toMatchObject({
+      leastH: 8,
+      faceC: 10,
     });
     expect(rulesOf(saysAfter(3, { earlyWhy: 'the tenant comes back tonight' }))).toEqual(['coat.insistedEarly']);
     expect(saysAfter(4)).toEqual([]);

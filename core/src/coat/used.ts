@@ -5,8 +5,10 @@
 import type { Laid, Surface } from '../facts';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
-import { coatingOf, isCoat, ownOf } from '../shelf/own';
+import { coatingOf, curveBySheet, isCoat, ownOf } from '../shelf/own';
+import { standingReadings } from '../probe';
 import { measure } from '../units/units';
+import { curveOf, dryingRate, SHEET_C, SHEET_RH } from './drying';
 import { litresFor } from './film';
 import { lossOf } from './laying';
 import type { CoatLine } from './primer';
@@ -119,35 +121,63 @@ export interface Early {
   readonly below: string;
   /** Since the coat below went on, h. */
   readonly stoodH: number;
+  /** As its face and air were since. */
   readonly leastH: number;
+  /** Of the face meanwhile, C: read, or as sheets have it. */
+  readonly faceC: number;
 }
 const HOUR_MS = 3_600_000;
-/** A quarter of an hour is no matter: nobody looks at the clock with each stroke. */
-const NO_MATTER_H = 0.25;
+/** Nobody looks at the clock with each stroke. Common practice, no published source. */
+const EARLY_UNDER = 0.9;
+/** A reading from the same morning counts for the coat. */
+const SAME_DAY_MS = 6 * HOUR_MS;
+/** What the face and the air read while the coat below dried: the mean of the face, else of the air; nothing read: as sheets have it. */
+function airSince(s: Surface, from: number, to: number): { readonly faceC: number; readonly rhPct: number } {
+  const read = standingReadings(s).filter(
+    (r) => r.value !== null && Date.parse(r.takenAt) >= from - SAME_DAY_MS && Date.parse(r.takenAt) <= to,
+  );
+  const mean = (xs: readonly number[], usual: number) => (xs.length === 0 ? usual : xs.reduce((a, b) => a + b, 0) / xs.length);
+  const faces = read.filter((r) => r.kind === 'surfaceTemp').map((r) => r.value!);
+  const airs = read.filter((r) => r.kind === 'air');
+  return {
+    faceC: mean(faces.length > 0 ? faces : airs.map((r) => r.value!), SHEET_C),
+    rhPct: mean(
+      airs.flatMap((r) => r.humidityPct ?? []),
+      SHEET_RH,
+    ),
+  };
+}
+/** Beyond two weeks it does not dry there. */
+const NEVER_H = 336;
 /**
- * Whether a coat goes on before the one below is ready: by the shortest wait of that one, as the plan has it. Records of one product on
+ * Whether a coat goes on before the one below is ready: under 90 % of the shortest wait of that one in the warmth and damp of that day. Records of one product on
  * parts of a piece are one coat until the whole of it has been laid over.
  * @param at its moment, in ms
  */
 export function earlyAt(l: Pick<CoatLine, 'product' | 'areaM2'>, s: Surface, at: number, settings: FirmSettings): Early | null {
   const before = liveLaid(s).filter((x) => Date.parse(x.takenAt) < at && isCoat(x.product));
-  const own = before.filter((x) => x.product === l.product).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
+  const same = before.filter((x) => x.product === l.product).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
   // So many times the whole piece was laid over with it: what belongs to the coat under way is not below.
-  const laidM2 = own.reduce((sum, x) => sum + x.areaM2 * x.coats, 0);
+  const laidM2 = same.reduce((sum, x) => sum + x.areaM2 * x.coats, 0);
   const whole = Math.floor((laidM2 + 1e-6) / Math.max(l.areaM2, 1e-6));
   let covered = 0;
   const below = [
     ...before.filter((x) => x.product !== l.product),
-    ...own.filter((x) => {
+    ...same.filter((x) => {
       const under = covered < whole * l.areaM2 - 1e-6;
       covered += x.areaM2 * x.coats;
       return under;
     }),
   ].sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1))[0];
   if (below === undefined || !isCoat(below.product)) return null;
-  const leastH = coatingOf(settings, below.product).recoatH.low;
-  const stoodH = (at - Date.parse(below.takenAt)) / HOUR_MS;
-  return leastH - stoodH > NO_MATTER_H ? { below: below.product, stoodH, leastH } : null;
+  const laidAt = Date.parse(below.takenAt);
+  const stoodH = (at - laidAt) / HOUR_MS;
+  const { faceC, rhPct } = airSince(s, laidAt, at);
+  const own = ownOf(settings, below.product);
+  const curve = own === null ? curveOf(below.product) : curveBySheet(own, below.product);
+  const rate = dryingRate(curve, faceC, rhPct);
+  const leastH = Math.min(NEVER_H, rate <= 0 ? NEVER_H : coatingOf(settings, below.product).recoatH.low / rate);
+  return stoodH < leastH * EARLY_UNDER ? { below: below.product, stoodH, leastH, faceC } : null;
 }
 function earlyWords(x: Laid, l: CoatLine, s: Surface, settings: FirmSettings): Reason[] {
   const early = earlyAt(l, s, Date.parse(x.takenAt), settings);

@@ -15,6 +15,7 @@ import {
   aCheck,
   aDefect,
   aFacts,
+  aLaid,
   aLayer,
   aMachine,
   aPart,
@@ -27,6 +28,7 @@ import {
   type Setup,
 } from '../testing';
 import { wasteOf } from '../waste';
+import { laidAsks } from '../work';
 
 const NOW = '2026-05-05T13:20:00.000Z';
 const ALL = { reachedLayerIds: ['coat-0', 'coat-1', 'coat-2'], toSubstrate: true };
@@ -479,6 +481,39 @@ const HELD: readonly Situation[] = [
   }),
 ];
 
+const wallLaid = (over: Parameters<typeof aLaid>[0]) =>
+  aSurface({
+    element: 'wall',
+    material: 'limePlaster',
+    topcoat: 'matEmulsion',
+    yearMade: 2005,
+    layers: [aLayer(0, { yearApplied: 2005 })],
+    conditions: ['moldy'],
+    moldM2: 1,
+    readings: LEADFREE,
+    parts: [aPart('flat', 'overcoat')],
+    laid: [aLaid(over)],
+  });
+const LAID: readonly Situation[] = [
+  sit('a coat is written down over growth that nobody cleaned: the plan says so, with who laid it', () => {
+    const t = told(wallLaid({ areaM2: 1, litres: 0.1, by: 'Ines' }));
+    return has(t.paper, /Ines.? wrote down mat emulsion before this check had passed/i);
+  }),
+  sit('insisted, the reason stands on the paper with the name', () =>
+    has(
+      told(wallLaid({ areaM2: 1, litres: 0.1, by: 'Ines', earlyWhy: 'cleaned yesterday' })).paper,
+      /Ines.? laid .* said: .?cleaned yesterday/i,
+    ),
+  ),
+  sit('four gallons on ten square feet: asked before it is kept', () => {
+    const s = wallLaid({});
+    const t = told(s);
+    const line = t.own.coating.lines.find((l) => l.product === 'matEmulsion')!;
+    const draft = aLaid({ areaM2: 0.93, litres: 15.1 });
+    return laidAsks(draft, line, s, t.steps, DEFAULT_SETTINGS, false).some((r) => r.rule === 'ask.laidFilm');
+  }),
+];
+
 const kitHas = (t: Told, ...kit: readonly string[]): boolean => kit.every((k) => t.kit.includes(k as never));
 const aProduct = (over: Partial<Product> & Pick<Product, 'good'>): Product => ({
   ...ProductFields.parse({ name: 'Own one', good: over.good }),
@@ -562,6 +597,7 @@ const POISON: readonly Situation[] = [
 
 describe.each([
   ['poison', POISON],
+  ['laid', LAID],
   ['held', HELD],
   ['lead', LEAD],
   ['asbestos', ASBESTOS],

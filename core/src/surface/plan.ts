@@ -24,7 +24,7 @@ import { isOpening, type TakeOff } from '../walk';
 import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
 import { priceOf } from '../shelf/own';
-import { hoursOf, maskingMoney, ownSteps, plus, repairMoney, type Step, type StepSpec } from '../work';
+import { hoursOf, maskingMoney, ownSteps, plus, repairMoney, withLaid, type Step, type StepSpec } from '../work';
 import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
 
 export interface WorkPlan {
@@ -55,6 +55,7 @@ export interface SurfaceOwn {
   /** What was seen that sent work back. */
   readonly sent: readonly Sent[];
   readonly checks: Surface['checks'];
+  readonly laid: Surface['laid'];
   readonly planned: readonly MethodId[];
   readonly workedM2: number;
   readonly opening: Surface['opening'];
@@ -171,6 +172,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     steps,
     sent,
     checks: s.checks,
+    laid: s.laid,
     planned: methods.map((m) => m.id),
     workedM2: steps.some((st) => st.kind === 'prepare') ? choice.parts.reduce((sum, p) => sum + p.areaM2, 0) : 0,
     // Taken to the bench it closes nothing.
@@ -186,7 +188,7 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
   const share = zone.shares.get(surfaceId) ?? 0;
   const of = (r: Range): Range => ({ low: r.low * share, high: r.high * share });
   const hands = hoursOf(steps);
-  const around = stepsAround(steps, surfaceId, zone);
+  const around = withLaid(stepsAround(steps, surfaceId, zone), own);
   const sharedH = of(zone.plan.handsOnH);
   const sharedMoney = of(zone.plan.money);
   const { protection } = zone.plan;

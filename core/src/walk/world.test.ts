@@ -133,7 +133,7 @@ test('a gas pipe: tested before the first stroke and after the last coat, its pa
   const ids = stepsOf(pipe).map((x) => x.id);
   expect(ids.indexOf('service.before')).toBeLessThan(ids.findIndex((x) => x.startsWith('remove.')));
   expect(ids.at(-1)).toBe('service.after');
-  expect(sentence(stepsOf(pipe).find((x) => x.id === 'mask.coats')!.title, 'm')).toMatch(/valve, dial, tag/);
+  expect(sentence(stepsOf(pipe).find((x) => x.id === 'mask.coats')!.title, 'm')).toMatch(/valve handle, dial and tag/);
   // Whatever else is worked in that room is worked beside gas.
   const beside = planOf(of('door', { aim: 'bareClear' }), { others: [of('gasPipe', { id: 'gas-1' })] });
   expect(rulesOf(beside.choice.parts[0]!.options.find((o) => o.methodId === 'heatGun')!.because)).toContain('site.gas');

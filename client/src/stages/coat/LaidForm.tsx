@@ -1,7 +1,20 @@
 /** What was really laid of a coat: coats, area, litres, the comb. What went on before stands above, each with a way to take it back. */
 import { useState } from 'react';
 import { View } from 'react-native';
-import { earlyAt, filmLaid, formatHours, formatMeasure, liveLaid, many, measure, say, type CoatLine, type Early } from '@roughsill/core';
+import {
+  filmLaid,
+  formatMeasure,
+  laidAsks,
+  liveLaid,
+  many,
+  measure,
+  say,
+  type CoatLine,
+  type Laid,
+  type Reason,
+  type Step,
+} from '@roughsill/core';
+import { sentence } from '@roughsill/core/words';
 import { Button, Folded, NumberField, Select, TextField, useUnits, Words } from '../../kit';
 import { cap } from '../../kit/text';
 import { add, commit, set, useAppDispatch, useFirm, useSettings } from '../../store';
@@ -16,11 +29,14 @@ export function LaidForm({
   jobId,
   surface: s,
   outdoors,
+  steps,
 }: {
   readonly line: CoatLine;
   readonly jobId: string;
   readonly surface: StageProps['surface'];
   readonly outdoors: boolean;
+  /** Of the surface, as they stand. */
+  readonly steps: readonly Step[];
 }) {
   const dispatch = useAppDispatch();
   const settings = useSettings();
@@ -33,8 +49,8 @@ export function LaidForm({
   const [wrong, setWrong] = useState<string>();
   const [turn, setTurn] = useState(0);
   const [earlyWhy, setEarlyWhy] = useState('');
-  /** It is too early: whoever lays it anyway says why, and it stands on the papers. */
-  const [early, setEarly] = useState<Early | null>(null);
+  /** What speaks against it: whoever laid it anyway says why, and it stands on the papers. */
+  const [asks, setAsks] = useState<readonly Reason[]>([]);
   /** Out of which tin; empty: nobody says, and the shelf stays as it is. */
   const [tinId, setTin] = useState('');
   const allTins = useFirm().tins;
@@ -48,31 +64,30 @@ export function LaidForm({
   };
   const put = () => {
     if (litres === null && wetUm === null) return setWrong('Say what it took, or what the comb showed.');
-    const now = earlyAt(l, s, new Date().getTime(), settings);
-    setEarly(now);
-    if (now !== null && earlyWhy.trim() === '') return setWrong(undefined);
-    const said = now === null ? '' : earlyWhy.trim();
     const tin = litres === null ? undefined : tins.find((t) => t.id === tinId);
     const tinL = tin === undefined ? null : Math.min(tin.amount, litres!);
-    if (
-      write({
-        product: l.product,
-        withdrawn: false,
-        way: l.way,
-        coats,
-        areaM2,
-        litres,
-        wetUm,
-        thinnedPct,
-        tinId: tin?.id ?? null,
-        tinL,
-        earlyWhy: said,
-        supersedesId: null,
-      })
-    ) {
+    const fields = {
+      product: l.product,
+      withdrawn: false,
+      way: l.way,
+      coats,
+      areaM2,
+      litres,
+      wetUm,
+      thinnedPct,
+      tinId: tin?.id ?? null,
+      tinL,
+      earlyWhy: '',
+      supersedesId: null,
+    };
+    const draft: Laid = { ...fields, id: 'draft', takenAt: new Date().toISOString(), by: '' };
+    const now = laidAsks(draft, l, s, steps, settings, outdoors);
+    setAsks(now);
+    if (now.length > 0 && earlyWhy.trim() === '') return setWrong(undefined);
+    if (write({ ...fields, earlyWhy: now.length === 0 ? '' : earlyWhy.trim() })) {
       if (tin && tinL !== null)
         stock.write(set('tin', tin.id, { amount: tin.amount - tinL, openedOn: tin.openedOn ?? new Date().toISOString().slice(0, 10) }));
-      setEarly(null);
+      setAsks([]);
       setEarlyWhy('');
       setLitres(null);
       setWet(null);
@@ -182,11 +197,14 @@ export function LaidForm({
           onChange={setTin}
         />
       )}
-      {early === null ? null : (
+      {asks.length === 0 ? null : (
         <View className="gap-2 border-l-8 border-oxide bg-panel px-3 py-2" testID={`early-${l.product}`}>
-          <Words alert look="strong" tone="oxide">
-            {`${cap(say(early.below))} went on ${formatHours(early.stoodH)} ago and asks for ${formatHours(early.leastH)} at about ${formatMeasure(measure(20, 'C'), units)}: ${formatHours(early.leastH - early.stoodH)} too early. Wait, or say why it went on anyway: it stands on every paper, with your name.`}
-          </Words>
+          {asks.map((r) => (
+            <Words key={r.rule} alert look="strong" tone="oxide">
+              {sentence(r, units)}
+            </Words>
+          ))}
+          <Words>Put it right first, or say why it went on anyway. The reason stands on every paper, with your name.</Words>
           <TextField
             label="Why it went on anyway"
             value={earlyWhy}

@@ -71,6 +71,10 @@ test('what is taken back is in its tin again, and no more than came out of it', 
   // More was laid than the tin held: another tin, that nobody wrote down, gave the rest.
   type('laid-litres-waterborneEggshell', '4');
   fireEvent.click(screen.getByTestId('laid-put-waterborneEggshell'));
+  // Nothing before it has passed yet: asked, and kept with a reason.
+  expect([inTin(), screen.getByTestId('early-waterborneEggshell').textContent]).toEqual([3, expect.stringMatching(/have not passed/)]);
+  type('early-why-waterborneEggshell', 'checked by the foreman on paper');
+  fireEvent.click(screen.getByTestId('laid-put-waterborneEggshell'));
   expect(inTin()).toBe(0);
   fireEvent.click(screen.getByRole('button', { name: /^Take back/ }));
   expect([inTin(), sash().laid.length]).toEqual([3, 2]);
@@ -84,6 +88,9 @@ test('too early is not written without a reason; with it the record stands, and 
   };
   fireEvent.change(screen.getByTestId('laid-tin-waterborneEggshell'), { target: { value: 'tin-here' } });
   lay();
+  expect(sash().laid).toHaveLength(0);
+  type('early-why-waterborneEggshell', 'checked on paper');
+  lay();
   expect([sash().laid.length, store.getState().session.firm.tins[0]!.amount]).toEqual([1, 2]);
   lay();
   expect(sash().laid).toHaveLength(1);
@@ -94,6 +101,6 @@ test('too early is not written without a reason; with it the record stands, and 
     sash()
       .laid.map((x) => x.earlyWhy)
       .sort(),
-  ).toEqual(['', 'the ferry leaves at noon']);
+  ).toEqual(['checked on paper', 'the ferry leaves at noon']);
   expect(screen.queryByTestId('early-waterborneEggshell')).toBeNull();
 });

@@ -171,7 +171,21 @@ const profileUnread = (run: Run): string[] =>
     return read?.atLeast?.value === 25 && read.atMost?.value === 100 ? [] : ['blasted, and coated over whatever profile there is'];
   });
 
+/** A coat that is written down before what comes before it has passed says so where it is laid, with who laid it. */
+const laidUnasked = (run: Run): string[] =>
+  each(run, (s, { work }) => {
+    const gone = new Set(s.laid.map((x) => x.supersedesId));
+    const products = new Set(s.laid.filter((x) => !x.withdrawn && !gone.has(x.id)).map((x) => x.product as string));
+    return [...products].flatMap((product) => {
+      const at = work.steps.findIndex((st) => st.at !== undefined && 'coat' in st.at && st.at.coat === product);
+      if (at < 0 || work.steps.slice(0, at).every((st) => st.gates.every((g) => g.state === 'passed'))) return [];
+      const says = work.steps[at]!.because.some((r) => r.rule === 'coat.laidOpen' || r.rule === 'coat.insistedOpen');
+      return says ? [] : [`${product} stands as laid, and nothing says what was open before it`];
+    });
+  });
+
 export const COAT_LAWS: readonly Law[] = [
+  { id: 'O3c', says: 'a coat that is written down is judged like a check', check: laidUnasked },
   { id: 'C3ab', says: 'the profile of blasted steel is read before its coat', check: profileUnread },
   { id: 'C3aa', says: 'laid as planned, a coat is as thick as wanted', check: plannedIsWanted },
   { id: 'C3z', says: 'nothing is laid on what the client declined', check: laidOnDeclined },
