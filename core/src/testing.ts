@@ -24,6 +24,7 @@ import {
   type Person,
   type Reading,
   type Sample,
+  type Sign,
   type Space,
   type Square,
   type Surface,
@@ -216,6 +217,21 @@ export const aLaid = (over: Partial<Laid> = {}): Laid => ({
   takenAt: AT,
   supersedesId: null,
   by: 'Ines',
+  ...over,
+});
+/** Seen on a spot, at no step that is said. */
+export const aSign = (sign: Sign['sign'], over: Partial<Sign> = {}): Sign => ({
+  id: `sign-${sign}`,
+  sign,
+  partId: null,
+  methodId: null,
+  product: null,
+  extent: 'spot',
+  note: '',
+  takenAt: AT,
+  supersedesId: null,
+  supersedesWhy: null,
+  by: 'Tester',
   ...over,
 });
 /** A defect of the ground that nobody measured. */

@@ -327,8 +327,13 @@ export const MUTANTS = [
     'n.reaches.includes(kind)',
     "kind !== 'mold' && n.reaches.includes(kind)",
   ],
-  ['a failure takes back nothing', 'zone/standing.ts', 'if (x.at === to || before(to, x.at)) passed.delete(x.key);', ';'],
-  ['a check may be passed out of turn', 'zone/standing.ts', '} else if (firstUnmet(g) === undefined && !elsewhere(g, c)) {', '} else {'],
+  ['a failure takes back nothing', 'zone/standing.ts', 'if (x.at === to || (before(to, x.at) && !other)) passed.delete(x.key);', ';'],
+  [
+    'a check may be passed out of turn',
+    'zone/standing.ts',
+    '} else if (firstUnmet(g, Date.parse(c.takenAt)) === undefined && !elsewhere(g, c)) {',
+    '} else {',
+  ],
   ['what was passed in another zone counts', 'zone/standing.ts', ' && !elsewhere(g, c)', ''],
   [
     'coats before the clean-up',
@@ -415,7 +420,7 @@ export const MUTANTS = [
   [
     'an older colour stops nobody',
     'sign/apply.ts',
-    "c.gates.push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
+    "c.gates.push(seenGate(x, 'remove'",
     "[].push(gate(`seen.${x.sign}.${x.nth}`, 'remove'",
   ],
   // The bench, and what is bought for the ground

@@ -385,6 +385,13 @@ test('every method on every material, part, place and lead state has a verdict w
     ...(['us', 'uk'] as const).flatMap((rulebook): [Surface, Setup][] => [
       [failing({ element: 'cot' }), { job: { rulebook } }],
       [failing({ element: 'chair' }), { job: { rulebook } }],
+      ...(['milkPowder', 'distemperWash'] as const).map((methodId): [Surface, Setup] => [
+        failing({
+          layers: [aLayer(0, { binder: 'unknown', soundness: 'failing' })],
+          squares: [aSquare({ id: 'sq', methodId, dwellMin: 60, lifted: 'bare', stayedPct: 0 })],
+        }),
+        { job: { rulebook } },
+      ]),
       [failing({ layers: [aLayer(0, { soundness: 'failing', poisons: ['chromate'] })] }), { job: { rulebook } }],
       [failing({ element: 'hull', layers: [aLayer(0, { binder: 'antifouling', soundness: 'failing' })] }), { job: { rulebook } }],
     ]),

@@ -283,6 +283,9 @@ export const RULES: readonly Rule[] = [
   // Trials
   rule('trial.needed', 'care', 'trade', 'trade-trial', (m) => m.trialFirst, [is('trial', 'none')]),
   rule('trial.carriedOnly', 'care', 'trade', 'trade-trial', any, [is('trial', 'carried')]),
+  // What takes one kind of binder only, and came clean on a coat of which nobody knows the binder, tells it.
+  rule('trial.likelyCasein', 'note', 'trade', 'trade-binder', (m) => m.id === 'milkPowder', [is('trial', 'done'), is('binderUnknown', true)]),
+  rule('trial.likelyDistemper', 'note', 'trade', 'trade-binder', (m) => m.id === 'distemperWash', [is('trial', 'done'), is('binderUnknown', true)]),
   rule('trial.didNotWork', 'block', 'trade', 'job-record', any, [is('trial', 'failed')]),
   rule('trial.didHarm', 'block', 'hazard', 'job-record', any, [is('trial', 'harmed')]),
 
@@ -296,7 +299,7 @@ export const RULES: readonly Rule[] = [
   rule('caustic.veneer', 'care', 'trade', 'trade-strip', (m) => m.caustic, [is('material', 'plywood')]),
   rule('bath.benchOnly', 'block', 'trade', 'trade-strip', (m) => m.benchOnly, [is('place', 'inside', 'outside')]),
   rule('bath.glue', 'care', 'trade', 'trade-strip', (m) => m.benchOnly, [is('timber', true)]),
-  rule('milk.noCasein', 'block', 'trade', 'trade-strip', (m) => m.id === 'milkPowder', [is('casein', false)]),
+  rule('milk.noCasein', 'block', 'trade', 'trade-strip', (m) => m.id === 'milkPowder', [is('casein', false), noSquare]),
   rule('solvent.casein', 'block', 'trade', 'trade-strip', (m) => m.id === 'solventGel', [is('casein', true), noSquare]),
   rule('solvent.dried', 'note', 'trade', 'trade-strip', (m) => m.id === 'solventGel' || m.id === 'neutralStripper', [is('methodSuits', true)]),
   rule('solvent.inside', 'care', 'hazard', 'trade-strip', (m) => m.vapour, [is('place', 'inside')]),

@@ -37,7 +37,7 @@ import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
 import { sealsOver } from './on-asbestos';
-import { endsClear, type TrialBook } from '../trial';
+import { endsClear, trialOn, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';
 import { FERROUS } from '../catalogue/method';
 import { biteDepth, METHODS, type Bite, type Method, type Takes } from '../catalogue';
@@ -410,7 +410,8 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
   const hottest = method.infrared ? bookOf(s).infraredBelow.is : bookOf(s).hotAirBelow.is;
   const refused = failsOn(s, method);
   return {
-    nothingToTake: !method.takes.some((t) => s.holds.includes(t)) && method.id !== 'leave',
+    // A square that came clean shows that it is there, whatever anybody took the coat for.
+    nothingToTake: !method.takes.some((t) => s.holds.includes(t)) && method.id !== 'leave' && trialOn(s.trials[method.id], part) !== 'done',
     failsOnCoat: refused,
     binderUnknown: inReach(s, method).includes('unknown'),
     moldy: s.moldy,
@@ -421,7 +422,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     alone: settings.crew === 1,
     tooCold: method.coldestC !== null && s.faceC !== null && s.faceC < method.coldestC,
     harsh: method.harm >= 2,
-    trial: s.trials[method.id]?.state ?? 'none',
+    trial: trialOn(s.trials[method.id], part),
     owned: settings.rates[method.id]?.owned ?? true,
     infraredAllowed: settings.allowInfraredOnLead,
     // The school stands outdoors, and not where 24 CFR 35.140 binds.

@@ -124,13 +124,19 @@ function takes(c: Change, of: Once['uses'][number], m2: number): void {
   if (perM2 > 0) c.money += (of.money * (after - before)) / perM2;
 }
 
+/** The check that a sign asks for, from when it was seen. */
+const seenGate = (x: Seen, backTo: StepKind, because: Reason): GateSpec => ({
+  ...gate(`seen.${x.sign}.${x.nth}`, backTo, because),
+  since: x.record.takenAt,
+});
+
 /** What one sign does to its step. */
 function does(c: Change, x: Seen, once: Once | null, at: SeenAt, lead: LeadPicture): void {
   const area = measure(x.areaM2, 'm2');
   const { act } = x.spec;
   c.because.push(why(`sign.${x.sign}`, 'trade-seen', {}, x.spec.role === 'goOn' ? 'note' : 'care'));
   const stop = (): void => {
-    c.gates.push(gate(`seen.${x.sign}.${x.nth}`, 'check', why('gate.seenStop', 'trade-seen', { sign: x.sign })));
+    c.gates.push(seenGate(x, 'check', why('gate.seenStop', 'trade-seen', { sign: x.sign })));
   };
   if (x.held) {
     c.because.push(x.held);
@@ -176,7 +182,7 @@ function does(c: Change, x: Seen, once: Once | null, at: SeenAt, lead: LeadPictu
     c.because.push(why('seen.relay', 'trade-seen', { litres: measure(product.amount.value * RELAID * x.areaM2, 'L') }));
     if (isPresent(lead.overall.value)) c.because.push(why('seen.relayLead', 'trade-seen', {}, 'care', 'hazard'));
   }
-  if (act.does === 'fill') c.later.push(gate(`seen.${x.sign}.${x.nth}`, 'repair', why('gate.seenFilled', 'trade-seen', { sign: x.sign })));
+  if (act.does === 'fill') c.later.push(seenGate(x, 'repair', why('gate.seenFilled', 'trade-seen', { sign: x.sign })));
   if (act.does === 'tool' || act.does === 'fill')
     c.handsOnH = plus(c.handsOnH, times({ low: act.h, high: act.h * 2 }, Math.max(1, x.areaM2)));
   if (act.does === 'stop') stop();
@@ -184,12 +190,12 @@ function does(c: Change, x: Seen, once: Once | null, at: SeenAt, lead: LeadPictu
     // Wiped or rinsed again, or worked again there.
     const again = act.to === 'rinse' ? RINSE_H_M2 : once?.handsOnH;
     if (again) c.handsOnH = plus(c.handsOnH, times(again, x.areaM2));
-    c.gates.push(gate(`seen.${x.sign}.${x.nth}`, act.to, why('gate.seenBack', 'trade-seen', { sign: x.sign })));
+    c.gates.push(seenGate(x, act.to, why('gate.seenBack', 'trade-seen', { sign: x.sign })));
   }
   if (act.does === 'breakThrough') {
     if (isPresent(lead.overall.value))
       c.because.push(why('seen.brokeLead', 'trade-scrape', { state: lead.overall.value }, 'care', 'hazard'));
-    c.gates.push(gate(`seen.${x.sign}.${x.nth}`, 'remove', why('gate.seenBroke', 'trade-seen')));
+    c.gates.push(seenGate(x, 'remove', why('gate.seenBroke', 'trade-seen')));
   }
 }
 

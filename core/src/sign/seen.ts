@@ -94,11 +94,12 @@ function idsAt(places: readonly SignPlace[]): readonly SignId[] {
 }
 
 /** What the record says against it: a film where none is left, an older coat under a single one. */
-function against(spec: SignSpec, s: Surface): Reason | null {
+function against(spec: SignSpec, s: Surface, at: SeenAt): Reason | null {
   const coats = liveLayers(s).length;
   if ((spec.needs === 'film' || spec.needs === 'older') && s.coatsCounted && coats === 0)
     return why('seen.bareRecord', 'job-record', {}, 'care');
-  if (spec.needs === 'older' && s.coatsCounted && coats === 1) return why('seen.oneCoat', 'job-record', {}, 'care');
+  // Between new coats any old one is older.
+  if (spec.needs === 'older' && !('coat' in at) && s.coatsCounted && coats === 1) return why('seen.oneCoat', 'job-record', {}, 'care');
   return null;
 }
 
@@ -154,7 +155,7 @@ function heldBy(
   whenH: number,
 ): Reason | null {
   const spec = SIGN_DATA[id];
-  const contradiction = against(spec, s);
+  const contradiction = against(spec, s, at);
   if (contradiction) return contradiction;
   if (spec.rubs && suspect) return why('seen.noRub', 'job-record', {}, 'block', 'hazard');
   if (spec.act.does === 'relay' && leadPresent && s.count > 1) return why('seen.relayApart', 'trade-seen', {}, 'block', 'hazard');

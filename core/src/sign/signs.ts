@@ -242,7 +242,7 @@ export const SIGN_DATA: Readonly<Record<SignId, SignSpec>> = {
   edgeLifts: { at: ['scrape', 'steam'], role: 'goOn', act: { does: 'again' }, look: { ground: 'plaster', figure: 'edge', tool: 'blade' } },
   edgeHeld: { at: ['scrape'], role: 'stop', act: { does: 'end' }, look: { ground: 'plaster', figure: 'held', tool: 'blade' } },
   oldColour: {
-    at: ['gel', 'caustic', 'milk', 'heat', 'scrape', 'sand', 'scuff', 'wash', 'soak', 'stone', 'rust', 'blast'],
+    at: ['gel', 'caustic', 'milk', 'heat', 'scrape', 'sand', 'scuff', 'wash', 'soak', 'stone', 'rust', 'blast', 'coat'],
     role: 'stop',
     act: { does: 'breakThrough' },
     look: { ground: 'film', figure: 'colour' },

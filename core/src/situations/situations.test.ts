@@ -21,6 +21,8 @@ import {
   aPart,
   aReading,
   aSample,
+  aSign,
+  aSquare,
   aSurface,
   aTrained,
   AT,
@@ -514,6 +516,77 @@ const LAID: readonly Situation[] = [
   }),
 ];
 
+const trialled = (square: Parameters<typeof aSquare>[0], over: Partial<Surface> = {}) =>
+  told(
+    aSurface({
+      element: 'door',
+      readings: LEADFREE,
+      aim: 'bareClear',
+      parts: [aPart('flat', 'solventGel', { sharePct: 60 }), aPart('moulded', 'solventGel', { sharePct: 40 })],
+      squares: [aSquare(square)],
+      ...over,
+    }),
+  );
+const clean = { id: 'sq', methodId: 'solventGel' as const, dwellMin: 60, lifted: 'bare' as const, stayedPct: 0, surfaceC: 20 };
+const TRIAL: readonly Situation[] = [
+  sit('a square that had a fifth of the gel that is laid proves nothing, clean or not', () => {
+    const thin = { sizeCm2: 400, usedMl: 8 };
+    return (
+      trialled({ ...clean, ...thin }).own.trials.every((t) => t.state.value !== 'works') &&
+      trialled({ ...clean, lifted: 'nothing', dwellMin: 10_000, ...thin }).own.trials.every((t) => t.state.value !== 'failed') &&
+      trialled({ ...clean, sizeCm2: 400, usedMl: 60 }).own.trials.some((t) => t.state.value === 'works')
+    );
+  }),
+  sit('a square with an answer whose clock nobody began proves nothing', () =>
+    trialled({ ...clean, dwellMin: null }).own.trials.every((t) => t.state.value !== 'works'),
+  ),
+  sit('what came clean on the flat says nothing of the moulding: it is tried there first', () => {
+    const rule = (t: Told, part: number) =>
+      t.own.choice.parts[part]!.options.find((o) => o.methodId === 'solventGel')!.because.map((r) => r.rule);
+    const t = trialled({ ...clean, partId: 'part-flat' });
+    return !rule(t, 0).includes('trial.carriedOnly') && rule(t, 1).includes('trial.carriedOnly');
+  }),
+  sit('milk-paint remover came clean on a coat that nobody knows: it may be used, and milk paint is named', () => {
+    const t = trialled(
+      { ...clean, methodId: 'milkPowder' },
+      { layers: [aLayer(0, { binder: 'unknown' })], parts: [aPart('flat', 'milkPowder')] },
+    );
+    return t.verdict('milkPowder') !== 'blocked' && t.rules.includes('milkPowder:trial.likelyCasein');
+  }),
+];
+
+/** Strokes of two parts, all passed; then an older coat shows at one of them. */
+const broken = (sign: Partial<Surface['signs'][number]>) => {
+  const s = aSurface({
+    element: 'door',
+    readings: [chip(1)],
+    parts: [aPart('flat', 'wetScrapeLoose', { sharePct: 60 }), aPart('moulded', 'wetScrapeLoose', { sharePct: 40 })],
+    layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)],
+  });
+  const gates = told(s)
+    .steps.flatMap((st) => st.gates)
+    .map((g, i) => aCheck(g.id, { zoneId: g.zoneId, takenAt: `2026-05-04T10:${String(i).padStart(2, '0')}:00.000Z` }));
+  const checks = gates.filter((g) => g.zoneId === null);
+  const seen = { ...aSign('oldColour'), takenAt: '2026-05-04T16:00:00.000Z', ...sign };
+  return told({ ...s, checks, signs: [seen] }, { zoneChecks: gates.filter((g) => g.zoneId !== null) });
+};
+const BROKEN: readonly Situation[] = [
+  sit('an older coat shows on the moulding: the flat keeps its pass, the moulding and the clean-up are open', () => {
+    const t = broken({ methodId: 'wetScrapeLoose', partId: 'part-moulded' });
+    const state = (id: string) => gateOn(t, id)!.state;
+    return (
+      state('edges-hold.flat.wetScrapeLoose') === 'passed' &&
+      state('edges-hold.moulded.wetScrapeLoose') !== 'passed' &&
+      state('cleaned') !== 'passed'
+    );
+  }),
+  sit('an older coat shows while the new coats are rubbed down: what was verified is open again', () => {
+    const before = broken({ sign: 'coatSkips', product: 'none' });
+    const product = before.own.coating.lines.at(-1)!.product;
+    return gateOn(broken({ methodId: null, partId: null, product }), 'cleaned')!.state !== 'passed';
+  }),
+];
+
 const kitHas = (t: Told, ...kit: readonly string[]): boolean => kit.every((k) => t.kit.includes(k as never));
 const aProduct = (over: Partial<Product> & Pick<Product, 'good'>): Product => ({
   ...ProductFields.parse({ name: 'Own one', good: over.good }),
@@ -598,6 +671,8 @@ const POISON: readonly Situation[] = [
 describe.each([
   ['poison', POISON],
   ['laid', LAID],
+  ['trial', TRIAL],
+  ['broken', BROKEN],
   ['held', HELD],
   ['lead', LEAD],
   ['asbestos', ASBESTOS],

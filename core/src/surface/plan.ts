@@ -19,7 +19,7 @@ import {
 } from '../probe';
 import { needsOf, type Needs, type Protection } from '../protect';
 import { answer, why, type Answer, type Reason } from '../reasons';
-import { conclusionsOf, holdOf, trialBook, usualMin, type Conclusion, type Hold } from '../trial';
+import { conclusionsOf, holdOf, trialBook, trialOn, usualMin, type Conclusion, type Hold } from '../trial';
 import { isOpening, type TakeOff } from '../walk';
 import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
@@ -255,7 +255,9 @@ function issueOf(s: Surface, choice: Choice, ctx: SurfaceContext, trials: readon
       ((s.material === 'fibreglass' && m.bite !== 'skin') ||
         (m.caustic && m.trialFirst) ||
         (MASONRY.includes(s.material) && m.trialFirst && historic));
-    const state = ctx.trials[m.id]?.state;
+    // On every part where it is planned.
+    const on = choice.parts.filter((p) => picksOf(p).some((k) => k.option.methodId === m.id)).map((p) => trialOn(ctx.trials[m.id], p.kind));
+    const state = on.find((x) => x !== 'done') ?? 'done';
     if (!asks || state === 'done') return [];
     const facts = { method: m.id, material: s.material };
     return [why(state === 'carried' ? 'issue.trialCarried' : 'issue.trialMissing', 'trade-trial', facts, 'block')];

@@ -1,5 +1,5 @@
 /** What the trial squares of one surface say of each method. */
-import type { MethodId } from '../facts';
+import type { MethodId, PartKind } from '../facts';
 import { why, type Reason } from '../reasons';
 import type { Conclusion } from './conclude';
 
@@ -15,10 +15,19 @@ export interface Learned {
   readonly coverageLPerM2: { readonly low: number; readonly high: number } | null;
   readonly workHPerM2: { readonly low: number; readonly high: number } | null;
   readonly squares: number;
+  /** Kinds of part on which it came clean here; null: of one nobody said on which, and it counts for all. */
+  readonly kinds: readonly PartKind[] | null;
   readonly because: readonly Reason[];
 }
 export type TrialBook = Readonly<Partial<Record<MethodId, Learned>>>;
 export const NO_TRIALS: TrialBook = {};
+/** What was shown on another part of the piece is carried to this one, and proves nothing on it. Law V3. */
+export const trialOn = (learned: Learned | undefined, part: PartKind): Learned['state'] | 'none' =>
+  learned === undefined
+    ? 'none'
+    : learned.state === 'done' && learned.kinds !== null && !learned.kinds.includes(part)
+      ? 'carried'
+      : learned.state;
 
 const widest = (rs: readonly { low: number; high: number }[]) => ({
   low: Math.min(...rs.map((r) => r.low)),
@@ -51,6 +60,7 @@ export function trialBook(conclusions: readonly Conclusion[]): TrialBook {
         coverageLPerM2: null,
         workHPerM2: null,
         squares,
+        kinds: null,
         because: all.flatMap((c) => c.state.because),
       };
       continue;
@@ -68,6 +78,7 @@ export function trialBook(conclusions: readonly Conclusion[]): TrialBook {
       coverageLPerM2: among(works.map((c) => c.coverageLPerM2)),
       workHPerM2: among(works.map((c) => c.workHPerM2)),
       squares,
+      kinds: works.some((c) => c.kinds === null) ? null : [...new Set(works.flatMap((c) => c.kinds ?? []))],
       because: [...differs, ...works.flatMap((c) => c.state.because)],
     };
   }

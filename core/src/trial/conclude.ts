@@ -1,11 +1,11 @@
 /** From squares to a dwell, by method and coating, and which square to try next. */
-import type { Chemistry, MethodId, Square, Surface } from '../facts';
+import type { Chemistry, MethodId, PartKind, Square, Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { MethodOwn, Rulebook } from '../rulebook';
 import { measure } from '../units/units';
 import { fromReference, toReference } from './dwell';
-import { isBanned, outcomeOf, referenceMin } from './square';
+import { isBanned, outcomeOf, referenceMin, saysNothing } from './square';
 
 export interface Proposal {
   readonly methodId: MethodId;
@@ -41,6 +41,8 @@ export interface Conclusion {
   readonly carried: boolean;
   /** A square did harm. */
   readonly harmed: boolean;
+  /** On which kinds of part it came clean; null: of one nobody said on which. */
+  readonly kinds: readonly PartKind[] | null;
   readonly next: readonly Proposal[];
 }
 
@@ -135,6 +137,8 @@ function onTheDay(min: number, faceC: number | null, above: number, below: numbe
   return [round(exact), Math.round(exact)].find((d) => lies(d) && d <= LONGEST_MIN) ?? null;
 }
 
+const kindOf = (q: Square, s: Surface): PartKind[] => s.parts.flatMap((p) => (p.id === q.partId ? [p.kind] : []));
+
 function conclude(
   { method, coating, product, chemistry, squares }: Group,
   s: Surface,
@@ -142,10 +146,10 @@ function conclude(
   own: MethodOwn | undefined,
   rules: Rulebook['id'],
 ): Conclusion {
-  const told = squares.map((q) => ({ q, says: outcomeOf(q, s), min: referenceMin(q) }));
-  const answered = told.filter((t) => t.says !== 'open');
+  const told = squares.map((q) => ({ q, says: outcomeOf(q, s), min: referenceMin(q), nothing: saysNothing(q) }));
+  const answered = told.filter((t) => t.says !== 'open' && t.nothing === null);
   const clean = answered.filter((t) => t.says === 'clean');
-  const harmed = answered.some((t) => t.says === 'harmed');
+  const harmed = told.some((t) => t.says === 'harmed');
   const failedAt = Math.max(...answered.filter((t) => t.says !== 'clean').map((t) => t.min ?? 0), 0);
   // A square that failed beside a shorter one that did not: the face is uneven, and the longer dwell is the one to trust.
   const uneven = clean.some((t) => t.min !== null && t.min <= failedAt);
@@ -153,12 +157,13 @@ function conclude(
   const cleanMin = above.length > 0 ? Math.min(...above) : null;
   const notCleanMin = failedAt > 0 ? failedAt : null;
   const usual = usualMin(method, own);
-  const waiting = told.length - answered.length;
+  const waiting = told.filter((t) => t.says === 'open').length;
   const carried = answered.length > 0 && answered.every((t) => t.q.carriedFrom !== '');
   const because: Reason[] = [];
   if (carried) because.push(why('trial.carried', 'job-record', { from: answered[0]!.q.carriedFrom }, 'care'));
   if (uneven) because.push(why('trial.uneven', 'job-record', {}, 'care'));
-  for (const h of new Set(answered.flatMap((t) => t.q.harms))) because.push(why('trial.harm', 'job-record', { harm: h }, 'care'));
+  because.push(...new Map(told.flatMap((t) => (t.nothing === null ? [] : [[t.nothing.rule, t.nothing] as const]))).values());
+  for (const h of new Set(told.flatMap((t) => t.q.harms))) because.push(why('trial.harm', 'job-record', { harm: h }, 'care'));
 
   const common = {
     methodId: method.id,
@@ -169,6 +174,7 @@ function conclude(
     bracketMin: { notClean: notCleanMin, clean: cleanMin },
     carried,
     harmed,
+    kinds: clean.some((t) => t.q.partId === null) ? null : [...new Set(clean.flatMap((t) => kindOf(t.q, s)))],
   };
   const ease = easeOf(
     clean.map((t) => t.q.ease).filter((x): x is number => x !== null),

@@ -1,7 +1,7 @@
 export { fromReference, REFERENCE_C, speedAt, toReference } from './dwell';
 export { isBanned, minutesLeft, outcomeOf, stoodMin, type SquareOutcome } from './square';
 export { conclusionsOf, usualMin, type Conclusion, type Proposal } from './conclude';
-export { NO_TRIALS, trialBook, type Learned, type TrialBook } from './book';
+export { NO_TRIALS, trialBook, trialOn, type Learned, type TrialBook } from './book';
 export { dueSquares, type DueSquare } from './due';
 export { endsClear, wantsBare } from './endpoint';
 export { CROSS_CUT_TO_UM, holdOf, type Hold } from './hold';

@@ -1,5 +1,8 @@
 /** One trial square: how long it stood, and what it says. */
+import { filmOf, methodById } from '../catalogue';
 import { isForbidden, type Harm, type LeftBehind, type Square, type Surface } from '../facts';
+import { why, type Reason } from '../reasons';
+import { measure } from '../units/units';
 import { endsClear, wantsBare } from './endpoint';
 import { toReference } from './dwell';
 
@@ -39,6 +42,23 @@ export function outcomeOf(q: Square, s: Pick<Surface, 'aim' | 'topcoat'>): Squar
   if (q.leftBehind.some((x) => (clear ? SPOILS_CLEAR : SPOILS_PAINT).includes(x))) return 'notClean';
   const deep = q.lifted === 'bare' || (q.lifted === 'toCoat' && !wantsBare(s));
   return deep && (q.stayedPct ?? 0) <= CLEAN_WITH_PCT ? 'clean' : 'notClean';
+}
+
+/** What is as good as the least that its maker lays. Common practice. */
+const AS_GOOD_AS = 0.9;
+/**
+ * Why an answered square says nothing of its method: it soaks, and nobody began its clock; or less was laid than its product asks for. What
+ * it harmed it harmed all the same.
+ */
+export function saysNothing(q: Square): Reason | null {
+  if (q.lifted === null) return null;
+  if (methodById(q.methodId).dwellH !== null && stoodMin(q) === null) return why('trial.notBegun', 'trade-trial', {}, 'care');
+  const [least] = filmOf(q.methodId) ?? [0];
+  // 1 ml on 1 cm2 lies 10 mm thick.
+  const filmMm = q.usedMl === null || q.sizeCm2 === null ? null : (q.usedMl / q.sizeCm2) * 10;
+  return filmMm !== null && filmMm < least * AS_GOOD_AS
+    ? why('trial.tooThin', 'mem-stripper-film', { film: [measure(filmMm * 1000, 'um'), measure(least * 1000, 'um')] }, 'care')
+    : null;
 }
 
 /** A running clock: minutes until it is to be lifted, less than 0 when it is over. */

@@ -41,6 +41,8 @@ export interface GateSpec {
   readonly because: Reason;
   /** What it speaks of: a pass for less is none. Law O3. */
   readonly of?: SpokenOf | undefined;
+  /** Since when it is asked, where something that was seen asks for it; not there: from the beginning. */
+  readonly since?: string | undefined;
 }
 
 /** What a check speaks of: the pieces for which it stands, and methods, equipment or notices that its words name. */

@@ -44,6 +44,8 @@ function before(a: At, b: At): boolean {
 /** The check with which a zone is given back. */
 export const GIVEN_BACK = 'released';
 
+const partOf = ({ step: { at } }: At): string | null => (at !== undefined && 'stroke' in at ? at.partId : null);
+
 export interface Own {
   readonly surfaceId: string;
   /** What was seen at its strokes and coats that sends work back. */
@@ -89,24 +91,34 @@ export function standingOf(
   for (const g of gates) if (g.at.surfaceId !== null) bySurface.get(g.at.surfaceId)!.push(g);
   const around = (at: At): readonly Placed[] => (at.surfaceId === null ? gates : bySurface.get(at.surfaceId)!);
 
-  const firstUnmet = (g: Placed): Placed | undefined => around(g.at).find((x) => before(x.at, g.at) && !passed.has(x.key));
-  /** Takes back every pass from a step on. */
-  const sendBack = (to: At) => {
-    for (const x of around(to)) if (x.at === to || before(to, x.at)) passed.delete(x.key);
+  /** @param now in ms: what was asked only later held nobody up then */
+  const firstUnmet = (g: Placed, now = Infinity): Placed | undefined =>
+    around(g.at).find((x) => before(x.at, g.at) && !passed.has(x.key) && (x.gate.since === undefined || Date.parse(x.gate.since) < now));
+  /** Takes back every pass from a step on. @param partId of what was broken into: the strokes of other parts keep theirs */
+  const sendBack = (to: At, partId: string | null = null) => {
+    for (const x of around(to)) {
+      const other = partId !== null && (partOf(x.at) ?? partId) !== partId;
+      if (x.at === to || (before(to, x.at) && !other)) passed.delete(x.key);
+    }
   };
   /** Sheet and seals were cleared away: something of the zone after its strokes has passed. */
   const takenDown = (): boolean => gates.some((g) => g.at.surfaceId === null && g.at.phase > PHASES.strokes && passed.has(g.key));
   /** The nearest step of that kind at or before the gate; where there is none, the gate's own. */
   const target = (g: Placed): At => steps.filter((x) => x.step.kind === g.gate.backTo && (x === g.at || before(x, g.at))).at(-1) ?? g.at;
 
+  /** What keeps it in is looked at again, and what was verified is open again. */
+  const openZone = (setUpAgain: boolean) => {
+    for (const g of gates)
+      if (g.at.surfaceId === null && (g.at.phase > PHASES.strokes || (setUpAgain && g.at.phase === PHASES.setUp))) passed.delete(g.key);
+  };
+  /** Into an older coat: where the sheet still lies it stays as it is. */
+  const brokeInto = () => openZone(takenDown());
   const event = (gate: EventGate, surfaceId: string | null) => {
     const cleaned = takenDown();
     const own = steps.find((x) => x.surfaceId === surfaceId && surfaceId !== null && x.phase === PHASES.strokes);
     if (own && (gate === 'event.breakThrough' || gate === 'event.newFind')) sendBack(own);
-    // Torn, spilt, blown or broken into: what keeps it in is looked at again, and what was verified is open again.
-    const setUpAgain = gate !== 'event.breakThrough' || cleaned;
-    for (const g of gates)
-      if (g.at.surfaceId === null && (g.at.phase > PHASES.strokes || (setUpAgain && g.at.phase === PHASES.setUp))) passed.delete(g.key);
+    // Torn, spilt, blown or broken into.
+    openZone(gate !== 'event.breakThrough' || cleaned);
   };
 
   const elsewhere = ({ at }: Placed, c: Check): boolean =>
@@ -118,8 +130,8 @@ export function standingOf(
     if (!own) return;
     const to = backTo === null ? own : (steps.filter((x) => x.step.kind === backTo && (x === own || before(x, own))).at(-1) ?? own);
     const again = (broke || DISTURBING.includes(to.step.kind)) && takenDown();
-    sendBack(to);
-    if (broke) event('event.breakThrough', surfaceId);
+    sendBack(to, broke ? partOf(own) : null);
+    if (broke) brokeInto();
     if (again) for (const x of gates) if (x.at.phase === PHASES.setUp) passed.delete(x.key);
   };
 
@@ -162,7 +174,7 @@ export function standingOf(
       failed.add(g.key);
     } else if (!stillSpeaks(c, g.gate.of)) {
       outgrown.add(g.key);
-    } else if (firstUnmet(g) === undefined && !elsewhere(g, c)) {
+    } else if (firstUnmet(g, Date.parse(c.takenAt)) === undefined && !elsewhere(g, c)) {
       passed.add(g.key);
       failed.delete(g.key);
       outgrown.delete(g.key);
