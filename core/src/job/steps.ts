@@ -8,7 +8,7 @@ import { gate, gateOf, stepOf, type Gate, type GateSpec, type Step, type StepSpe
 import type { ZonePlan } from '../zone';
 import { standingOf } from '../zone/standing';
 import type { JobPlan } from './derive';
-import { toBuy } from './to-buy';
+import { leftToDo } from './to-buy';
 
 /** What stays behind has to be known to whoever comes after. */
 function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reason[] {
@@ -58,8 +58,16 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
         gates: [gateOf({ spokeOf: duties.map((d) => d.rule) }, 'papers', 'prepare', why('gate.papers', 'trade-aim'))],
       }),
     );
-  const amounts = toBuy([...zones.flatMap((z) => z.steps), ...surfaces.flatMap((p) => p.work.steps.filter((st) => !st.shared))]);
-  if (amounts.length > 0) made.push(stepOf({ id: 'buy', kind: 'prepare', title: why('step.buy', 'trade-aim', {}), amounts }));
+  const { amounts, partly } = leftToDo(zones, surfaces);
+  if (amounts.length > 0)
+    made.push(
+      stepOf({
+        id: 'buy',
+        kind: 'prepare',
+        title: why(partly ? 'step.buyRest' : 'step.buy', 'trade-aim', {}),
+        amounts,
+      }),
+    );
   made.push(
     stepOf({
       id: 'handOver',

@@ -847,6 +847,7 @@ export const RULE_FACTS = {
   'order.fromAbove': ['first', 'then'],
   'step.papers': [],
   'step.buy': [],
+  'step.buyRest': [],
   'step.handOver': [],
   'handOver.lead': [],
   'handOver.leadUk': [],

@@ -6,7 +6,7 @@ import { GOODS, type GoodUnit } from '../catalogue';
 import type { CoatingPlan } from '../coat';
 import { isGood, type GoodId, type JobFacts, type Product, type Tin } from '../facts';
 import type { JobPlan } from '../job/derive';
-import { toBuy } from '../job/to-buy';
+import { isBusy, leftToDo } from '../job/to-buy';
 import { bookOf, type FirmSettings, type RespiratorId, type Rulebook } from '../rulebook';
 import { convert, type Measure } from '../units/units';
 import type { Amount, StepSpec } from '../work/step';
@@ -130,13 +130,6 @@ function inUnitOf(good: GoodId, m: Measure): number | null {
   } catch {
     return null;
   }
-}
-
-/** What is not done yet: from the step at which the work stands. */
-function stillToDo<S extends Pick<StepSpec, 'id' | 'amounts'>>(steps: readonly S[], standsAt: string | null): readonly S[] {
-  if (standsAt === null) return [];
-  const i = steps.findIndex((st) => st.id === standsAt);
-  return i < 0 ? steps : steps.slice(i);
 }
 
 function inScope(scope: BuyScope, facts: JobFacts, zones: readonly ZonePlan[]): readonly ZonePlan[] {
@@ -319,12 +312,7 @@ export function shoppingOf(
   const zones = inScope(scope, facts, plan.zones);
   const ids = new Set(zones.map((z) => z.zoneId));
   const surfaces = plan.surfaces.filter((p) => (scope.kind === 'job' ? true : ids.has(p.zoneId)));
-  const ownSteps = surfaces.map((p) => ({
-    plan: p,
-    steps: stillToDo(p.work.steps, p.work.standsAt).filter((st) => !st.shared),
-  }));
-  const zoneSteps = zones.flatMap((z) => stillToDo(z.steps, z.standsAt));
-  const amounts = toBuy([...zoneSteps, ...ownSteps.flatMap((x) => x.steps)]);
+  const { own: ownSteps, amounts } = leftToDo(zones, surfaces);
   const needs = new Map<GoodId, number>();
   const brought: Amount[] = [];
   for (const a of amounts) {
@@ -332,12 +320,7 @@ export function shoppingOf(
     if (isGood(a.what) && value !== null) needs.set(a.what, (needs.get(a.what) ?? 0) + value);
     else brought.push(a);
   }
-  // What went on already is not bought again.
-  for (const { plan: p, steps } of ownSteps)
-    for (const l of p.coating.lines)
-      if (l.laidL > 0 && steps.some((st) => st.amounts.some((a) => a.what === l.product)))
-        needs.set(l.product, Math.max(0, (needs.get(l.product) ?? 0) - l.laidL));
-  const busy = zones.filter((z) => z.standsAt !== null);
+  const busy = zones.filter((z) => isBusy(z, plan.surfaces));
   const suits = busy.reduce((s, z) => s + z.bought.suits, 0);
   if (suits > 0) needs.set('coverall', (needs.get('coverall') ?? 0) + suits);
 

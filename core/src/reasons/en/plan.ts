@@ -386,6 +386,7 @@ export const PLAN = {
   'order.fromAbove': { says: 'From above down: {first} is worked before {then}, for it drips and sheds on what is below. The entered order was put right.' },
   'step.papers': { says: 'Papers and notices, before anybody starts' },
   'step.buy': { says: 'Buy once, for the whole job' },
+  'step.buyRest': { says: 'Buy what is still needed. What finished steps took is not in it' },
   'step.handOver': { says: 'Hand over' },
   'handOver.lead': { says: 'Records of the lead-safe work go to the client, and are kept for 3 years.' },
   'handOver.leadUk': { says: 'What was found, how it was worked and how it was cleaned goes to the client in writing.' },
