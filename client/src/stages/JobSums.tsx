@@ -25,7 +25,7 @@ export function JobSums({ facts, digest, stage }: JobSumsProps) {
   const [open, setOpen] = useState(false);
   const wide = useWide();
   if (head.surfaces === 0) return null;
-  const total = `${formatRange(head.money, money)} · ${formatRange(head.days, day)} days`;
+  const total = `${formatRange(head.money, money)} · ${formatRange(head.days, day)} crew days`;
   const widest = facts.surfaces.find((s) => s.id === head.widest?.surfaceId);
   return (
     <View testID="job-sums" role="region" aria-label="What the job comes to" className="gap-1 border-l-8 border-soot pl-3">

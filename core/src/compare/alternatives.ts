@@ -19,7 +19,7 @@ export interface Alternative {
   /** Soaking and drying, h. */
   readonly waitHours: Range;
   readonly money: Range;
-  /** Of a crew as the firm has it, with the waiting. */
+  /** Start to end: working days of a crew as the firm has it, and calendar days of soaking and drying. */
   readonly days: Range;
   /** How hard it is on the old material, 0 to 3, by area over the parts. */
   readonly harm: number;
@@ -27,12 +27,14 @@ export interface Alternative {
   readonly coatsReached: number;
   readonly proof: MethodOption['perM2']['proof'];
   readonly draft: boolean;
+  /** A part has no method: its money and days are those of the rest, and stand in no comparison. Law V4. */
+  readonly unpriced: boolean;
   /** Another costs no more and harms no more. */
   readonly dominated: boolean;
 }
 
 export interface Compared {
-  /** Cheapest first. */
+  /** Cheapest first, those without a price last. */
   readonly open: readonly Alternative[];
   readonly blocked: readonly { readonly methodId: MethodId; readonly because: readonly Reason[]; readonly canInsist: boolean }[];
 }
@@ -119,15 +121,16 @@ export function compareMethods(facts: JobFacts, surfaceId: string, settings: Fir
       coatsReached: worst.coatsReached,
       proof: worst.perM2.proof,
       draft: !plan.issue.value,
+      unpriced: plan.proof === 'unpriced',
     });
   }
   const better = (a: Omit<Alternative, 'dominated'>, b: Omit<Alternative, 'dominated'>) =>
-    midpoint(a.money) <= midpoint(b.money) && a.harm <= b.harm && (midpoint(a.money) < midpoint(b.money) || a.harm < b.harm);
+    !a.unpriced && midpoint(a.money) <= midpoint(b.money) && a.harm <= b.harm && (midpoint(a.money) < midpoint(b.money) || a.harm < b.harm);
   return {
     // Leaving undone what has to be done is cheap, and no alternative to doing it.
     open: open
-      .map((o) => ({ ...o, dominated: isUndone(o) || open.some((x) => !isUndone(x) && better(x, o)) }))
-      .sort((a, b) => midpoint(a.money) - midpoint(b.money)),
+      .map((o) => ({ ...o, dominated: isUndone(o) || o.unpriced || open.some((x) => !isUndone(x) && better(x, o)) }))
+      .sort((a, b) => Number(a.unpriced) - Number(b.unpriced) || midpoint(a.money) - midpoint(b.money)),
     blocked,
   };
 }

@@ -4,7 +4,7 @@ import type { Range } from '../choose';
 import type { JobDigest, SurfaceDigest } from '../job/digest';
 import { say } from '../reasons';
 import type { Asked } from '../work';
-import { formatMeasure, formatRange, formatWork, measure, type UnitSystem } from '../units/units';
+import { formatMeasure, formatRange, formatWork, many, measure, type UnitSystem } from '../units/units';
 
 export interface Changed {
   /** Of the job as a whole. */
@@ -64,7 +64,10 @@ const classOf = (minor: boolean | null | undefined): string =>
  */
 export function changedBetween(was: JobDigest, is: JobDigest, facts: JobFacts, units: UnitSystem, money: (n: number) => string): Changed {
   const whole: string[] = [];
-  if (!same(was.totals.money, is.totals.money, A_UNIT))
+  // What has no price any more makes the rest no cheaper. Law V2.
+  if (is.unpriced !== was.unpriced) whole.push(`Without a price: ${many(is.unpriced, 'piece')} (was ${was.unpriced})`);
+  if (is.unpriced > was.unpriced) whole.push('The job has no whole price until a method is found for them');
+  else if (!same(was.totals.money, is.totals.money, A_UNIT))
     whole.push(`The job: ${formatRange(is.totals.money, money)} (was ${formatRange(was.totals.money, money)})`);
   if (!same(was.totals.personHours, is.totals.personHours, TENTH_H))
     whole.push(`Work: ${formatRange(is.totals.personHours, formatWork)} (was ${formatRange(was.totals.personHours, formatWork)})`);

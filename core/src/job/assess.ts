@@ -37,22 +37,34 @@ const middle = (m: { readonly low: number; readonly high: number }) => (m.low + 
 
 /**
  * Money between "holds lead" and "holds none" for each surface, by deriving the job in both worlds.
+ * Null: where lead is found no method is left, and there is no price.
  * @param ids whose answer is supposed; the others stay as they are
  */
-function positiveMoney(facts: JobFacts, ids: ReadonlySet<string>, settings: FirmSettings, thisYear: number): ReadonlyMap<string, number> {
+function positiveMoney(
+  facts: JobFacts,
+  ids: ReadonlySet<string>,
+  settings: FirmSettings,
+  thisYear: number,
+): ReadonlyMap<string, number | null> {
   if (ids.size === 0) return new Map();
   // One memory for both: what is not supposed is planned once.
   const deriver = createDeriver();
-  const world = (leadPct: number): ReadonlyMap<string, number> => {
+  const world = (leadPct: number): ReadonlyMap<string, number | null> => {
     const supposed = { ...facts, surfaces: facts.surfaces.map((s) => (ids.has(s.id) ? asIf(s, leadPct, facts.job.createdAt) : s)) };
     const plans =
       ids.size > 8
         ? deriver.derive(supposed, settings, thisYear).surfaces
         : [...ids].flatMap((id) => deriver.surface(supposed, id, settings, thisYear) ?? []);
-    return new Map(plans.map((p) => [p.surfaceId, middle(p.money)]));
+    return new Map(plans.map((p) => [p.surfaceId, p.proof === 'unpriced' ? null : middle(p.money)]));
   };
   const [yes, no] = [world(5), world(0)];
-  return new Map([...ids].map((id) => [id, Math.max(0, (yes.get(id) ?? 0) - (no.get(id) ?? 0))]));
+  return new Map(
+    [...ids].map((id) => {
+      const [found, clear] = [yes.get(id), no.get(id)];
+      // No method is left where lead is found: no amount says what that costs. Law V4.
+      return [id, found === null && clear !== null ? null : Math.max(0, (found ?? 0) - (clear ?? 0))];
+    }),
+  );
 }
 
 /** Some test of it would still say something. */
@@ -70,7 +82,7 @@ export function assessGroup(
   plans: readonly SurfacePlan[],
   settings: FirmSettings,
   thisYear: number,
-  extra?: ReadonlyMap<string, number>,
+  extra?: ReadonlyMap<string, number | null>,
 ): GroupAssessment {
   const rulebook = bookFor(facts.job, settings);
   const ids = new Set(group.surfaceIds);
@@ -95,7 +107,12 @@ export function assessGroup(
         positiveMoney: group.surfaceIds.reduce((a, id) => a + (more?.get(id) ?? 0), 0),
         delayDays: labOnly ? settings.labDays.lead : 0,
         // A child or a pregnancy, or lead that some test has met already: the rule asks, not the purse.
-        mustTest: facts.job.publicFunding === 'yes' ? why('decide.mustLab', 'cfr24-35.1350') : undefined,
+        mustTest:
+          facts.job.publicFunding === 'yes'
+            ? why('decide.mustLab', 'cfr24-35.1350')
+            : group.surfaceIds.some((id) => more?.get(id) === null)
+              ? why('decide.noPriceIfFound', 'firm-setting', {})
+              : undefined,
       })
     : null;
   return { group, state, tests, chance, decision };

@@ -181,6 +181,7 @@ export const RULE_FACTS = {
   'decide.assumePays': ['chance/limit'],
   'decide.noDifference': [],
   'decide.mustLab': [],
+  'decide.noPriceIfFound': [],
   'decide.beforeDisturb': [],
   'duty.pamphlet': [],
   'duty.tenant': [],

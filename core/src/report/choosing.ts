@@ -62,6 +62,7 @@ export function comparisonReport(
       harm: o.harm,
       proof: o.proof,
       draft: o.draft,
+      unpriced: o.unpriced,
       beatenByAnother: o.dominated,
     })),
     // The reasons stand with each part; here the sentences are enough, and only for what is always compared.

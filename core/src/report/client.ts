@@ -64,7 +64,7 @@ const LEAST_HARM = 0.25;
 
 /** The cheapest and the gentlest of what else may be done; of those that nothing beats, where there are such. */
 function others(open: readonly Alternative[], chosen: MethodId | null): Alternative[] {
-  const rest = open.filter((o) => o.methodId !== chosen && o.methodId !== 'leave');
+  const rest = open.filter((o) => o.methodId !== chosen && o.methodId !== 'leave' && !o.unpriced);
   const best = rest.filter((o) => !o.dominated);
   const byMoney = [...best, ...rest].sort((a, b) => Number(a.dominated) - Number(b.dominated) || midpoint(a.money) - midpoint(b.money));
   const byHarm = [...best, ...rest].sort((a, b) => a.harm - b.harm || midpoint(a.money) - midpoint(b.money));

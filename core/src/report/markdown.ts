@@ -49,18 +49,18 @@ function comparisonLines(c: NonNullable<SurfaceReport['comparison']>, money: (n:
     '',
     '**Compared, each with its whole plan**',
     '',
-    '| method | verdict | work | days | cost | harm | proof |',
+    '| method | verdict | work | days with drying | cost | harm | proof |',
     '| --- | --- | --- | --- | --- | --- | --- |',
   ];
   for (const m of c.methods)
     out.push(
-      `| ${m.name}${m.beatenByAnother ? '' : ' *'} | ${say(m.verdict)} | ${formatRange(m.personHours, formatWork)} | ${formatRange(m.days, day)} | ${formatRange(m.money, money)} | ${HARM_WORDS[Math.round(m.harm)]} | ${m.proof === 'none' ? 'a guess' : m.proof}${m.draft ? ', draft' : ''} |`,
+      `| ${m.name}${m.beatenByAnother ? '' : ' *'} | ${say(m.verdict)} | ${formatRange(m.personHours, formatWork)} | ${m.unpriced ? '–' : formatRange(m.days, day)} | ${m.unpriced ? 'not priced' : formatRange(m.money, money)} | ${HARM_WORDS[Math.round(m.harm)]} | ${m.proof === 'none' ? 'a guess' : m.proof}${m.draft ? ', draft' : ''} |`,
     );
   out.push('', '\\* no other costs less and harms less.');
   for (const b of c.notStripping) out.push(`- ${b.name}: blocked. ${b.says.join(' ')}`);
   for (const w of c.whatIf)
     out.push(
-      `- If ${tell(`whatIf.${w.what}`)}: ${money(w.moneyThen)} instead of ${money(w.money)}, ${day(w.daysThen)} days instead of ${day(w.days)}.`,
+      `- If ${tell(`whatIf.${w.what}`)}: ${money(w.moneyThen)} instead of ${money(w.money)}, ${day(w.daysThen)} days with drying instead of ${day(w.days)}.`,
     );
   for (const r of c.rounds)
     out.push(

@@ -44,7 +44,7 @@ export async function clientPdf(input: PaperInput): Promise<Buffer> {
     ...(page.bite > 0 ? [note('The broken line shows how deep this way goes.')] : []),
     sub(page.methods.length === 3 ? 'Three ways' : 'Ways'),
     table(
-      ['', 'Price', 'Days', 'Harm to the old material', 'Goes'],
+      ['', 'Price', 'Days with drying', 'Harm to the old material', 'Goes'],
       ['*', 100, 60, 70, 130],
       page.methods.map((m) => [
         { text: m.chosen ? `${m.name}: ${page.decided ? 'chosen' : 'proposed'}` : m.name, bold: m.chosen },

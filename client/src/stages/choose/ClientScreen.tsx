@@ -37,7 +37,7 @@ function Ways({ page }: { readonly page: ClientPage }) {
           <Words look="row">{m.name}</Words>
           {m.chosen ? <Words look="note">{page.decided ? 'chosen' : 'proposed'}</Words> : null}
           <Words look="strong">{formatRange(m.money, money)}</Words>
-          <Words>{`${formatRange(m.days, days)} days`}</Words>
+          <Words>{`${formatRange(m.days, days)} days with drying`}</Words>
           <Words>{`Harm to the old material: ${m.harm}`}</Words>
           <Words look="note">{m.goes}</Words>
         </View>

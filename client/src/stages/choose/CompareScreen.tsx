@@ -29,6 +29,9 @@ function ForSurface({ facts }: { readonly facts: JobFacts }) {
   return <Compare key={surface.id} facts={facts} surface={surface} />;
 }
 
+/** A part without a method has no price, and makes none of the whole. */
+const priceOfOne = (a: Alternative, money: (n: number) => string): string => (a.unpriced ? 'not priced' : formatRange(a.money, money));
+const daysSay = (a: Alternative): string => (a.unpriced ? 'a part has no method' : `${formatRange(a.days, days)} days with drying`);
 const days = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)));
 const HARM = ['none', 'slight', 'some', 'hard'] as const;
 
@@ -101,8 +104,8 @@ function SideBySide({ shown, money }: { readonly shown: readonly Alternative[]; 
   const wide = useWide();
   if (shown.length === 0) return <Words>Pick up to three.</Words>;
   const lines: readonly (readonly [string, (a: Alternative) => string])[] = [
-    ['Cost', (a) => formatRange(a.money, money)],
-    ['Days', (a) => formatRange(a.days, days)],
+    ['Cost', (a) => priceOfOne(a, money)],
+    ['Days with drying', (a) => (a.unpriced ? 'not known' : formatRange(a.days, days))],
     ['Work', (a) => formatRange(a.personHours, formatWork)],
     ['Waiting', (a) => formatRange(a.waitHours, formatHours)],
     ['Harm', (a) => HARM[Math.round(a.harm)]!],
@@ -183,16 +186,16 @@ function AlternativeRow({
       <Pressable
         role="checkbox"
         aria-checked={on}
-        aria-label={`${say(o.methodId)}, ${say(o.verdict)}, ${formatRange(o.money, money)}`}
+        aria-label={`${say(o.methodId)}, ${say(o.verdict)}, ${priceOfOne(o, money)}`}
         testID={`compare-${o.methodId}`}
         onPress={onPress}
         className="min-h-touch min-w-0 flex-1 px-3 py-2"
       >
         <View className="flex-row items-baseline justify-between gap-3">
           <Words look="row" className="min-w-0 flex-1">{`${on ? '✓ ' : ''}${cap(say(o.methodId))}`}</Words>
-          <Words look="strong">{formatRange(o.money, money)}</Words>
+          <Words look="strong">{priceOfOne(o, money)}</Words>
         </View>
-        <Words look="note">{`${formatRange(o.days, days)} days · harm ${HARM[Math.round(o.harm)]}${o.dominated ? '' : ' · nothing costs less and harms less'}${o.proof === 'none' ? ' · a guess' : ''}`}</Words>
+        <Words look="note">{`${daysSay(o)} · harm ${HARM[Math.round(o.harm)]}${o.dominated ? '' : ' · nothing costs less and harms less'}${o.proof === 'none' ? ' · a guess' : ''}`}</Words>
       </Pressable>
     </View>
   );
@@ -217,7 +220,7 @@ function WhatIfs({
           <View key={c.what} className="gap-1 bg-panel px-3 py-2">
             <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
               <Words>{cap(tell(`whatIf.${c.what}`))}</Words>
-              <Words look="row">{`${more >= 0.5 ? '+' : ''}${money(more)}${Math.abs(c.daysThen - c.days) >= 0.05 ? `, ${days(c.daysThen)} days for ${days(c.days)}` : ''}`}</Words>
+              <Words look="row">{`${more >= 0.5 ? '+' : ''}${money(more)}${Math.abs(c.daysThen - c.days) >= 0.05 ? `, ${days(c.daysThen)} days with drying for ${days(c.days)}` : ''}`}</Words>
             </View>
             <View aria-hidden className="h-1.5 bg-slate" style={{ width: `${Math.max(1, (Math.abs(more) / most) * 100)}%` }} />
           </View>
@@ -237,9 +240,9 @@ function AlwaysCompared({ compared, money }: { readonly compared: Compared; read
           <View key={id} className="gap-1 bg-panel px-3 py-2">
             <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
               <Words look="row">{cap(say(id))}</Words>
-              <Words look="strong">{open ? formatRange(open.money, money) : 'blocked'}</Words>
+              <Words look="strong">{open ? priceOfOne(open, money) : 'blocked'}</Words>
             </View>
-            {open ? <Words look="note">{`${formatRange(open.days, days)} days · harm ${HARM[Math.round(open.harm)]}`}</Words> : null}
+            {open ? <Words look="note">{`${daysSay(open)} · harm ${HARM[Math.round(open.harm)]}`}</Words> : null}
             {shut ? <Reasons because={shut.because} /> : null}
           </View>
         );

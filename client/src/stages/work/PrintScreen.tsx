@@ -282,7 +282,7 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
     <div className="paper-summary" data-testid="paper-summary">
       <Head report={report} />
       {facts.job.note.trim() === '' ? null : <p>{`Note: “${facts.job.note.trim()}”`}</p>}
-      <h2>{`${formatRange(head.money, money)} · ${formatRange(head.days, day)} days`}</h2>
+      <h2>{`${formatRange(head.money, money)} · ${formatRange(head.days, day)} crew days`}</h2>
       <p>
         {[
           `${formatRange(head.personHours, formatWork)} of work`,

@@ -195,6 +195,7 @@ export const PROBE = {
   'decide.assumePays': { says: 'At {chance} likely it is cheaper to treat it as positive: the break-even is {chance.limit}.' },
   'decide.noDifference': { says: 'A positive answer would not change how you work here: a test buys nothing.' },
   'decide.mustLab': { says: 'Where the rule asks for a lab, the arithmetic does not decide.' },
+  'decide.noPriceIfFound': { says: 'Test first: if lead is found, one of these pieces has no method left and no price.' },
   'decide.beforeDisturb': { says: 'Nothing that may hold asbestos is disturbed on a guess: sample it, or leave it whole.' },
 
   // What the site asks for, whatever the method
