@@ -415,7 +415,8 @@ export function ownSteps(input: Inputs): StepSpec[] {
   if (input.coating.refusedLines.length === 0) return steps;
   const whole = hoursOf(plannedSteps(asIfLaid(input)));
   const without = hoursOf(steps);
-  const more = (a: Range, b: Range): Range => ({ low: a.low - b.low, high: a.high - b.high });
+  // Another ground coat may ask for less in its turn: what is asked about never gives hours back.
+  const more = (a: Range, b: Range): Range => ({ low: Math.max(0, a.low - b.low), high: Math.max(0, a.high - b.high) });
   return steps.map((st) =>
     st.id === 'coat.ask' ? { ...st, handsOnH: more(whole.handsOnH, without.handsOnH), waitH: more(whole.waitH, without.waitH) } : st,
   );
