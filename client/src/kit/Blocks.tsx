@@ -5,6 +5,7 @@ import { Link, type Href } from 'expo-router';
 import type { Verdict } from '@roughsill/core';
 import { Button } from './Button';
 import { useKept } from './drafts';
+import { RefusalsProvider } from './refusals';
 import { Words } from './Words';
 
 let opened = false;
@@ -49,7 +50,7 @@ export function Panel({
           {typeof aside === 'string' ? <Words look="note">{aside}</Words> : aside}
         </View>
       ) : null}
-      {children}
+      <RefusalsProvider>{children}</RefusalsProvider>
     </View>
   );
 }

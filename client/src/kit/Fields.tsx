@@ -3,6 +3,7 @@ import { createElement, useEffect, useId, useState, type ReactNode } from 'react
 import { Pressable, Text, TextInput, View } from 'react-native';
 import { lengthText, readLength, readNumber, type Read, type UnitSystem } from '@roughsill/core/records';
 import { useDraft } from './drafts';
+import { useTellRefused } from './refusals';
 import { useUnits } from './Units';
 import { Words } from './Words';
 
@@ -194,6 +195,7 @@ function Entry({
     offer(next);
   };
   const said = refused ?? problem;
+  useTellRefused(id, refused !== undefined);
   return (
     <FieldFrame label={unit ? `${label} (${unit})` : label} problem={said} hint={draft.found ? FOUND : hint} id={id}>
       <View className="flex-row gap-1">

@@ -6,3 +6,4 @@ export { FilePick } from './FilePick';
 export { FieldFrame, LengthField, NumberField, Pick, Select, TextField, Ticks, Toggle, type Option } from './Fields';
 export { Column, Columns, Empty, Figure, Folded, Later, NextBar, Panel, Problems, Row, VerdictEdge } from './Blocks';
 export { useWide } from './layout';
+export { useRefused } from './refusals';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { aChange, aCheck, aFacts, aLayer, aReading, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
+import { BLANK_LAYER } from './blank';
 import { applyChange, applyChanges, changesFor, clashes, inverse } from './change';
 import type { JobChange } from './envelope';
 import { canonical, readJobFile, withNewIds, writeJobFile } from './job-file';
@@ -172,4 +173,15 @@ describe('the job file', () => {
     const r = readJobFile(text, THIS_YEAR);
     expect(r.ok ? '' : r.problems.map((p) => `${p.path}: ${p.message}`).join('\n')).toMatch(message);
   });
+});
+
+test('two windows on one cell of coats: the second is told, and nothing doubles', () => {
+  const coat = (id: string, position: number): JobChange =>
+    aChange({ op: 'add', entity: 'layer', entityId: id, parent: ON_SURFACE, fields: { ...BLANK_LAYER, position } });
+  const one = applyChanges(facts, [coat('a', 3), coat('b', 4)], THIS_YEAR);
+  if (!one.ok) throw new Error('the first window is refused');
+  const two = applyChanges(one.value, [coat('c', 3)], THIS_YEAR);
+  expect(two.ok ? [] : two.problems.map((p) => `${p.path}: ${p.message}`)).toEqual([
+    'changes[0].fields.position: another one was entered in its place meanwhile: look at it again',
+  ]);
 });

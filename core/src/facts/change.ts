@@ -19,6 +19,9 @@ function applyToList(list: readonly Row[], c: Change & { entity: Entity }): Outc
     if (list.length >= spec.most) return wrong({ path: 'entity', message: `at most ${spec.most} ${spec.list} can stand here` });
     const parsed = spec.fields.safeParse(c.fields);
     if (!parsed.success) return wrong(...fromZod(parsed.error, c.fields));
+    const taken =
+      spec.oneAt === undefined ? undefined : list.find((r) => r['removedAt'] === null && r[spec.oneAt!] === c.fields[spec.oneAt!]);
+    if (taken) return wrong({ path: spec.oneAt!, message: 'another one was entered in its place meanwhile: look at it again' });
     const parent = asParent(c.entity);
     const lists = parent ? emptyLists(parent) : {};
     return ok([...list, { id: c.entityId, ...parsed.data, ...lists, ...(spec.appendOnly ? { by: c.by } : { removedAt: null }) }]);

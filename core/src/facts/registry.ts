@@ -75,6 +75,8 @@ export interface EntitySpec {
   readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9 | 11 | 13;
   /** Its list on the job came later than that on the surface. */
   readonly sinceOnJob?: 5;
+  /** No two that are there stand at one value of this field: entered in two windows, the second is told. */
+  readonly oneAt?: string;
   /** The field that says when it was observed. */
   readonly time?: string;
   readonly refs: readonly Reference[];
@@ -260,6 +262,7 @@ export const REGISTRY = {
     parents: ['surface'],
     list: 'layers',
     most: 60,
+    oneAt: 'position',
     appendOnly: false,
     since: 1,
     refs: [],

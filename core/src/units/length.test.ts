@@ -40,7 +40,7 @@ test.each([
   expect(readLength(text, 'm')).toEqual({ ok: true, value: expect.closeTo(m, 9) });
 });
 
-test.each(['', 'four feet', `4' x 3'`, '--3', `4'' 6'`, '1/0', '6 x', '1.2.3'])('“%s” is refused in words', (text) => {
+test.each(['', '19x31', 'four feet', `4' x 3'`, '--3', `4'' 6'`, '1/0', '6 x', '1.2.3'])('“%s” is refused in words', (text) => {
   const read = readLength(text, 'ft');
   expect(read.ok).toBe(false);
   expect(!read.ok && read.says).toMatch(/\.$/);

@@ -65,6 +65,7 @@ function product(text: string, unitM: number): Factor | string {
   const bad = factors.find(([, f]) => f === null);
   if (bad) return `“${bad[0]}” is not a length.`;
   const lengths = factors.filter(([, f]) => f!.isLength).length;
+  if (lengths === 0 && /\dx\d/.test(text)) return `Two lengths, “${text}”: enter each in its own field.`;
   if (lengths > 1) return 'Two lengths multiplied are an area: enter them in their own fields.';
   const value = factors.reduce((p, [, f]) => p * f!.value, 1);
   return { value: lengths === 1 ? value : value * unitM, isLength: true };

@@ -45,3 +45,8 @@ test('coats read back as they were typed; what both begin with stays', () => {
   const change = coatsChange(s, ['acrylic', 'alkyd']);
   expect([change.go.map((l) => l.id), change.come]).toEqual([['c1', 'c2'], [{ position: 1, binder: 'alkyd' }]]);
 });
+
+test.each(['2oil', 'oil x0', 'oil 3 coats', 'ac, 4x5'])('coats “%s” make no sense and are refused whole', (text) => {
+  const read = readCoats(text);
+  expect(read.ok ? read.value : read.says).toMatch(/is no coat|is none of/);
+});

@@ -68,7 +68,9 @@ export function readCoats(text: string): Understood<TypedCoats> {
   for (const raw of text.replace(/\.\s*$/, '').split(/[,;/]/)) {
     const token = plain(raw).replace('×', 'x');
     if (token === '') continue;
-    const [, word = '', times = '1'] = /^([^\d]*?)\s*(?:x?\s*(\d+))?$/.exec(token) ?? [];
+    const read = /^([^\d]*?)\s*(?:x?\s*(\d+))?$/.exec(token);
+    if (read === null || read[2] === '0') return bad(`“${raw.trim()}” is no coat: a kind, and how many of it, as in oil x2.`);
+    const [, word = '', times = '1'] = read;
     const name = word.replace(/\bx$/, '').trim();
     const one: Understood<Binder> = name === '' || name === '?' ? good('unknown') : named(name, BINDERS);
     if (!one.ok) return one;

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { convert, roundForReading, spell, UNITS, unitFor, type Unit } from '@roughsill/core';
 import { RangedError } from '@roughsill/core/air';
 import { Refused, refusalSays, type Language } from '@roughsill/core/prepare';
-import { NumberField, useUnits, Words } from '../../kit';
+import { NumberField, useRefused, useUnits, Words } from '../../kit';
 import { cap } from '../../kit/text';
 
 export const Row = ({ children }: { readonly children: ReactNode }) => (
@@ -53,6 +53,9 @@ export function Measured({ label, unit, value, onCommit, optional, check, testID
   );
 }
 
+/** Where a field above refused what was typed. */
+export const NO_ANSWER = 'No answer until the marked number is right.';
+
 interface ToldProps {
   readonly testID: string;
   readonly of: () => readonly string[];
@@ -61,10 +64,11 @@ interface ToldProps {
 /** What is wrong is told in place of the answer. */
 export function Told({ testID, of, language = 'en' }: ToldProps) {
   const units = useUnits();
+  const refused = useRefused();
   let says: readonly string[];
   let wrong = false;
   try {
-    says = of();
+    says = refused ? [NO_ANSWER] : of();
   } catch (e) {
     if (!(e instanceof RangedError)) throw e;
     says = [e instanceof Refused ? refusalSays(e.refusal, language, units) : cap(`${e.message}.`)];

@@ -23,10 +23,10 @@ import {
   type Tint,
   type TopcoatId,
 } from '@roughsill/core';
-import { Button, Column, Columns, Empty, Folded, NumberField, Panel, Select, TextField, useUnits, Words } from '../../kit';
+import { Button, Column, Columns, Empty, Folded, NumberField, Panel, Select, TextField, useRefused, useUnits, Words } from '../../kit';
 import { AnswerRow } from '../../kit/Why';
 import { commit, set, useAppDispatch } from '../../store';
-import { Cell, Measured, Row } from '../bench/parts';
+import { Cell, Measured, NO_ANSWER, Row } from '../bench/parts';
 import type { StageProps } from '../props';
 import { finishedCoats, Section } from '../../section';
 import { LaidForm } from './LaidForm';
@@ -201,6 +201,16 @@ function LaidBy({ of: { use, selected, options }, jobId, surface }: LaidByProps)
   );
 }
 
+/** What was right for other numbers is not said of these. */
+function MayCoatSays({ says }: { readonly says: string }) {
+  const refused = useRefused();
+  return (
+    <Words look="row" testID="may-coat-answer">
+      {refused ? NO_ANSWER : says}
+    </Words>
+  );
+}
+
 /** Surface at least 3 C (5 F) above the dew point. */
 function MayCoat() {
   const units = useUnits();
@@ -255,9 +265,7 @@ function MayCoat() {
           />
         </View>
       </View>
-      <Words look="row" testID="may-coat-answer">
-        {said}
-      </Words>
+      <MayCoatSays says={said} />
       <Words look="note">{`Surface at least ${formatMeasure(measure(DEW_MARGIN_C, 'deltaC'), units)} above the dew point: ISO 8502-4, ASTM D3276.`}</Words>
     </Panel>
   );

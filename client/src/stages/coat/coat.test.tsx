@@ -104,3 +104,15 @@ test('too early is not written without a reason; with it the record stands, and 
   ).toEqual(['checked on paper', 'the ferry leaves at noon']);
   expect(screen.queryByTestId('early-waterborneEggshell')).toBeNull();
 });
+
+test('what was right for other numbers is not said of a wrong one', () => {
+  type('air', '20');
+  type('humidity', '50');
+  type('surface-temperature', '25');
+  const says = () => screen.getByTestId('may-coat-answer').textContent;
+  expect(says()).toMatch(/^Go:/);
+  type('surface-temperature', 'abc');
+  expect(says()).toBe('No answer until the marked number is right.');
+  type('surface-temperature', '8');
+  expect(says()).toMatch(/^Wait:/);
+});

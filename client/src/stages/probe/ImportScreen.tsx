@@ -8,6 +8,7 @@ import {
   resultText,
   say,
   standingReadings,
+  type FirmSettings,
   type JobFacts,
   type Reading,
   type ReadingUnit,
@@ -25,7 +26,8 @@ import {
   type Table,
 } from '@roughsill/core/import';
 import { Button, Empty, FilePick, Panel, Pick, Problems, Select, TextField, useUnits, Words } from '../../kit';
-import { add, api, commit, useAppDispatch, useAppSelector } from '../../store';
+import { add, api, commit, useAppDispatch, useAppSelector, useSettings } from '../../store';
+import { ChangedPanel } from '../ChangedPanel';
 import { JobPage } from '../JobPage';
 import { MAX_BYTES, TOO_LARGE } from './table-file';
 import { cap } from '../../kit/text';
@@ -71,6 +73,9 @@ function Import({ facts }: { readonly facts: JobFacts }) {
   const [problem, setProblem] = useState<string>();
   const [told, setTold] = useState<string>();
   const [busy, setBusy] = useState(from === 'lab');
+  const settings = useSettings();
+  /** As the job stood before the last import; null: nothing was brought in. */
+  const [was, setWas] = useState<{ readonly facts: JobFacts; readonly settings: FirmSettings } | null>(null);
   const jobId = facts.job.id;
 
   const open = (bytes: Uint8Array) => {
@@ -132,6 +137,7 @@ function Import({ facts }: { readonly facts: JobFacts }) {
       ),
     );
     if (found[0]) return setProblem(found[0].message);
+    setWas({ facts, settings });
     setTable(null);
     setTold(`${rows.length} ${rows.length === 1 ? 'result' : 'results'} brought in.`);
   };
@@ -143,6 +149,7 @@ function Import({ facts }: { readonly facts: JobFacts }) {
           {told}
         </Words>
       ) : null}
+      {was ? <ChangedPanel title="What that changes" aside="by this import" was={was} facts={facts} settings={settings} /> : null}
       {busy ? <ActivityIndicator aria-label="Asking the lab" /> : null}
       <View className="flex-row flex-wrap gap-2">
         <FilePick
