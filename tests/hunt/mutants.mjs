@@ -1,5 +1,13 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
+  ['growth stops everybody on one screen', 'probe/touch.ts', "answer('controlled', why('touch.mold'", "answer('stop', why('touch.mold'"],
+  [
+    'the shop asks for what is done',
+    'shelf/buy.ts',
+    'const { own: ownSteps, amounts } = leftToDo(zones, surfaces);',
+    'const { own: ownSteps, amounts } = leftToDo(zones.slice(1), surfaces);',
+  ],
+  ['a list has a mask of its own', 'job/digest.ts', 'respirator: p.protection.respirator.value,', 'respirator: null,'],
   ['a coat laid over open checks says nothing', 'work/laid.ts', 'if (open === undefined) return st;', 'return st;'],
   ['seals that are down still stand', 'zone/standing.ts', '} else if (g.gate.id === GIVEN_BACK) {', '} else if (false) {'],
   ['a pass for less holds for more', 'zone/standing.ts', 'if (!stillSpeaks(c, g.gate.of))', 'if (false)'],

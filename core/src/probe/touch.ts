@@ -4,12 +4,14 @@ import type { AsbestosPicture } from './asbestos';
 import { leadDepths, meetsMaterial, type LeadDepths } from './depths';
 import type { LeadPicture } from './lead';
 import type { Rulebook } from '../rulebook';
-import { isPresent, type HazardState } from './state';
+import { isPresent, strictest, type HazardState } from './state';
 
 export const DEPTHS = ['skin', 'loose', 'bare'] as const;
 export type Depth = (typeof DEPTHS)[number];
 /** free: as any paint. masked: low lead, dust and fume of it in a mask. above: this coat only, lead lies below it. controlled: lead-safe, set up first. stop: nobody touches it. */
 export type Touch = 'free' | 'masked' | 'above' | 'controlled' | 'stop';
+
+export type Trained = 'coat' | 'piece' | null;
 
 export interface TouchToday {
   readonly depth: Depth;
@@ -19,8 +21,17 @@ export interface TouchToday {
 /** Few states are possible, so each answer is made once. */
 const made = new Map<string, readonly TouchToday[]>();
 
-/** A surface's answer for each depth. Anything that is not "not found" counts as present. */
-export function touchToday(lead: LeadPicture, asbestos: AsbestosPicture, mold: HazardState, rulebook: Rulebook): readonly TouchToday[] {
+/**
+ * A surface's answer for each depth. Anything that is not "not found" counts as present.
+ * @param trained what of it trained people of the firm work, as planned: a coat that may hold asbestos, or the whole piece; null: nothing
+ */
+export function touchToday(
+  lead: LeadPicture,
+  asbestos: AsbestosPicture,
+  mold: HazardState,
+  rulebook: Rulebook,
+  trained: Trained,
+): readonly TouchToday[] {
   const depths = leadDepths(lead);
   const key = [
     rulebook.id,
@@ -37,11 +48,15 @@ export function touchToday(lead: LeadPicture, asbestos: AsbestosPicture, mold: H
     asbestos.putty.value,
     asbestos.trace,
     mold,
+    trained,
   ].join();
   const known = made.get(key);
   if (known) return known;
   const leadAt = { skin: depths.skin, loose: depths.loose, bare: depths.all };
-  const out = DEPTHS.map((depth): TouchToday => ({ depth, answer: touchAt(leadAt[depth], depth, asbestos, mold, rulebook, depths) }));
+  const out = DEPTHS.map((depth): TouchToday => ({
+    depth,
+    answer: touchAt(leadAt[depth], depth, asbestos, mold, rulebook, depths, trained),
+  }));
   made.set(key, out);
   return out;
 }
@@ -53,13 +68,17 @@ function touchAt(
   mold: HazardState,
   rulebook: Rulebook,
   depths: LeadDepths,
+  trained: Trained,
 ): Answer<Touch> {
   const coat = asbestos.coat.value;
+  const worked =
+    trained === 'piece' ? strictest([coat, asbestos.below.value, asbestos.putty.value]) : trained === 'coat' ? coat : 'notFound';
+  if (isPresent(worked)) return answer('controlled', why('touch.trained', rulebook.sources.asbestosWork, { state: worked }, 'care', 'law'));
   if (isPresent(coat)) return answer('stop', why('touch.asbestos', rulebook.sources.asbestosWork, { state: coat }, 'block', 'law'));
-  if (mold === 'found') return answer('stop', why('touch.mold', rulebook.sources.mold, {}, 'block', 'hazard'));
   const below = asbestos.below.value;
   if (isPresent(below) && meetsMaterial(depth, depths))
     return answer('stop', why('touch.below', rulebook.sources.asbestosWork, { state: below }, 'block', 'law'));
+  if (mold === 'found') return answer('controlled', why('touch.mold', rulebook.sources.mold, {}, 'care', 'hazard'));
   if (isPresent(below)) return answer('controlled', why('touch.aboveSuspect', 'trade-sample', { state: below }, 'care', 'hazard'));
   const putty = asbestos.putty.value;
   const beside = isPresent(putty) ? [why('touch.putty', 'trade-putty', { state: putty }, 'care', 'hazard')] : [];

@@ -159,6 +159,7 @@ export const RULE_FACTS = {
   'silica.someDust': [],
   'touch.asbestos': ['state'],
   'touch.mold': [],
+  'touch.trained': ['state'],
   'touch.below': ['state'],
   'touch.aboveSuspect': ['state'],
   'touch.lead': ['state'],

@@ -115,7 +115,7 @@ function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
     out.push(
       '',
       '**Protect**',
-      `- Sheet ${pr.sheetLaid.text} laid, ${pr.sheetBought.text} bought.`,
+      pr.sheetLaid.value > 0 ? `- Sheet ${pr.sheetLaid.text} laid, ${pr.sheetBought.text} bought.` : '- No room for a sheet: stop and ask.',
       `- Exposure ${say(pr.exposure.value)}.`,
     );
     out.push(

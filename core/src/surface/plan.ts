@@ -3,7 +3,18 @@ import { MASONRY, type MethodId, type Problem, type Surface } from '../facts';
 import { surfaceProblems } from '../facts';
 import type { Method } from '../catalogue';
 import { isHistoric, type SurfaceContext } from './context';
-import { choose, methodsOf, picksOf, priceProof, type Choice, type OptionMemo, type PriceProof, type Range } from '../choose';
+import {
+  asbestosStates,
+  choose,
+  methodsOf,
+  picksOf,
+  priceProof,
+  worksOn,
+  type Choice,
+  type OptionMemo,
+  type PriceProof,
+  type Range,
+} from '../choose';
 import { coat, type CoatingPlan } from '../coat';
 import {
   isPresent,
@@ -129,11 +140,18 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const lead = leadPicture(s, stack, ctx);
   const { asbestos } = ctx;
   const mold = moldOn(s, ctx.rulebook, ctx.past.mold);
-  const touch = touchToday(lead, asbestos, mold.value, ctx.rulebook);
   const hold = holdOf(s);
   const choice = choose(s, ctx, area, lead, hold.value, memo);
   const coating = coat(s, ctx, area, choice, lead);
   const methods = methodsOf(choice);
+  const states = asbestosStates(asbestos);
+  const touch = touchToday(
+    lead,
+    asbestos,
+    mold.value,
+    ctx.rulebook,
+    methods.some((m) => m.removesPiece && worksOn(m, states)) ? 'piece' : methods.some((m) => worksOn(m, states)) ? 'coat' : null,
+  );
   const stroked = methods.some((m) => m.disturbs);
   const repairs = repairsOf(s, ctx, area.totalM2, stroked);
   const asked = { s, ctx, choice, coating, lead, repairs };

@@ -13,6 +13,7 @@ import { REPAIR_LAWS } from './laws/repair';
 import { COAT_LAWS } from './laws/coats';
 import { SHELF_LAWS } from './laws/shelf';
 import { WINDOW_LAWS } from './laws/windows';
+import { VOICE_LAWS } from './laws/voices';
 import { WORLD_LAWS } from './laws/world';
 import { ZONE_LAWS } from './laws/zones';
 
@@ -27,6 +28,7 @@ export const LAWS: readonly Law[] = [
   ...COAT_LAWS,
   ...WINDOW_LAWS,
   ...WORLD_LAWS,
+  ...VOICE_LAWS,
 ];
 
 interface Scenario {

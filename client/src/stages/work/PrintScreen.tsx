@@ -397,7 +397,7 @@ function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: n
       {z.order.length > 1 ? <p>{`Worked in this order: ${z.order.join('; ')}.`}</p> : null}
       {pr.needed.value ? (
         <>
-          <p>{`Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought); ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${withCartridges(pr.cartridges)}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</p>
+          <p>{`${pr.sheetLaid.value > 0 ? `Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought)` : 'No room for a sheet: stop and ask'}; ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${withCartridges(pr.cartridges)}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</p>
           {pr.tasks.length > 1 ? pr.tasks.map((t) => <p key={t.method}>{`${t.name}, alone in the zone: ${t.wears}.`}</p>) : null}
         </>
       ) : null}

@@ -170,7 +170,8 @@ export const PROBE = {
 
   // Today
   'touch.asbestos': { says: 'Asbestos is not ruled out ({state}): nobody cuts, scrapes, wets or sands it.' },
-  'touch.mold': { says: 'Growth is on it: clean it wet and dry it out before any of it is disturbed.' },
+  'touch.mold': { says: 'Growth is on it: set up first. Clean it wet in mask and suit, and dry it out before anything else.' },
+  'touch.trained': { says: 'Asbestos is not ruled out ({state}): trained people only, set up as listed.' },
   'touch.below': { says: 'This goes into the material below, and asbestos is {state} there: nobody does until it is sampled.' },
   'touch.aboveSuspect': { says: 'Asbestos is {state} in the material below: stay in a coat that holds, and stop where the material shows.' },
   'touch.lead': { says: 'Lead at this depth: {state}. Set up, keep it wet, wear what is listed.' },

@@ -288,13 +288,15 @@ export const CHOICE_LAWS: readonly Law[] = [
   {
     id: 'W2',
     says: 'free is only said where nothing stands against dry work at that depth',
-    check: ({ facts, plans }) =>
+    check: ({ facts, job, plans }) =>
       facts.surfaces.flatMap((s) => {
         const plan = plans.get(s.id);
         if (!plan) return [];
         return plan.touch.flatMap((t) => {
+          const byTrained = job.zones.some((z) => z.fibreIds.includes(s.id));
           const into = plan.asbestos.below.value !== 'notFound' && meets(t.depth, s);
-          if (into && t.answer.value !== 'stop') return [`${s.name}: "${t.answer.value}" to ${t.depth}, into what may hold asbestos`];
+          if (into && t.answer.value !== 'stop' && !(t.answer.value === 'controlled' && byTrained))
+            return [`${s.name}: "${t.answer.value}" to ${t.depth}, into what may hold asbestos`];
           if (t.answer.value !== 'free') return [];
           const dry = plan.choice.parts
             .flatMap((p) => p.options)
