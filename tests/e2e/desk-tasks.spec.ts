@@ -41,7 +41,7 @@ for (const [width, height] of [
       // Rows in line: the price of each stands at one height.
       const heights = await app
         .id('side-by-side')
-        .getByText('Days', { exact: true })
+        .getByText('Days with drying', { exact: true })
         .evaluateAll((all) => all.map((e) => Math.round(e.getBoundingClientRect().top)));
       expect(new Set(heights).size).toBe(1);
 

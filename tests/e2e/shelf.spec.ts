@@ -46,6 +46,10 @@ test('a sheet of the firm’s own, what is bought by it, what stands there after
   await expect(page.getByRole('alert').filter({ hasText: 'Say what it took' })).toBeVisible();
   await app.type('laid-wet-clearVarnish', '1');
   await app.id('laid-put-clearVarnish').click();
+  // Nothing before it has passed: asked, and kept with a reason.
+  await expect(app.id('early-clearVarnish')).toContainText('have not passed');
+  await app.type('early-why-clearVarnish', 'a first tin to see the tone');
+  await app.id('laid-put-clearVarnish').click();
   await expect(page.getByText(/by the comb: too thin/)).toBeVisible();
   await page.getByRole('button', { name: /^Take back: 1 coat/ }).click();
   await expect(page.getByText(/by the comb: too thin/)).toBeHidden();

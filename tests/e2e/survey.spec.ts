@@ -57,7 +57,7 @@ test('today’s picture stands on the phone’s first screen, without scrolling'
   const jobId = await app.bring(example('quill-point'));
   await app.open(`/job/${jobId}/walk`);
   const today = app.id('today');
-  await expect(today).toContainText('Not to be touched: Textured ceiling');
+  await expect(today).toContainText('Do not touch: Textured ceiling');
   const box = (await today.boundingBox())!;
   const ledge = (await page.getByRole('navigation', { name: 'Stages' }).boundingBox())!;
   expect(box.y + box.height).toBeLessThanOrEqual(ledge.y);
@@ -85,7 +85,7 @@ test('a chip goes to the lab and its answer comes back as a table; wrong rows st
   await bring('Sample;Result;Unit\nS-001;0,62;%\nS-999;1;%\n');
   await app.id('leave-out').click();
   await expect(app.id('import-told')).toContainText('1 result brought in');
-  await expect(app.id('changed')).toContainText(/lead/i);
+  await expect(app.id('changed')).toContainText('by this import');
   await app.sent();
   const reading = (await factsOf(app, jobId)).surfaces[0].readings.find((r: { kind: string }) => r.kind === 'lab');
   expect([reading.value, reading.unit]).toEqual([0.62, 'mass%']);

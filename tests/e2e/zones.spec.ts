@@ -131,7 +131,7 @@ test('a plan is drawn in every stage, saved as SVG, and the whole job has its pa
   const phone = page.viewportSize()!.width < 700;
   if (phone) await page.getByRole('radio', { name: 'drawn, with its sums' }).click();
   const steps = app.id('job-steps');
-  await expect(steps).toContainText('Buy once, for the whole job');
+  await expect(steps).toContainText('Buy what is still needed');
   await expect(steps).toContainText(/plastic sheet: [\d,]+ ft²/);
   // Nothing is handed over while a check is open.
   const handOver = page.getByTestId('step-handOver').getByRole('group').first();

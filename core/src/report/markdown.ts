@@ -221,7 +221,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
     '',
     `Surfaces: ${t.clear} clear, ${t.low} low, ${t.assumed} assumed, ${t.waiting} waiting, ${t.found} found.`,
     '',
-    `- Not to be touched: ${list(t.notToBeTouched)}.`,
+    `- Do not touch: ${list(t.notToBeTouched)}.`,
     `- Set up first: ${list(t.setUpFirst)}.`,
     `- Methods that are blocked most: ${list(t.blockedMethods.slice(0, 6).map((b) => `${b.method} (${b.surfaces})`))}.`,
     v.seed === null ? '- No sampling seed: random places are not drawn until the job has one.' : `- Sampling seed: ${v.seed}.`,

@@ -90,7 +90,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
     para(
       `Surfaces: ${v.today.clear} clear, ${v.today.low} low, ${v.today.assumed} assumed, ${v.today.waiting} waiting, ${v.today.found} found.`,
     ),
-    para(`Not to be touched: ${list(v.today.notToBeTouched)}.`),
+    para(`Do not touch: ${list(v.today.notToBeTouched)}.`),
     para(`Set up first: ${list(v.today.setUpFirst)}.`),
   ];
   if (v.duties.length > 0) content.push(sub('What the site asks for'), because(v.duties));

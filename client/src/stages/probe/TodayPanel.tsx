@@ -41,7 +41,7 @@ export function TodayPanel({ facts, digest }: { readonly facts: JobFacts; readon
       <Words testID="not-to-be-touched">
         {names.length === 0
           ? 'Every surface may be worked in some way; what is ruled out stands with each.'
-          : `Not to be touched: ${shown}${names.length > 3 ? ` and ${names.length - 3} more` : ''}.`}
+          : `Do not touch: ${shown}${names.length > 3 ? ` and ${names.length - 3} more` : ''}.`}
       </Words>
       {today.act.kind === 'none' ? null : (
         <Words look="strong" tone="oxide" testID="today-act">

@@ -296,7 +296,7 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
       <p>{`${head.lines.map((l) => `${cap(say(`money.${l.line}`))} ${formatRange(l.money, money)}`).join('; ')}. ${say(`proof.${report.totals.proof}`)}`}</p>
       <p>
         <b>{`Surfaces: ${today.clear} clear, ${today.low} low, ${today.assumed} assumed, ${today.waiting} waiting, ${today.found} found. `}</b>
-        {today.stopped.length > 0 ? `Not to be touched: ${today.stopped.map(nameOf).join(', ')}.` : ''}
+        {today.stopped.length > 0 ? `Do not touch: ${today.stopped.map(nameOf).join(', ')}.` : ''}
       </p>
       <p>{`Next: ${[nameOf(digest.next.surfaceId), next].filter(Boolean).join(': ')}`}</p>
       <table>
