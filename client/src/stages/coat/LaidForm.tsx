@@ -199,8 +199,8 @@ export function LaidForm({
       )}
       {asks.length === 0 ? null : (
         <View className="gap-2 border-l-8 border-oxide bg-panel px-3 py-2" testID={`early-${l.product}`}>
-          {asks.map((r) => (
-            <Words key={r.rule} alert look="strong" tone="oxide">
+          {asks.map((r, i) => (
+            <Words key={r.rule} alert={i === 0} look={i === 0 ? 'strong' : 'body'} tone={i === 0 ? 'oxide' : undefined}>
               {sentence(r, units)}
             </Words>
           ))}

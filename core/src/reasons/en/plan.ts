@@ -259,7 +259,7 @@ export const PLAN = {
   'coat.ownSheet': { says: '{named}, by the firm’s own sheet: {film} dry, {solids} solids, the next coat after {wait} at {at}.' },
   'ask.laidEarly': { says: '{below} went on {stood} ago and needs {stood.limit} at {face}: {short} too early. {risk}.' },
   'ask.laidFilm': { says: 'These numbers make {film} dry in each coat, where {film.limit} are wanted. Check litres and area.' },
-  'ask.laidOpen': { says: 'Checks before this coat that have not passed: {count}. The first of them follows.' },
+  'ask.laidOpen': { says: 'Checks before this coat that have not passed: {count}.' },
   'coat.laidOpen': { says: '{by} wrote down {product} before this check had passed, and did not say why.' },
   'coat.insistedOpen': { says: '{by} laid {product} before this check had passed, and said: {said}.' },
   'coat.tooEarly': { says: '{product} went on after {stood}, and {below} asks for {stood.limit}: {short} too early, written down by {by}, who did not say why. {risk}.' },

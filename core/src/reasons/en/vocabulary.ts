@@ -836,7 +836,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   masked: 'mask for dust',
   above: 'this coat only',
   controlled: 'set up first',
-  stop: 'not to be touched',
+  stop: 'do not touch',
   texturedCoat: 'Textured coating',
   plaster: 'Plaster',
   jointCompound: 'Board and its joint compound',
