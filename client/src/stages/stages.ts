@@ -23,7 +23,7 @@ export const ACT_WORDS: Record<NextAct, { readonly says: string; readonly act: s
   addSurface: { says: 'Add the first surface.', act: 'Add it' },
   fixProblem: { says: 'put right what is marked.', act: 'Look' },
   addCoats: { says: 'count the coats, from the top down.', act: 'Count coats' },
-  test: { says: 'test it before anyone disturbs it.', act: 'Test' },
+  test: { says: 'test it, or treat it as lead paint.', act: 'Test' },
   sampleAsbestos: { says: 'asbestos is not ruled out: have it sampled, or leave it whole.', act: 'Samples' },
   moldCause: { says: 'find what wets it before anything is painted.', act: 'Find the cause' },
   choose: { says: 'choose how the paint comes off.', act: 'Choose' },

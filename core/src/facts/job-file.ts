@@ -14,7 +14,7 @@ export const JOB_FILE_FORMAT = 'roughsill.job';
  * which way a coat is laid; version 11 what was seen at the stroke, defects of the ground, and how good a piece has to look;
  * version 12 more kinds of pieces, grounds and coats, and of a room when it is heated, aired and lined, and what its logger said;
  * version 13 what was really laid of each coat, the wanted color and the heat a piece gets in use, and which way a side looks;
- * version 14 stains and salts, and numbers of more checks; version 15 how the year of a piece is known, and of what a check spoke when it was passed. Older ones are read, and their gaps are filled with "unknown".
+ * version 14 stains and salts, and numbers of more checks; version 15 how the year of a piece is known, of what a check spoke when it was passed, and what poisons in a coat. Older ones are read, and their gaps are filled with "unknown".
  */
 export const JOB_FILE_VERSION = 15;
 
