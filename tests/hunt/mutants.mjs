@@ -396,7 +396,7 @@ export const MUTANTS = [
     'return [];',
   ],
   ['antifouling is plain rubbish', 'probe/poison.ts', 'l.binder === ANTIFOULING ||', ''],
-  ['chromate is plain rubbish', 'probe/poison.ts', '|| l.poisons.length > 0', ''],
+  ['chromate is named nowhere', 'protect/needs.ts', 'poison: poisons.length > 0,', 'poison: false,'],
   ['poison is worked without a mask', 'protect/protect.ts', 'if (poisons.length > 0) out.push', 'if (false) out.push'],
   ['poison flies dry', 'choose/rules.ts', "rule('poison.dry', 'block'", "rule('poison.dry', 'note'"],
   ['a gas pipe is not tested after', 'work/steps.ts', "...serviceStep(input, 'after'), ", ''],
