@@ -179,10 +179,10 @@ describe('what was really laid', () => {
 
   test('the comb: wet film times solids is dry film; thinned, it is less. ISO 2808', () => {
     // 100 um wet of 35 % solids: 35 um, by hand; with a quarter thinner 28 um: 80 %, just enough by ISO 19840.
-    expect(filmLaid(aLaid({ wetUm: 100 }), wall(), DEFAULT_SETTINGS, false)).toMatchObject({ dryUm: 35, wantedUm: 35, verdict: 'fits' });
-    expect(filmLaid(aLaid({ wetUm: 100, thinnedPct: 25 }), wall(), DEFAULT_SETTINGS, false)!.dryUm).toBeCloseTo(28, 9);
-    expect(filmLaid(aLaid({ wetUm: 75 }), wall(), DEFAULT_SETTINGS, false)!.verdict).toBe('thin');
-    expect(filmLaid(aLaid({ wetUm: 160 }), wall(), DEFAULT_SETTINGS, false)!.verdict).toBe('thick');
+    expect(filmLaid(aLaid({ wetUm: 100 }), wall(), 0, DEFAULT_SETTINGS, false)).toMatchObject({ dryUm: 35, wantedUm: 35, verdict: 'fits' });
+    expect(filmLaid(aLaid({ wetUm: 100, thinnedPct: 25 }), wall(), 0, DEFAULT_SETTINGS, false)!.dryUm).toBeCloseTo(28, 9);
+    expect(filmLaid(aLaid({ wetUm: 75 }), wall(), 0, DEFAULT_SETTINGS, false)!.verdict).toBe('thin');
+    expect(filmLaid(aLaid({ wetUm: 160 }), wall(), 0, DEFAULT_SETTINGS, false)!.verdict).toBe('thick');
   });
   test('a coat before the one below is ready is told with the hours short; two halves of one coat are not two coats', () => {
     const line = topOf(wall());
@@ -226,7 +226,7 @@ describe('what was really laid', () => {
   test('litres and area say the same as the plan that they came from', () => {
     const s = wall();
     const line = topOf(s);
-    const film = filmLaid(aLaid({ litres: line.litres / line.coats, areaM2: line.areaM2, way: line.way }), s, DEFAULT_SETTINGS, false)!;
+    const film = filmLaid(aLaid({ litres: line.litres / line.coats, areaM2: line.areaM2, way: line.way }), s, 0, DEFAULT_SETTINGS, false)!;
     expect(film.dryUm).toBeCloseTo(film.wantedUm, 6);
     const same = topOf({ ...s, laid: [aLaid({ litres: line.litres / line.coats, areaM2: line.areaM2, way: line.way })] });
     expect(same.litres).toBeCloseTo(line.litres, 9);

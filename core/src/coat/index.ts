@@ -5,6 +5,7 @@ export { litresFor, spreadM2PerL, wetFilmUm } from './film';
 export { baseOf, PRODUCT_IDS, recoatOf, PRIMERS_DATA, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
 export {
   earlyAt,
+  blastCounts,
   filmLaid,
   liveLaid,
   NO_SPREAD,

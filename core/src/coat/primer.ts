@@ -73,6 +73,8 @@ export interface CoatingPlan {
   readonly refusedLines: readonly CoatLine[];
   /** In which way primers and topcoat are laid, with the other ways and what speaks against each. */
   readonly layings: readonly LayingOf[];
+  /** How much of the piece has the profile of a blast, 0 to 1. */
+  readonly blasted: number;
   /** Residues that must be proved gone before the primer. */
   readonly residues: readonly Residue[];
   /** The firm's school of a last wipe with alcohol; barred: alcohol would hurt this coat, or nobody tried it. */
@@ -325,6 +327,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       lines: [],
       refusedLines: [],
       layings: [],
+      blasted: 0,
       residues,
       wipe: 'none',
       refused: [],
@@ -341,7 +344,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const nobodySaid = uncoated && choice.parts.every((p) => !p.chosenByPerson);
   const leftAlone = (id: MethodId) => id === 'cover' || (id === 'leave' && !nobodySaid);
   if (s.declinedOn !== null || (worked.length > 0 && worked.every((w) => leftAlone(w.method.id))))
-    return { left, bareM2, topcoat, lines: [], refusedLines: [], layings: [], residues, wipe: 'none', refused: [], asks: [] };
+    return { left, bareM2, topcoat, lines: [], refusedLines: [], layings: [], blasted: 0, residues, wipe: 'none', refused: [], asks: [] };
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));
   // A part on which nothing is decided is not renewed.
@@ -353,7 +356,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
   const refused = against.filter((r) => r.effect === 'block');
   const asks = against.filter((r) => r.effect !== 'block');
   if (refused.length > 0)
-    return { left, bareM2: primedM2, topcoat, lines: [], refusedLines: [], layings: [], residues, wipe: 'none', refused, asks };
+    return { left, bareM2: primedM2, topcoat, lines: [], refusedLines: [], layings: [], blasted: 0, residues, wipe: 'none', refused, asks };
 
   const lines: CoatLine[] = [];
   const timber = TIMBER.includes(s.material);
@@ -486,7 +489,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
         : 'bare';
   const outdoors = ctx.place === 'outside';
   const whole = lines.map((l) => ({
-    ...guaranteed(asLaid(laid(l, layings, s, outdoors), s, ctx.spread, ctx.settings, outdoors)),
+    ...guaranteed(asLaid(laid(l, layings, s, outdoors), s, blasted, ctx.spread, ctx.settings, outdoors)),
     where: whereOf(l),
   }));
   const lays = notSo.length === 0;
@@ -497,6 +500,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     lines: lays ? whole : [],
     refusedLines: lays ? [] : whole,
     layings,
+    blasted,
     residues,
     wipe: lastWipe(s, ctx, leftValue),
     refused: lays ? refused : notSo,

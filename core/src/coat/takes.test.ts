@@ -88,10 +88,10 @@ test('bare brick drinks of its primer alone; as planned it reads as wanted, and 
   expect(rulesOf(lines.find((l) => l.use === 'topcoat')!.because)).not.toContain('prime.drinks');
   const record = aLaid({ product: 'alkaliResistant', areaM2: primer.areaM2, litres: primer.litres, way: primer.way });
   const done = { ...s, laid: [record] };
-  expect(stretchOf(sumSpread([spreadOn(done, DEFAULT_SETTINGS, true)]), 'alkaliResistant')).toBeCloseTo(1, 9);
-  expect(filmLaid(record, done, DEFAULT_SETTINGS, true)).toMatchObject({ verdict: 'fits', dryUm: expect.closeTo(35, 6) });
+  expect(stretchOf(sumSpread([spreadOn(done, 0, DEFAULT_SETTINGS, true)]), 'alkaliResistant')).toBeCloseTo(1, 9);
+  expect(filmLaid(record, done, 0, DEFAULT_SETTINGS, true)).toMatchObject({ verdict: 'fits', dryUm: expect.closeTo(35, 6) });
   // What closed ground takes leaves a film of 35 / 1.3 um on this one: 77 %, under the 80 of ISO 19840.
-  expect(filmLaid({ ...record, litres: primer.litres / 1.3 }, done, DEFAULT_SETTINGS, true)!.verdict).toBe('thin');
+  expect(filmLaid({ ...record, litres: primer.litres / 1.3 }, done, 0, DEFAULT_SETTINGS, true)!.verdict).toBe('thin');
 });
 
 test('outdoors a mist loses more than on the bench, and the list and the tin know it', () => {

@@ -63,14 +63,8 @@ export function profileUmOf({ checks }: Pick<Surface, 'checks'>): number | null 
   return reads.reduce<(typeof reads)[number] | null>((last, x) => (last === null || x.at >= last.at ? x : last), null)?.um ?? null;
 }
 
-/**
- * How much of a piece has a profile, 0 to 1: by the methods of its parts, else all of it once a profile was read.
- * @param methodOf of a part; as somebody chose it when left out
- */
-export function blastedShare(
-  s: Pick<Surface, 'material' | 'parts' | 'checks'>,
-  methodOf: (p: Part) => MethodId | null = (p) => p.methodId,
-): number {
+/** How much of a piece has a profile, 0 to 1: by the methods that the plan has for its parts, else all of it once a profile was read. */
+export function blastedShare(s: Pick<Surface, 'material' | 'parts' | 'checks'>, methodOf: (p: Part) => MethodId | null): number {
   const parts = s.parts.filter((p) => p.removedAt === null);
   const sum = (of: readonly Part[]) => of.reduce((all, p) => all + p.sharePct, 0);
   const blasted = parts.filter((p) => {
@@ -92,6 +86,10 @@ type Ground = Pick<Surface, 'material' | 'checks' | 'layers' | 'conditions' | 'm
 /** Where growth was cleaned off, the firm's seal lies on the old coats as well. */
 const sealsGrowth = (product: CoatId, s: Ground, { moldSeal }: Pick<FirmSettings, 'moldSeal'>): boolean =>
   isMoldy(s) && MOLD_SEALS[moldSeal].product === product && liveLayers(s).length > 0;
+
+/** Whether a product here fills the valleys of a profile first. */
+export const askedOfGround = (product: CoatId, { material }: Pick<Surface, 'material'>): boolean =>
+  ON_BARE.includes(product) && FERROUS.includes(material);
 
 /** @param blasted how much of it has a profile, 0 to 1 */
 export function takesOf(product: CoatId, s: Ground, blasted: number, settings: Pick<FirmSettings, 'moldSeal'>): Takes {

@@ -13,7 +13,7 @@ import { litresFor } from './film';
 import { lossOf } from './laying';
 import type { CoatLine } from './primer';
 import type { Coating } from './products';
-import { blastedShare, takesOf, timesOn } from './takes';
+import { askedOfGround, takesOf, timesOn } from './takes';
 
 export interface Spread {
   readonly usedL: number;
@@ -30,21 +30,28 @@ export function liveLaid({ laid }: Pick<Surface, 'laid'>): Laid[] {
 }
 
 /** Litres that the plan had for the very same area, coats and way. */
-const plannedL = (x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean): number => {
+const plannedL = (x: Laid, s: Surface, blasted: number, settings: FirmSettings, outdoors: boolean): number => {
   if (!isCoat(x.product)) return 0;
   const data = coatingOf(settings, x.product);
   const flat = litresFor(x.areaM2, x.coats, data.volumeSolidsPct, data.dryFilmUm, lossOf(x.way, s, outdoors));
-  return flat * groundTimes(x, s, data, settings);
+  return flat * groundTimes(x, s, blasted, data, settings);
 };
-/** What the ground took of it on the way, by the profile that was read and the method that somebody chose. */
-const groundTimes = ({ product }: Laid, s: Surface, { dryFilmUm, coats }: Coating, settings: FirmSettings): number =>
-  isCoat(product) ? timesOn(takesOf(product, s, blastedShare(s), settings), dryFilmUm, coats) : 1;
+/** What the ground took of it on the way, by the profile that was read. */
+const groundTimes = ({ product }: Laid, s: Surface, blasted: number, { dryFilmUm, coats }: Coating, settings: FirmSettings): number =>
+  isCoat(product) ? timesOn(takesOf(product, s, blasted, settings), dryFilmUm, coats) : 1;
 
-/** @returns by product, what a surface took and should have taken; null: nothing was measured on it */
-export function spreadOn(s: Surface, settings: FirmSettings, outdoors: boolean): SpreadBook | null {
+/** Whether what a ground took hangs on how much of it was blasted. */
+export const blastCounts = (s: Surface): boolean =>
+  liveLaid(s).some((x) => x.litres !== null && isCoat(x.product) && askedOfGround(x.product, s));
+
+/**
+ * @param blasted how much of it has a profile, 0 to 1, as its plan has it
+ * @returns by product, what a surface took and should have taken; null: nothing was measured on it
+ */
+export function spreadOn(s: Surface, blasted: number, settings: FirmSettings, outdoors: boolean): SpreadBook | null {
   const out: Record<string, { usedL: number; plannedL: number }> = {};
   for (const x of liveLaid(s)) {
-    const planned = plannedL(x, s, settings, outdoors);
+    const planned = plannedL(x, s, blasted, settings, outdoors);
     if (x.litres === null || planned === 0) continue;
     const sum = (out[x.product] ??= { usedL: 0, plannedL: 0 });
     sum.usedL += x.litres;
@@ -89,8 +96,9 @@ export interface Film {
 /**
  * The film of one coat of a record: by the comb where one was held in, else by litres and area.
  * Dry = wet x solids / (1 + thinner); a litre on a square metre is a millimetre wet, less what a rough or thirsty ground took of it.
+ * @param blasted how much of the piece has a profile, 0 to 1, as its plan has it
  */
-export function filmLaid(x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean): Film | null {
+export function filmLaid(x: Laid, s: Surface, blasted: number, settings: FirmSettings, outdoors: boolean): Film | null {
   if (!isCoat(x.product) || (x.wetUm === null && x.litres === null)) return null;
   const data = coatingOf(settings, x.product);
   const { dryFilmUm: wantedUm } = data;
@@ -98,14 +106,16 @@ export function filmLaid(x: Laid, s: Surface, settings: FirmSettings, outdoors: 
   const dryUm =
     x.wetUm !== null
       ? (x.wetUm * solids) / (1 + x.thinnedPct / 100)
-      : ((x.litres! * (1 - lossOf(x.way, s, outdoors) / 100)) / (x.areaM2 * x.coats) / groundTimes(x, s, data, settings)) * 1000 * solids;
+      : ((x.litres! * (1 - lossOf(x.way, s, outdoors) / 100)) / (x.areaM2 * x.coats) / groundTimes(x, s, blasted, data, settings)) *
+        1000 *
+        solids;
   const share = dryUm / wantedUm;
   return { dryUm, wantedUm, by: x.wetUm !== null ? 'comb' : 'litres', verdict: share < THIN ? 'thin' : share > THICK ? 'thick' : 'fits' };
 }
 
 const FILM_SAYS = { thin: 'film.thin', fits: 'film.fits', thick: 'film.thick' } as const;
-function filmWords(x: Laid, s: Surface, settings: FirmSettings, outdoors: boolean): Reason[] {
-  const film = filmLaid(x, s, settings, outdoors);
+function filmWords(x: Laid, s: Surface, blasted: number, settings: FirmSettings, outdoors: boolean): Reason[] {
+  const film = filmLaid(x, s, blasted, settings, outdoors);
   if (film === null) return [];
   const facts = { film: [measure(film.dryUm, 'um'), measure(film.wantedUm, 'um')] as const, by: `film.${film.by}` };
   const most = ownOf(settings, x.product)?.thinMostPct ?? null;
@@ -222,7 +232,7 @@ export function guaranteed(l: CoatLine): CoatLine {
 }
 
 /** A line of the plan after what was laid: what went on counts as it was, the rest follows what the product took on this job. */
-export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: FirmSettings, outdoors: boolean): CoatLine {
+export function asLaid(l: CoatLine, s: Surface, blasted: number, book: SpreadBook, settings: FirmSettings, outdoors: boolean): CoatLine {
   const own = liveLaid(s).filter((x) => x.product === l.product);
   const stretch = stretchOf(book, l.product);
   const wholeM2 = l.areaM2 * l.coats;
@@ -241,7 +251,7 @@ export function asLaid(l: CoatLine, s: Surface, book: SpreadBook, settings: Firm
     laidL,
     because: [
       ...l.because,
-      ...own.flatMap((x) => [...earlyWords(x, l, s, settings), ...filmWords(x, s, settings, outdoors)]),
+      ...own.flatMap((x) => [...earlyWords(x, l, s, settings), ...filmWords(x, s, blasted, settings, outdoors)]),
       ...(spread === undefined || Math.abs(stretch - 1) < 0.02
         ? []
         : [

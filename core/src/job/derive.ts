@@ -51,7 +51,7 @@ import {
 } from '../zone';
 import { longestDays } from '../zone/longest-day';
 import { NOTHING, plus } from '../work';
-import { spreadOn, sumSpread, type SpreadBook } from '../coat';
+import { blastCounts, NO_SPREAD, spreadOn, sumSpread, type SpreadBook } from '../coat';
 import { restOfTins } from '../shelf/buy';
 import { testsMoney, type MoneyLines } from './money';
 import { footprintOf, isOutdoors, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
@@ -196,6 +196,26 @@ function optionsUnder(settings: FirmSettings): OptionMemo {
   return made;
 }
 
+type Before = readonly [
+  s: Surface,
+  area: TakeOff,
+  builtYear: number | null,
+  site: SiteView,
+  space: SpaceView,
+  past: Past,
+  instruments: InstrumentBook,
+  asbestos: AsbestosPicture,
+  settings: FirmSettings,
+];
+function ownOf(
+  ...[s, area, builtYear, site, space, past, instruments, asbestos, settings, spread]: [...Before, spread: SpreadBook]
+): SurfaceOwn {
+  const { rulebook } = site;
+  const place = placeOf(s, space);
+  const ctx = { rulebook, settings, site, space, place, builtYear, past, instruments, trials: NO_TRIALS, asbestos, spread };
+  return planOwn(s, ctx, area, optionsUnder(settings));
+}
+
 /**
  * The nodes of the surface at one place in the list: each remembers its last answer only, so that memory stays as large as the job.
  * By place and not by id, because an edit leaves the places alone and looking at a place is quicker.
@@ -213,25 +233,9 @@ const surfaceNodes = () => ({
   /** What its homogeneous areas weigh of it. */
   piece: kept<SuspectSurface>(),
   asbestos: kept<AsbestosPicture>(),
-  own: node(
-    (
-      s: Surface,
-      area: TakeOff,
-      builtYear: number | null,
-      site: SiteView,
-      space: SpaceView,
-      past: Past,
-      instruments: InstrumentBook,
-      asbestos: AsbestosPicture,
-      settings: FirmSettings,
-      spread: SpreadBook,
-    ): SurfaceOwn => {
-      const { rulebook } = site;
-      const place = placeOf(s, space);
-      const ctx = { rulebook, settings, site, space, place, builtYear, past, instruments, trials: NO_TRIALS, asbestos, spread };
-      return planOwn(s, ctx, area, optionsUnder(settings));
-    },
-  ),
+  own: node(ownOf),
+  /** How much of it was blasted, before it is known how far the products of this job go: that is learnt from it. */
+  blasted: node((...known: Before) => ownOf(...known, NO_SPREAD).plan.coating.blasted),
   plan: node((own: SurfaceOwn, zone: ZoneMade): Made => {
     const plan = withZone(own, zone);
     return { plan, tally: tallyOf(plan) };
@@ -336,8 +340,8 @@ export function createDeriver(): Deriver {
     const picture = piece === null ? undefined : pictures.get(piece.surface.id);
     return picture === undefined ? NO_ASBESTOS : nodes[i]!.asbestos(picture);
   });
-  const spreads = eachKept(([s]: [Surface], _i, bySpace: ReadonlyMap<string, Space>, settings: FirmSettings) =>
-    s.removedAt === null && s.laid.length > 0 ? spreadOn(s, settings, isOutdoors(s, bySpace.get(s.spaceId))) : null,
+  const spreads = eachKept(([s, blasted]: [Surface, number], _i, bySpace: ReadonlyMap<string, Space>, settings: FirmSettings) =>
+    s.removedAt === null && s.laid.length > 0 ? spreadOn(s, blasted, settings, isOutdoors(s, bySpace.get(s.spaceId))) : null,
   );
   const spreadOf = kept<SpreadBook>();
   const zonedAll = eachKept(([s]: [Surface], i) => nodes[i]!.zoned(zonedOf(s)));
@@ -461,8 +465,20 @@ export function createDeriver(): Deriver {
     told?: (share: number) => void,
   ) {
     const given = around(facts, settings, thisYear);
-    const spread = spreadOf(sumSpread(spreads([facts.surfaces], spacesById(facts.spaces), settings)));
     const { site, instruments, years, locals, past, asbestos, room, views } = given;
+    const before = (i: number): Before => [
+      facts.surfaces[i]!,
+      locals[i]!.area,
+      years[i]!,
+      site,
+      views[room[i]!]!,
+      past[i]!,
+      instruments,
+      asbestos[i]!,
+      settings,
+    ];
+    const blasted = facts.surfaces.map((s, i) => (room[i]! >= 0 && blastCounts(s) ? nodes[i]!.blasted(...before(i)) : 0));
+    const spread = spreadOf(sumSpread(spreads([facts.surfaces, blasted], spacesById(facts.spaces), settings)));
     const map = zoneMap(facts.job, facts.spaces, facts.zones, given.zoned);
     const all = standings(map, given.zoned, given.there, room);
     const wanted = only?.(map);
@@ -473,21 +489,7 @@ export function createDeriver(): Deriver {
     const air = ownAir(ownAirOf(facts.airSamples, facts.surfaces, facts.job.startOn, thisYear, site.airLimits));
     if (only === undefined) zones.only(map.zones);
     const surfaces: (Made | undefined)[] = facts.surfaces.map(() => undefined);
-    const ownAt = (i: number): SurfaceOwn => {
-      const { own } = nodes[i]!;
-      return own(
-        facts.surfaces[i]!,
-        locals[i]!.area,
-        years[i]!,
-        site,
-        views[room[i]!]!,
-        past[i]!,
-        instruments,
-        asbestos[i]!,
-        settings,
-        spread,
-      );
-    };
+    const ownAt = (i: number): SurfaceOwn => nodes[i]!.own(...before(i), spread);
     let done = 0;
     const zonePlans = (only === undefined ? all : all.filter((z) => z.view.id === wanted)).map(({ view, surfaces: at, ...z }): ZonePlan => {
       const own = zones.at(view.id);

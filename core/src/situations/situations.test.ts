@@ -512,7 +512,7 @@ const LAID: readonly Situation[] = [
     const t = told(s);
     const line = t.own.coating.lines.find((l) => l.product === 'matEmulsion')!;
     const draft = aLaid({ areaM2: 0.93, litres: 15.1 });
-    return laidAsks(draft, line, s, t.steps, DEFAULT_SETTINGS, false).some((r) => r.rule === 'ask.laidFilm');
+    return laidAsks(draft, line, s, t.own, DEFAULT_SETTINGS, false).some((r) => r.rule === 'ask.laidFilm');
   }),
 ];
 

@@ -4,6 +4,7 @@ import type { Laid, Surface } from '../facts';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { coatingOf, isCoat } from '../shelf/own';
+import type { SurfacePlan } from '../surface/plan';
 import { measure } from '../units/units';
 import type { Gate, Step } from './step';
 
@@ -19,9 +20,16 @@ export function openBefore(steps: readonly Step[], product: string): Gate[] {
 
 /**
  * What whoever writes it down is asked first; nothing: it stands as it is. It is kept all the same where a reason is given, with the name.
- * @param x as it would be written @param steps of the surface, as they stand
+ * @param x as it would be written @param plan of the surface, with its steps as they stand
  */
-export function laidAsks(x: Laid, l: CoatLine, s: Surface, steps: readonly Step[], settings: FirmSettings, outdoors: boolean): Reason[] {
+export function laidAsks(
+  x: Laid,
+  l: CoatLine,
+  s: Surface,
+  { work: { steps }, coating: { blasted } }: Pick<SurfacePlan, 'work' | 'coating'>,
+  settings: FirmSettings,
+  outdoors: boolean,
+): Reason[] {
   const out: Reason[] = [];
   const early = earlyAt(l, s, Date.parse(x.takenAt), settings);
   if (early !== null && isCoat(early.below))
@@ -39,7 +47,7 @@ export function laidAsks(x: Laid, l: CoatLine, s: Surface, steps: readonly Step[
         'care',
       ),
     );
-  const film = filmLaid(x, s, settings, outdoors);
+  const film = filmLaid(x, s, blasted, settings, outdoors);
   const share = film === null ? 1 : film.dryUm / film.wantedUm;
   if (share > SLIP.most || share < SLIP.least)
     out.push(why('ask.laidFilm', 'iso19840', { film: [measure(film!.dryUm, 'um'), measure(film!.wantedUm, 'um')] }, 'care'));

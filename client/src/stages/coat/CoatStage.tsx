@@ -85,7 +85,7 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
             line={l}
             jobId={facts.job.id}
             surface={surface}
-            steps={plan.work.steps}
+            plan={plan}
             outdoors={isOutdoors(
               surface,
               facts.spaces.find(({ id }) => id === surface.spaceId),

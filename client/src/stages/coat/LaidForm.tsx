@@ -12,7 +12,7 @@ import {
   type CoatLine,
   type Laid,
   type Reason,
-  type Step,
+  type SurfacePlan,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
 import { Button, Folded, NumberField, Select, TextField, useUnits, Words } from '../../kit';
@@ -29,14 +29,14 @@ export function LaidForm({
   jobId,
   surface: s,
   outdoors,
-  steps,
+  plan,
 }: {
   readonly line: CoatLine;
   readonly jobId: string;
   readonly surface: StageProps['surface'];
   readonly outdoors: boolean;
   /** Of the surface, as they stand. */
-  readonly steps: readonly Step[];
+  readonly plan: Pick<SurfacePlan, 'work' | 'coating'>;
 }) {
   const dispatch = useAppDispatch();
   const settings = useSettings();
@@ -81,7 +81,7 @@ export function LaidForm({
       supersedesId: null,
     };
     const draft: Laid = { ...fields, id: 'draft', takenAt: new Date().toISOString(), by: '' };
-    const now = laidAsks(draft, l, s, steps, settings, outdoors);
+    const now = laidAsks(draft, l, s, plan, settings, outdoors);
     setAsks(now);
     if (now.length > 0 && earlyWhy.trim() === '') return setWrong(undefined);
     if (write({ ...fields, earlyWhy: now.length === 0 ? '' : earlyWhy.trim() })) {
@@ -106,7 +106,7 @@ export function LaidForm({
       testID={`laid-${l.product}`}
     >
       {there.map((x) => {
-        const film = filmLaid(x, s, settings, outdoors);
+        const film = filmLaid(x, s, plan.coating.blasted, settings, outdoors);
         const says = [
           `${many(x.coats, 'coat')} on ${formatMeasure(measure(x.areaM2, 'm2'), units)}`,
           x.litres === null ? '' : formatMeasure(measure(x.litres, 'L'), units),

@@ -146,9 +146,8 @@ const plannedIsWanted = (run: Run): string[] =>
         takenAt: '2026-05-04T08:00:00.000Z',
         by: 'Tester',
       };
-      const film = filmLaid(record, s, run.settings, outdoors);
-      // Of a blast that nobody chose by name, and whose profile nobody has read, the record knows nothing: it reads thicker.
-      return film === null || film.dryUm > 0.99 * film.wantedUm
+      const film = filmLaid(record, s, coating.blasted, run.settings, outdoors);
+      return film === null || Math.abs(film.dryUm / film.wantedUm - 1) < 0.01
         ? []
         : [`${l.product}, laid as planned, is ${film.dryUm} um of ${film.wantedUm}`];
     });
