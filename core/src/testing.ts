@@ -5,6 +5,7 @@ import {
   type Defect,
   type DefectKind,
   type Laid,
+  BLANK_DEFECT,
   BLANK_JOB,
   BLANK_LAYER,
   BLANK_READING,
@@ -236,21 +237,10 @@ export const aSign = (sign: Sign['sign'], over: Partial<Sign> = {}): Sign => ({
 });
 /** A defect of the ground that nobody measured. */
 export const aDefect = (kind: DefectKind, over: Partial<Defect> = {}): Defect => ({
+  ...BLANK_DEFECT,
   id: `defect-${kind}`,
   kind,
-  partId: null,
-  alongM: null,
-  upM: null,
-  areaM2: null,
-  lengthM: null,
-  pieces: 1,
-  depthMm: null,
-  moving: 'unknown',
-  asFound: true,
   seenOn: '2026-05-04',
-  repair: null,
-  repairWhy: '',
-  note: '',
   removedAt: null,
   ...over,
 });

@@ -28,7 +28,7 @@ import { endsClear } from '../trial';
 import { againstTopcoat, isHot, MOLD_SEALS, needsBond, stainOf, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
-import { extentOf, finishOf, finishSpec } from '../repair';
+import { bareByPieces, extentOf, finishOf, finishSpec } from '../repair';
 import { SHEET_C } from './drying';
 import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/own';
 import { asLaid, guaranteed } from './used';
@@ -86,14 +86,16 @@ const BARE_SHARE_OF_LOOSE = 0.35;
 /** An edge is followed until it holds: what was graded as failed grows by so much. Common practice, no published source. */
 const EDGES_GROW = 2;
 
-/** How much of a scraped face ends bare: by its degrees of flaking and rust where they were read (ISO 4628-3, -5). */
+/** How much of a scraped face ends bare: by its degrees of flaking and rust where they were read (ISO 4628-3, -5), and by its pieces where each was looked at. */
 function bareShareOfLoose(s: Surface): number {
   const shares = (['flakeGrade', 'rustGrade'] as const).flatMap((g) => {
     const degree = s[g];
     const pct = degree === null ? null : degreeShare(g, degree);
     return pct === null ? [] : [pct / 100];
   });
-  return shares.length === 0 ? BARE_SHARE_OF_LOOSE : Math.min(1, Math.max(...shares) * EDGES_GROW);
+  const read = shares.length === 0 ? null : Math.min(1, Math.max(...shares) * EDGES_GROW);
+  const looked = bareByPieces(s, read ?? BARE_SHARE_OF_LOOSE);
+  return looked === null ? (read ?? BARE_SHARE_OF_LOOSE) : Math.max(looked, read ?? 0);
 }
 
 /** The films that the next coat touches after a method: the top one, the first that holds, or none. */

@@ -5,6 +5,7 @@ import type {
   MoistureFacts,
   BagFields,
   BoardFields,
+  DefectFields,
   HaulFields,
   JobFields,
   LayerFields,
@@ -26,6 +27,7 @@ export type AirSampleDraft = z.infer<typeof AirSampleFields>;
 export type BagDraft = z.infer<typeof BagFields>;
 export type HaulDraft = z.infer<typeof HaulFields>;
 export type BoardDraft = z.infer<typeof BoardFields>;
+export type DefectDraft = z.infer<typeof DefectFields>;
 
 export const BLANK_JOB: JobDraft = {
   name: '',
@@ -189,6 +191,21 @@ export const BLANK_BOARD: BoardDraft = {
   coats: null,
   soundCoats: null,
   mixed: false,
+  note: '',
+};
+
+export const BLANK_DEFECT: Omit<DefectDraft, 'kind' | 'seenOn'> = {
+  partId: null,
+  alongM: null,
+  upM: null,
+  areaM2: null,
+  lengthM: null,
+  pieces: 1,
+  depthMm: null,
+  moving: 'unknown',
+  asFound: true,
+  repair: null,
+  repairWhy: '',
   note: '',
 };
 

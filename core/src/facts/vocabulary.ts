@@ -372,6 +372,8 @@ export const DEFECTS = [
   'rustJacking',
   'loosePutty',
   'brokenPane',
+  'pastSaving',
+  'badEnd',
 ] as const;
 export type DefectKind = (typeof DEFECTS)[number];
 /** What is done about one. */

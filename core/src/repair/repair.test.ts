@@ -52,6 +52,8 @@ describe('golden cases', () => {
     ['a brick joint is raked and pointed', aDefect('openJoint', { lengthM: 3 }), on('brick'), 'rakeAndPoint'],
     ['a wood joint is glued', aDefect('openJoint', { lengthM: 0.2 }), {}, 'refix'],
     ['shallow rot is consolidated', aDefect('rot', { areaM2: 0.01, depthMm: 8 }), {}, 'consolidate'],
+    ['a rotten board goes', aDefect('pastSaving'), {}, 'replacePiece'],
+    ['of a board with one sound end the other goes', aDefect('badEnd'), {}, 'replacePiece'],
     ['deep rot is cut out', aDefect('rot', { areaM2: 0.02, depthMm: 25 }), {}, 'splice'],
     ['a piece that is mostly rotten is renewed', aDefect('rot', { areaM2: 0.3, depthMm: 8 }), {}, 'replacePiece'],
     ['silicone comes off', aDefect('silicone', { lengthM: 1 }), {}, 'siliconeOff'],

@@ -2,15 +2,16 @@
  * What is done about each defect of the ground, in which layers, how long it takes and what it needs. The least that lasts is proposed first.
  * Limits of size and depth: common practice, no published source.
  */
-import { MASONRY, PLASTER, TIMBER, type Defect, type DefectKind, type RepairId, type Surface } from '../facts';
+import { BLANK_DEFECT, MASONRY, PLASTER, TIMBER, type Defect, type DefectKind, type RepairId, type Surface } from '../facts';
 import type { Range } from '../choose';
 import { isPresent } from '../probe';
-import { answer, why, type Answer, type Reason } from '../reasons';
+import { answer, typed, why, type Answer, type Reason } from '../reasons';
 import type { SurfaceContext } from '../surface/context';
 import { fillerDryH, priceOf } from '../shelf/own';
 import { measure } from '../units/units';
 import { FILLER, layersFor, type FillerId } from './fillers';
 import { finishSpec } from './finish';
+import { labelsOf, triageOf } from './triage';
 
 type Ground = 'timber' | 'plaster' | 'masonry' | 'metal';
 export const groundOf = (s: Pick<Surface, 'material'>): Ground =>
@@ -49,6 +50,8 @@ export const DEFECT: Readonly<Record<DefectKind, DefectSpec>> = {
   rustJacking: d('length', ['masonry', 'metal', 'plaster'], true, 20, 0.3),
   loosePutty: d('length', ['timber', 'metal'], false, 8, 0.5),
   brokenPane: d('count', ['timber', 'metal'], false, 4, 1),
+  pastSaving: d('count', ['timber', 'metal'], false, 1, 1),
+  badEnd: d('count', ['timber', 'metal'], false, 1, 1),
 };
 
 /** m2 or m: what of it was measured, else the usual. */
@@ -123,6 +126,8 @@ const CHOICES: Readonly<Record<DefectKind, readonly RepairId[]>> = {
   rustJacking: ['treatRust', 'ask'],
   loosePutty: ['leave', 'rePutty'],
   brokenPane: ['reglaze', 'ask'],
+  pastSaving: ['replacePiece', 'ask'],
+  badEnd: ['replacePiece', 'splice', 'ask'],
 };
 export const repairsFor = (kind: DefectKind, s: Pick<Surface, 'material'>): readonly RepairId[] =>
   CHOICES[kind].filter((r) => MADE_WITH[r][groundOf(s)] !== undefined);
@@ -153,6 +158,8 @@ const trade = (
     | 'repair.joint'
     | 'repair.jointWood'
     | 'repair.missing'
+    | 'repair.pastSaving'
+    | 'repair.badEnd'
     | 'repair.seal'
     | 'repair.silicone'
     | 'repair.nail'
@@ -215,6 +222,10 @@ function proposed(x: Defect, s: Surface, totalM2: number): readonly [RepairId, W
       return ['rePutty', trade('repair.putty')];
     case 'brokenPane':
       return ['reglaze', trade('repair.pane')];
+    case 'pastSaving':
+      return ['replacePiece', trade('repair.pastSaving')];
+    case 'badEnd':
+      return ['replacePiece', trade('repair.badEnd')];
   }
 }
 
@@ -272,6 +283,15 @@ const RESIN_L_M2 = 2;
 const LOST = 1.2;
 /** Stock for a piece that is let in or copied, m a piece, and how long it is ordered before. Common practice. */
 const STOCK_M = 1;
+/** The longest that is stocked, and of a piece with one sound end the share that is copied. Common practice. */
+const LONGEST_M = 4.8;
+const BAD_END = 0.5;
+/** A whole piece of a surface that is counted in pieces, or one of its boards: as long as the surface. */
+function stockOf(x: Defect, { lengthM, widthM }: Surface): number {
+  if (x.kind !== 'pastSaving' && x.kind !== 'badEnd') return STOCK_M * x.pieces;
+  const longest = Math.max(lengthM ?? 0, widthM ?? 0);
+  return (longest > 0 ? Math.min(longest, LONGEST_M) : STOCK_M) * (x.kind === 'badEnd' ? BAD_END : 1) * x.pieces;
+}
 const LEAD_DAYS: Range = { low: 7, high: 21 };
 
 export interface Repair {
@@ -291,9 +311,9 @@ export interface Repair {
   readonly leadDays: Range | null;
 }
 
-function amountOf(repair: RepairId, filler: FillerId | null, x: Defect, depth: number): Repair['amount'] {
+function amountOf(repair: RepairId, filler: FillerId | null, x: Defect, depth: number, s: Surface): Repair['amount'] {
   const size = extentOf(x);
-  if (repair === 'splice' || repair === 'replacePiece') return { what: 'stock', value: STOCK_M * x.pieces, unit: 'm' };
+  if (repair === 'splice' || repair === 'replacePiece') return { what: 'stock', value: stockOf(x, s), unit: 'm' };
   if (filler === null) return null;
   if (FILLER[filler].unit === 'pieces') return { what: filler, value: Math.ceil(size * 12), unit: 'pieces' };
   const bead = BEAD_L_M[repair];
@@ -342,7 +362,7 @@ function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, st
   if (TOUCHES.includes(value) && isPresent(ctx.asbestos.overall.value))
     return asked(value, reasons, why('repair.notInto', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard'));
   if (cuts(value) && !stroked) return asked(value, reasons, why('repair.noStroke', 'job-record', { repair: `repair.${value}` }, 'block'));
-  return { answer: answer(value, ...reasons), meant: value };
+  return { answer: answer(value, ...reasons, ...whichOf(x)), meant: value };
 }
 
 /** @param stroked something on the piece is disturbed anyway, so that its zone stands */
@@ -354,7 +374,7 @@ export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: nu
   const [perUnit, setUp] = HOURS[meant];
   const size = extentOf(x);
   const dry = filler === null ? { low: 0, high: 0 } : fillerDryH(ctx.settings, filler);
-  const amount = amountOf(meant, filler, x, depth);
+  const amount = amountOf(meant, filler, x, depth, s);
   const price = amount === null ? 0 : priceOf(ctx.settings, amount.what === 'stock' ? 'stock' : filler!) * amount.value;
   const glass = meant === 'reglaze' ? 25 * size : 0;
   return {
@@ -374,7 +394,31 @@ export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: nu
   };
 }
 
+/** What no look condemned by its letters says where it is: which pieces. */
+const whichOf = (x: Defect): Reason[] =>
+  x.seenOn === '' ? [why('board.these', 'trade-board', { doing: x.kind === 'badEnd' ? 'split' : 'replace', pieces: typed(x.note) })] : [];
+
+/** What the look at each piece condemned, as damage: all that go in one, all that are cut at the joint in another. */
+export function condemned(s: Surface): Defect[] {
+  const { pieces } = triageOf(s);
+  return (['replace', 'split'] as const).flatMap((verdict): Defect[] => {
+    const these = pieces.filter((p) => p.says.value === verdict);
+    if (these.length === 0) return [];
+    return [
+      {
+        ...BLANK_DEFECT,
+        id: `${s.id}.${verdict}`,
+        kind: verdict === 'replace' ? 'pastSaving' : 'badEnd',
+        pieces: these.length,
+        seenOn: '',
+        note: labelsOf(these),
+        removedAt: null,
+      },
+    ];
+  });
+}
+
 /** What of them was there before the first stroke, and what the work made. */
 export const liveDefects = (s: Surface): Defect[] => s.defects.filter((x) => x.removedAt === null);
 export const repairsOf = (s: Surface, ctx: SurfaceContext, totalM2: number, stroked: boolean): Repair[] =>
-  liveDefects(s).map((x) => repairOf(x, s, ctx, totalM2, stroked));
+  [...liveDefects(s), ...condemned(s)].map((x) => repairOf(x, s, ctx, totalM2, stroked));

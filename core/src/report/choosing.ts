@@ -1,7 +1,7 @@
 /** Trials, order of work, comparison and rounds of one surface, in plain data. */
 import type { JobFacts, Surface } from '../facts';
 import { ALWAYS, compareMethods, daysOf, sensitivity } from '../compare';
-import { triageOf } from '../trial/triage';
+import { triageOf } from '../repair/triage';
 import type { SurfacePlan } from '../surface/plan';
 import { say } from '../reasons';
 import { sentence } from '../words';

@@ -245,7 +245,8 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
       size: x.measured ? quantity(defectSize(x)) : null,
       depthMm: x.defect.depthMm,
       asFound: x.defect.asFound,
-      seenOn: x.defect.seenOn,
+      /** Null: its day was not noted. */
+      seenOn: x.defect.seenOn || null,
       repair: x.repair.value,
       does: say(`repair.${x.repair.value}`),
       layers: x.layers,

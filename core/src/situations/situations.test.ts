@@ -1,7 +1,7 @@
 /**
  * Situations of a house, and the answer that somebody of the trade would give. Each was written down before the code that answers it.
  */
-import { ProductFields, type JobFacts, type Product, type Reading, type Surface } from '../facts';
+import { BLANK_BOARD, ProductFields, type Board, type JobFacts, type Product, type Reading, type Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { sampleRegister } from '../probe/register';
 import { clientPage } from '../report/client';
@@ -668,7 +668,61 @@ const POISON: readonly Situation[] = [
   }),
 ];
 
+const boarded = (over: Partial<Surface> = {}) =>
+  told(
+    aSurface({
+      element: 'siding',
+      material: 'softwood',
+      yearMade: 2005,
+      lengthM: 4,
+      widthM: 0.2,
+      count: 10,
+      readings: LEADFREE,
+      layers: [aLayer(0, { soundness: 'failing' }), aLayer(1)],
+      parts: [aPart('flat', 'wetScrapeLoose')],
+      ...over,
+    }),
+    { space: OUTSIDE },
+  );
+const aBoard = (label: string, over: Partial<Board>): Board => ({ ...BLANK_BOARD, id: `board-${label}`, label, removedAt: null, ...over });
+const SEEN: Board[] = [
+  aBoard('1', { oilSoaked: 'yes' }),
+  aBoard('2', { rotten: 'yes' }),
+  aBoard('3', { mixed: true, oilSoaked: 'no' }),
+  aBoard('4', { coats: 3, soundCoats: 0, oilSoaked: 'no' }),
+];
+const timberM = ({ steps }: Told): number =>
+  steps.flatMap((st) => st.amounts.filter((a) => a.what === 'stock')).reduce((sum, a) => sum + a.amount.value, 0);
+// Common practice, no published source: soaked or rotten goes, one bad end is cut at the joint, what holds nowhere is stripped.
+const BOARDS: readonly Situation[] = [
+  sit('of ten boards two go and one is cut at the joint: their timber and hours are in the plan, and their numbers on paper', () => {
+    const [t, none] = [boarded({ boards: SEEN }), boarded()];
+    const replaced = t.steps.find((st) => st.id === 'repair.replacePiece');
+    return (
+      timberM(t) === 10 &&
+      timberM(none) === 0 &&
+      (replaced?.handsOnH.low ?? 0) >= 3 &&
+      has(t.paper, /replace: .?1, 2/i) &&
+      has(t.paper, /strip: .?4/i)
+    );
+  }),
+  sit('six of ten nobody has looked at: the crew is told so', () => has(boarded({ boards: SEEN }).paper, /6 nobody has looked at/)),
+  sit('a plan whose boards all hold bares less than one whose boards do not', () => {
+    const all = (over: Partial<Board>) =>
+      boarded({ boards: Array.from({ length: 10 }, (_, i) => aBoard(String(i + 1), over)) }).own.coating.bareM2;
+    return (
+      all({ coats: 3, soundCoats: 3 }) < all({ coats: 3, soundCoats: 1 }) &&
+      all({ coats: 3, soundCoats: 1 }) < all({ coats: 3, soundCoats: 0 })
+    );
+  }),
+  sit('boards that go hold asbestos in their coat: asked first, and nothing is cut', () => {
+    const t = boarded({ boards: SEEN, layers: [aLayer(0, { binder: 'textured', look: 'stipple' })], yearMade: null, readings: [] });
+    return t.ids.every((id) => id !== 'repair.replacePiece');
+  }),
+];
+
 describe.each([
+  ['boards', BOARDS],
   ['poison', POISON],
   ['laid', LAID],
   ['trial', TRIAL],

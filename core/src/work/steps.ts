@@ -9,7 +9,7 @@ import type { LeadPicture } from '../probe';
 import { isDamp, isPresent, readsWet } from '../probe';
 import { FACE_ABOVE, FACE_BELOW } from '../prepare/neutralise';
 import { why, type Reason } from '../reasons';
-import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
+import { finishOf, finishSpec, liveDefects, pieceWords, type Repair } from '../repair';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
 import { evaporates } from '../shelf/own';
@@ -462,6 +462,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
       ...(s.bench ? [why('prep.bench', 'nps-pb9')] : []),
       ...(disturbing.some((m) => m.caustic) ? [why('prep.eyewashFirst', 'ansi-z358')] : []),
       ...(disturbing.length > 0 ? testOpen(lead) : []),
+      ...pieceWords(s),
     ],
     gates: dampGates,
   });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Pressable, View, type LayoutChangeEvent } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import {
+  BLANK_DEFECT,
   convert,
   DEFECT,
   DEFECTS,
@@ -129,26 +130,7 @@ export function Defects({ facts, surface, plan }: DefectsProps) {
   const begun = plan.work.steps.some((st) => !st.shared && st.gates.some((g) => g.state === 'passed'));
   const put = (alongM: number | null, upM: number | null) => {
     if (kind === null) return;
-    const draft = add(
-      'defect',
-      {
-        kind,
-        partId: null,
-        alongM,
-        upM,
-        areaM2: null,
-        lengthM: null,
-        pieces: 1,
-        depthMm: null,
-        moving: 'unknown',
-        asFound: !begun,
-        seenOn: today(),
-        repair: null,
-        repairWhy: '',
-        note: '',
-      },
-      surface.id,
-    );
+    const draft = add('defect', { ...BLANK_DEFECT, kind, alongM, upM, asFound: !begun, seenOn: today() }, surface.id);
     setProblems(dispatch(commit(facts.job.id, [draft], `${say(kind)} recorded`)));
     setOpened(draft.entityId);
   };

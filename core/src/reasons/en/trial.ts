@@ -71,6 +71,9 @@ export const TRIAL = {
   'board.loose': { says: 'None of its {coats} coats holds: take it to bare.' },
   'board.some': { says: '{sound} of {coats} coats hold: scrape what lifts and feather the rest.' },
 
+  'board.these': { says: '{doing}: {pieces}.' },
+  'board.unseen': { says: '{count} nobody has looked at yet: look at each before the first stroke on it.' },
+
   // Rounds
   'round.life': { says: 'At most {largest} at once: it is ready after {soak}, and what was laid dries after {life}.' },
   'round.rinse': { says: 'At most {largest} at once: what was lifted must be rinsed within {within}, while it is wet.' },

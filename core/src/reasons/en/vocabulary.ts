@@ -116,6 +116,8 @@ export const WORDS: Readonly<Record<string, string>> = {
   rustJacking: 'rust that lifts',
   loosePutty: 'loose putty',
   brokenPane: 'broken pane',
+  pastSaving: 'piece past saving',
+  badEnd: 'piece with one sound end',
   'repair.leave': 'leave it',
   'repair.skim': 'skim',
   'repair.fill': 'fill',

@@ -93,7 +93,10 @@ const lessThanNothing = (run: Run): string[] =>
 /** Each damage is in the steps once, or says why it is not; what is asked about keeps its hours. */
 const lostOrTwice = (run: Run): string[] =>
   each(run, (s, plan) => {
-    const live = s.defects.filter((x) => x.removedAt === null).length;
+    // Pieces that are soaked or rotten go together, those with one good end together: each group is one repair.
+    const bad = s.boards.filter((b) => b.removedAt === null && (b.oilSoaked === 'yes' || b.rotten === 'yes'));
+    const ends = s.boards.filter((b) => b.removedAt === null && b.oilSoaked !== 'yes' && b.rotten !== 'yes' && b.mixed);
+    const live = s.defects.filter((x) => x.removedAt === null).length + (bad.length > 0 ? 1 : 0) + (ends.length > 0 ? 1 : 0);
     const out = live === plan.repairs.length ? [] : [`${live} damages, ${plan.repairs.length} answers`];
     const mine = plan.work.steps.filter((st) => !st.shared && /^(repair|rebate)\./.test(st.id));
     if (!plan.work.steps.some((st) => st.kind === 'repair')) return out;

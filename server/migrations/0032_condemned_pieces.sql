@@ -1,0 +1,2 @@
+ALTER TABLE "defects" DROP CONSTRAINT "defects_kind";--> statement-breakpoint
+ALTER TABLE "defects" ADD CONSTRAINT "defects_kind" CHECK (kind in ('hole', 'dent', 'crack', 'gap', 'loosePlaster', 'openJoint', 'rot', 'missing', 'blastDamage', 'causticDamage', 'sealant', 'silicone', 'nail', 'rustJacking', 'loosePutty', 'brokenPane', 'pastSaving', 'badEnd'));
