@@ -371,6 +371,7 @@ export const RULE_FACTS = {
   'lead.traceDustUk': [],
   'lead.notCertified': ['leadInReach'],
   'lead.ownHome': ['leadAnywhere'],
+  'lead.ownHomeChild': ['leadInReach'],
   'lead.certificateRanOut': ['entitled'],
   'lead.noRenovator': ['entitled'],
   'lead.windowNeverMinor': [],

@@ -114,6 +114,10 @@ export const CHOOSE = {
   'lead.traceDustUk': { says: 'A little lead in reach: wear a mask, wash, vacuum with class M or H. The worker rules have no lower limit for dusty or hot work.' },
   'lead.notCertified': { says: 'Paid work that disturbs more than minor amounts of lead paint, in housing or where small children are cared for, needs a certified firm. Lead is {leadInReach}.', lifts: 'Certification, a certified partner, or a clear test.' },
   'lead.ownHome': { says: 'The owner does it in their own home, unpaid: no certificate is asked for. Lead is {leadAnywhere}, and it harms all the same: wet, sheeted, children out, cleaned up. Let the certified firm do what is more than a little.' },
+  'lead.ownHomeChild': {
+    says: 'Stop: lead is {leadInReach}, the owner does it with their own hands, and a small child or a pregnancy in the home is not ruled out.',
+    lifts: 'Let a firm that is certified for lead do what disturbs it; or a test that shows none; or record that no small child and no pregnancy is in the home.',
+  },
   'lead.certificateRanOut': {
     says: 'The firm’s certificate for lead work has run out by the first day of work ({entitled}): paid work beyond minor amounts waits for the new one.',
     lifts: 'Enter the new last day under Settings; an earlier first day; or a certified partner. Test meanwhile: what is shown free of lead is not held up.',
