@@ -2,6 +2,10 @@
 import { PLASTER } from '../facts/vocabulary';
 import { BLADES, BY_BRUSH, EVERY, ft2h, method, once, span, type Method } from './method';
 
+/** A fine mist that wets and does not run, L/m2; so many of them, more where paint keeps the water out. Common practice, from memory. */
+export const MIST_L_M2 = 0.35;
+export const MISTS = { bare: { low: 2, high: 3 }, painted: { low: 3, high: 4 } } as const;
+
 const MOLD = { takes: ['mold'], bite: 'skin', suits: EVERY, reach: BY_BRUSH, wet: true, leaves: ['water'], source: 'trade-mold' } as const;
 
 const PUTTY = {
@@ -52,10 +56,10 @@ export const CLEAN = [
     needs: ['water'],
     harms: ['board'],
     rate: ft2h(25, 60),
-    // Misted two to four times, minutes apart, more if it was painted: one pass.
+    // Misted several times, minutes apart: one pass.
     dwellH: span(0.25, 0.5),
     laying: { layM2PerH: 40, liftM2PerH: 10, rinseM2PerH: null, openLifeH: 0.7, coveredLifeH: 2, rinseWithinH: 1 },
-    consumables: [once('water', 2.8, 'L'), BLADES],
+    consumables: [once('water', MIST_L_M2 * MISTS.painted.high, 'L'), BLADES],
     harm: 1,
     source: 'trade-wash',
   }),

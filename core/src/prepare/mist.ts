@@ -2,6 +2,7 @@
  * Water on a textured ceiling: how much a mist is, what it hangs on the ceiling, and what a test scrape says comes next. All figures are
  * common practice, from memory; the scrape outranks them. Only where asbestos is shown absent: with it this is licensed work.
  */
+import { MIST_L_M2, MISTS } from '../catalogue/clean';
 import { within } from './refused';
 
 export const SCRAPES = ['none', 'dust', 'crumbs', 'ribbons', 'paste'] as const;
@@ -31,8 +32,6 @@ export interface MistAnswer {
   readonly next: MistStep;
 }
 
-/** A fine mist that wets and does not run, L/m2. */
-const MIST_L_M2 = 0.35;
 /** The rest drips, or dries off. */
 const STAYS = 0.8;
 const MOST_KG_M2: Readonly<Record<CeilingGround, number>> = { board: 1.5, lath: 2.5 };
@@ -47,7 +46,7 @@ export function mistFor(m: Mist): MistAnswer {
   const room = hangsKgM2 + perMist <= mostKgM2;
   return {
     eachL: m.areaM2 * MIST_L_M2,
-    mists: m.painted ? { low: 3, high: 4 } : { low: 2, high: 3 },
+    mists: m.painted ? MISTS.painted : MISTS.bare,
     waitMin: { low: 10, high: 15 },
     hangsKgM2,
     mostKgM2,
