@@ -251,6 +251,7 @@ export const RULES: readonly Rule[] = [
   // Other poisons in a coat: by what the stroke reaches, as for lead
   rule('poison.dry', 'block', 'hazard', 'mem-poison', (m) => m.disturbs && !m.wet && !m.hepa && !m.vapour && !m.removesPiece, [is('poison', ...POISONS)]),
   rule('poison.heat', 'block', 'hazard', 'mem-poison', (m) => m.heatC !== null && m.heatC > 90, [is('poison', ...POISONS)]),
+  rule('poison.unsaid', 'care', 'hazard', 'mem-poison', (m) => m.disturbs, [is('oldPrimer', true)]),
   rule('poison.caught', 'care', 'hazard', 'mem-poison', (m) => m.disturbs && (m.wet || m.hepa || m.vapour || m.removesPiece), [is('poison', ...POISONS)]),
   // Nut shell and the like: an allergen, and a dust that burns
   rule('blast.softGrit', 'care', 'hazard', 'trade-blast', blowsNutShell, []),

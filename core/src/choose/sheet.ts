@@ -35,7 +35,7 @@ import {
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
 import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
-import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
+import { ELEMENTS, failsByDegree, goodsOf, isWindow, liveLayers } from '../walk';
 import { sealsOver } from './on-asbestos';
 import { endsClear, trialOn, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';
@@ -69,6 +69,8 @@ export interface SurfaceSheet {
   readonly binders: Readonly<Record<Exclude<Bite, 'none'>, readonly Binder[]>>;
   /** Poisons other than lead in the coats that a stroke of each depth reaches, the worst first. */
   readonly poisons: Readonly<Record<'skin' | 'loose' | 'bare', readonly Poison[]>>;
+  /** Metal under coats so old that a primer on it may hold chromate, and nobody said what is in them. */
+  readonly oldPrimer: boolean;
   /** What there is to take off. */
   readonly holds: readonly Takes[];
   readonly moldy: boolean;
@@ -209,6 +211,8 @@ export interface Sheet {
   readonly goods: SurfaceSheet['goods'];
   /** Of the coats in reach, the worst of what poisons beside lead; "none": there is none. */
   readonly poison: Poison | 'none';
+  /** The stroke goes to metal whose old primer nobody looked at. */
+  readonly oldPrimer: boolean;
   /** There is old antifouling on it, at whatever depth: a tool that slips is in it. */
   readonly antifouling: boolean;
   readonly clear: boolean;
@@ -326,6 +330,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
     binders: bindersByDepth(lead),
     poisons: poisonsByDepth(lead),
+    oldPrimer: oldPrimerOn(s, ctx, lead),
     holds: holdsOf(s, lead),
     moldy: has('moldy') || (s.moldM2 ?? 0) > 0,
     silica: holdsSilica(s),
@@ -381,6 +386,16 @@ function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
     return TELLING.filter((b) => there.includes(b));
   };
   return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
+}
+
+/** Zinc and lead chromate went out of primers for metal in these years. From memory of makers' sheets. */
+const CHROMATE_BEFORE = 1995;
+/** By the oldest coat, else the piece; a coat or piece of no known year is old. Brass is lacquered, not primed. */
+function oldPrimerOn(s: Surface, ctx: SurfaceContext, { coats }: LeadPicture): boolean {
+  if (!METAL.includes(s.material) || s.material === 'brass' || coats.length === 0) return false;
+  if (coats.some(({ coat }) => coat.poisons.length > 0)) return false;
+  const year = liveLayers(s).at(-1)?.yearApplied ?? ctx.builtYear;
+  return year === null || year < CHROMATE_BEFORE;
 }
 
 const NO_POISONS: SurfaceSheet['poisons'] = { skin: [], loose: [], bare: [] };
@@ -490,6 +505,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     dwelling: s.dwelling,
     goods: s.goods,
     poison: (method.removesPiece ? s.poisons.bare : method.bite === 'none' ? [] : s.poisons[method.bite])[0] ?? 'none',
+    oldPrimer: s.oldPrimer && method.bite === 'bare',
     antifouling: s.binders.bare.includes('antifouling'),
     clear: s.clearTopcoat,
     glazed: s.glazed,

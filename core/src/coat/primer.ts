@@ -49,6 +49,8 @@ export interface CoatLine {
   readonly litres: number;
   /** Of it, what was recorded as laid. */
   readonly laidL: number;
+  /** What one more coat takes, L/m2: by the plan, and by how far the product goes on this job, whatever a record says of one day. */
+  readonly eachLM2: number;
   /** Of it, what drinks so much that it is laid once more there, m2. */
   readonly againM2: number;
   /** In which way it is laid. */
@@ -277,6 +279,7 @@ function line(
     coats,
     litres: litresFor(areaM2, coats, data.volumeSolidsPct, data.dryFilmUm, LAYING.brush.lossPct),
     laidL: 0,
+    eachLM2: 0,
     againM2: 0,
     way: 'brush',
     where: 'all',

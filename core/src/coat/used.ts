@@ -236,8 +236,9 @@ export function asLaid(l: CoatLine, s: Surface, blasted: number, book: SpreadBoo
   const own = liveLaid(s).filter((x) => x.product === l.product);
   const stretch = stretchOf(book, l.product);
   const wholeM2 = l.areaM2 * l.coats;
-  if ((own.length === 0 && stretch === 1) || wholeM2 <= 0) return l;
-  const perM2 = l.litres / wholeM2;
+  const perM2 = wholeM2 <= 0 ? 0 : l.litres / wholeM2;
+  const eachLM2 = perM2 * stretch;
+  if ((own.length === 0 && stretch === 1) || wholeM2 <= 0) return { ...l, eachLM2 };
   const done = Math.min(
     wholeM2,
     own.reduce((sum, x) => sum + x.areaM2 * x.coats, 0),
@@ -247,8 +248,9 @@ export function asLaid(l: CoatLine, s: Surface, blasted: number, book: SpreadBoo
   const spread = book[l.product];
   return {
     ...l,
-    litres: laidL + (wholeM2 - done) * perM2 * stretch,
+    litres: laidL + (wholeM2 - done) * eachLM2,
     laidL,
+    eachLM2,
     because: [
       ...l.because,
       ...own.flatMap((x) => [...earlyWords(x, l, s, settings), ...filmWords(x, s, blasted, settings, outdoors)]),

@@ -13,7 +13,7 @@ export {
   type Rung,
   type Standing,
 } from './rung';
-export { stackOf, type StackCoat } from './stack';
+export { coatSays, stackOf, type StackCoat } from './stack';
 export { leadEverFound, leadIsPresent, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
 export { leadDepths, meetsMaterial, type LeadDepths } from './depths';
 export {

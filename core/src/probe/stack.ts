@@ -1,4 +1,5 @@
 import { UNCOUNTED, type Binder, type Poison, type Soundness, type Surface } from '../facts';
+import { say } from '../reasons';
 import { liveLayers } from '../walk';
 
 export interface StackCoat {
@@ -12,6 +13,12 @@ export interface StackCoat {
   /** What poisons in it beside lead. */
   readonly poisons: readonly Poison[];
 }
+
+/** A coat as every list and paper names it: its binder, its colour, what else poisons in it. */
+export const coatSays = (c: Pick<StackCoat, 'id' | 'binder' | 'colour' | 'poisons'>): string =>
+  c.id === UNCOUNTED
+    ? 'coats not counted yet'
+    : [say(c.binder), c.colour, ...c.poisons.map((p) => `${say(p)} in it`)].filter(Boolean).join(', ');
 
 const stacks = new WeakMap<Surface, readonly StackCoat[]>();
 /** The coats from the top down; where they were not counted to the material, doubt is a coat of its own at the bottom. */

@@ -795,6 +795,7 @@ export const RULE_FACTS = {
   'poison.dry': ['poison'],
   'poison.heat': ['poison'],
   'poison.caught': ['poison'],
+  'poison.unsaid': [],
   'blast.softGrit': [],
   'gate.poisonReady': ['poisons'],
   'gate.poisonGone': [],

@@ -1,11 +1,11 @@
 /** One surface on one side of paper, for whoever pays: what is there, three ways, which is chosen, because of what, and instead of what. */
-import { UNCOUNTED, type Hazard, type JobFacts, type MethodId, type Surface } from '../facts';
+import { type Hazard, type JobFacts, type MethodId, type Surface } from '../facts';
 import { compareMethods, daysOf, type Alternative } from '../compare';
 import { methodById } from '../catalogue';
 import { midpoint, type Range } from '../choose';
 import { createDeriver } from '../job/derive';
 import { FINISH, finishOf } from '../repair';
-import { rungKey, standingAt, standingText, type Standing } from '../probe';
+import { coatSays, poisonsOf, rungKey, standingAt, standingText, type Standing } from '../probe';
 import type { SurfacePlan } from '../surface/plan';
 import { defectSize } from '../work';
 
@@ -131,6 +131,12 @@ function hazardSays(hazard: Hazard, at: Standing, units: UnitSystem): string {
   }
 }
 
+/** What else poisons in its coats; nothing is said of what nobody saw. */
+function poisonSays(coats: SurfacePlan['lead']['coats']): string[] {
+  const all = poisonsOf(coats.map((c) => c.coat));
+  return all.map((p) => `${cap(say(p))} is in its coats: it is treated as poison, its dust and waste are kept apart.`);
+}
+
 /** @returns null when there is no such surface */
 export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSettings, thisYear: number): ClientPage | null {
   const s = facts.surfaces.find((x) => x.id === surfaceId && x.removedAt === null);
@@ -177,9 +183,9 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
     place: facts.job.place,
     surface: s.name,
     about: `${s.count} × ${say(s.element)}, ${say(s.material)}, ${formatMeasure(measure(plan.area.totalM2, 'm2'), units)} in all. ${bookOf(facts.job).name} rules.`,
-    found: hazards,
+    found: [...hazards, ...poisonSays(coats)],
     coats: coats.map(({ coat, standing }) => ({
-      says: coat.id === UNCOUNTED ? 'coats not counted yet' : [say(coat.binder), coat.colour].filter(Boolean).join(', '),
+      says: coatSays(coat),
       state: `lead: ${standingText(standing, units)}`,
     })),
     material: say(s.material),

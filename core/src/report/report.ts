@@ -1,6 +1,6 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
-import { standingText, type Standing } from '../probe';
-import { UNCOUNTED, type JobFacts, type Surface } from '../facts';
+import { coatSays, silicaOn, standingText, type Standing } from '../probe';
+import { type JobFacts, type Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { beside, countsOf, effortOn, jointProof, picksOf, type MethodOption, type PartChoice } from '../choose';
 import type { JobPlan } from '../job/derive';
@@ -12,7 +12,6 @@ import { say, spellAs } from '../reasons';
 import { sentence } from '../words';
 import { bookOf, RULEBOOKS, type FirmSettings } from '../rulebook';
 import { formatRange, formatWeight, measure, type UnitSystem } from '../units/units';
-import { silicaOn } from '../probe';
 import { taskWears } from '../protect';
 import { SIGN_DATA, SIGN_ROLES, signsAt, type SignRole } from '../sign';
 import { FINISH, finishOf } from '../repair';
@@ -186,7 +185,9 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
       overall: stated(p.lead.overall),
       ...knownReport(p.lead.standing, r),
       coats: p.lead.coats.map((c) => ({
-        coat: c.coat.id === UNCOUNTED ? 'coats not counted yet' : `${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`,
+        coat: coatSays(c.coat),
+        /** What else poisons in it, beside lead. */
+        poisons: c.coat.poisons,
         state: c.state,
         ...knownReport(c.standing, r),
         because: reasons(c.because),

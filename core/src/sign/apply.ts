@@ -74,8 +74,7 @@ function onceOfStroke(m: Method, choice: Choice, partId: string, settings: FirmS
 }
 
 function onceOfCoat(l: CoatLine, ctx: SurfaceContext): Once {
-  const m2 = l.areaM2 * l.coats;
-  const litres = m2 > 0 ? l.litres / m2 : 0;
+  const litres = l.eachLM2;
   const product = { what: l.product, amount: measure(litres, 'L'), money: litres * priceOf(ctx.settings, l.product) };
   // The tool stands ready: it is not set up again for a spot.
   const { m2PerH } = LAYING[l.way];

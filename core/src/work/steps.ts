@@ -416,7 +416,10 @@ export function ownSteps(input: Inputs): StepSpec[] {
   const whole = hoursOf(plannedSteps(asIfLaid(input)));
   const without = hoursOf(steps);
   // Another ground coat may ask for less in its turn: what is asked about never gives hours back.
-  const more = (a: Range, b: Range): Range => ({ low: Math.max(0, a.low - b.low), high: Math.max(0, a.high - b.high) });
+  const more = (a: Range, b: Range): Range => {
+    const low = Math.max(0, a.low - b.low);
+    return { low, high: Math.max(low, a.high - b.high) };
+  };
   return steps.map((st) =>
     st.id === 'coat.ask' ? { ...st, handsOnH: more(whole.handsOnH, without.handsOnH), waitH: more(whole.waitH, without.waitH) } : st,
   );

@@ -14,6 +14,7 @@ import {
   say,
   silicaOn,
   standingReadings,
+  coatSays,
   standingText,
   UNCOUNTED,
   type LabUnit,
@@ -145,11 +146,7 @@ export function ProbeStage({ facts, surface, plan }: StageProps) {
                 of={`coat ${i + 1}, lead ${standingText(c.standing, facts.job.units)}`}
                 value={<StateMark state={c.standing.word} number={numberOf(c.standing, facts.job.units)} />}
                 because={c.because}
-                label={
-                  c.coat.id === UNCOUNTED
-                    ? 'Older coats, not counted'
-                    : `${i + 1}  ${say(c.coat.binder)}${c.coat.colour ? `, ${c.coat.colour}` : ''}`
-                }
+                label={c.coat.id === UNCOUNTED ? 'Older coats, not counted' : `${i + 1}  ${coatSays(c.coat)}`}
               />
             ))}
           </View>

@@ -5,6 +5,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import {
+  coatSays,
   BLANK_LAYER,
   DECIDERS,
   FINDINGS,
@@ -269,7 +270,7 @@ export function ReadingForm({ jobId, rules, surface, kind, answers, onDone }: Re
                 <Ticks
                   label="Which coats changed, if you could tell"
                   values={field.value}
-                  options={coats.map((c, i) => ({ value: c.id, label: `${i + 1} ${say(c.binder)}${c.colour ? `, ${c.colour}` : ''}` }))}
+                  options={coats.map((c, i) => ({ value: c.id, label: `${i + 1} ${coatSays(c)}` }))}
                   onChange={field.onChange}
                 />
               )}

@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import {
+  coatSays,
   BOUGHT,
   CHEMISTRIES,
   convert,
@@ -207,10 +208,7 @@ function LiftForm({ surface, square: q, onSave, onLeave }: LiftFormProps) {
         <Select
           label="It stopped on"
           value={onCoat ?? ''}
-          options={[
-            { value: '', label: 'pick the coat' },
-            ...coats.map((c, i) => ({ value: c.id, label: `${i + 1}  ${say(c.binder)}${c.colour ? `, ${c.colour}` : ''}` })),
-          ]}
+          options={[{ value: '', label: 'pick the coat' }, ...coats.map((c, i) => ({ value: c.id, label: `${i + 1}  ${coatSays(c)}` }))]}
           onChange={(v) => setOnCoat(v === '' ? null : v)}
         />
       ) : null}

@@ -166,6 +166,7 @@ export const CHOOSE = {
   'antifoul.heat': { says: 'Heat drives the poison of old antifouling into the air.', lifts: 'Wet scraping, wet sanding or a stripper.' },
   'poison.dry': { says: '{poison} is in a coat that this reaches. Its dust poisons: nothing dry without suction.', lifts: 'Wet scraping, wet sanding, a stripper, or a shrouded tool on a vacuum.' },
   'poison.heat': { says: '{poison} is in a coat that this reaches. Heat drives it into the air.', lifts: 'Wet scraping, wet sanding or a stripper.' },
+  'poison.unsaid': { says: 'A primer on old metal can hold chromate (yellow, green or orange, under all else): scratch an edge and look before it is taken to the metal. Where it shows, tick it on the coat; until then catch the dust.' },
   'poison.caught': { says: '{poison} is in a coat that this reaches. Catch every chip and drop; suit, gloves and mask whatever the method.' },
   'blast.softGrit': { says: 'Soft grit may be nut shell. Ask everyone near about nut allergy. Its dust burns: no flame, no spark, hose grounded.' },
   'antifoul.caught': { says: 'Every chip and drop of antifouling is caught on the sheet: none reaches soil, drain or water. Suit, gloves and mask, whatever the method.' },

@@ -11,12 +11,13 @@ import { sampleRegister } from '../../../../core/src/probe/register';
 import { todayOf } from '../../../../core/src/probe/today';
 import { todaySurface } from '../../../../core/src/job/digest';
 import { say } from '../../../../core/src/reasons';
-import { jobMarkdown, jobReport, programme } from '../../../../core/src/report';
+import { clientPage, jobMarkdown, jobReport, programme } from '../../../../core/src/report';
 import { shoppingOf } from '../../../../core/src/shelf';
 import { GOODS } from '../../../../core/src/catalogue';
 import { isGood } from '../../../../core/src/facts';
-import { convert, formatMeasure, measure, UNITS, type Unit } from '../../../../core/src/units/units';
+import { convert, formatMeasure, formatRange, measure, moneyIn, UNITS, type Unit } from '../../../../core/src/units/units';
 import type { Run } from '../run';
+import { THIS_YEAR } from '../scenario';
 import { DOES } from '../oracle/methods';
 import type { Law } from './law';
 
@@ -178,6 +179,40 @@ function spoken({ facts, job, settings }: Run, t: Told): void {
   });
 }
 
+/** The page that the client signs: the price, the hazards and the sheet of the plan, and no method that nobody priced. */
+function signed({ facts, job, settings }: Run, t: Told): void {
+  const { units } = facts.job;
+  // Each page derives the job anew: the first piece stands for all.
+  const p = job.surfaces[0];
+  const page = p === undefined ? null : clientPage(facts, p.surfaceId, settings, THIS_YEAR);
+  if (p === undefined || page === null) return;
+  const n = `surface/${p.surfaceId}`;
+  const wanted = p.proof === 'unpriced' ? say('proof.unpriced') : formatRange(p.money, moneyIn(settings.pricesIn));
+  if (!page.price.startsWith(wanted)) t.out.push(`${n}: the client reads ${page.price}, the plan has ${wanted}`);
+  const chosen = page.methods.find((m) => m.chosen);
+  if (chosen !== undefined && p.proof !== 'unpriced') {
+    t.range('plan', `${n}/money`, p.money);
+    t.range('the client’s page', `${n}/money`, chosen.money);
+  }
+  const [lead = '', asbestos = ''] = page.found;
+  for (const [says, at] of [
+    [lead, p.lead.standing],
+    [asbestos, p.asbestos.standing],
+  ] as const) {
+    const there = / is found\.|treated as there/.test(says);
+    if (there !== (at.state !== 'notFound')) t.out.push(`${n}: the client reads “${says}”, and it is ${at.word}`);
+    if (at.measured !== null && at.state === 'notFound' && !says.includes(formatMeasure(at.measured, units)))
+      t.out.push(`${n}: the client reads “${says}” without its number`);
+  }
+  for (const poison of new Set(p.lead.coats.flatMap((c) => c.coat.poisons)))
+    if (!page.found.some((says) => says.toLowerCase().startsWith(say(poison).toLowerCase())))
+      t.out.push(`${n}: ${poison} is in a coat, and the client does not read it`);
+  p.lead.coats.forEach((c, i) => {
+    if (page.coats[i]?.state !== `lead: ${standingText(c.standing, units)}`)
+      t.out.push(`${n}: coat ${i + 1} reads ${page.coats[i]?.state}`);
+  });
+}
+
 /** What nobody may touch today is not planned as if one could. */
 function touched({ facts, job, settings }: Run, digest: ReturnType<typeof digestOf>, t: Told): void {
   const today = todayOf(digest.surfaces.map(todaySurface), sampleRegister(facts, settings, NOW));
@@ -197,6 +232,7 @@ const contradictions = (run: Run): string[] => {
   bought(run, t);
   printed(run, report, t);
   spoken(run, t);
+  signed(run, t);
   touched(run, digest, t);
   return t.out;
 };
