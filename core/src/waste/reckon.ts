@@ -164,7 +164,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
       const area = measure(part.areaM2, 'm2');
       if (m.removesPiece) {
         out.add(
-          on ? 'suspectAsbestos' : guarded ? 'sheetAndChips' : 'clean',
+          on ? 'suspectAsbestos' : biocide ? 'biocideDebris' : guarded ? 'sheetAndChips' : 'clean',
           by(PIECE_KG_M2, part.areaM2),
           held,
           why('waste.fromPieces', 'trade-waste', { area }),

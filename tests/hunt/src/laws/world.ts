@@ -32,24 +32,46 @@ const HOT = ['infrared', 'heatGun', 'torch', 'puttyWarm', 'steam'];
 /** Dry by hand, or a motor without its shroud. */
 const flies = (id: MethodId): boolean => DOES[id].dryHand === true || DOES[id].motor === true;
 const poisonFlies = (run: Run): string[] => {
-  const waste = wasteOf(run.facts, run.job, run.settings).map((w) => w.stream);
-  return each(run, (s, plan) => {
-    const coats = s.layers.filter((l) => l.removedAt === null);
-    const fouled = coats[0]?.binder === 'antifouling';
-    // The top coat is in every stroke that goes into the film.
-    if (!fouled && (coats[0]?.poisons.length ?? 0) === 0) return [];
-    const mine = picked(plan);
-    const out = mine.filter((id) => HOT.includes(id) || flies(id)).map((id) => `${id} on a poisonous coat`);
-    const disturbed =
-      isWorked(plan) && plan.choice.parts.some((p) => p.areaM2 > 0 && p.selected.value !== null && DOES[p.selected.value].to !== 'nothing');
-    if (!disturbed) return out;
-    const zone = run.job.zones.find((z) => z.zoneId === plan.zoneId);
-    if (zone && !zone.hazards.some((h) => h.kind === (fouled ? 'antifoul' : 'poison'))) out.push('nobody says that there is poison in it');
-    if (zone && zone.protection.respirator.value === null) out.push('it is worked without a mask');
-    if (plan.asbestos.coat.value === 'notFound' && !waste.includes('biocideDebris') && mine.every((id) => DOES[id].to !== 'out'))
-      out.push('its debris is bagged like any other');
-    return out;
-  });
+  const lines = wasteOf(run.facts, run.job, run.settings);
+  const waste = lines.map((w) => w.stream);
+  // Where all that is worked is poisonous, no chip and no piece of it goes with anything else.
+  const apart = run.facts.surfaces.every(
+    (s) =>
+      !run.plans.has(s.id) ||
+      s.layers.some((l) => l.removedAt === null && (l.binder === 'antifouling' || l.poisons.length > 0)) ||
+      picked(run.plans.get(s.id)!).every((id) => DOES[id].to === 'nothing'),
+  );
+  const astray = apart
+    ? lines.filter(
+        (w) =>
+          w.stream !== 'biocideDebris' &&
+          w.stream !== 'suspectAsbestos' &&
+          w.because.some((r) => r.rule === 'waste.fromCoats' || r.rule === 'waste.fromPieces'),
+      )
+    : [];
+  const loose = astray.map((w) => `what comes off a poisonous coat goes with ${w.stream}`);
+  return [
+    ...loose,
+    ...each(run, (s, plan) => {
+      const coats = s.layers.filter((l) => l.removedAt === null);
+      const fouled = coats[0]?.binder === 'antifouling';
+      // The top coat is in every stroke that goes into the film.
+      if (!fouled && (coats[0]?.poisons.length ?? 0) === 0) return [];
+      const mine = picked(plan);
+      const out = mine.filter((id) => HOT.includes(id) || flies(id)).map((id) => `${id} on a poisonous coat`);
+      const disturbed =
+        isWorked(plan) &&
+        plan.choice.parts.some((p) => p.areaM2 > 0 && p.selected.value !== null && DOES[p.selected.value].to !== 'nothing');
+      if (!disturbed) return out;
+      const zone = run.job.zones.find((z) => z.zoneId === plan.zoneId);
+      if (zone && !zone.hazards.some((h) => h.kind === (fouled ? 'antifoul' : 'poison')))
+        out.push('nobody says that there is poison in it');
+      if (zone && zone.protection.respirator.value === null) out.push('it is worked without a mask');
+      if (plan.asbestos.coat.value === 'notFound' && !waste.includes('biocideDebris') && mine.every((id) => DOES[id].to !== 'out'))
+        out.push('its debris is bagged like any other');
+      return out;
+    }),
+  ];
 };
 
 const untestedGas = (run: Run): string[] =>
