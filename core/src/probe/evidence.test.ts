@@ -67,6 +67,19 @@ describe('what takes a reading out', () => {
   ])('%s', (_what, by, want) => {
     expect(stateOf(withReadings({ ...lead(1.2), atX: 0.1, atY: 0.1 }, { atX: 0.1, atY: 0.1, ...by }), young)).toBe(want);
   });
+  test('a chip of the top coat against a signed report of the whole: the report stands', () => {
+    const report: Partial<Reading> = {
+      ...lead(1.2),
+      kind: 'report',
+      finding: 'lead',
+      value: null,
+      unit: null,
+      reachedLayerIds: ['coat-0'],
+      toSubstrate: false,
+    };
+    expect(stateOf(withReadings(report, second({ reachedLayerIds: ['coat-0'], toSubstrate: false })), young)).toBe('found');
+    expect(stateOf(withReadings(report, second({})), young)).toBe('notFound');
+  });
   test.each([
     ['before the later of two doubts', '2026-05-10T08:00:00.000Z', 'assumed'],
     ['after both', '2026-05-14T08:00:00.000Z', 'notFound'],

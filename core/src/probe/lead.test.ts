@@ -74,6 +74,18 @@ describe('lead-based paint: at or above 1.0 mg/cm2, 0.5 % or 5,000 ppm', () => {
     expect(standing({ kind: 'spot', spot: 'unchanged' })).toMatchObject({ rung: 'below', measured: null });
     expect(standing({ kind: 'report', finding: 'noLead', file: 'survey.pdf' })).toMatchObject({ rung: 'below', measured: null });
   });
+  test('what a kit leaves open a lab answers; what was seen stays', () => {
+    const all: Partial<Reading> = { reachedLayerIds: COATS, toSubstrate: true };
+    const kit: Partial<Reading> = { ...all, kind: 'spot', spot: 'unchanged' };
+    const lab = (value: number): Partial<Reading> => ({ ...all, kind: 'lab', value, unit: 'ppm' });
+    expect(leadOf(withReadings(kit, lab(0))).standing.rung).toBe('noneFound');
+    expect(leadOf(withReadings(kit, lab(60))).standing).toMatchObject({ rung: 'trace', measured: measure(60, 'ppm') });
+    expect(leadOf(withReadings(lab(1006), lab(0))).standing.rung).toBe('below');
+  });
+  test('an instrument that reads under so much finds nothing, and clears nothing in the UK', () => {
+    const under = withReadings({ kind: 'xrf', value: 0.1, unit: 'mg/cm2', below: true, device: 'X-1', toSubstrate: true });
+    expect(leadOf(under, { job: { rulebook: 'uk' } }).overall.value).toBe('assumed');
+  });
 
   test('under UK rules no swab clears a coat', () => {
     const uk: Setup = { job: { rulebook: 'uk' } };

@@ -6,8 +6,8 @@ import type { Limit, Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { judgeReading, type ReadingVerdict } from './reading';
-import { isLeadReading, reachIsUnknown, reachOf, saysSomething, standingOf, standingReadings, type Reach } from './standing';
-import { standingAt, worse, type Standing } from './rung';
+import { isLeadReading, reachIsUnknown, reachOf, seesAll, saysSomething, standingOf, standingReadings, type Reach } from './standing';
+import { standingAt, worse, type Low, type Standing } from './rung';
 import { type StackCoat } from './stack';
 import { isPresent, stricter, strictest, type HazardState } from './state';
 import { NO_INSTRUMENTS, type InstrumentBook } from './xrf';
@@ -60,8 +60,7 @@ interface Before {
   readonly after: string | null;
 }
 
-const seesAll = (r: Reading): boolean => r.kind === 'xrf' || r.kind === 'report';
-/** An instrument's beam and a signed report go through everything; of a reach that nobody recorded, every coat counts. */
+/** Of a reach that nobody recorded, every coat counts. */
 function reaches({ reading, reach }: Judged, coatId: string): boolean {
   if (seesAll(reading) || reachIsUnknown(reach)) return true;
   if (coatId === UNCOUNTED) return reach.below;
@@ -119,6 +118,16 @@ function mostOf(js: readonly Judged[]): Measure | null {
   return measured.reduce<Measure | null>((a, b) => (a === null || (a.unit === b.unit && b.value > a.value) ? b : a), null);
 }
 
+/** A kit, a determination and "less than so much" only leave open whether there is a little. */
+const leavesOpen = ({ rung, measured, under }: Low): boolean => rung === 'below' && (measured === null || under);
+/** What the tests that reached a coat show of it: what was left open is answered by a lab, and what was seen by nobody. */
+function shownBy(reaching: readonly Judged[]): Low[] {
+  const answered = reaching.some(
+    ({ reading, verdict: { says, low } }) => reading.kind === 'lab' && says === 'noLead' && low !== null && !leavesOpen(low),
+  );
+  return reaching.flatMap(({ verdict: { low } }) => (low === null || (answered && leavesOpen(low)) ? [] : [low]));
+}
+
 function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   const { judged, named } = c;
   const reaching = judged.filter((j) => reaches(j, coat.id));
@@ -144,11 +153,7 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
   const at = (state: HazardState, because: readonly Reason[], by: readonly Judged[] = []): CoatLead => ({
     coat,
     state,
-    standing: standingAt(
-      state,
-      reaching.flatMap((j) => j.verdict.low ?? []),
-      mostOf(by),
-    ),
+    standing: standingAt(state, shownBy(reaching), mostOf(by)),
     because,
   });
   if (convicted.length > 0) return at('found', [...reasons(convicted), ...disagree], convicted);

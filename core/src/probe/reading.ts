@@ -116,9 +116,9 @@ function againstLimit(found: Measure, rulebook: Rulebook, coats: readonly string
 }
 
 /** "Less than so much" is not none: it clears where that much would clear, and the dust of it is still lead. */
-function belowLimit(least: Measure, rulebook: Rulebook, coats: readonly string[]): ReadingVerdict {
+function belowLimit(least: Measure, rulebook: Rulebook, coats: readonly string[], byLab = true): ReadingVerdict {
   const limit = limitFor(least, rulebook);
-  const low = lowOf(least, true, true);
+  const low = lowOf(least, true, byLab);
   if (low.rung === 'noneFound') return verdict('noLead', why('lead.noneAbove', 'trade-wait-lab', { least }), { coats, low });
   const clears = limit === null ? seesWell(least) : least.value <= convert(limit.value, limit.unit, least.unit);
   if (!clears) return verdict('unclear', why('lead.belowTooCoarse', 'trade-wait-lab', { least }), { low });
@@ -138,9 +138,9 @@ function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Mater
       { low: lowOf(found, false, false) },
     );
   }
-  const says = againstLimit(found, rulebook, [], false);
+  const says = r.below ? belowLimit(found, rulebook, [], false) : againstLimit(found, rulebook, [], false);
   const limit = limitFor(found, rulebook);
-  const low = lowOf(found, false, false);
+  const low = lowOf(found, r.below, false);
   const corrected =
     correction === 0
       ? says

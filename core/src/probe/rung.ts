@@ -86,7 +86,7 @@ export const seesWell = (least: Measure): boolean => least.value <= (SEES_WELL[l
 
 /** A result that is not lead paint: on which rung it stands. @param by mass or by area as the lab gave it; nothing is converted by area */
 export function lowOf(found: Measure, under: Reading['below'], byLab: boolean): Low {
-  if (under && seesWell(found)) return { rung: 'noneFound', measured: found, under: true };
+  if (under && byLab && seesWell(found)) return { rung: 'noneFound', measured: found, under: true };
   if (!under && found.value === 0 && byLab) return { rung: 'noneFound', measured: null, under: false };
   const ppm = found.unit === 'ppm' ? found.value : found.unit === 'mass%' ? found.value * 1e4 : null;
   return { rung: ppm !== null && ppm < TRACE_BELOW.value && !under ? 'trace' : 'below', measured: found, under };

@@ -19,6 +19,9 @@ export interface Reach {
 }
 export const reachIsUnknown = (r: Reach): boolean => r.ids.length === 0 && !r.below;
 
+/** An instrument's beam and a signed report speak of the whole component, whatever coats stand beside them. */
+export const seesAll = (r: Pick<Reading, 'kind'>): boolean => r.kind === 'xrf' || r.kind === 'report';
+
 /** How deep a reading went: what it says itself, else what its sample says. */
 export function reachOf(r: Reading, samples: readonly Sample[]): Reach {
   const stated = r.reachedLayerIds.length > 0 || r.toSubstrate;
@@ -36,8 +39,8 @@ function isElsewhere(a: Reading, b: Reading): boolean {
 function reachesAsFar(by: Reading, old: Reading, samples: readonly Sample[]): boolean {
   const [a, b] = [reachOf(by, samples), reachOf(old, samples)];
   // Nobody knows how deep the old one went: only what went through everything is sure to be as deep.
-  if (reachIsUnknown(b)) return a.below || by.kind === 'xrf';
-  if (by.kind === 'xrf' || by.kind === 'report') return true;
+  if (seesAll(by)) return by.kind === 'xrf' || !reachIsUnknown(b);
+  if (reachIsUnknown(b) || seesAll(old)) return a.below;
   return b.ids.every((id) => a.ids.includes(id)) && (!b.below || a.below);
 }
 

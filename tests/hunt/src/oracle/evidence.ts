@@ -220,14 +220,14 @@ export function leadMayBeCleared(s: Surface, facts: JobFacts): MayClear[] {
  */
 export function lowOn(s: Surface, coatId: string, facts: JobFacts): 'none' | 'trace' | 'below' {
   const ppm = (r: Reading): number | null => (r.unit === 'ppm' ? r.value : r.unit === 'mass%' ? r.value! * 10_000 : null);
-  const says = (r: Reading): 'none' | 'trace' | 'below' => {
-    if (r.kind === 'spot') return clears(r, s, facts) ? 'below' : 'none';
-    if (r.kind === 'report') return clears(r, s, facts) ? 'below' : 'none';
+  // A kit, a determination and "less than so much" leave it open; a lab that gave a number, or none, has answered.
+  const says = (r: Reading): 'none' | 'trace' | 'below' | 'open' => {
+    if (r.kind === 'spot' || r.kind === 'report') return clears(r, s, facts) ? 'open' : 'none';
     if (r.value === null || r.unit === null || isPositive(r, s, facts)) return 'none';
     const finest = { ppm: 100, 'mass%': 0.01, 'mg/cm2': 0.02 }[r.unit as 'ppm'];
     if (r.kind === 'lab' && (r.below ? r.value <= finest : r.value === 0)) return 'none';
     const by = ppm(r);
-    return by !== null && by < 90 && !r.below ? 'trace' : 'below';
+    return r.below ? 'open' : by !== null && by < 90 ? 'trace' : 'below';
   };
   const reached = (r: Reading): boolean => {
     if (r.kind === 'xrf' || r.kind === 'report') return true;
@@ -238,6 +238,7 @@ export function lowOn(s: Surface, coatId: string, facts: JobFacts): 'none' | 'tr
   const all = standing(s, facts).stands.filter(
     (r) => isLead(r) && s.samples.find((x) => x.id === r.sampleId)?.kind !== 'blank' && reached(r),
   );
-  const seen = all.map(says);
+  const answered = all.some((r) => r.kind === 'lab' && clears(r, s, facts) && says(r) !== 'open');
+  const seen = all.map(says).map((x) => (x === 'open' ? (answered ? 'none' : 'below') : x));
   return seen.includes('below') ? 'below' : seen.includes('trace') ? 'trace' : 'none';
 }
