@@ -1,14 +1,16 @@
 // npm run hunt -- [--surfaces 3000] [--seed 1] [--laws E1,E2] : random jobs and edits, looked at for a breach of a law.
+// npm run hunt -- --browser 20 [--seed 1] : random jobs brought into the app, and each of their screens read back against the core.
 // npm run hunt -- --mutants [--from 12] [--only bleach] : breaks the core on purpose, one way after the other, and shows that each is noticed.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { argsOf } from './lib/args.mjs';
 import { bundle } from './lib/bundle.mjs';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
 
-const values = argsOf({ surfaces: '3000', seed: '1', laws: '', mutants: false, from: '1', only: '' });
+const values = argsOf({ surfaces: '3000', seed: '1', laws: '', mutants: false, from: '1', only: '', browser: '0' });
 ensurePackages();
 const out = path.join(DATA, 'hunt');
 /** From here on it is for its own sake, and nothing else wants the machine. */
@@ -37,6 +39,14 @@ async function huntWith(name, mutant) {
       : [],
   });
   return file;
+}
+
+if (Number(values.browser) > 0) {
+  const file = path.join(out, 'browsed.mjs');
+  await bundle({ entryPoints: [path.join(ROOT, 'tests/hunt/src/browsed.ts')], outfile: file });
+  const { browsed } = await import(pathToFileURL(file).href);
+  const { browse } = await import('./lib/browse.mjs');
+  process.exit((await browse(browsed(Number(values.browser), Number(values.seed), new Date().toISOString()))) > 0 ? 1 : 0);
 }
 
 const options = { surfaces: Number(values.surfaces), seed: Number(values.seed), laws: values.laws };

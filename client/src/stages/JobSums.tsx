@@ -24,7 +24,8 @@ export function JobSums({ facts, digest, stage }: JobSumsProps) {
   const money = useMoney();
   const [open, setOpen] = useState(false);
   const wide = useWide();
-  if (head.surfaces === 0) return null;
+  // What was tested on a piece that is gone is still paid.
+  if (head.surfaces === 0 && head.money.high === 0) return null;
   const total = `${formatRange(head.money, money)} · ${formatRange(head.days, day)} crew days`;
   const widest = facts.surfaces.find((s) => s.id === head.widest?.surfaceId);
   return (

@@ -140,6 +140,8 @@ export function makes(m: Method): Makes[] {
 export const stirs = (m: Method): boolean => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no' || (m.heatC !== null && m.heatC > 150);
 
 /** Water, slurry or a chemical of it runs down and off. */
+/** So much of it that it follows the ground. */
+export const pours = (m: Method): boolean => m.caustic || m.acid || m.needs.includes('water') || m.needs.includes('drain');
 export const runsOff = (m: Method): boolean => m.wet || m.vapour || m.caustic || m.acid || m.needs.includes('water') || m.needs.includes('drain');
 /** Burns skin and eyes: shield, gloves, eyewash and water stand ready before it is opened. ANSI Z358.1. */
 /** Its grit may be nut shell: an allergen, and a dust that burns. */

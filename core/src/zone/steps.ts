@@ -1,6 +1,6 @@
 /** What a zone does once for all its surfaces: set up, clean daily and at the end, verify. Hours of setting up: common practice, no published source. */
 import type { Machine, MethodId, Nearby, Service, Surface } from '../facts';
-import { methodById, type Method } from '../catalogue';
+import { methodById, pours, type Method } from '../catalogue';
 import type { Range } from '../choose';
 import { measure } from '../units/units';
 import { standingText, type Standing } from '../probe';
@@ -200,7 +200,18 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
           z.nearby.some((n) => n.what === 'scaffold'),
         ),
         ...nestGates(ctx),
-        ...nearbyGates(z.nearby, { guarded, runsOff: z.runsOff, mistReachM: z.mistReachM }, rulebook),
+        ...nearbyGates(
+          z.nearby,
+          {
+            guarded,
+            runsOff: z.runsOff,
+            pours: working.some((id) => pours(methodById(id))),
+            blasts: working.some((id) => methodById(id).blast !== 'no' && !methodById(id).hepa),
+            heightM: ctx.accessM,
+            mistReachM: z.mistReachM,
+          },
+          rulebook,
+        ),
         ...machineGates(z.machines, z.needs),
         ...(guarded
           ? [

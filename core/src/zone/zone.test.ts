@@ -1,5 +1,5 @@
 import { createDeriver } from '../job/derive';
-import { BLANK_SETUP, type Check, type JobFacts, type NearbyKind, type Space, type Surface, type UsedOn } from '../facts';
+import { BLANK_SETUP, type Check, type JobFacts, type MethodId, type NearbyKind, type Space, type Surface, type UsedOn } from '../facts';
 import type { HazardKind } from '../protect';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { aCheck, aFacts, aLayer, aMachine, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
@@ -181,6 +181,19 @@ test('what lies near a side is covered, closed or cleared before the first strok
   ]);
   // A distance that nobody measured counts as near.
   expect(near([it('drain', null)])).toEqual(['protect near.drain']);
+  // What is poured follows the ground, grit bounces, and what falls from a third storey drifts: the law's distance is the least.
+  const far = [it('pond', ft(35)), it('path', ft(35)), it('neighbourWindow', ft(28))];
+  expect(near(far)).toEqual([]);
+  expect(near(far, { parts: [aPart('flat', 'causticPoultice')] })).toEqual(['protect near.pond']);
+  const rail: Partial<Surface> = { element: 'railing', material: 'mildSteel', rustGrade: 4, yearMade: 2016, readings: [] };
+  const grit = (methodId: MethodId) => near(far, { ...rail, parts: [aPart('flat', methodId)] });
+  expect([grit('hardBlast'), grit('vacuumBlast')]).toEqual([
+    ['protect near.pond', 'protect near.path', 'protect near.neighbourWindow'],
+    [],
+  ]);
+  const third = house([piece('a')]);
+  const high = third.spaces.map((s) => ({ ...s, kind: 'elevation' as const, accessM: 8, nearby: far }));
+  expect(plan({ ...third, spaces: high }).zones[0]!.steps.flatMap((st) => st.gates.map((g) => g.id))).toContain('near.neighbourWindow');
   // A scaffold says that the work is at height, though nobody said how high.
   const hazards = (nearby: Space['nearby']) => {
     const facts = house([piece('a')]);

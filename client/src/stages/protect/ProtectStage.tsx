@@ -97,7 +97,7 @@ export function ProtectStage({ facts, surface, plan }: StageProps) {
       <Column>
         <Panel title="What to wear">
           <AnswerRow
-            label={p.respirator.value ? say(p.respirator.value) : 'No respirator called for by lead'}
+            label={p.respirator.value ? say(p.respirator.value) : 'No respirator'}
             value={withCartridges(p.cartridges).replace(/^, /, '') || undefined}
             note={p.respirator.value ? 'Fit tested, clean shaven at the seal, seal checked each time' : undefined}
             because={p.respirator.because}
