@@ -353,8 +353,13 @@ export const MUTANTS = [
   ['glass is not masked', 'work/around.ts', "out.push('glass')", 'out.push()'],
   ['grease is scuffed in', 'work/steps.ts', '...washStep(input), ', ''],
   ['tape stays on', 'work/steps.ts', '...unmask(input), ', ''],
-  ['what nobody measured is far off', 'zone/nearby.ts', 'n.outM === null || n.outM <= reachM', 'n.outM !== null && n.outM <= reachM'],
-  ['a scaffold only beside lead', 'zone/nearby.ts', "n.what === 'scaffold' || (reachM", '(reachM'],
+  [
+    'what nobody measured is far off',
+    'zone/nearby.ts',
+    'n.outM === null || n.outM <= reachM(n.what)',
+    'n.outM !== null && n.outM <= reachM(n.what)',
+  ],
+  ['a scaffold only beside lead', 'zone/nearby.ts', "n.what === 'scaffold' || (reachM(n.what)", '(reachM(n.what)'],
   [
     'what is guarded is never given back',
     'zone/steps.ts',
@@ -430,7 +435,7 @@ export const MUTANTS = [
     'const proven = saysSomething(s.yearHow) ? s.yearMade : null;',
     'const proven = builtYear;',
   ],
-  ['wash water goes nowhere', 'zone/nearby.ts', 'guarded || runsOff ?', 'guarded ?'],
+  ['wash water goes nowhere', 'zone/nearby.ts', 'runsOff ? law : 0', '0'],
   ['a trace is none', 'probe/rung.ts', "ppm < TRACE_BELOW.value && !under ? 'trace'", "ppm < TRACE_BELOW.value && !under ? 'noneFound'"],
   // Signs and repairs
   ['a repair goes into a suspect', 'repair/repair.ts', 'TOUCHES.includes(value) && isPresent(ctx.asbestos.overall.value)', 'false'],

@@ -1015,6 +1015,7 @@ export const RULE_FACTS = {
   'waste.burns': ['flash/limit'],
   'waste.burnsNot': ['flash/limit'],
   'waste.household': [],
+  'waste.goods': [],
   'waste.householdStill': [],
   'waste.heatsItself': [],
   'waste.nothingInIt': [],

@@ -453,5 +453,7 @@ export const isOpening = (id: ElementId): boolean => id === 'door' || isWindow(i
 export const isWindow = (id: ElementId): boolean => ELEMENTS[id].shape === 'sash';
 /** It is worked off and cold, painted with what bears its heat, and warmed again slowly. */
 export const isHeater = (id: ElementId): boolean => id === 'heater' || id === 'panelRadiator';
+/** Part of a building; else loose goods, a machine or a boat, whose waste is nobody's household waste. */
+export const isOfHouse = (id: ElementId): boolean => goodsOf(id) === null && id !== 'machineHousing' && id !== 'hull';
 /** Loose goods that go back to somebody: no part of a house, and bound by what may be given back. Null: fixed work. */
 export const goodsOf = (id: ElementId): 'furniture' | 'childs' | null => (id === 'cot' || id === 'toy' ? 'childs' : id === 'furniture' || id === 'chair' ? 'furniture' : null);

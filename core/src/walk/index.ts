@@ -1,4 +1,4 @@
-export { COUNTED, ELEMENTS, goodsOf, isHeater, isOpening, isWindow, type Element, type Shape } from './elements';
+export { COUNTED, ELEMENTS, goodsOf, isHeater, isOfHouse, isOpening, isWindow, type Element, type Shape } from './elements';
 export { liveLayers, liveParts, REBATE_M, sectionM2, sizeOf, takeOff, type SumLine, type TakeOff } from './measure';
 export { partDrafts, surfaceDraft, type PartDraft, type SurfaceDraft } from './templates';
 export { degreeShare, DEGREES, failsByDegree } from './degrees';

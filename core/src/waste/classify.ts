@@ -18,6 +18,8 @@ export interface WasteAsked {
   readonly rulebook: 'us' | 'uk';
   /** A home: what comes off its walls is household waste, also when a firm takes it off. 40 CFR 261.4(b)(1), EPA memorandum of 31 July 2000. */
   readonly dwelling: boolean;
+  /** Some of it comes off goods, a machine or a boat: it is told why it is not household waste. */
+  readonly goods?: boolean;
   /** Lead in what it holds is not shown absent. */
   readonly lead: boolean;
   /** Lead below what counts as found, of the most that was measured, mg/kg; Infinity: low, and nobody has a number. 0: none. */
@@ -109,12 +111,11 @@ function byChemistry({ stream, test, chemistry }: WasteAsked, out: Found): void 
 }
 
 function underUs(asked: WasteAsked): Answer<Classed> {
-  const { stream, dwelling } = asked;
-  if (
-    dwelling &&
+  const { stream, dwelling, goods = false } = asked;
+  const wouldCount =
     FROM_THE_WALLS.includes(stream) &&
-    (asked.lead || asked.lowMgKg >= MAY_LEACH_MG_KG || SOLVENTS.includes(stream) || stream === 'causticSludge')
-  )
+    (asked.lead || asked.lowMgKg >= MAY_LEACH_MG_KG || SOLVENTS.includes(stream) || stream === 'causticSludge');
+  if (dwelling && !goods && wouldCount)
     return answer(
       { class: 'household', codes: [] },
       why('waste.household', 'cfr40-261.4b1'),
@@ -122,6 +123,7 @@ function underUs(asked: WasteAsked): Answer<Classed> {
       ...(stream === 'causticSludge' || stream === 'solventSludge' ? [why('waste.householdStill', 'trade-waste', {}, 'care')] : []),
     );
   const out: Found = { codes: [], because: [], untested: false };
+  if (dwelling && goods && wouldCount) out.because.push(why('waste.goods', 'cfr40-261.4b1', {}, 'care'));
   if (stream !== 'clean' && stream !== 'oilyRags') leadByTest(asked, out);
   byChemistry(asked, out);
   if (stream === 'biocideDebris') {

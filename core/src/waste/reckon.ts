@@ -10,6 +10,7 @@ import type { FirmSettings } from '../rulebook';
 import { agentsOf, chemistryOf } from '../shelf/own';
 import type { SurfacePlan } from '../surface/plan';
 import { convert, measure } from '../units/units';
+import { isOfHouse } from '../walk';
 import { byLaw } from '../protect';
 import type { ZonePlan } from '../zone';
 import { classify, MAY_LEACH_MG_KG, type Classed } from './classify';
@@ -82,6 +83,8 @@ interface Sum {
   lead: boolean;
   /** Of lead under what counts as found, the most, mg/kg of the film. */
   lowMgKg: number;
+  /** Some of it comes off goods, a machine or a boat. */
+  goods: boolean;
   readonly chemistry: Set<string>;
   /** What its contents count as where two things must not meet. */
   readonly agents: Set<AgentId>;
@@ -102,6 +105,8 @@ function streamOf(m: Method, guarded: boolean): WasteStreamId {
 interface Held {
   readonly lead: boolean;
   readonly lowMgKg: number;
+  /** It comes off goods, a machine or a boat. */
+  readonly goods?: boolean;
 }
 const NO_LEAD: Held = { lead: false, lowMgKg: 0 };
 function heldBy({ standing }: LeadPicture): Held {
@@ -114,7 +119,7 @@ function heldBy({ standing }: LeadPicture): Held {
 class Streams {
   readonly sums = new Map<WasteStreamId, Sum>();
 
-  add(stream: WasteStreamId, kg: Range, { lead, lowMgKg }: Held, because: Reason, litres: Range | null = null): Sum {
+  add(stream: WasteStreamId, kg: Range, { lead, lowMgKg, goods = false }: Held, because: Reason, litres: Range | null = null): Sum {
     const known = this.sums.get(stream);
     const sum: Sum = known ?? {
       low: 0,
@@ -122,6 +127,7 @@ class Streams {
       litres: null,
       lead: false,
       lowMgKg: 0,
+      goods: false,
       chemistry: new Set(),
       agents: new Set(),
       because: new Map(),
@@ -130,6 +136,7 @@ class Streams {
     sum.high += kg.high;
     if (litres) sum.litres = { low: (sum.litres?.low ?? 0) + litres.low, high: (sum.litres?.high ?? 0) + litres.high };
     sum.lead ||= lead;
+    sum.goods ||= goods;
     sum.lowMgKg = Math.max(sum.lowMgKg, lowMgKg);
     // Each place says its own once; the same amount of the same is said once.
     sum.because.set(JSON.stringify(because), because);
@@ -147,7 +154,7 @@ function filmOf(s: Surface): Range {
 }
 
 function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out: Streams): void {
-  const held = heldBy(plan.lead);
+  const held: Held = { ...heldBy(plan.lead), goods: !isOfHouse(s.element) };
   // What may leach is kept apart from the plain rubbish, also where no rule for lead paint binds.
   const guarded = byLaw(plan.protection) || held.lowMgKg >= MAY_LEACH_MG_KG;
   // What trained people take off a suspect coat, and all that it is on, is asbestos.
@@ -342,6 +349,7 @@ export function wasteOf(
           stream,
           rulebook: job.rulebook,
           dwelling: job.dwelling,
+          goods: sum.goods,
           lead: sum.lead,
           lowMgKg: sum.lowMgKg,
           test: job.wasteTests.find((t) => t.stream === stream) ?? null,
@@ -360,6 +368,7 @@ export const classFor = (stream: WasteStreamId, lines: readonly WasteLine[], { j
     stream,
     rulebook: job.rulebook,
     dwelling: job.dwelling,
+    goods: false,
     lead: true,
     lowMgKg: 0,
     test: job.wasteTests.find((t) => t.stream === stream) ?? null,

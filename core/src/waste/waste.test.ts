@@ -77,6 +77,12 @@ describe('classes, US', () => {
     expect(home('solventRags')).toBe('test');
     expect(home('acidRinse')).toBe('test');
     expect(home('suspectAsbestos')).toBe('asbestos');
+    // What comes off a cot, a machine or a boat comes off no wall, wherever it stands.
+    expect(of('sheetAndChips', { dwelling: true, goods: true }).class).toBe('test');
+    const cot = aSurface({ element: 'cot', parts: [aPart('flat', 'wetScrapeBare')] });
+    const facts = aFacts(cot, { job: { dwelling: true } });
+    const lines = wasteOf(facts, createDeriver().derive(facts, DEFAULT_SETTINGS, THIS_YEAR), DEFAULT_SETTINGS);
+    expect(lines.find((l) => l.stream === 'sheetAndChips')!.classed.value.class).toBe('test');
   });
   test('enumerated: stricter facts never make a class milder, and no class goes without a reason', () => {
     const rank = ['ordinary', 'household', 'test', 'hazardous', 'asbestos'];

@@ -552,6 +552,7 @@ export const PLAN = {
   'waste.flashUnread': { says: 'Its flash point is not known: it stands as one that burns.', lifts: 'Enter the flash point from the data sheet of the product.' },
   'waste.burns': { says: 'It flashes at {flash}: below {flash.limit} it is ignitable waste.' },
   'waste.burnsNot': { says: 'It flashes at {flash}, not below {flash.limit}.' },
+  'waste.goods': { says: 'Some of it comes off goods, a machine or a boat: that is no household waste, and nothing that it lies with is. Bag it by itself.' },
   'waste.household': { says: 'It comes off the walls of a home: household waste, also when a firm takes it off. States and tips may be stricter: ask before the first load.' },
   'waste.householdStill': { says: 'It is never poured out: keep it closed and upright, and ask the tip or the household programme whether it takes it wet.' },
   'waste.heatsItself': { says: 'Rags with drying oil heat themselves and burn: spread flat outdoors to dry, or under water in a closed metal can, before anybody leaves.' },
