@@ -384,6 +384,7 @@ test('every method on every material, part, place and lead state has a verdict w
     ),
     ...(['us', 'uk'] as const).flatMap((rulebook): [Surface, Setup][] => [
       [failing({ element: 'cot' }), { job: { rulebook } }],
+      [failing(), { job: { rulebook, worker: 'owner', tenure: 'ownerOccupied', publicFunding: 'no', childUnder6: 'yes' } }],
       [failing({ element: 'chair' }), { job: { rulebook } }],
       ...(['milkPowder', 'distemperWash'] as const).map((methodId): [Surface, Setup] => [
         failing({

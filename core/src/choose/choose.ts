@@ -366,6 +366,10 @@ export function picksOf(p: PartChoice): readonly Picked[] {
   return made;
 }
 
+/** All of the piece is taken out and copied; a part on which nothing is decided is not. */
+export const isRenewed = ({ parts }: Pick<Choice, 'parts'>): boolean =>
+  parts.every((p) => p.areaM2 === 0 || (p.selected.value !== null && methodById(p.selected.value).removesPiece));
+
 const methodsIn = new WeakMap<Choice['parts'], readonly Method[]>();
 /** Every method of the plan, main and helping, each once, as its parts name them. */
 export function methodsOf({ parts }: Pick<Choice, 'parts'>): readonly Method[] {

@@ -7,6 +7,7 @@ export {
   choose,
   countsOf,
   jointProof,
+  isRenewed,
   methodsOf,
   optionMemo,
   picksOf,

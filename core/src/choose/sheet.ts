@@ -36,6 +36,7 @@ import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../ruleboo
 import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree, goodsOf, isWindow, liveLayers } from '../walk';
+import { soakedIn } from '../repair/triage';
 import { sealsOver } from './on-asbestos';
 import { endsClear, trialOn, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';
@@ -339,7 +340,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     declined: s.declinedOn !== null,
     failing: soundness.includes('failing') || has('blistered') || has('flaking') || has('powdery') || failsByDegree(s).length > 0,
     anySound: soundness.includes('sound'),
-    oilSoaked: has('oilSoaked'),
+    oilSoaked: soakedIn(s) === 'whole',
     damp: isDamp(s),
     wet: has('wet') || readsWet(s),
     thinBoards: ctx.place !== 'bench' && (s.element === 'siding' || s.element === 'soffit') && TIMBER.includes(s.material),

@@ -2,6 +2,7 @@
  * Whether a coat fits what it lies on: the material, the film that stays, its place, the age of plaster, service heat.
  * What does not fit is refused with its reason; where nothing certain is known, a question stands. Common practice where no source is named.
  */
+import { soakedIn } from '../repair/triage';
 import { FERROUS } from '../catalogue/method';
 import { CLEAR_FILMS } from '../choose';
 import {
@@ -169,15 +170,15 @@ export function againstTopcoat(topcoat: TopcoatId, { s, ctx, films, bare, renewe
   if (s.material === 'limePlaster' && TIGHT.includes(topcoat)) out.push(refuse('coat.tightOnLime', 'trade-prime', facts));
   else if (mineral && (s.conditions.includes('wet') || readsWet(s)) && data.base !== 'mineral')
     out.push(refuse('coat.filmOverDamp', 'trade-prime', facts));
-  // Looked at piece by piece, the soaked ones are replaced and the others coated.
-  const boards = s.boards.some((b) => b.removedAt === null);
   // Water brings salt to the face, dries there, and lifts whatever closes it.
   if (mineral && s.conditions.includes('salty') && data.base !== 'mineral')
     out.push(TIGHT.includes(topcoat) ? refuse('coat.tightOverSalts', 'trade-prime', facts) : ask('coat.overSalts', 'trade-prime', facts));
   if (stainOf(s) !== null && !renewed && (data.clear || data.base === 'mineral'))
     out.push(ask(data.clear ? 'coat.stainUnderClear' : 'coat.stainUnderMineral', 'trade-prime', facts));
-  if (s.conditions.includes('oilSoaked') && !renewed)
-    out.push(boards ? ask('coat.oilSoakedPieces', 'trade-board', facts) : refuse('coat.oilSoaked', 'trade-aim', facts));
+  // Looked at piece by piece, the soaked ones are replaced and the others coated.
+  const soaked = renewed ? 'none' : soakedIn(s);
+  if (soaked === 'pieces') out.push(ask('coat.oilSoakedPieces', 'trade-board', facts));
+  if (soaked === 'whole') out.push(refuse('coat.oilSoaked', 'trade-aim', facts));
   if (!MADE_FOR[topcoat].includes(s.material) && topcoat !== 'limewash') out.push(ask('coat.unusual', 'trade-prime', facts));
   const made = s.yearMade ?? ctx.builtYear;
   if (mineral && bare && made !== null && made >= ctx.site.thisYear - 1) out.push(ask('coat.freshMineral', 'trade-prime', facts));

@@ -18,7 +18,7 @@ import {
 import type { SurfaceContext } from '../surface/context';
 import { methodById, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
-import { methodsOf, picksOf, type Choice } from '../choose';
+import { isRenewed, methodsOf, picksOf, type Choice } from '../choose';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { measure, type Measure } from '../units/units';
@@ -352,8 +352,7 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
     return { left, bareM2, topcoat, lines: [], refusedLines: [], layings: [], blasted: 0, residues, wipe: 'none', refused: [], asks: [] };
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));
-  // A part on which nothing is decided is not renewed.
-  const renewed = choice.parts.every((p) => p.areaM2 === 0 || (p.selected.value !== null && methodById(p.selected.value).removesPiece));
+  const renewed = isRenewed(choice);
   const against = [
     ...againstTopcoat(topcoatId, { s, ctx, films, bare: leftValue !== 'coated', renewed }),
     ...(growth && !cleaned ? [why('coat.overGrowth', ctx.rulebook.sources.mold, {}, 'block', 'hazard')] : []),

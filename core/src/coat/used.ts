@@ -243,8 +243,8 @@ export function asLaid(l: CoatLine, s: Surface, blasted: number, book: SpreadBoo
     wholeM2,
     own.reduce((sum, x) => sum + x.areaM2 * x.coats, 0),
   );
-  // What nobody measured is taken as planned.
-  const laidL = own.reduce((sum, x) => sum + (x.litres ?? x.areaM2 * x.coats * perM2), 0);
+  // What nobody measured is taken as planned, and no more of it than there is to lay.
+  const laidL = own.reduce((sum, x) => sum + (x.litres ?? Math.min(wholeM2, x.areaM2 * x.coats) * perM2), 0);
   const spread = book[l.product];
   return {
     ...l,

@@ -1082,6 +1082,7 @@ export const RULE_FACTS = {
   'repair.joint': [],
   'repair.jointWood': [],
   'repair.pastSaving': [],
+  'repair.renewed': [],
   'repair.badEnd': [],
   'repair.missing': [],
   'repair.seal': [],

@@ -332,7 +332,8 @@ interface Decided {
 const asked = (meant: RepairId, reasons: Why, first: Reason): Decided => ({ answer: answer('ask', first, ...reasons), meant });
 
 /** A person's choice where it can be made; else what is proposed, and why not the other. */
-function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, stroked: boolean): Decided {
+function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, { stroked, renewed }: Worked): Decided {
+  if (renewed) return { answer: answer('leave', why('repair.renewed', 'trade-repair'), ...whichOf(x)), meant: 'leave' };
   const spec = DEFECT[x.kind];
   if (!spec.on.includes(groundOf(s)))
     return asked('ask', [], why('repair.notHere', 'job-record', { defect: x.kind, material: s.material }, 'block'));
@@ -365,9 +366,15 @@ function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, st
   return { answer: answer(value, ...reasons, ...whichOf(x)), meant: value };
 }
 
-/** @param stroked something on the piece is disturbed anyway, so that its zone stands */
-export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, stroked: boolean): Repair {
-  const { answer: repair, meant } = decided(x, s, ctx, totalM2, stroked);
+/** What the strokes do to the piece. */
+export interface Worked {
+  /** Something on it is disturbed anyway, so that its zone stands. */
+  readonly stroked: boolean;
+  /** All of it is taken out and copied: what is wrong with it goes too. */
+  readonly renewed: boolean;
+}
+export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, worked: Worked): Repair {
+  const { answer: repair, meant } = decided(x, s, ctx, totalM2, worked);
   const filler = withWhat(meant, s);
   const depth = depthOf(x);
   const layers = filler !== null && DEFECT[x.kind].depth ? layersFor(filler, depth) : 1;
@@ -420,5 +427,5 @@ export function condemned(s: Surface): Defect[] {
 
 /** What of them was there before the first stroke, and what the work made. */
 export const liveDefects = (s: Surface): Defect[] => s.defects.filter((x) => x.removedAt === null);
-export const repairsOf = (s: Surface, ctx: SurfaceContext, totalM2: number, stroked: boolean): Repair[] =>
-  [...liveDefects(s), ...condemned(s)].map((x) => repairOf(x, s, ctx, totalM2, stroked));
+export const repairsOf = (s: Surface, ctx: SurfaceContext, totalM2: number, worked: Worked): Repair[] =>
+  [...liveDefects(s), ...condemned(s)].map((x) => repairOf(x, s, ctx, totalM2, worked));

@@ -37,6 +37,13 @@ export function triageOf(s: Surface): TriageCounts {
   return { pieces, counts, unseen: s.count > 1 ? Math.max(0, s.count - pieces.length) : null };
 }
 
+/** Where the oil is: in all of it, or, where its pieces were looked at one by one and some hold none, in those that say so. */
+export function soakedIn(s: Pick<Surface, 'conditions' | 'boards'>): 'whole' | 'pieces' | 'none' {
+  const boards = s.boards.filter((b) => b.removedAt === null);
+  if (s.conditions.includes('oilSoaked')) return boards.some((b) => b.oilSoaked === 'no') ? 'pieces' : 'whole';
+  return boards.some((b) => b.oilSoaked === 'yes') ? 'pieces' : 'none';
+}
+
 type Judged = TriageCounts['pieces'][number];
 export const labelsOf = (pieces: readonly Judged[]): string => pieces.map((p) => p.board.label).join(', ');
 

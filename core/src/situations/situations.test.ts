@@ -706,6 +706,14 @@ const BOARDS: readonly Situation[] = [
       has(t.paper, /strip: .?4/i)
     );
   }),
+  sit('oil in two boards of a wall whose others hold none: the wall is not taken out for it', () => {
+    const t = boarded({ boards: SEEN, conditions: ['oilSoaked'], parts: [aPart('flat')] });
+    return t.own.choice.parts[0]!.selected.value !== 'replacePart' && timberM(t) === 10;
+  }),
+  sit('all of a wall is taken out: its bad boards and its holes go with it, and no timber is bought twice', () => {
+    const t = boarded({ boards: SEEN, defects: [aDefect('hole')], parts: [aPart('flat', 'replacePart')] });
+    return timberM(t) === 0 && t.ids.every((id) => !id.startsWith('repair.')) && has(t.paper, /this goes with it/);
+  }),
   sit('six of ten nobody has looked at: the crew is told so', () => has(boarded({ boards: SEEN }).paper, /6 nobody has looked at/)),
   sit('a plan whose boards all hold bares less than one whose boards do not', () => {
     const all = (over: Partial<Board>) =>

@@ -6,6 +6,7 @@ import { isHistoric, type SurfaceContext } from './context';
 import {
   asbestosStates,
   choose,
+  isRenewed,
   methodsOf,
   picksOf,
   priceProof,
@@ -153,7 +154,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     methods.some((m) => m.removesPiece && worksOn(m, states)) ? 'piece' : methods.some((m) => worksOn(m, states)) ? 'coat' : null,
   );
   const stroked = methods.some((m) => m.disturbs);
-  const repairs = repairsOf(s, ctx, area.totalM2, stroked);
+  const repairs = repairsOf(s, ctx, area.totalM2, { stroked, renewed: isRenewed(choice) });
   const asked = { s, ctx, choice, coating, lead, repairs };
   const { steps, sent, materials: signed } = withSigns(ownSteps(asked), { s, ctx, choice, coating, lead });
   // What is left as it is, or waits for an answer, is not repaired either; what is asked about keeps its stuff in the price.

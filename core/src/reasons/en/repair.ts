@@ -14,6 +14,7 @@ export const REPAIR_WORDS = {
   'repair.plasterGone': { says: 'It is cut out to a sound edge and patched in layers with the same plaster.' },
   'repair.joint': { says: 'The joint is raked by hand to twice its width and pointed with a mortar no harder than the old one; no grinder.' },
   'repair.jointWood': { says: 'The joint is cleaned, glued and cramped, not filled: a filled joint opens again.' },
+  'repair.renewed': { says: 'All of the piece is taken out and copied: this goes with it.' },
   'repair.pastSaving': { says: 'What no coat would hold on is taken out and copied.' },
   'repair.badEnd': { says: 'It is cut at the joint: the sound end stays, the other is copied.' },
   'repair.missing': { says: 'What is missing is copied from what is left of its kind.' },

@@ -69,7 +69,10 @@ function coatBreaches(s: Surface, run: Run): string[] {
   );
   add(top === 'antifoulingCoat' && s.element !== 'hull', 'poison where nothing lies in water');
   const renewed = plan.choice.parts.every((p) => p.selected.value !== null && DOES[p.selected.value].to === 'out');
-  add(s.conditions.includes('oilSoaked') && !renewed && s.boards.every((b) => b.removedAt !== null), 'on oil-soaked material');
+  add(
+    s.conditions.includes('oilSoaked') && !renewed && s.boards.every((b) => b.removedAt !== null || b.oilSoaked !== 'no'),
+    'on oil-soaked material',
+  );
   const worked = plan.choice.parts.filter((p) => p.areaM2 > 0 && p.selected.value !== null);
   const bare = worked.some((p) => DOES[p.selected.value!].to === 'bare');
   add(s.material === 'galvanised' && bare && SOLVENT.includes(top), 'on bare zinc');
@@ -216,8 +219,9 @@ export const CHOICE_LAWS: readonly Law[] = [
           if (isSoundAndPlain(s) && !rubs && !suspect && can.includes('overcoat') && id !== 'overcoat')
             return [`${s.name}: ${id} by default on sound paint`];
           const lesser = can.some((x) => !['leave', 'cover', 'encapsulate', 'thickPrimer', 'replacePart'].includes(x));
-          if (id === 'replacePart' && !s.scrapped && !s.conditions.includes('oilSoaked'))
-            return [`${s.name}: a piece that could be saved is replaced by default`];
+          // Where some of its pieces hold no oil, only the others go.
+          const soaked = s.conditions.includes('oilSoaked') && s.boards.every((b) => b.removedAt !== null || b.oilSoaked !== 'no');
+          if (id === 'replacePart' && !s.scrapped && !soaked) return [`${s.name}: a piece that could be saved is replaced by default`];
           return lesser && id === 'encapsulate' ? [`${s.name}: ${id} by default where less will do`] : [];
         });
       }),
