@@ -69,6 +69,8 @@ function Refs({ of }: { readonly of: readonly ReasonReport[] }) {
   return all.length === 0 ? null : <sup>{all.join(', ')}</sup>;
 }
 
+const sourceSays = (r: ReasonReport): string => `${r.source}; ${r.sourceKind.toLowerCase()}.`;
+
 function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: string }) {
   const settings = useSettings();
   const plan = useMemo(() => createDeriver().derive(facts, settings, new Date().getUTCFullYear()), [facts, settings]);
@@ -80,6 +82,8 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
     .map((s) => ({ ...s, surfaces: s.surfaces.filter((x) => only === undefined || x.id === only) }))
     .filter((s) => s.surfaces.length > 0);
   const noted = useMemo(() => notesOf(report, only), [report, only]);
+  // Each source once: hundreds of notes stand on a few dozen of them.
+  const sources = useMemo(() => [...new Set(noted.list.map(sourceSays))], [noted]);
   const coatsOf = (id: string) => sectionCoats(plan.surfaces.find((p) => p.surfaceId === id)!);
   const zoneOf = (spaceId: string) => digest.zones.find((z) => z.spaceIds.includes(spaceId));
   return (
@@ -157,9 +161,11 @@ function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: stri
             <h2>Notes</h2>
             <ol>
               {noted.list.map((r, i) => (
-                <li key={i}>{`${r.says} (${r.source}; ${r.sourceKind.toLowerCase()}.)`}</li>
+                <li key={i}>{`${r.says} (S${sources.indexOf(sourceSays(r)) + 1})`}</li>
               ))}
             </ol>
+            <h2>Sources</h2>
+            <p>{sources.map((says, i) => `S${i + 1} ${says}`).join(' ')}</p>
           </section>
         </div>
       </Notes.Provider>
