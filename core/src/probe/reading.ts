@@ -135,7 +135,7 @@ function judgeXrf(r: Reading, read: Measure, rulebook: Rulebook, material: Mater
     return verdict(
       'unclear',
       why('lead.xrfInconclusive', source, { result: found, low: measure(r.bandLow, 'mg/cm2'), high: measure(r.bandHigh, 'mg/cm2') }),
-      { low: lowOf(found, false, false) },
+      { low: lowOf(found, r.below, false) },
     );
   }
   const says = r.below ? belowLimit(found, rulebook, [], false) : againstLimit(found, rulebook, [], false);
