@@ -1,5 +1,6 @@
 /** Short hand for writing a job by hand, with ids that read well. */
 import {
+  BLANK_DEFECT,
   BLANK_JOB,
   BLANK_LAYER,
   BLANK_READING,
@@ -148,21 +149,10 @@ export const board = (id: string, label: string, over: Partial<Board> = {}): Boa
 
 /** Seen on the day of the walk, before the first stroke. */
 export const defect = (id: string, kind: Defect['kind'], over: Partial<Defect> = {}): Defect => ({
+  ...BLANK_DEFECT,
   id,
   kind,
-  partId: null,
-  alongM: null,
-  upM: null,
-  areaM2: null,
-  lengthM: null,
-  pieces: 1,
-  depthMm: null,
-  moving: 'unknown',
-  asFound: true,
   seenOn: AT.slice(0, 10),
-  repair: null,
-  repairWhy: '',
-  note: '',
   removedAt: null,
   ...over,
 });

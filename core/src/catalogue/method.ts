@@ -139,10 +139,10 @@ export function makes(m: Method): Makes[] {
 /** Makes dust or fume of what it goes through: on any lead at all its air is presumed, until it was sampled. 29 CFR 1926.62(d)(2). */
 export const stirs = (m: Method): boolean => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no' || (m.heatC !== null && m.heatC > 150);
 
-/** Water, slurry or a chemical of it runs down and off. */
-/** So much of it that it follows the ground. */
+/** So much of it runs off that it follows the ground. */
 export const pours = (m: Method): boolean => m.caustic || m.acid || m.needs.includes('water') || m.needs.includes('drain');
-export const runsOff = (m: Method): boolean => m.wet || m.vapour || m.caustic || m.acid || m.needs.includes('water') || m.needs.includes('drain');
+/** Water, slurry or a chemical of it runs down and off. */
+export const runsOff = (m: Method): boolean => m.wet || m.vapour || pours(m);
 /** Burns skin and eyes: shield, gloves, eyewash and water stand ready before it is opened. ANSI Z358.1. */
 /** Its grit may be nut shell: an allergen, and a dust that burns. */
 export const blowsNutShell = (m: Pick<Method, 'consumables'>): boolean => m.consumables.some((c) => c.id === 'softGrit');

@@ -401,7 +401,7 @@ export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: nu
   };
 }
 
-/** What no look condemned by its letters says where it is: which pieces. */
+/** Of pieces that a look condemned, and that nobody entered as damage: which they are. */
 const whichOf = (x: Defect): Reason[] =>
   x.seenOn === '' ? [why('board.these', 'trade-board', { doing: x.kind === 'badEnd' ? 'split' : 'replace', pieces: typed(x.note) })] : [];
 
