@@ -83,6 +83,10 @@ test('a forecast opens windows; rain moves the coats and says so; a night of dew
   await app.id('to-windows').click();
   const side = page.locator('[data-testid^="windows-"]').filter({ hasText: 'River side' });
   await expect(side).toContainText(/coats?, ready|finds no window/);
+  // Ready at once, whatever the plan needs before it: the rain below must lie where the first coat would.
+  const ready = side.getByLabel('Ready for its first coat on day');
+  await ready.fill('1');
+  await ready.press('Tab');
   const bring = (name: string, buffer: Buffer) => app.id('weather-file').setInputFiles({ name, mimeType: 'text/csv', buffer });
   const mild = forecast(() => ({ c: 18, rh: 55, cloud: 1 }));
   await bring('mild.csv', mild);

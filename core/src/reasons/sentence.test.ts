@@ -49,6 +49,14 @@ test('what would lift an obstacle is told where something would', () => {
   expect(remedy(why('lead.openFlame', 'cfr40-745.85a3', { leadInReach: 'assumed', limit: measure(1100, 'F') }), 'ft')).toBeUndefined();
 });
 
+test('what a check asks for is a line of a list: the paper sets the stop, or the blank for its number, behind it', () => {
+  expect(
+    Object.entries(RULE_WORDS)
+      .filter(([id, w]) => id.startsWith('gate.') && w.says.endsWith('.'))
+      .map(([id]) => id),
+  ).toEqual([]);
+});
+
 test('every rule that blocks because of doubt says what would clear it, unless nothing would', () => {
   // An open flame on old joinery is never cleared: practice forbids it even without lead.
   const never = [

@@ -121,8 +121,8 @@ export const SIGN_WORDS = {
   'lift.plasticBlade': { says: 'On flats it is lifted with a wide plastic blade, its corners rounded.' },
   'lift.contourPad': { says: 'On turned and moulded parts a contour pad and a brush lift it; brush away from the face, for it splashes.' },
   'lift.narrowScraper': { says: 'In corners and carving a narrow scraper or a stick lifts it, drawn, not pushed.' },
-  'gate.seenStop': { says: 'It was decided how it goes on after: {sign}. Nobody goes on there before.' },
-  'gate.seenBack': { says: 'That place was done over and looked at again, after: {sign}.' },
-  'gate.seenFilled': { says: 'Filled, hard and level, after: {sign}. No coat goes on there before.' },
-  'gate.seenBroke': { says: 'Where the older coat shows: wetted, sheet and mask looked at, cleaned up, and primed again there.' },
+  'gate.seenStop': { says: 'It was decided how it goes on after: {sign}. Nobody goes on there before' },
+  'gate.seenBack': { says: 'That place was done over and looked at again, after: {sign}' },
+  'gate.seenFilled': { says: 'Filled, hard and level, after: {sign}. No coat goes on there before' },
+  'gate.seenBroke': { says: 'Where the older coat shows: wetted, sheet and mask looked at, cleaned up, and primed again there' },
 } as const satisfies Readonly<Record<string, Words>>;
