@@ -135,6 +135,8 @@ export const aLayer = (n: number, over: Partial<Layer> = {}): Layer => ({
   removedAt: null,
   ...over,
 });
+/** Coats of metal that somebody looked at: nothing in the primer but paint. */
+export const looked = (layers: readonly Layer[]): Layer[] => layers.map((l) => ({ ...l, poisonsLookedFor: true }));
 export const aReading = (over: Partial<Reading>): Reading => ({
   ...BLANK_READING,
   id: `reading-${over.kind ?? 'spot'}`,

@@ -1,5 +1,5 @@
 /** What reaches a hazard is stopped, what ends above it is not, and what is stopped says what lifts it. */
-import { aLayer, aReading, aSquare, aSurface, aTrained, COATS, planOf, rulesOf, type Setup, aPart } from '../testing';
+import { aLayer, aReading, aSquare, aSurface, aTrained, COATS, looked, planOf, rulesOf, type Setup, aPart } from '../testing';
 import type { MethodId, PartKind, Surface } from '../facts';
 import { sentence } from '../words';
 
@@ -119,7 +119,7 @@ const ROWS: readonly Row[] = [
     'gas beside it, drill brush',
     'drillBrush',
     'flat',
-    { element: 'pipe', material: 'mildSteel', readings: [clear] },
+    { element: 'pipe', material: 'mildSteel', layers: looked([aLayer(0)]), readings: [clear] },
     { space: { services: ['gasPipe'] } },
     'care',
     'site.gasSpark',

@@ -22,5 +22,5 @@ export { effortOn, moneyPerM2, heightFactor, midpoint, unitEffort, type Effort, 
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';
 export { asbestosStates, sealsOver, worksOn } from './on-asbestos';
-export { coatsReached, HIGH_M, lowInReach } from './sheet';
+export { coatsReached, HIGH_M, lowInReach, poisonsReached } from './sheet';
 export { bestTogether, eachItsOwn, type Summed, type Together } from './together';

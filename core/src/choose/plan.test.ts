@@ -1,6 +1,6 @@
 /** Order of work, what is added, piece by piece, and what it costs beside its neighbours. */
 import fc from 'fast-check';
-import { aFacts, aLayer, aPart, aReading, aSquare, aSurface, COATS, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
+import { aFacts, aLayer, aPart, aReading, aSquare, aSurface, COATS, looked, planOf, rulesOf, THIS_YEAR, type Setup } from '../testing';
 import { FAMILIES, GOODS, methodById, METHODS } from '../catalogue';
 import { compareMethods, compareStrippers, sensitivity } from '../compare';
 import {
@@ -89,11 +89,11 @@ describe('across the materials', () => {
       'blast.hopper',
     ],
     [
-      'old steel: its primer is looked at first',
+      'old steel: its primer is chromate until it is looked at',
       'hardBlast',
       { element: 'ironRailing', material: 'mildSteel', rustGrade: 4 },
       'elevation',
-      'care',
+      'blocked',
       'poison.unsaid',
     ],
     ['brick, masonry stripper', 'masonryStripper', { element: 'plinth', material: 'brick' }, 'elevation', 'care', 'trial.needed'],
@@ -123,7 +123,14 @@ describe('across the materials', () => {
     ['plaster, wet sanding', 'wetSand', { element: 'wall' }, 'room', 'blocked', 'fit.material'],
     ['concrete, power sander', 'powerSand', { element: 'wall', material: 'concrete' }, 'room', 'blocked', 'fit.material'],
     ['cast iron, needle gun', 'needleGun', { element: 'heater', material: 'castIron' }, 'room', 'blocked', 'fit.material'],
-    ['steel, drill brush', 'drillBrush', { element: 'pipe', material: 'mildSteel', rustGrade: 3 }, 'room', 'care', 'sand.dustCloud'],
+    [
+      'steel, drill brush',
+      'drillBrush',
+      { element: 'pipe', material: 'mildSteel', rustGrade: 3, layers: looked(failing) },
+      'room',
+      'care',
+      'sand.dustCloud',
+    ],
     ['plywood, infrared', 'infrared', { material: 'plywood' }, 'room', 'blocked', 'heat.veneer'],
     ['piece in place, bath', 'causticBath', {}, 'elevation', 'blocked', 'bath.benchOnly'],
     ['moldy plaster, dry scraping', 'dryScrapeLoose', { element: 'wall', conditions: ['moldy'] }, 'room', 'blocked', 'mold.dry'],
@@ -198,7 +205,7 @@ describe('the order that is entered is checked and put right', () => {
       material: 'mildSteel',
       rustGrade: 3,
       readings: [clear],
-      layers: failing,
+      layers: looked(failing),
       parts: [part('turned', 100, 'drillBrush', ['rustGel'])],
       workOrder: ['part-turned/rustGel', 'part-turned/drillBrush'],
     });

@@ -7,7 +7,8 @@ import { GOODS_LEAD, type HazardState } from '../probe';
 import type { Rulebook } from '../rulebook';
 import { measure, type Measure } from '../units/units';
 import { blowsNutShell, isHelper, stirs, usesGrit, type Method } from '../catalogue';
-import { BINDERS, BOUGHT, POISONS } from '../facts/vocabulary';
+import { BINDERS, BOUGHT } from '../facts/vocabulary';
+import { COAT_POISONS } from '../probe/poison';
 import { sealsOver } from './on-asbestos';
 import { SCORCHES_ABOVE, THICK_FILM, type Sheet } from './sheet';
 
@@ -151,7 +152,7 @@ export const RULES: readonly Rule[] = [
     is('minorWork', 'within'),
   ]),
   rule('lead.ownHome', 'care', 'law', 'cfr40-745.82', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('paid', false), is('dwelling', true), is('rulebook', 'us')]),
-  rule('lead.ownHomeChild', 'block', 'hazard', 'trade-aim', (m) => m.disturbs, [is('leadInReach', ...PRESENT), is('paid', false), is('dwelling', true), is('childOrPregnancy', 'yes', 'unknown')]),
+  rule('lead.ownHomeChild', 'block', 'hazard', 'trade-aim', (m) => m.disturbs, [is('leadInReach', ...PRESENT), is('paid', false), is('atHome', true), is('childOrPregnancy', 'yes', 'unknown')]),
   rule('lead.workshop', 'care', 'law', 'cfr29-1910.1025', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('goods', 'furniture', 'childs'), is('rulebook', 'us')]),
   rule('lead.workshopUk', 'care', 'law', 'clw2002', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('goods', 'furniture', 'childs'), is('rulebook', 'uk')]),
   // A cot and a toy are never given back with lead on them, whatever lies over it.
@@ -249,10 +250,10 @@ export const RULES: readonly Rule[] = [
   rule('antifoul.heat', 'block', 'hazard', 'mem-antifoul', (m) => m.heatC !== null && m.heatC > 90, [is('antifouling', true)]),
   rule('antifoul.caught', 'care', 'hazard', 'mem-antifoul', (m) => m.disturbs && (m.wet || m.hepa), [is('antifouling', true)]),
   // Other poisons in a coat: by what the stroke reaches, as for lead
-  rule('poison.dry', 'block', 'hazard', 'mem-poison', (m) => m.disturbs && !m.wet && !m.hepa && !m.vapour && !m.removesPiece, [is('poison', ...POISONS)]),
-  rule('poison.heat', 'block', 'hazard', 'mem-poison', (m) => m.heatC !== null && m.heatC > 90, [is('poison', ...POISONS)]),
-  rule('poison.unsaid', 'care', 'hazard', 'mem-poison', (m) => m.disturbs, [is('oldPrimer', true)]),
-  rule('poison.caught', 'care', 'hazard', 'mem-poison', (m) => m.disturbs && (m.wet || m.hepa || m.vapour || m.removesPiece), [is('poison', ...POISONS)]),
+  rule('poison.dry', 'block', 'hazard', 'mem-poison', (m) => m.disturbs && !m.wet && !m.hepa && !m.vapour && !m.removesPiece, [is('poison', ...COAT_POISONS)]),
+  rule('poison.heat', 'block', 'hazard', 'mem-poison', (m) => m.heatC !== null && m.heatC > 90, [is('poison', ...COAT_POISONS)]),
+  rule('poison.unsaid', 'care', 'hazard', 'mem-poison', (m) => m.disturbs, [is('poison', 'chromateAssumed')]),
+  rule('poison.caught', 'care', 'hazard', 'mem-poison', (m) => m.disturbs && (m.wet || m.hepa || m.vapour || m.removesPiece), [is('poison', ...COAT_POISONS)]),
   // Nut shell and the like: an allergen, and a dust that burns
   rule('blast.softGrit', 'care', 'hazard', 'trade-blast', blowsNutShell, []),
   // Soft, and wanted for its face.

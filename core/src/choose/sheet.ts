@@ -10,7 +10,6 @@ import {
   type Material,
   type Part,
   type PartKind,
-  type Poison,
   type Service,
   type Surface,
   type YesNo,
@@ -31,11 +30,12 @@ import {
   type LeadDepths,
   type LeadPicture,
   poisonsOf,
+  type CoatPoison,
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
 import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
-import { ELEMENTS, failsByDegree, goodsOf, isWindow, liveLayers } from '../walk';
+import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
 import { soakedIn } from '../repair/triage';
 import { sealsOver } from './on-asbestos';
 import { endsClear, trialOn, type TrialBook } from '../trial';
@@ -69,9 +69,7 @@ export interface SurfaceSheet {
   /** By depth, the binders there that matter to some method; in one order, so that like surfaces have like sheets. */
   readonly binders: Readonly<Record<Exclude<Bite, 'none'>, readonly Binder[]>>;
   /** Poisons other than lead in the coats that a stroke of each depth reaches, the worst first. */
-  readonly poisons: Readonly<Record<'skin' | 'loose' | 'bare', readonly Poison[]>>;
-  /** Metal under coats so old that a primer on it may hold chromate, and nobody said what is in them. */
-  readonly oldPrimer: boolean;
+  readonly poisons: Readonly<Record<'skin' | 'loose' | 'bare', readonly CoatPoison[]>>;
   /** What there is to take off. */
   readonly holds: readonly Takes[];
   readonly moldy: boolean;
@@ -104,6 +102,8 @@ export interface SurfaceSheet {
   readonly isFace: boolean;
   readonly minorWork: boolean | null;
   readonly dwelling: boolean;
+  /** It is worked where people live, whatever it is. */
+  readonly atHome: boolean;
   /** Public money is in the work. */
   readonly assisted: boolean;
   /** Work for pay: the rule for renovators binds it. */
@@ -209,11 +209,11 @@ export interface Sheet {
   readonly causticAllowed: boolean;
   readonly ownsHepa: boolean;
   readonly dwelling: boolean;
+  /** It is worked where people live, whatever it is. */
+  readonly atHome: boolean;
   readonly goods: SurfaceSheet['goods'];
   /** Of the coats in reach, the worst of what poisons beside lead; "none": there is none. */
-  readonly poison: Poison | 'none';
-  /** The stroke goes to metal whose old primer nobody looked at. */
-  readonly oldPrimer: boolean;
+  readonly poison: CoatPoison | 'none';
   /** There is old antifouling on it, at whatever depth: a tool that slips is in it. */
   readonly antifouling: boolean;
   readonly clear: boolean;
@@ -331,7 +331,6 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     casein: lead.coats.some((c) => c.coat.binder === 'casein'),
     binders: bindersByDepth(lead),
     poisons: poisonsByDepth(lead),
-    oldPrimer: oldPrimerOn(s, ctx, lead),
     holds: holdsOf(s, lead),
     moldy: has('moldy') || (s.moldM2 ?? 0) > 0,
     silica: holdsSilica(s),
@@ -356,6 +355,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     minorWork: ctx.space.minorWork,
     // What is carried to a workshop is no part of the house: the rule for renovators is not about it.
     dwelling: ctx.site.dwelling && goodsOf(s.element) === null,
+    atHome: ctx.site.dwelling,
     assisted: ctx.site.assisted,
     paid: ctx.site.paid,
     entitled: ctx.site.entitled,
@@ -389,14 +389,11 @@ function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
   return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
 }
 
-/** Zinc and lead chromate went out of primers for metal in these years. From memory of makers' sheets. */
-const CHROMATE_BEFORE = 1995;
-/** By the oldest coat, else the piece; a coat or piece of no known year is old. Brass is lacquered, not primed. */
-function oldPrimerOn(s: Surface, ctx: SurfaceContext, { coats }: LeadPicture): boolean {
-  if (!METAL.includes(s.material) || s.material === 'brass' || coats.length === 0) return false;
-  if (coats.some(({ coat }) => coat.poisons.length > 0)) return false;
-  const year = liveLayers(s).at(-1)?.yearApplied ?? ctx.builtYear;
-  return year === null || year < CHROMATE_BEFORE;
+/** What poisons beside lead in the coats that these methods go through, the worst first. */
+export function poisonsReached(methods: readonly Method[], lead: LeadPicture): CoatPoison[] {
+  const d = leadDepths(lead);
+  const deepest = Math.max(0, ...methods.map((m) => (m.removesPiece ? d.coats : coatsReached(m.bite, d))));
+  return poisonsOf(lead.coats.slice(0, deepest).map((c) => c.coat));
 }
 
 const NO_POISONS: SurfaceSheet['poisons'] = { skin: [], loose: [], bare: [] };
@@ -504,9 +501,9 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     causticAllowed: settings.allowCausticOnTimber,
     ownsHepa: ownsShroud(settings),
     dwelling: s.dwelling,
+    atHome: s.atHome,
     goods: s.goods,
     poison: (method.removesPiece ? s.poisons.bare : method.bite === 'none' ? [] : s.poisons[method.bite])[0] ?? 'none',
-    oldPrimer: s.oldPrimer && method.bite === 'bare',
     antifouling: s.binders.bare.includes('antifouling'),
     clear: s.clearTopcoat,
     glazed: s.glazed,

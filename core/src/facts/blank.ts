@@ -107,6 +107,7 @@ export const BLANK_LAYER: LayerDraft = {
   heat: 'untried',
   look: '',
   poisons: [],
+  poisonsLookedFor: false,
 };
 
 export const BLANK_READING: Omit<ReadingDraft, 'takenAt'> = {

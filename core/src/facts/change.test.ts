@@ -3,7 +3,7 @@ import { aChange, aCheck, aFacts, aLayer, aReading, aSurface, aZone, COATS, THIS
 import { BLANK_LAYER } from './blank';
 import { applyChange, applyChanges, changesFor, clashes, inverse } from './change';
 import type { JobChange } from './envelope';
-import { canonical, readJobFile, withNewIds, writeJobFile } from './job-file';
+import { canonical, JOB_FILE_VERSION, readJobFile, withNewIds, writeJobFile } from './job-file';
 import type { JobFacts } from './registry';
 
 const ON_SURFACE = { kind: 'surface', id: 'surface-1' } as const;
@@ -140,7 +140,11 @@ describe('the job file', () => {
   };
   test.each([
     ['cut short', whole.slice(0, 200), /^\(file\): is not whole JSON/],
-    ['of a newer version', edit((o) => (o['version'] = 16)), /^version: is 16; this Rough Sill reads up to 15/],
+    [
+      'of a newer version',
+      edit((o) => (o['version'] = JOB_FILE_VERSION + 1)),
+      new RegExp(`^version: is ${JOB_FILE_VERSION + 1}; this Rough Sill reads up to ${JOB_FILE_VERSION}`),
+    ],
     ['of another kind', '{"format":"x"}', /^format: is not "roughsill.job"/],
     ['not an object', '[]', /not a Rough Sill job file/],
     ['with a negative width', edit((o) => (o['surfaces'][0].widthM = -1)), /^surfaces\[0\]\.widthM: width must be more than 0/],

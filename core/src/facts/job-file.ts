@@ -14,9 +14,10 @@ export const JOB_FILE_FORMAT = 'roughsill.job';
  * which way a coat is laid; version 11 what was seen at the stroke, defects of the ground, and how good a piece has to look;
  * version 12 more kinds of pieces, grounds and coats, and of a room when it is heated, aired and lined, and what its logger said;
  * version 13 what was really laid of each coat, the wanted color and the heat a piece gets in use, and which way a side looks;
- * version 14 stains and salts, and numbers of more checks; version 15 how the year of a piece is known, of what a check spoke when it was passed, and what poisons in a coat. Older ones are read, and their gaps are filled with "unknown".
+ * version 14 stains and salts, and numbers of more checks; version 15 how the year of a piece is known, of what a check spoke when it was passed, and what poisons in a coat;
+ * version 16 a piece past saving or with one sound end, and whether such poisons were looked for. Older ones are read, and their gaps are filled with "unknown".
  */
-export const JOB_FILE_VERSION = 15;
+export const JOB_FILE_VERSION = 16;
 
 export const JobFile = z.lazy(() =>
   z.strictObject({
@@ -36,6 +37,7 @@ export const JobFile = z.lazy(() =>
       z.literal(12),
       z.literal(13),
       z.literal(14),
+      z.literal(15),
       z.literal(JOB_FILE_VERSION),
     ]),
     ...jobFactsShape(),
@@ -43,7 +45,7 @@ export const JobFile = z.lazy(() =>
 );
 export type JobFile = {
   format: typeof JOB_FILE_FORMAT;
-  version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 | 14 | 15;
+  version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 | 14 | 15 | 16;
 } & JobFacts;
 
 type Lists = Readonly<Record<string, readonly Row[]>>;

@@ -461,6 +461,8 @@ export const LayerFields = z.strictObject({
     .max(POISONS.length)
     .refine((p) => new Set(p).size === p.length, 'a poison is listed twice')
     .default([]),
+  /** Its edge was scratched and looked at, or its tin read, for such poisons: what is not listed is not in it. */
+  poisonsLookedFor: z.boolean().default(false),
 });
 
 export const ReadingFields = z.strictObject({

@@ -29,7 +29,7 @@ export {
   type SuspectSurface,
 } from './asbestos';
 export { placedView, placesOf, type Past, type Remembering } from './place';
-export { isPoisoned, poisonsOf } from './poison';
+export { COAT_POISONS, isPoisoned, poisonsOf, withAssumedPoison, type CoatPoison } from './poison';
 export { judgeReading, lastFaceC } from './reading';
 export { answerText, resultText, type SampleAnswer } from './result';
 export { isLeadReading, saysSomething, standingOf, standingReadings } from './standing';

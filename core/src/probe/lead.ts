@@ -8,7 +8,7 @@ import { liveLayers } from '../walk';
 import { judgeReading, type ReadingVerdict } from './reading';
 import { isLeadReading, reachIsUnknown, reachOf, seesAll, saysSomething, standingOf, standingReadings, type Reach } from './standing';
 import { standingAt, worse, type Low, type Standing } from './rung';
-import { type StackCoat } from './stack';
+import { UNSEEN_COAT, type StackCoat } from './stack';
 import { isPresent, stricter, strictest, type HazardState } from './state';
 import { NO_INSTRUMENTS, type InstrumentBook } from './xrf';
 
@@ -299,17 +299,6 @@ function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
   return out;
 }
 
-/** Stands for coats that are not on the list any more. */
-const GONE_COAT: StackCoat = {
-  id: UNCOUNTED,
-  binder: 'unknown',
-  colour: '',
-  look: '',
-  soundness: 'unknown',
-  yearApplied: null,
-  poisons: [],
-};
-
 interface CoatStates {
   readonly coats: readonly CoatLead[];
   readonly judged: readonly Judged[];
@@ -341,7 +330,7 @@ function coatStatesAnew(surface: Surface, stack: readonly StackCoat[], ctx: Lead
   const anyFound = judged.some((j) => j.verdict.says === 'lead');
   const before = foundBefore(surface, judged, ctx);
   // Coats that were taken off the list after a find: what may be left of them counts, until it is known that nothing is.
-  const coatsOf = stack.length === 0 && (before !== null || anyFound) ? [GONE_COAT] : stack;
+  const coatsOf = stack.length === 0 && (before !== null || anyFound) ? [UNSEEN_COAT] : stack;
   const depthKnown = judged.some((j) => j.verdict.says === 'lead' && j.verdict.coats.length > 0);
   const named = new Set(judged.flatMap((j) => (j.verdict.says === 'lead' ? j.verdict.coats : [])));
   const the: Case = { judged, ctx, material: surface.material, named, anyFound, before };

@@ -1,6 +1,7 @@
-import { UNCOUNTED, type Binder, type Poison, type Soundness, type Surface } from '../facts';
+import { UNCOUNTED, type Binder, type Soundness, type Surface } from '../facts';
 import { say } from '../reasons';
 import { liveLayers } from '../walk';
+import type { CoatPoison } from './poison';
 
 export interface StackCoat {
   readonly id: string;
@@ -11,14 +12,15 @@ export interface StackCoat {
   readonly soundness: Soundness;
   readonly yearApplied: number | null;
   /** What poisons in it beside lead. */
-  readonly poisons: readonly Poison[];
+  readonly poisons: readonly CoatPoison[];
+  readonly poisonsLookedFor: boolean;
 }
 
 /** A coat as every list and paper names it: its binder, its colour, what else poisons in it. */
 export const coatSays = (c: Pick<StackCoat, 'id' | 'binder' | 'colour' | 'poisons'>): string =>
-  c.id === UNCOUNTED
-    ? 'coats not counted yet'
-    : [say(c.binder), c.colour, ...c.poisons.map((p) => `${say(p)} in it`)].filter(Boolean).join(', ');
+  [...(c.id === UNCOUNTED ? ['coats not counted yet'] : [say(c.binder), c.colour]), ...c.poisons.map((p) => `${say(p)} in it`)]
+    .filter(Boolean)
+    .join(', ');
 
 const stacks = new WeakMap<Surface, readonly StackCoat[]>();
 /** The coats from the top down; where they were not counted to the material, doubt is a coat of its own at the bottom. */
@@ -37,8 +39,20 @@ function stackAnew(s: Surface): StackCoat[] {
     soundness: l.soundness,
     yearApplied: l.yearApplied,
     poisons: l.poisons,
+    poisonsLookedFor: l.poisonsLookedFor,
   }));
-  if (!s.coatsCounted)
-    coats.push({ id: UNCOUNTED, binder: 'unknown', colour: '', look: '', soundness: 'unknown', yearApplied: null, poisons: [] });
+  if (!s.coatsCounted) coats.push(UNSEEN_COAT);
   return coats;
 }
+
+/** Stands for coats that nobody has counted, or that are not on the list any more. */
+export const UNSEEN_COAT: StackCoat = {
+  id: UNCOUNTED,
+  binder: 'unknown',
+  colour: '',
+  look: '',
+  soundness: 'unknown',
+  yearApplied: null,
+  poisons: [],
+  poisonsLookedFor: false,
+};

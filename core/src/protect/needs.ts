@@ -10,14 +10,13 @@ import {
   type RepairId,
   type Surface,
   type WallId,
-  type Poison,
 } from '../facts';
 import { isHelper, methodById, stirs, type Method } from '../catalogue';
 import { baseOf, LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
-import { asbestosStates, coatsReached, HIGH_M, lowInReach, methodsOf, picksOf, worksOn, type Choice } from '../choose';
-import { holdsSilica, isPresent, leadDepths, poisonsOf, type HazardState, type LeadPicture, type Standing } from '../probe';
+import { asbestosStates, HIGH_M, lowInReach, methodsOf, picksOf, poisonsReached, worksOn, type Choice } from '../choose';
+import { holdsSilica, isPresent, leadDepths, type CoatPoison, type HazardState, type LeadPicture, type Standing } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
 import type { SurfaceContext } from '../surface/context';
 import { ELEMENTS, liveLayers } from '../walk';
@@ -62,7 +61,7 @@ export interface Needs {
   /** Those that meet growth: what cleans it off and what washes before that; all of them where nothing cleans it. */
   readonly meetsGrowth: readonly MethodId[];
   /** What else poisons in the coats that its strokes reach, the worst first. */
-  readonly poisons: readonly Poison[];
+  readonly poisons: readonly CoatPoison[];
   /** Old putty is taken out, which holds lead of its own. */
   readonly putty: boolean;
   /** What may hold asbestos is cut, sealed or taken out, by trained people: nothing else lets anybody work on it. */
@@ -244,9 +243,7 @@ export function needsOf(
   const hot = any((m) => m.heatC !== null && m.heatC > 150);
   const dusty = any((m) => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no');
   const lines = coating.lines;
-  const depths = leadDepths(picture);
-  const deepest = methods.reduce((n, m) => Math.max(n, m.removesPiece ? depths.coats : coatsReached(m.bite, depths)), 0);
-  const poisons = poisonsOf(picture.coats.slice(0, deepest).map((c) => c.coat));
+  const poisons = poisonsReached(methods, picture);
   const solventCoats = lines.filter((l) => evaporates(ctx.settings, l.product) && l.areaM2 > 0 && l.coats > 0).map((l) => l.product);
   const mists = lines
     .filter((l) => LAYING[l.way].sprays && l.areaM2 > 0 && l.coats > 0)

@@ -7,10 +7,10 @@ import { suitFacts } from './heat';
 import { ownedMask } from './masks';
 import { loudest, minutesAt, UNDER_ONE } from './noise';
 import { vibrationOf, type Vibration } from './vibration';
-import type { MethodId, Poison } from '../facts';
+import type { MethodId } from '../facts';
 import { sheetFor, type MoldKit } from '../probe/mold';
 import { methodById, neverUnmasked, type Method } from '../catalogue';
-import { isLow, isPresent, rungKey, strictest, type HazardState } from '../probe';
+import { isLow, isPresent, rungKey, strictest, type HazardState, type CoatPoison } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
 import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
 import { chemistryOf, ownStripper } from '../shelf/own';
@@ -136,7 +136,7 @@ const MOLD_NEEDS: Readonly<Record<MoldKit, RespiratorId>> = {
 interface Freed {
   readonly fibres: HazardState | null;
   readonly antifoul: boolean;
-  readonly poisons: readonly Poison[];
+  readonly poisons: readonly CoatPoison[];
   /** One of them is the first to touch growth. */
   readonly growth: boolean;
 }

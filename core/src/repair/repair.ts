@@ -332,8 +332,8 @@ interface Decided {
 const asked = (meant: RepairId, reasons: Why, first: Reason): Decided => ({ answer: answer('ask', first, ...reasons), meant });
 
 /** A person's choice where it can be made; else what is proposed, and why not the other. */
-function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, { stroked, renewed }: Worked): Decided {
-  if (renewed) return { answer: answer('leave', why('repair.renewed', 'trade-repair'), ...whichOf(x)), meant: 'leave' };
+function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, { stroked, renewed }: Worked, boards: Why): Decided {
+  if (renewed) return { answer: answer('leave', why('repair.renewed', 'trade-repair'), ...boards), meant: 'leave' };
   const spec = DEFECT[x.kind];
   if (!spec.on.includes(groundOf(s)))
     return asked('ask', [], why('repair.notHere', 'job-record', { defect: x.kind, material: s.material }, 'block'));
@@ -363,7 +363,7 @@ function decided(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, { 
   if (TOUCHES.includes(value) && isPresent(ctx.asbestos.overall.value))
     return asked(value, reasons, why('repair.notInto', ctx.rulebook.sources.asbestosWork, {}, 'block', 'hazard'));
   if (cuts(value) && !stroked) return asked(value, reasons, why('repair.noStroke', 'job-record', { repair: `repair.${value}` }, 'block'));
-  return { answer: answer(value, ...reasons, ...whichOf(x)), meant: value };
+  return { answer: answer(value, ...reasons, ...boards), meant: value };
 }
 
 /** What the strokes do to the piece. */
@@ -373,8 +373,9 @@ export interface Worked {
   /** All of it is taken out and copied: what is wrong with it goes too. */
   readonly renewed: boolean;
 }
-export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, worked: Worked): Repair {
-  const { answer: repair, meant } = decided(x, s, ctx, totalM2, worked);
+/** @param boards of pieces that a look condemned, and that nobody entered as damage: which they are */
+export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: number, worked: Worked, boards: Why = []): Repair {
+  const { answer: repair, meant } = decided(x, s, ctx, totalM2, worked, boards);
   const filler = withWhat(meant, s);
   const depth = depthOf(x);
   const layers = filler !== null && DEFECT[x.kind].depth ? layersFor(filler, depth) : 1;
@@ -401,25 +402,18 @@ export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: nu
   };
 }
 
-/** Of pieces that a look condemned, and that nobody entered as damage: which they are. */
-const whichOf = (x: Defect): Reason[] =>
-  x.seenOn === '' ? [why('board.these', 'trade-board', { doing: x.kind === 'badEnd' ? 'split' : 'replace', pieces: typed(x.note) })] : [];
-
-/** What the look at each piece condemned, as damage: all that go in one, all that are cut at the joint in another. */
-export function condemned(s: Surface): Defect[] {
+/** What the look at each piece condemned, as damage with the numbers of the pieces: those that go in one, those cut at the joint in another. */
+function condemned(s: Surface): { readonly x: Defect; readonly boards: Why }[] {
   const { pieces } = triageOf(s);
-  return (['replace', 'split'] as const).flatMap((verdict): Defect[] => {
+  return (['replace', 'split'] as const).flatMap((verdict) => {
     const these = pieces.filter((p) => p.says.value === verdict);
     if (these.length === 0) return [];
+    const note = labelsOf(these);
+    const kind = verdict === 'replace' ? 'pastSaving' : 'badEnd';
     return [
       {
-        ...BLANK_DEFECT,
-        id: `${s.id}.${verdict}`,
-        kind: verdict === 'replace' ? 'pastSaving' : 'badEnd',
-        pieces: these.length,
-        seenOn: '',
-        note: labelsOf(these),
-        removedAt: null,
+        x: { ...BLANK_DEFECT, id: `${s.id}.${verdict}`, kind, pieces: these.length, seenOn: '', note, removedAt: null },
+        boards: [why('board.these', 'trade-board', { doing: verdict, pieces: typed(note) })],
       },
     ];
   });
@@ -427,5 +421,7 @@ export function condemned(s: Surface): Defect[] {
 
 /** What of them was there before the first stroke, and what the work made. */
 export const liveDefects = (s: Surface): Defect[] => s.defects.filter((x) => x.removedAt === null);
-export const repairsOf = (s: Surface, ctx: SurfaceContext, totalM2: number, worked: Worked): Repair[] =>
-  [...liveDefects(s), ...condemned(s)].map((x) => repairOf(x, s, ctx, totalM2, worked));
+export const repairsOf = (s: Surface, ctx: SurfaceContext, totalM2: number, worked: Worked): Repair[] => [
+  ...liveDefects(s).map((x) => repairOf(x, s, ctx, totalM2, worked)),
+  ...condemned(s).map(({ x, boards }) => repairOf(x, s, ctx, totalM2, worked, boards)),
+];

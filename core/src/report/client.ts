@@ -131,10 +131,14 @@ function hazardSays(hazard: Hazard, at: Standing, units: UnitSystem): string {
   }
 }
 
-/** What else poisons in its coats; nothing is said of what nobody saw. */
+/** What else poisons in its coats. */
 function poisonSays(coats: SurfacePlan['lead']['coats']): string[] {
   const all = poisonsOf(coats.map((c) => c.coat));
-  return all.map((p) => `${cap(say(p))} is in its coats: it is treated as poison, its dust and waste are kept apart.`);
+  return all.map((p) =>
+    p === 'chromateAssumed'
+      ? 'Chromate: nobody looked for it in the old primer, so it is treated as there. Its dust and waste are kept apart.'
+      : `${cap(say(p))} is in its coats: it is treated as poison, its dust and waste are kept apart.`,
+  );
 }
 
 /** @returns null when there is no such surface */

@@ -25,6 +25,7 @@ import {
   aSquare,
   aSurface,
   aTrained,
+  looked,
   AT,
   THIS_YEAR,
   type Setup,
@@ -617,6 +618,40 @@ const POISON: readonly Situation[] = [
       has(t.paper, /chromate/i)
     );
   }),
+  ...(
+    [
+      ['nobody looked: treated as chromate', {}, { yearApplied: 1990 }, true],
+      ['nobody knows when', {}, { yearApplied: null }, true],
+      ['looked for, and none shows', {}, { yearApplied: 1990, poisonsLookedFor: true }, false],
+      ['its only coat is of 1996', {}, { yearApplied: 1996 }, false],
+      ['the coats are not counted to the metal', { coatsCounted: false }, { yearApplied: 1989, poisonsLookedFor: true }, true],
+      ['it is timber', { material: 'softwood' }, { yearApplied: 1990 }, false],
+    ] as const
+  ).map(([what, over, coat, there]) =>
+    sit(`a railing of 1990, no lead in its coat; what its primer holds: ${what}`, () => {
+      const t = told(
+        aSurface({
+          element: 'railing',
+          material: 'mildSteel',
+          layers: [aLayer(0, { binder: 'alkyd', ...coat })],
+          yearMade: 1990,
+          readings: [chip(0, 'ppm', { reachedLayerIds: ['coat-0'] })],
+          parts: [aPart('flat', 'wetScrapeBare')],
+          ...over,
+        }),
+        { space: OUTSIDE },
+      );
+      return [
+        t.verdict('drillBrush') === 'blocked' && t.rules.includes('drillBrush:poison.dry'),
+        t.rules.includes('wetScrapeBare:poison.unsaid'),
+        t.gates.includes('poison-ready'),
+        kitHas(t, 'coverall', 'washStation'),
+        t.waste.some((w) => w.stream === 'biocideDebris'),
+        has(t.paper, /chromate \(assumed, nobody looked\)/),
+        has(t.client, /^Chromate: nobody looked/m),
+      ].every((x) => x === there);
+    }),
+  ),
   sit('the chromate lies under two sound coats: the top one is scuffed as ever', () => {
     const t = told(
       door({
@@ -653,7 +688,14 @@ const POISON: readonly Situation[] = [
   }),
   sit('a hose of air is worn, and no machine of the firm supplies it: it is hired, and its air is a check', () => {
     const t = told(
-      aSurface({ element: 'railing', material: 'mildSteel', rustGrade: 4, readings: LEADFREE, parts: [aPart('flat', 'hardBlast')] }),
+      aSurface({
+        element: 'railing',
+        material: 'mildSteel',
+        rustGrade: 4,
+        layers: looked([aLayer(0)]),
+        readings: LEADFREE,
+        parts: [aPart('flat', 'hardBlast')],
+      }),
       { space: OUTSIDE, settings: { machines: [aMachine({ kind: 'vacuum' })] } },
     );
     return t.gates.includes('breathing-air') && has(t.paper, /breathing-air supply/i);

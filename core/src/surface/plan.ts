@@ -23,6 +23,7 @@ import {
   leadPicture,
   moldOn,
   stackOf,
+  withAssumedPoison,
   touchToday,
   type AsbestosPicture,
   type HazardState,
@@ -135,7 +136,7 @@ export type NextAct = (typeof NEXT_ACTS)[number];
 export const ACT_RANK = Object.fromEntries(NEXT_ACTS.map((a, i) => [a, i])) as Readonly<Record<NextAct, number>>;
 
 export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: OptionMemo): SurfaceOwn {
-  const stack = stackOf(s);
+  const stack = withAssumedPoison(s, stackOf(s), bare.builtYear);
   const trials = conclusionsOf(s, faceOf(s), bare.settings.rates, bare.rulebook.id);
   const ctx: SurfaceContext = trials.length === 0 ? bare : { ...bare, trials: trialBook(trials) };
   const lead = leadPicture(s, stack, ctx);

@@ -20,6 +20,8 @@ export interface WasteAsked {
   readonly dwelling: boolean;
   /** Some of it comes off goods, a machine or a boat: it is told why it is not household waste. */
   readonly goods?: boolean;
+  /** A poison other than lead may be in some of it. */
+  readonly poison?: boolean;
   /** Lead in what it holds is not shown absent. */
   readonly lead: boolean;
   /** Lead below what counts as found, of the most that was measured, mg/kg; Infinity: low, and nobody has a number. 0: none. */
@@ -110,12 +112,15 @@ function byChemistry({ stream, test, chemistry }: WasteAsked, out: Found): void 
   }
 }
 
+const holdsPoison = ({ stream, poison = false }: WasteAsked): boolean => stream === 'biocideDebris' || (poison && stream !== 'oilyRags');
+
 function underUs(asked: WasteAsked): Answer<Classed> {
   const { stream, dwelling, goods = false } = asked;
+  const poison = holdsPoison(asked);
   const wouldCount =
     FROM_THE_WALLS.includes(stream) &&
     (asked.lead || asked.lowMgKg >= MAY_LEACH_MG_KG || SOLVENTS.includes(stream) || stream === 'causticSludge');
-  if (dwelling && !goods && wouldCount)
+  if (dwelling && !goods && !poison && wouldCount)
     return answer(
       { class: 'household', codes: [] },
       why('waste.household', 'cfr40-261.4b1'),
@@ -126,7 +131,7 @@ function underUs(asked: WasteAsked): Answer<Classed> {
   if (dwelling && goods && wouldCount) out.because.push(why('waste.goods', 'cfr40-261.4b1', {}, 'care'));
   if (stream !== 'clean' && stream !== 'oilyRags') leadByTest(asked, out);
   byChemistry(asked, out);
-  if (stream === 'biocideDebris') {
+  if (poison) {
     out.untested = true;
     out.because.push(why('waste.biocide', 'mem-antifoul', {}, 'care'));
   }
@@ -134,9 +139,18 @@ function underUs(asked: WasteAsked): Answer<Classed> {
   return answer({ class: out.codes.length > 0 ? 'hazardous' : out.untested ? 'test' : 'ordinary', codes: out.codes }, ...out.because);
 }
 
-function underUk({ stream, lead, lowMgKg, test }: WasteAsked): Answer<Classed> {
-  const hazardous = (code: WasteCode, because: Reason): Answer<Classed> => answer({ class: 'hazardous', codes: [code] }, because);
-  if (stream === 'biocideDebris') return hazardous('08 01 17*', why('waste.biocide', 'mem-antifoul', {}, 'care'));
+const hazardous = (code: WasteCode, ...because: readonly [Reason, ...Reason[]]): Answer<Classed> =>
+  answer({ class: 'hazardous', codes: [code] }, ...because);
+
+/** A poison makes it hazardous whatever else does. */
+function underUk(asked: WasteAsked): Answer<Classed> {
+  const own = ownUk(asked);
+  if (!holdsPoison(asked)) return own;
+  const poison = why('waste.biocide', 'mem-antifoul', {}, 'care');
+  return own.value.class === 'hazardous' ? answer(own.value, ...own.because, poison) : hazardous('08 01 17*', poison);
+}
+
+function ownUk({ stream, lead, lowMgKg, test }: WasteAsked): Answer<Classed> {
   if (stream === 'solventRags' || stream === 'solventSludge') return hazardous('20 01 27*', why('waste.ukSolvent', 'uk-waste'));
   const [ph] = [test?.ph ?? null];
   if (stream === 'causticSludge' && (ph === null || ph >= 11.5)) return hazardous('06 02 05*', why('waste.ukCaustic', 'uk-waste'));

@@ -1,7 +1,7 @@
 /** How much leaves a job, by stream: from its sheet, from the coats that its strokes take off, and from what they use up. */
 import { maskKg } from '../work';
 import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from '../catalogue';
-import { asbestosStates, methodsOf, picksOf, worksOn, type Range } from '../choose';
+import { asbestosStates, methodsOf, picksOf, poisonsReached, worksOn, type Range } from '../choose';
 import { baseOf } from '../coat';
 import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
 import { isLow, isPoisoned, isPresent, type LeadPicture } from '../probe';
@@ -85,6 +85,8 @@ interface Sum {
   lowMgKg: number;
   /** Some of it comes off goods, a machine or a boat. */
   goods: boolean;
+  /** A poison other than lead is in some of it. */
+  poison: boolean;
   readonly chemistry: Set<string>;
   /** What its contents count as where two things must not meet. */
   readonly agents: Set<AgentId>;
@@ -101,12 +103,18 @@ function streamOf(m: Method, guarded: boolean): WasteStreamId {
   return guarded ? 'sheetAndChips' : 'clean';
 }
 
+/** What is dry and poisonous goes in a bin of its own; sludge and liquids stay with their like, for what they do to each other. */
+const poisonous = (stream: WasteStreamId): WasteStreamId => (DRY.includes(stream) ? 'biocideDebris' : stream);
+const DRY: readonly WasteStreamId[] = ['clean', 'sheetAndChips', 'media', 'moldDebris'];
+
 /** Lead in what is thrown away: as found, or less than that with its number; Infinity: less, and nobody has a number by mass. */
 interface Held {
   readonly lead: boolean;
   readonly lowMgKg: number;
   /** It comes off goods, a machine or a boat. */
   readonly goods?: boolean;
+  /** It may hold a poison other than lead. */
+  readonly poison?: boolean;
 }
 const NO_LEAD: Held = { lead: false, lowMgKg: 0 };
 function heldBy({ standing }: LeadPicture): Held {
@@ -119,7 +127,13 @@ function heldBy({ standing }: LeadPicture): Held {
 class Streams {
   readonly sums = new Map<WasteStreamId, Sum>();
 
-  add(stream: WasteStreamId, kg: Range, { lead, lowMgKg, goods = false }: Held, because: Reason, litres: Range | null = null): Sum {
+  add(
+    stream: WasteStreamId,
+    kg: Range,
+    { lead, lowMgKg, goods = false, poison = false }: Held,
+    because: Reason,
+    litres: Range | null = null,
+  ): Sum {
     const known = this.sums.get(stream);
     const sum: Sum = known ?? {
       low: 0,
@@ -128,6 +142,7 @@ class Streams {
       lead: false,
       lowMgKg: 0,
       goods: false,
+      poison: false,
       chemistry: new Set(),
       agents: new Set(),
       because: new Map(),
@@ -137,6 +152,7 @@ class Streams {
     if (litres) sum.litres = { low: (sum.litres?.low ?? 0) + litres.low, high: (sum.litres?.high ?? 0) + litres.high };
     sum.lead ||= lead;
     sum.goods ||= goods;
+    sum.poison ||= poison;
     sum.lowMgKg = Math.max(sum.lowMgKg, lowMgKg);
     // Each place says its own once; the same amount of the same is said once.
     sum.because.set(JSON.stringify(because), because);
@@ -154,14 +170,16 @@ function filmOf(s: Surface): Range {
 }
 
 function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out: Streams): void {
-  const held: Held = { ...heldBy(plan.lead), goods: !isOfHouse(s.element) };
+  const poison = isPoisoned(s) || poisonsReached(methodsOf(plan.choice), plan.lead).length > 0;
+  const held: Held = { ...heldBy(plan.lead), goods: !isOfHouse(s.element), poison };
   // What may leach is kept apart from the plain rubbish, also where no rule for lead paint binds.
   const guarded = byLaw(plan.protection) || held.lowMgKg >= MAY_LEACH_MG_KG;
   // What trained people take off a suspect coat, and all that it is on, is asbestos.
   const asbestos = asbestosStates(plan.asbestos);
   const fibres = isPresent(asbestos.coat);
   const coats = s.layers.filter((l) => l.removedAt === null).length;
-  const biocide = isPoisoned(s);
+  const goesTo = (own: WasteStreamId): WasteStreamId => (fibres ? 'suspectAsbestos' : poison ? poisonous(own) : own);
+  const debris = guarded ? 'sheetAndChips' : 'clean';
   const textured = s.layers.some((l) => l.removedAt === null && l.binder === 'textured');
   for (const part of plan.choice.parts)
     for (const { option } of picksOf(part)) {
@@ -171,7 +189,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
       const area = measure(part.areaM2, 'm2');
       if (m.removesPiece) {
         out.add(
-          on ? 'suspectAsbestos' : biocide ? 'biocideDebris' : guarded ? 'sheetAndChips' : 'clean',
+          on ? 'suspectAsbestos' : goesTo(debris),
           by(PIECE_KG_M2, part.areaM2),
           held,
           why('waste.fromPieces', 'trade-waste', { area }),
@@ -187,7 +205,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
           : wet
             ? { low: TEXTURE_WET_KG_M2.low * part.areaM2 * share.low, high: TEXTURE_WET_KG_M2.high * part.areaM2 * share.high }
             : { low: film.low * part.areaM2 * share.low, high: film.high * part.areaM2 * share.high };
-      const stream = fibres ? 'suspectAsbestos' : biocide ? 'biocideDebris' : streamOf(m, guarded);
+      const stream = goesTo(streamOf(m, guarded));
       const sum = out.add(
         stream,
         kg,
@@ -201,13 +219,15 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     if (!step.shared)
       for (const { what, amount } of step.amounts) {
         if (!isProduct(what) || amount.unit === 'pieces') continue;
-        const stream = fibres ? 'suspectAsbestos' : biocide ? 'biocideDebris' : GOES_TO[what]!;
+        const stream = goesTo(GOES_TO[what]!);
         const litres = convert(amount.value, amount.unit, 'L');
         const least = litres * (LEAST_LEFT[stream] ?? 1);
         const perL = stream === 'media' ? GRIT_KG_PER_L : stream === 'solventRags' ? RAG_KG_PER_L : (STREAMS[stream].kgPerL ?? 1);
         const said = why(stream === 'solventRags' ? 'waste.fromRags' : 'waste.fromProduct', 'trade-waste', { litres: amount });
         const poured = STREAMS[stream].kgPerL === null ? null : { low: least, high: litres };
         const sum = out.add(stream, { low: least * perL, high: litres * perL }, stream === 'solventRags' ? NO_LEAD : held, said, poured);
+        // In a bag of asbestos it is not the bin that tells what the stuff does to another.
+        for (const agent of IN_STREAM[GOES_TO[what]!]) sum.agents.add(agent);
         if (isGood(what)) for (const agent of agentsOf(settings, what)) sum.agents.add(agent);
       }
   // What cleaned the tools of the coats: there is none of what was taken off in it.
@@ -229,16 +249,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
       for (const { what, amount } of step.amounts) {
         const kgEach = maskKg(what);
         if (kgEach === 0) continue;
-        const stream =
-          step.id !== 'mask.strokes'
-            ? 'clean'
-            : fibres
-              ? 'suspectAsbestos'
-              : biocide
-                ? 'biocideDebris'
-                : guarded
-                  ? 'sheetAndChips'
-                  : 'clean';
+        const stream = step.id === 'mask.strokes' ? goesTo(debris) : 'clean';
         const kg = amount.value * kgEach;
         out.add(stream, { low: kg, high: kg }, stream === 'clean' ? NO_LEAD : held, why('waste.fromMasking', 'trade-waste', { amount }));
       }
@@ -253,19 +264,24 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     );
 }
 
+/** What the strokes of a zone let fall on its sheet. */
+type Falls = Required<Pick<Held, 'lowMgKg' | 'goods'>>;
+const NOTHING_FALLS: Falls = { lowMgKg: 0, goods: false };
+
 /**
  * @param ownH hours of the work on its surfaces, at most
- * @param lowMgKg the most of low lead that falls on its sheet, mg/kg of the film
+ * @param falls the most of low lead that falls on its sheet, mg/kg of the film, and whether some of it comes off goods
  */
-function fromZone(zone: ZonePlan, ownH: number, lowMgKg: number, settings: FirmSettings, out: Streams): void {
+function fromZone(zone: ZonePlan, ownH: number, falls: Falls, settings: FirmSettings, out: Streams): void {
   const { protection, steps } = zone;
   if (steps.length === 0) return;
-  const held: Held = { lead: protection.care === 'lead', lowMgKg };
+  const { lowMgKg } = falls;
   const mold = zone.hazards.some((h) => h.kind === 'mold');
-  const antifoul = zone.hazards.some((h) => h.kind === 'antifoul' || h.kind === 'poison');
+  const poison = zone.hazards.some((h) => h.kind === 'antifoul' || h.kind === 'poison');
+  const held: Held = { lead: protection.care === 'lead', ...falls, poison };
   const stream: WasteStreamId = protection.fibres
     ? 'suspectAsbestos'
-    : antifoul
+    : poison
       ? 'biocideDebris'
       : byLaw(protection) || lowMgKg >= MAY_LEACH_MG_KG
         ? 'sheetAndChips'
@@ -323,15 +339,17 @@ export function wasteOf(
   const out = new Streams();
   const byId = new Map(facts.surfaces.map((s) => [s.id, s]));
   const ownH = new Map<string, number>();
-  const low = new Map<string, number>();
+  const falls = new Map<string, Falls>();
   for (const plan of surfaces) {
     const s = byId.get(plan.surfaceId);
     if (s) fromSurface(s, plan, settings, out);
-    if (methodsOf(plan.choice).some((m) => m.disturbs))
-      low.set(plan.zoneId, Math.max(low.get(plan.zoneId) ?? 0, heldBy(plan.lead).lowMgKg));
+    if (s && methodsOf(plan.choice).some((m) => m.disturbs)) {
+      const { lowMgKg, goods } = falls.get(plan.zoneId) ?? NOTHING_FALLS;
+      falls.set(plan.zoneId, { lowMgKg: Math.max(lowMgKg, heldBy(plan.lead).lowMgKg), goods: goods || !isOfHouse(s.element) });
+    }
     ownH.set(plan.zoneId, (ownH.get(plan.zoneId) ?? 0) + plan.work.handsOnH.high - plan.work.sharedH.high);
   }
-  for (const zone of zones) fromZone(zone, ownH.get(zone.zoneId) ?? 0, low.get(zone.zoneId) ?? 0, settings, out);
+  for (const zone of zones) fromZone(zone, ownH.get(zone.zoneId) ?? 0, falls.get(zone.zoneId) ?? NOTHING_FALLS, settings, out);
   const inside = [...out.sums].map(([stream, sum]) => [stream, new Set([...IN_STREAM[stream], ...sum.agents])] as const);
   const { job } = facts;
   return WASTE_STREAMS.flatMap((stream) => {
@@ -350,6 +368,7 @@ export function wasteOf(
           rulebook: job.rulebook,
           dwelling: job.dwelling,
           goods: sum.goods,
+          poison: sum.poison,
           lead: sum.lead,
           lowMgKg: sum.lowMgKg,
           test: job.wasteTests.find((t) => t.stream === stream) ?? null,
@@ -369,6 +388,7 @@ export const classFor = (stream: WasteStreamId, lines: readonly WasteLine[], { j
     rulebook: job.rulebook,
     dwelling: job.dwelling,
     goods: false,
+    poison: false,
     lead: true,
     lowMgKg: 0,
     test: job.wasteTests.find((t) => t.stream === stream) ?? null,

@@ -500,6 +500,7 @@ export const layers = pgTable(
     heat: text().notNull().default('untried'),
     look: text().notNull().default(''),
     poisons: text().array().notNull().default([]),
+    poisonsLookedFor: boolean('poisons_looked_for').notNull().default(false),
     ...life,
   },
   (t) => [

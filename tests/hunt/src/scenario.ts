@@ -170,6 +170,7 @@ const layer = fieldsOf('layer', {
     { weight: 7, arbitrary: c([]) },
     { weight: 1, arbitrary: few(['chromate', 'cadmium', 'arsenic', 'coalTar', 'copper'], 2) },
   ),
+  poisonsLookedFor: fc.boolean(),
   yearApplied: maybe(year),
 });
 

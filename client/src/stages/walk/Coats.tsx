@@ -5,6 +5,7 @@ import {
   BINDERS,
   BLANK_LAYER,
   liveLayers,
+  METAL,
   POISONS,
   say,
   SOUNDNESS,
@@ -136,6 +137,14 @@ export function Coats({ jobId, surface, noCut }: CoatsProps) {
                     options={options(POISONS)}
                     onChange={(poisons) => run([set('layer', c.id, { poisons }, surface.id)], 'poison of the coat')}
                   />
+                  {c.poisons.length === 0 && METAL.includes(surface.material) ? (
+                    <Toggle
+                      label="Looked for, and none of these shows"
+                      hint="By its tin, or where it has chipped to the metal. Until then an old primer is treated as chromate."
+                      value={c.poisonsLookedFor}
+                      onChange={(poisonsLookedFor) => run([set('layer', c.id, { poisonsLookedFor }, surface.id)], 'poison of the coat')}
+                    />
+                  ) : null}
                   <Trials coat={c} onSet={(fields, what) => run([set('layer', c.id, fields, surface.id)], what)} />
                   <View className="flex-row flex-wrap gap-1">
                     {i > 0 ? (

@@ -336,7 +336,7 @@ export const PLAN = {
   'prime.plastic': { says: '{material} takes paint only scuffed, free of wax and over a bonding primer.' },
   'prime.brass': { says: '{material}: cleaned, bright and dry, and an etch primer.' },
   'prime.brassClear': { says: '{material} stays in sight: polished, wiped with alcohol, no primer under what is clear.' },
-  'waste.biocide': { says: 'Debris of antifouling, or of a coat with chromate, cadmium, arsenic, coal tar or copper: hazardous until it is tested.' },
+  'waste.biocide': { says: 'What comes off antifouling, or off a coat with chromate, cadmium, arsenic, coal tar or copper: hazardous until it is tested.' },
   'gate.poisonReady': { says: 'Poison in the coat ({poisons}): sheet under the work and beyond, edges turned up; suits, gloves and masks on; nobody else near' },
   'gate.poisonGone': { says: 'Sheet folded inwards, ground looked over, hands and faces washed; nothing went into soil, drain or water' },
   'gate.softGrit': { says: 'Soft grit: nobody near has a nut allergy, no flame or spark in reach, hose and nozzle grounded' },

@@ -1069,6 +1069,7 @@ export const WORDS: Readonly<Record<string, string>> = {
   'mask.gasParts': 'valve handle, dial and tag',
   'reach.poison': 'poison in the coat',
   chromate: 'chromate',
+  chromateAssumed: 'chromate (assumed, nobody looked)',
   cadmium: 'cadmium',
   arsenic: 'arsenic',
   coalTar: 'coal tar',

@@ -250,6 +250,21 @@ export const HAZARDS_LAWS: readonly Law[] = [
       return plain && large && plan.lead.coats.some((c) => present(c.state)) ? 'lead paint, and no certificate' : false;
     },
   ),
+  never('H6b', 'nobody disturbs lead in their own home where a small child or a pregnancy may be', ({ s, plan, does }, run) => {
+    const { job } = run.facts;
+    const own = job.worker === 'owner' && job.tenure === 'ownerOccupied' && job.publicFunding !== 'yes';
+    return own && job.dwelling && child(run) && cuts(does) && leadReached(plan, s, does) ? 'an owner, a child and lead' : false;
+  }),
+  // From memory of makers' sheets: chromate left primers for metal in the nineties.
+  never('H14b', 'what a primer on old metal holds counts as chromate until somebody has looked: no dust, no heat', ({ s, does }, run) => {
+    const room = run.facts.spaces.find((x) => x.id === s.spaceId);
+    const coats = live(s.layers).toSorted((a, b) => a.position - b.position);
+    const oldest = s.coatsCounted ? coats.at(-1) : null;
+    if (oldest === undefined || oldest?.poisonsLookedFor || (oldest?.poisons.length ?? 0) > 0) return false;
+    const old = [oldest?.yearApplied, s.yearMade, room?.yearBuilt, run.facts.job.yearBuilt].every((y) => (y ?? 0) < 1995);
+    if (!old || !['mildSteel', 'castIron', 'galvanised', 'aluminium'].includes(s.material) || does.to !== 'bare') return false;
+    return does.dryHand || does.motor || does.blast === 'open' || does.hot || does.flame ? 'into an old primer' : false;
+  }),
   {
     id: 'H2c',
     says: 'what is sealed over possible asbestos is entered, labelled and told; what stays above it is not called lead work',

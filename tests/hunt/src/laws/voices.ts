@@ -15,7 +15,7 @@ import { clientPage, jobMarkdown, jobReport, programme } from '../../../../core/
 import { shoppingOf } from '../../../../core/src/shelf';
 import { GOODS } from '../../../../core/src/catalogue';
 import { isGood } from '../../../../core/src/facts';
-import { convert, formatMeasure, formatRange, measure, moneyIn, UNITS, type Unit } from '../../../../core/src/units/units';
+import { cap, convert, formatMeasure, formatRange, measure, moneyIn, UNITS, type Unit } from '../../../../core/src/units/units';
 import type { Run } from '../run';
 import { THIS_YEAR } from '../scenario';
 import { DOES } from '../oracle/methods';
@@ -204,8 +204,11 @@ function signed({ facts, job, settings }: Run, t: Told): void {
     if (at.measured !== null && at.state === 'notFound' && !says.includes(formatMeasure(at.measured, units)))
       t.out.push(`${n}: the client reads “${says}” without its number`);
   }
-  for (const poison of new Set(p.lead.coats.flatMap((c) => c.coat.poisons)))
-    if (!page.found.some((says) => says.toLowerCase().startsWith(say(poison).toLowerCase())))
+  const poisons = new Set(p.lead.coats.flatMap((c) => c.coat.poisons));
+  // What is assumed beside what is known of the same is not said.
+  if (poisons.has('chromate')) poisons.delete('chromateAssumed');
+  for (const poison of poisons)
+    if (!page.found.some((says) => says.startsWith(poison === 'chromateAssumed' ? 'Chromate: nobody looked' : cap(say(poison)))))
       t.out.push(`${n}: ${poison} is in a coat, and the client does not read it`);
   p.lead.coats.forEach((c, i) => {
     if (page.coats[i]?.state !== `lead: ${standingText(c.standing, units)}`)

@@ -1,6 +1,6 @@
 /** Loose goods, old antifouling, gas pipes: what each asks for, written down here again. */
 import { wasteOf } from '../../../../core/src/waste';
-import type { MethodId, Surface } from '../../../../core/src/facts';
+import type { MethodId, Surface, WasteStreamId } from '../../../../core/src/facts';
 import type { SurfacePlan } from '../../../../core/src/surface/plan';
 import type { Run } from '../run';
 import type { Law } from './law';
@@ -29,11 +29,11 @@ const leadedGoods = (run: Run): string[] =>
   });
 
 const HOT = ['infrared', 'heatGun', 'torch', 'puttyWarm', 'steam'];
+const BAGGED: readonly WasteStreamId[] = ['clean', 'sheetAndChips', 'media', 'moldDebris'];
 /** Dry by hand, or a motor without its shroud. */
 const flies = (id: MethodId): boolean => DOES[id].dryHand === true || DOES[id].motor === true;
 const poisonFlies = (run: Run): string[] => {
   const lines = wasteOf(run.facts, run.job, run.settings);
-  const waste = lines.map((w) => w.stream);
   // Where all that is worked is poisonous, no chip and no piece of it goes with anything else.
   const apart = run.facts.surfaces.every(
     (s) =>
@@ -46,6 +46,12 @@ const poisonFlies = (run: Run): string[] => {
         (w) =>
           w.stream !== 'biocideDebris' &&
           w.stream !== 'suspectAsbestos' &&
+          // Sludge and liquids stay with their like, and are held for the poison in them.
+          !(
+            ['hazardous', 'test'].includes(w.classed.value.class) &&
+            w.classed.because.some((r) => r.rule === 'waste.biocide') &&
+            !BAGGED.includes(w.stream)
+          ) &&
           w.because.some((r) => r.rule === 'waste.fromCoats' || r.rule === 'waste.fromPieces'),
       )
     : [];
@@ -67,7 +73,11 @@ const poisonFlies = (run: Run): string[] => {
       if (zone && !zone.hazards.some((h) => h.kind === (fouled ? 'antifoul' : 'poison')))
         out.push('nobody says that there is poison in it');
       if (zone && zone.protection.respirator.value === null) out.push('it is worked without a mask');
-      if (plan.asbestos.coat.value === 'notFound' && !waste.includes('biocideDebris') && mine.every((id) => DOES[id].to !== 'out'))
+      if (
+        plan.asbestos.coat.value === 'notFound' &&
+        !lines.some((w) => w.classed.because.some((r) => r.rule === 'waste.biocide')) &&
+        mine.every((id) => DOES[id].to !== 'out')
+      )
         out.push('its debris is bagged like any other');
       return out;
     }),

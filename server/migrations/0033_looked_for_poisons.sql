@@ -1,0 +1,1 @@
+ALTER TABLE "layers" ADD COLUMN "poisons_looked_for" boolean DEFAULT false NOT NULL;
