@@ -133,7 +133,7 @@ function underUs(asked: WasteAsked): Answer<Classed> {
   byChemistry(asked, out);
   if (poison) {
     out.untested = true;
-    out.because.push(why('waste.biocide', 'mem-antifoul', {}, 'care'));
+    out.because.push(why('waste.biocide', 'mem-poison', {}, 'care'));
   }
   if (out.because.length === 0) out.because.push(why(stream === 'oilyRags' ? 'waste.heatsItself' : 'waste.nothingInIt', 'trade-waste'));
   return answer({ class: out.codes.length > 0 ? 'hazardous' : out.untested ? 'test' : 'ordinary', codes: out.codes }, ...out.because);
@@ -146,7 +146,7 @@ const hazardous = (code: WasteCode, ...because: readonly [Reason, ...Reason[]]):
 function underUk(asked: WasteAsked): Answer<Classed> {
   const own = ownUk(asked);
   if (!holdsPoison(asked)) return own;
-  const poison = why('waste.biocide', 'mem-antifoul', {}, 'care');
+  const poison = why('waste.biocide', 'mem-poison', {}, 'care');
   return own.value.class === 'hazardous' ? answer(own.value, ...own.because, poison) : hazardous('08 01 17*', poison);
 }
 
