@@ -389,10 +389,13 @@ function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
   return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
 }
 
-/** What poisons beside lead in the coats that these methods go through, the worst first. */
-export function poisonsReached(methods: readonly Method[], lead: LeadPicture): CoatPoison[] {
+/**
+ * What poisons beside lead in the coats that these methods go through, the worst first.
+ * @param cutting a repair cuts, rakes or takes out: that goes through all of them
+ */
+export function poisonsReached(methods: readonly Method[], lead: LeadPicture, cutting: boolean): CoatPoison[] {
   const d = leadDepths(lead);
-  const deepest = Math.max(0, ...methods.map((m) => (m.removesPiece ? d.coats : coatsReached(m.bite, d))));
+  const deepest = Math.max(0, ...methods.map((m) => (m.removesPiece || cutting ? d.coats : coatsReached(m.bite, d))));
   return poisonsOf(lead.coats.slice(0, deepest).map((c) => c.coat));
 }
 

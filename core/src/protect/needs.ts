@@ -235,7 +235,9 @@ export function needsOf(
     (methods.some((m) => m.takes.includes('putty')) || repairs.some((r) => TAKES_PUTTY.includes(r.repair.value))) &&
     (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
   const lead = methods.some((m) => m.disturbs) && (putty || isPresent(overall.value));
-  const low = lead ? [] : methods.filter((m) => stirs(m) && lowInReach(m, leadDepths(picture))).map((m) => m.id);
+  const cutting = repairs.some((r) => cuts(r.repair.value));
+  const depths = leadDepths(picture);
+  const low = lead ? [] : methods.filter((m) => stirs(m) && (cutting ? depths.low.all : lowInReach(m, depths))).map((m) => m.id);
   // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.
   const guarded = methods.length > 0 && isPresent(ctx.asbestos.overall.value);
   const any = (f: (m: Method) => boolean) => methods.some(f);
@@ -243,7 +245,7 @@ export function needsOf(
   const hot = any((m) => m.heatC !== null && m.heatC > 150);
   const dusty = any((m) => m.dust === 'high' || m.powered || m.handDry || m.blast !== 'no');
   const lines = coating.lines;
-  const poisons = poisonsReached(methods, picture);
+  const poisons = poisonsReached(methods, picture, cutting);
   const solventCoats = lines.filter((l) => evaporates(ctx.settings, l.product) && l.areaM2 > 0 && l.coats > 0).map((l) => l.product);
   const mists = lines
     .filter((l) => LAYING[l.way].sprays && l.areaM2 > 0 && l.coats > 0)
@@ -256,7 +258,7 @@ export function needsOf(
     // Copper and tin of an old antifouling.
     poison: poisons.length > 0,
     antifoul: methods.length > 0 && liveLayers(s).some((l) => l.binder === 'antifouling'),
-    silica: holdsSilica(s) && (dusty || repairs.some((r) => cuts(r.repair.value))),
+    silica: holdsSilica(s) && (dusty || cutting),
     dust: dusty,
     vapour: any((m) => m.vapour) || solventCoats.length > 0 || wipesWithAlcohol(coating),
     mist: mists.length > 0,

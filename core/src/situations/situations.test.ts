@@ -663,6 +663,25 @@ const POISON: readonly Situation[] = [
     );
     return t.verdict('overcoat') !== 'blocked' && !t.gates.includes('poison-ready');
   }),
+  sit('only its top coat is scuffed, and rust is cut out of it: the chromate below is reached', () => {
+    const t = (defects: Surface['defects']) =>
+      told(
+        aSurface({
+          element: 'railing',
+          material: 'mildSteel',
+          layers: [0, 1].map((n) => aLayer(n, { yearApplied: 1996, poisons: n === 1 ? ['chromate'] : [] })),
+          yearMade: 1996,
+          readings: LEADFREE,
+          parts: [aPart('flat', 'overcoat')],
+          defects,
+        }),
+        { space: OUTSIDE },
+      );
+    const cut = t([aDefect('rustJacking')]);
+    return (
+      !t([]).gates.includes('poison-ready') && cut.gates.includes('poison-ready') && cut.waste.some((w) => w.stream === 'biocideDebris')
+    );
+  }),
   sit('soft grit: nut allergy is asked, and its dust is said to burn', () => {
     const t = told(aSurface({ element: 'siding', readings: LEADFREE, parts: [aPart('flat', 'sweepBlast')] }), { space: OUTSIDE });
     return (

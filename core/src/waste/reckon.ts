@@ -6,6 +6,7 @@ import { baseOf } from '../coat';
 import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
 import { isLow, isPoisoned, isPresent, type LeadPicture } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
+import { cuts } from '../repair';
 import type { FirmSettings } from '../rulebook';
 import { agentsOf, chemistryOf } from '../shelf/own';
 import type { SurfacePlan } from '../surface/plan';
@@ -170,7 +171,13 @@ function filmOf(s: Surface): Range {
 }
 
 function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out: Streams): void {
-  const poison = isPoisoned(s) || poisonsReached(methodsOf(plan.choice), plan.lead).length > 0;
+  const poison =
+    isPoisoned(s) ||
+    poisonsReached(
+      methodsOf(plan.choice),
+      plan.lead,
+      plan.repairs.some((r) => cuts(r.repair.value)),
+    ).length > 0;
   const held: Held = { ...heldBy(plan.lead), goods: !isOfHouse(s.element), poison };
   // What may leach is kept apart from the plain rubbish, also where no rule for lead paint binds.
   const guarded = byLaw(plan.protection) || held.lowMgKg >= MAY_LEACH_MG_KG;
