@@ -20,7 +20,7 @@ export const MUTANTS = [
     "{ what: 'profileUm', atLeast: PROFILE_LEAST }",
   ],
   ['a stain comes through', 'coat/primer.ts', 'if (stain !== null) {', 'if (false) {'],
-  ['what was declined is painted', 'coat/primer.ts', 's.declinedOn !== null || (worked', '(worked'],
+  ['what was declined is painted', 'coat/primer.ts', 's.declinedOn !== null || stopped', 'stopped'],
   [
     'growth is sealed under lime',
     'coat/primer.ts',
@@ -421,6 +421,8 @@ export const MUTANTS = [
   ],
   ['sludge of a poisonous coat is any sludge', 'waste/reckon.ts', 'sum.poison ||= poison;', ''],
   ['an owner with a child scrapes lead', 'choose/rules.ts', "rule('lead.ownHomeChild', 'block'", "rule('lead.ownHomeChild', 'care'"],
+  ['poison is as free to touch as any paint', 'probe/touch.ts', 'if (poison.length > 0) return', 'if (poison.length > 9) return'],
+  ['what no method may take is coated', 'coat/primer.ts', 's.declinedOn !== null || stopped || ', 's.declinedOn !== null || '],
   ['poison flies dry', 'choose/rules.ts', "rule('poison.dry', 'block'", "rule('poison.dry', 'note'"],
   ['a gas pipe is not tested after', 'work/steps.ts', "...serviceStep(input, 'after'), ", ''],
   ['low lead makes no dust', 'protect/needs.ts', 'const low = lead ? []', 'const low = lead || methods.length > 0 ? []'],

@@ -152,7 +152,7 @@ export const RULES: readonly Rule[] = [
     is('minorWork', 'within'),
   ]),
   rule('lead.ownHome', 'care', 'law', 'cfr40-745.82', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('paid', false), is('dwelling', true), is('rulebook', 'us')]),
-  rule('lead.ownHomeChild', 'block', 'hazard', 'trade-aim', (m) => m.disturbs, [is('leadInReach', ...PRESENT), is('paid', false), is('atHome', true), is('childOrPregnancy', 'yes', 'unknown')]),
+  rule('lead.ownHomeChild', 'block', 'hazard', 'trade-aim', (m) => m.disturbs, [is('leadInReach', ...PRESENT), is('ownHomeWithChild', true)]),
   rule('lead.workshop', 'care', 'law', 'cfr29-1910.1025', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('goods', 'furniture', 'childs'), is('rulebook', 'us')]),
   rule('lead.workshopUk', 'care', 'law', 'clw2002', (m) => m.disturbs, [is('leadAnywhere', ...PRESENT), is('goods', 'furniture', 'childs'), is('rulebook', 'uk')]),
   // A cot and a toy are never given back with lead on them, whatever lies over it.

@@ -29,6 +29,7 @@ import {
   type HazardState,
   type LeadDepths,
   type LeadPicture,
+  coatsOpened,
   poisonsOf,
   type CoatPoison,
 } from '../probe';
@@ -102,8 +103,7 @@ export interface SurfaceSheet {
   readonly isFace: boolean;
   readonly minorWork: boolean | null;
   readonly dwelling: boolean;
-  /** It is worked where people live, whatever it is. */
-  readonly atHome: boolean;
+  readonly ownHomeWithChild: boolean;
   /** Public money is in the work. */
   readonly assisted: boolean;
   /** Work for pay: the rule for renovators binds it. */
@@ -209,8 +209,7 @@ export interface Sheet {
   readonly causticAllowed: boolean;
   readonly ownsHepa: boolean;
   readonly dwelling: boolean;
-  /** It is worked where people live, whatever it is. */
-  readonly atHome: boolean;
+  readonly ownHomeWithChild: boolean;
   readonly goods: SurfaceSheet['goods'];
   /** Of the coats in reach, the worst of what poisons beside lead; "none": there is none. */
   readonly poison: CoatPoison | 'none';
@@ -355,7 +354,7 @@ export function surfaceSheet(s: Surface, ctx: SurfaceContext, lead: LeadPicture,
     minorWork: ctx.space.minorWork,
     // What is carried to a workshop is no part of the house: the rule for renovators is not about it.
     dwelling: ctx.site.dwelling && goodsOf(s.element) === null,
-    atHome: ctx.site.dwelling,
+    ownHomeWithChild: ctx.site.ownHomeWithChild,
     assisted: ctx.site.assisted,
     paid: ctx.site.paid,
     entitled: ctx.site.entitled,
@@ -395,7 +394,7 @@ function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
  */
 export function poisonsReached(methods: readonly Method[], lead: LeadPicture, cutting: boolean): CoatPoison[] {
   const d = leadDepths(lead);
-  const deepest = Math.max(0, ...methods.map((m) => (m.removesPiece || cutting ? d.coats : coatsReached(m.bite, d))));
+  const deepest = Math.max(0, ...methods.map((m) => (m.removesPiece || cutting ? d.coats : coatsOpened(m.bite, d))));
   return poisonsOf(lead.coats.slice(0, deepest).map((c) => c.coat));
 }
 
@@ -404,7 +403,7 @@ function poisonsByDepth(lead: LeadPicture): SurfaceSheet['poisons'] {
   const coats = lead.coats.map((c) => c.coat);
   if (coats.every((c) => c.poisons.length === 0)) return NO_POISONS;
   const d = leadDepths(lead);
-  const within = (bite: Bite) => poisonsOf(coats.slice(0, coatsReached(bite, d)));
+  const within = (bite: Bite) => poisonsOf(coats.slice(0, coatsOpened(bite, d)));
   return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
 }
 
@@ -504,7 +503,7 @@ export function sheetFor(s: SurfaceSheet, method: Method, { kind: part, grits, t
     causticAllowed: settings.allowCausticOnTimber,
     ownsHepa: ownsShroud(settings),
     dwelling: s.dwelling,
-    atHome: s.atHome,
+    ownHomeWithChild: s.ownHomeWithChild,
     goods: s.goods,
     poison: (method.removesPiece ? s.poisons.bare : method.bite === 'none' ? [] : s.poisons[method.bite])[0] ?? 'none',
     antifouling: s.binders.bare.includes('antifouling'),

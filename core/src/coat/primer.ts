@@ -344,11 +344,12 @@ export function coat(s: Surface, ctx: SurfaceContext, area: TakeOff, choice: Cho
       ? why('topcoat.byPerson', 'job-record', { topcoat: topcoatId })
       : why('topcoat.default', 'trade-prime', { topcoat: topcoatId, material: s.material }),
   );
-  // What the client declined, what is left alone or hidden behind a board is not coated; bare material that somebody wants painted
-  // has nothing to be left alone.
+  // What the client declined, what no method may take as far as it has to go, what is left alone or hidden behind a board is not coated;
+  // bare material that somebody wants painted has nothing to be left alone.
   const nobodySaid = uncoated && choice.parts.every((p) => !p.chosenByPerson);
   const leftAlone = (id: MethodId) => id === 'cover' || (id === 'leave' && !nobodySaid);
-  if (s.declinedOn !== null || (worked.length > 0 && worked.every((w) => leftAlone(w.method.id))))
+  const stopped = choice.parts.some((p) => p.selected.value === null);
+  if (s.declinedOn !== null || stopped || (worked.length > 0 && worked.every((w) => leftAlone(w.method.id))))
     return { left, bareM2, topcoat, lines: [], refusedLines: [], layings: [], blasted: 0, residues, wipe: 'none', refused: [], asks: [] };
   const growth = s.conditions.includes('moldy') || (s.moldM2 ?? 0) > 0;
   const cleaned = choice.parts.every((p) => picksOf(p).some((x) => CLEANS(methodById(x.option.methodId))));

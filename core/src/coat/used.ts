@@ -73,11 +73,14 @@ export function sumSpread(books: readonly (SpreadBook | null)[]): SpreadBook {
 
 /** Half or twice is the most that is believed of a ground; beyond it something else is wrong. Common practice, no published source. */
 const BELIEVED = { least: 0.5, most: 2 } as const;
+/** So near the plan nothing was learnt: a can is read no better. Common practice, no published source. */
+const NOISE = 0.02;
 const ratioOf = ({ usedL, plannedL: planned }: Spread): number => usedL / planned;
 /** Litres on what is still to be laid, against the plan. */
 export function stretchOf(book: SpreadBook, product: string): number {
   const x = book[product];
-  return x === undefined ? 1 : Math.min(BELIEVED.most, Math.max(BELIEVED.least, ratioOf(x)));
+  if (x === undefined || Math.abs(ratioOf(x) - 1) < NOISE) return 1;
+  return Math.min(BELIEVED.most, Math.max(BELIEVED.least, ratioOf(x)));
 }
 
 /** Under 80 % of the film that is wanted it is too thin. ISO 19840. */
@@ -254,7 +257,7 @@ export function asLaid(l: CoatLine, s: Surface, blasted: number, book: SpreadBoo
     because: [
       ...l.because,
       ...own.flatMap((x) => [...earlyWords(x, l, s, settings), ...filmWords(x, s, blasted, settings, outdoors)]),
-      ...(spread === undefined || Math.abs(stretch - 1) < 0.02
+      ...(spread === undefined || stretch === 1
         ? []
         : [
             why(stretch === ratioOf(spread) ? 'coat.spreadUsed' : 'coat.spreadOff', 'job-record', {

@@ -28,6 +28,7 @@ export const siteView = (job: Job, settings: FirmSettings, thisYear: number): Si
   paid: isPaid(job),
   assisted: job.publicFunding === 'yes',
   childOrPregnancy: occupants(job),
+  ownHomeWithChild: job.dwelling && !isPaid(job) && occupants(job) !== 'no',
   childLivesHere: job.dwelling && job.childUnder6 === 'yes',
   power: job.power,
   water: job.water,

@@ -18,6 +18,10 @@ export interface LeadDepths {
   readonly covered: boolean;
 }
 
+/** How many coats from the top a bite cuts into: what is in them is in its dust. */
+export const coatsOpened = (bite: 'none' | 'skin' | 'loose' | 'bare', d: LeadDepths): number =>
+  ({ none: 0, skin: Math.min(1, d.coats), loose: Math.min(d.coats, d.looseCoats + 1), bare: d.coats })[bite];
+
 /** Whether a stroke goes on until it meets the material: to bare, through coats none of which is known to hold, or where no coat is known. */
 export const meetsMaterial = (to: 'none' | 'skin' | 'loose' | 'bare', d: LeadDepths): boolean =>
   to === 'bare' || (to === 'loose' && (!d.covered || d.looseCoats >= d.coats)) || (to === 'skin' && !d.covered);

@@ -1,8 +1,9 @@
 /** What may be touched today, by depth: the one answer that a crew asks for. */
 import { answer, why, type Answer } from '../reasons';
 import type { AsbestosPicture } from './asbestos';
-import { leadDepths, meetsMaterial, type LeadDepths } from './depths';
+import { coatsOpened, leadDepths, meetsMaterial, type LeadDepths } from './depths';
 import type { LeadPicture } from './lead';
+import { poisonsOf, type CoatPoison } from './poison';
 import type { Rulebook } from '../rulebook';
 import { isPresent, strictest, type HazardState } from './state';
 
@@ -24,6 +25,7 @@ const made = new Map<string, readonly TouchToday[]>();
 /**
  * A surface's answer for each depth. Anything that is not "not found" counts as present.
  * @param trained what of it trained people of the firm work, as planned: a coat that may hold asbestos, or the whole piece; null: nothing
+ * @param ownHomeWithChild an owner works in their own home, and a small child or a pregnancy there is not ruled out
  */
 export function touchToday(
   lead: LeadPicture,
@@ -31,8 +33,16 @@ export function touchToday(
   mold: HazardState,
   rulebook: Rulebook,
   trained: Trained,
+  ownHomeWithChild: boolean,
 ): readonly TouchToday[] {
   const depths = leadDepths(lead);
+  const coats = lead.coats.map((c) => c.coat);
+  const fouled = coats.some((c) => c.binder === 'antifouling');
+  const poisons = {
+    skin: poisonsTo('skin', coats, depths),
+    loose: poisonsTo('loose', coats, depths),
+    bare: poisonsTo('bare', coats, depths),
+  };
   const key = [
     rulebook.id,
     depths.skin,
@@ -49,26 +59,41 @@ export function touchToday(
     asbestos.trace,
     mold,
     trained,
-  ].join();
+    ownHomeWithChild,
+    poisons.skin,
+    poisons.loose,
+    poisons.bare,
+    fouled,
+  ].join(';');
   const known = made.get(key);
   if (known) return known;
   const leadAt = { skin: depths.skin, loose: depths.loose, bare: depths.all };
   const out = DEPTHS.map((depth): TouchToday => ({
     depth,
-    answer: touchAt(leadAt[depth], depth, asbestos, mold, rulebook, depths, trained),
+    answer: touchAt(leadAt[depth], depth, { asbestos, mold, rulebook, depths, trained, ownHomeWithChild, poisons: poisons[depth], fouled }),
   }));
   made.set(key, out);
   return out;
 }
 
+const poisonsTo = (depth: Depth, coats: readonly Parameters<typeof poisonsOf>[0][number][], d: LeadDepths): CoatPoison[] =>
+  poisonsOf(coats.slice(0, coatsOpened(depth, d)));
+
+interface There {
+  readonly asbestos: AsbestosPicture;
+  readonly mold: HazardState;
+  readonly rulebook: Rulebook;
+  readonly depths: LeadDepths;
+  readonly trained: Trained;
+  readonly ownHomeWithChild: boolean;
+  readonly poisons: readonly CoatPoison[];
+  readonly fouled: boolean;
+}
+
 function touchAt(
   lead: HazardState,
   depth: Depth,
-  asbestos: AsbestosPicture,
-  mold: HazardState,
-  rulebook: Rulebook,
-  depths: LeadDepths,
-  trained: Trained,
+  { asbestos, mold, rulebook, depths, trained, ownHomeWithChild, poisons, fouled }: There,
 ): Answer<Touch> {
   const coat = asbestos.coat.value;
   const worked =
@@ -78,11 +103,18 @@ function touchAt(
   const below = asbestos.below.value;
   if (isPresent(below) && meetsMaterial(depth, depths))
     return answer('stop', why('touch.below', rulebook.sources.asbestosWork, { state: below }, 'block', 'law'));
+  if (isPresent(lead) && ownHomeWithChild)
+    return answer('stop', why('lead.ownHomeChild', 'trade-aim', { leadInReach: lead }, 'block', 'hazard'));
   if (mold === 'found') return answer('controlled', why('touch.mold', rulebook.sources.mold, {}, 'care', 'hazard'));
   if (isPresent(below)) return answer('controlled', why('touch.aboveSuspect', 'trade-sample', { state: below }, 'care', 'hazard'));
   const putty = asbestos.putty.value;
   const beside = isPresent(putty) ? [why('touch.putty', 'trade-putty', { state: putty }, 'care', 'hazard')] : [];
-  if (isPresent(lead)) return answer('controlled', why('touch.lead', 'job-record', { state: lead }, 'care', 'law'), ...beside);
+  const poison = [
+    ...(fouled ? [why('touch.antifoul', 'mem-antifoul', {}, 'care', 'hazard')] : []),
+    ...(poisons.length > 0 ? [why('touch.poison', 'mem-poison', { poisons }, 'care', 'hazard')] : []),
+  ];
+  if (isPresent(lead)) return answer('controlled', why('touch.lead', 'job-record', { state: lead }, 'care', 'law'), ...poison, ...beside);
+  if (poison.length > 0) return answer('controlled', ...poison, ...beside);
   if (asbestos.trace) return answer('controlled', why('touch.trace', 'osha-trace', {}, 'care', 'hazard'), ...beside);
   if (beside.length > 0) return answer('controlled', ...beside);
   if (isPresent(depths.all)) return answer('above', why('touch.leadBelow', 'job-record', { state: depths.all }, 'care'));

@@ -182,30 +182,37 @@ function askedOf(
   ctx: ZoneContext,
   methods: readonly Method[],
 ): Answer<RespiratorId | null> {
-  const forLead = forLeadAndVapour(exposure, vapour, ctx);
   const also = alsoBreathed(methods, freed, ctx);
+  const rank = (id: RespiratorId) => ctx.rulebook.respirators.findIndex((r) => r.id === id);
+  const floor = Math.max(0, ...also.map((a) => rank(a.least)));
+  const forLead = forLeadAndVapour(exposure, vapour, floor, ctx);
   if (also.length === 0 || (forLead.value === null && forLead.because.some((r) => r.effect === 'block'))) return forLead;
-  const rank = (id: RespiratorId | null) => ctx.rulebook.respirators.findIndex((r) => r.id === id);
-  const most = also.reduce((a, b) => (rank(b.least) > rank(a.least) ? b : a));
   const because = also.map((a) => a.because);
-  if (forLead.value !== null && rank(forLead.value) >= rank(most.least))
-    return { value: forLead.value, because: [...forLead.because, ...because] };
-  return { value: most.least, because: [...because, ...(forLead.value === null ? [] : forLead.because)] };
+  return forLead.value === null
+    ? { value: ctx.rulebook.respirators[floor]!.id, because }
+    : { value: forLead.value, because: [...forLead.because, ...because] };
 }
 
-function forLeadAndVapour({ upperUgM3: upper, own, settled }: Exposure, vapour: boolean, ctx: ZoneContext): Answer<RespiratorId | null> {
+/** @param floor the least that something else asks for, by its place among the masks: what is said is said of the mask that is worn */
+function forLeadAndVapour(
+  { upperUgM3: upper, own, settled }: Exposure,
+  vapour: boolean,
+  floor: number,
+  ctx: ZoneContext,
+): Answer<RespiratorId | null> {
   const { rulebook } = ctx;
+  const masks = rulebook.respirators.slice(floor);
   const limit = leadLimit(ctx.airLimits, ctx.shiftH);
   const limitSource = LIMIT_SOURCES[ctx.airLimits];
   const under = upper !== null && upper > 0 && upper <= limit;
   if ((upper === 0 || (under && settled)) && vapour) {
-    const mask = rulebook.respirators.find((r) => r.vapour)!;
+    const mask = masks.find((r) => r.vapour)!;
     return answer(mask.id, why('ppe.vapourOnly', rulebook.respiratorSource, { respirator: mask.id }));
   }
   if (upper === 0) return answer(null, why('ppe.noRespirator', rulebook.respiratorSource));
   const held = measure(limit, 'ug/m3');
   if (under && settled) return answer(null, why('ppe.ownUnder', limitSource, { breathed: [measure(upper, 'ug/m3'), held] }));
-  const fits = rulebook.respirators.filter((r) => (!vapour || r.vapour) && (upper === null ? r.apf >= 1000 : r.apf * limit >= upper));
+  const fits = masks.filter((r) => (!vapour || r.vapour) && (upper === null ? r.apf >= 1000 : r.apf * limit >= upper));
   const pick = fits[0];
   if (!pick) return answer(null, why('ppe.noneCovers', rulebook.respiratorSource, {}, 'block', 'law'));
   const reason = under

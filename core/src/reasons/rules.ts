@@ -163,6 +163,8 @@ export const RULE_FACTS = {
   'touch.below': ['state'],
   'touch.aboveSuspect': ['state'],
   'touch.lead': ['state'],
+  'touch.poison': ['poisons'],
+  'touch.antifoul': [],
   'touch.leadBelow': ['state'],
   'touch.putty': ['state'],
   'touch.trace': [],

@@ -11,6 +11,7 @@ const PAIRS: readonly (readonly [uk: string, us: string])[] = [
   ['neighbour', 'neighbor'],
   ['vapour', 'vapor'],
   ['labour', 'labor'],
+  ['harbour', 'harbor'],
   ['odour', 'odor'],
   ['grey', 'gray'],
   ['fibre', 'fiber'],

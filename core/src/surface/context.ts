@@ -33,6 +33,8 @@ export interface SiteView {
   readonly assisted: boolean;
   /** A child under 6 or a pregnancy in the household; unknown counts as yes. */
   readonly childOrPregnancy: 'yes' | 'no' | 'unknown';
+  /** An owner works in their own home, where a small child or a pregnancy is not ruled out: they leave lead alone. */
+  readonly ownHomeWithChild: boolean;
   /** A child under six lives in the home meanwhile or after. */
   readonly childLivesHere: boolean;
   readonly power: YesNo;

@@ -153,6 +153,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     mold.value,
     ctx.rulebook,
     methods.some((m) => m.removesPiece && worksOn(m, states)) ? 'piece' : methods.some((m) => worksOn(m, states)) ? 'coat' : null,
+    ctx.site.ownHomeWithChild,
   );
   const stroked = methods.some((m) => m.disturbs);
   const repairs = repairsOf(s, ctx, area.totalM2, { stroked, renewed: isRenewed(choice) });
@@ -255,6 +256,8 @@ const both = (n: number): Range => ({ low: n, high: n });
 /** What the methods use up. Labour stands beside it; what is bought once is the zone's. */
 function materialsOf(choice: Choice): Range {
   const materials = { low: 0, high: 0 };
+  // One part that no method may take stops them all.
+  if (choice.parts.some((p) => p.selected.value === null)) return materials;
   for (const p of choice.parts)
     for (const { option } of picksOf(p)) {
       materials.low += option.perM2.materials.low * p.areaM2;

@@ -43,7 +43,8 @@ export function strokeOnWords(s: Surface, line: CoatLine, { settings }: SurfaceC
   return [
     ...(kinds.length > 1 ? [why('coat.recesses', 'trade-lay', { parts: kinds })] : []),
     ...(TOP_EDGE_LAST.includes(ELEMENTS[s.element].shape) ? [why('coat.topEdge', 'trade-lay')] : []),
-    ...(LAYING[line.way].sprays
+    // A face that is laid before its edge sets, on the warmest day too, needs no word of it.
+    ...(LAYING[line.way].sprays || largest <= stretchM2(line, WARM_C)
       ? []
       : [
           why('coat.wetEdge', 'mem-wet-edge', {

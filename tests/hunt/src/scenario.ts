@@ -89,7 +89,7 @@ const space = fieldsOf('space', {
   nearby: fc.array(
     fc.record({
       what: fc.constantFrom(...NEARBY),
-      outM: maybe(fc.constantFrom(0, 2, 6, 6.2)),
+      outM: maybe(fc.constantFrom(0, 2, 6, 6.2, 11, 14, 30)),
       alongM: maybe(fc.constantFrom(0, 3)),
       lengthM: maybe(fc.constantFrom(1, 4)),
     }),

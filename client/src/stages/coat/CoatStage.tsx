@@ -66,7 +66,13 @@ export function CoatStage({ facts, surface, plan }: StageProps) {
               because={coating.refused}
             />
           ) : coating.lines.length === 0 ? (
-            <Empty says="Nothing is coated: the surface is left as it is." />
+            <Empty
+              says={
+                plan.choice.parts.some((p) => p.selected.value === null)
+                  ? 'Nothing is coated before each part has a method that is allowed.'
+                  : 'Nothing is coated: the surface is left as it is.'
+              }
+            />
           ) : null}
           {coating.lines.map((l) => (
             <AnswerRow

@@ -174,6 +174,8 @@ export const PROBE = {
   'touch.trained': { says: 'Asbestos is not ruled out ({state}): trained people only, set up as listed.' },
   'touch.below': { says: 'This goes into the material below, and asbestos is {state} there: nobody does until it is sampled.' },
   'touch.aboveSuspect': { says: 'Asbestos is {state} in the material below: stay in a coat that holds, and stop where the material shows.' },
+  'touch.poison': { says: 'Poison in the coat at this depth, {poisons}. Set up, keep it wet, wear what is listed.' },
+  'touch.antifoul': { says: 'Old antifouling: poison in every chip. Set up, keep it wet, wear what is listed.' },
   'touch.lead': { says: 'Lead at this depth: {state}. Set up, keep it wet, wear what is listed.' },
   'touch.leadBelow': { says: 'No lead in this coat; below it lead is {state}. Stop where an older coat shows. Certificate, notice, area and records go by the whole stack.' },
   'touch.putty': { says: 'Asbestos in the putty beside the glass is {state}: stay off it, and stop where it shows.' },

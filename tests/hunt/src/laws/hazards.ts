@@ -262,7 +262,8 @@ export const HAZARDS_LAWS: readonly Law[] = [
     const oldest = s.coatsCounted ? coats.at(-1) : null;
     if (oldest === undefined || oldest?.poisonsLookedFor || (oldest?.poisons.length ?? 0) > 0) return false;
     const old = [oldest?.yearApplied, s.yearMade, room?.yearBuilt, run.facts.job.yearBuilt].every((y) => (y ?? 0) < 1995);
-    if (!old || !['mildSteel', 'castIron', 'galvanised', 'aluminium'].includes(s.material) || does.to !== 'bare') return false;
+    if (!old || !['mildSteel', 'castIron', 'galvanised', 'aluminium'].includes(s.material)) return false;
+    if (opens(does.to, s) < coatsOf(s).length) return false;
     return does.dryHand || does.motor || does.blast === 'open' || does.hot || does.flame ? 'into an old primer' : false;
   }),
   {

@@ -62,6 +62,10 @@ function figures({ facts, job, settings }: Run, t: Told) {
     t.tell('plan', `${n}/sheet`, p.protection.sheetLaidM2.value);
     t.tell('plan', `${n}/unpriced`, p.proof === 'unpriced');
     if (zone) t.tell('zone', `${n}/mask`, zone.protection.respirator.value);
+    // "Not priced, in no sum": not even its coats.
+    const stopped = p.area.totalM2 > 0 && p.choice.parts.some((x) => x.selected.value === null);
+    if (stopped && p.money.high - p.sharedMoney.high > 1e-6)
+      t.out.push(`${n}: no method, and ${p.money.high - p.sharedMoney.high} of its own`);
     // A state that binds and a word that frees never stand together.
     const free = ['notSuspected', 'noneFound', 'trace', 'below'].includes(p.lead.standing.word);
     if (free !== (p.lead.overall.value === 'notFound')) t.out.push(`${n}: lead is ${p.lead.overall.value} and ${p.lead.standing.word}`);
@@ -226,6 +230,22 @@ function touched({ facts, job, settings }: Run, digest: ReturnType<typeof digest
       (st) => !st.shared && st.at !== undefined && 'stroke' in st.at && DOES[st.at.stroke].to !== 'nothing',
     );
     if (strokes.length > 0) t.out.push(`${id}: nobody may touch it today, and the plan works it: ${strokes.map((st) => st.id).join(', ')}`);
+  }
+  // What may be touched as any paint, as deep as any stroke goes, has no poison named on it. A repair goes deeper than the strokes.
+  for (const p of job.surfaces) {
+    const named = (job.zones.find((z) => z.zoneId === p.zoneId)?.hazards ?? []).filter((h) => h.surfaceIds.includes(p.surfaceId));
+    const to = p.choice.parts
+      .filter((x) => x.areaM2 > 0)
+      .flatMap((x) => [x.selected.value, ...x.also.map((a) => a.value)].map((id) => (id === null ? 'nothing' : DOES[id].to)));
+    const deepest = (['bare', 'loose', 'skin'] as const).find((d) => to.includes(d));
+    const touch = p.touch.find((x) => x.depth === deepest)?.answer.value;
+    if (
+      touch === 'free' &&
+      !to.includes('out') &&
+      p.repairs.length === 0 &&
+      named.some((h) => h.kind === 'poison' || h.kind === 'antifoul')
+    )
+      t.out.push(`${p.surfaceId}: ${deepest} is free to touch, and poison is named there`);
   }
 }
 

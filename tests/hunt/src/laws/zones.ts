@@ -221,7 +221,9 @@ function unsafeBeside(run: Run): string[] {
 const MIST_M = { us: { can: 2.1336, lowPressure: 2.1336, airless: 6.096 }, uk: { can: 2, lowPressure: 2, airless: 6 } } as const;
 /**
  * Before a side that is guarded, or from which anything runs off: what lies within 20 ft (6.1 m under UK rules), and what nobody measured; before one that is sprayed what its
- * mist reaches; a scaffold wherever anything is done.
+ * mist reaches; a scaffold wherever anything is done. Grit flies 15 m; caustic and acid run 12 m into drain, pond and bed, and so may the water
+ * of any rinse; from above the first storey what falls may drift 1.5 m farther for each. Common practice. Between what must and what may
+ * be asked the law is silent.
  */
 function liesNear(run: Run, z: ZonePlan, worked: boolean): (readonly [string, boolean])[] {
   const { facts } = run;
@@ -236,10 +238,21 @@ function liesNear(run: Run, z: ZonePlan, worked: boolean): (readonly [string, bo
       p.work.steps.some((st) => !st.shared && (st.kind === 'wash' || st.kind === 'rinse')),
   );
   const within = Math.max(z.surfaceIds.length > 0 && (z.protection.needed.value || runs) ? sealed : 0, ...mists);
-  return NEARBY.map((what) => [
-    `protect/near.${what}`,
-    worked && there.some((n) => n.what === what && (what === 'scaffold' || (within > 0 && (n.outM === null || n.outM <= within)))),
-  ]);
+  const strokes = members.flatMap(strokesOf);
+  const storeys = Math.max(
+    0,
+    ...facts.spaces.filter((x) => z.spaceIds.includes(x.id)).map((x) => Math.max(x.accessM ?? 0, x.heightM ?? 0) / 3),
+  );
+  return NEARBY.flatMap((what): (readonly [string, boolean])[] => {
+    const into = ['drain', 'pond', 'vegetables'].includes(what);
+    const burns = strokes.some((d) => d.brings?.some((b) => b === 'alkali' || b === 'acid'));
+    const grit = strokes.some((d) => d.blast === 'open');
+    const must = Math.max(within, grit ? 15 : 0, into && burns ? 12 : 0);
+    const may = within === 0 ? must : Math.max(must, within + 1.5 * storeys, into && runs ? 12 : 0);
+    const near = (m: number) =>
+      worked && there.some((n) => n.what === what && (what === 'scaffold' || (m > 0 && (n.outM === null || n.outM <= m))));
+    return near(may) && !near(must) ? [] : [[`protect/near.${what}`, near(must)]];
+  });
 }
 
 /** Given back last, once all of the zone has passed; nothing is kept closed that was never sealed. */
