@@ -272,11 +272,14 @@ function selectAnew(part: Part, options: readonly MethodOption[]): Answer<Method
         ...chosen.because.filter((r) => r.effect === 'block'),
       ]
     : [];
-  if (!best)
+  if (!best) {
+    // What speaks against the chosen one is said once.
+    const nearest = nearestBlocks(options).filter((r) => refused.every((x) => x.rule !== r.rule));
     return {
       value: null,
-      because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard'), ...mayStill(options), ...nearestBlocks(options)],
+      because: [...refused, why('choice.allBlocked', 'job-record', {}, 'block', 'hazard'), ...mayStill(options), ...nearest],
     };
+  }
   return { value: best.methodId, because: [...refused, why('choice.instead', 'trade-aim', { method: best.methodId })] };
 }
 
