@@ -663,6 +663,25 @@ const POISON: readonly Situation[] = [
     );
     return t.verdict('overcoat') !== 'blocked' && !t.gates.includes('poison-ready');
   }),
+  sit('two coats of 1996 over a chromate primer, no lead: the top is free, below it is set up first', () => {
+    const t = told(
+      aSurface({
+        element: 'railing',
+        material: 'mildSteel',
+        layers: [0, 1, 2].map((n) => aLayer(n, { yearApplied: 1996, poisons: n === 2 ? ['chromate'] : [] })),
+        yearMade: 1996,
+        readings: LEADFREE,
+        parts: [aPart('flat', 'overcoat')],
+      }),
+      { space: OUTSIDE },
+    );
+    return t.own.touch.map((x) => x.answer.value).join() === 'free,free,controlled';
+  }),
+  sit('an owner’s cot with a child at home: nobody touches it today, and what nobody may work is in no sum', () => {
+    const home = { worker: 'owner', tenure: 'ownerOccupied', publicFunding: 'no', childUnder6: 'yes' } as const;
+    const t = told(aSurface({ element: 'cot', yearMade: 1950, layers: [aLayer(0, { soundness: 'failing' })] }), { job: home });
+    return t.own.touch.every((x) => x.answer.value === 'stop') && t.own.money.high === 0 && t.own.coating.lines.length === 0;
+  }),
   sit('only its top coat is scuffed, and rust is cut out of it: the chromate below is reached', () => {
     const t = (defects: Surface['defects']) =>
       told(
