@@ -150,7 +150,7 @@ function bought({ facts, job, settings }: Run, t: Told): void {
 }
 
 /** The printed plan, read back: zones in their order, pieces in that of their rooms. */
-function printed({ facts, job }: Run, report: ReturnType<typeof jobReport>, t: Told): void {
+function printed({ facts, job, settings }: Run, report: ReturnType<typeof jobReport>, t: Told): void {
   const { units } = facts.job;
   const area = (m2: number) => formatMeasure(measure(m2, 'm2'), units);
   const text = jobMarkdown(report);
@@ -165,6 +165,28 @@ function printed({ facts, job }: Run, report: ReturnType<typeof jobReport>, t: T
       t.tell('paper', `surface/${p.surfaceId}/${what} in words`, said[i]?.[0] ?? 'nothing');
     });
   }
+  // Each zone and each piece on the paper has the mask, the bags and the price of its node, and no other.
+  const money = moneyIn(settings.pricesIn);
+  const [, zonesText = '', rest = ''] = /\n## Work zones\n([^]*?)\n## ([^]*)/.exec(text) ?? [];
+  const zones = zonesText.split(/\n### /).slice(1);
+  job.zones
+    .filter((z) => zonesText !== '' && z.surfaceIds.length > 0)
+    .forEach((z, i) => {
+      const said = zones[i] ?? '';
+      const { respirator, needed, bags } = z.protection;
+      const wanted = [
+        ...(needed.value
+          ? [`- ${bags.value} waste bags.`, `- ${respirator.value === null ? 'No respirator' : say(respirator.value)}`]
+          : []),
+        ...(z.steps.length > 0 ? [`of work, ${formatRange(z.money, money)}.`] : []),
+      ];
+      for (const w of wanted) if (!said.includes(w)) t.out.push(`zone/${z.zoneId}: the paper leaves out “${w}”`);
+    });
+  const told = rest.split(/\n### /).slice(1);
+  pieces.forEach((p, i) => {
+    const price = p.proof === 'unpriced' ? 'Not priced' : formatRange(p.money, money);
+    if (!(told[i] ?? '').includes(price)) t.out.push(`surface/${p.surfaceId}: the paper does not say ${price}`);
+  });
   const sheets = all(/^- Sheet (.*) laid, (.*) bought\.$/gm);
   const laid = job.zones.filter((z) => z.protection.sheetLaidM2.value > 0).map((z) => area(z.protection.sheetLaidM2.value));
   for (const [said] of sheets) if (!laid.includes(said!)) t.out.push(`the paper lays ${said} of sheet, and no zone does`);
