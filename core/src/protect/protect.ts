@@ -289,12 +289,12 @@ function kitFor(
     add('bootCovers', clothes);
     add('washStation', why('kit.washHands', sources.clothing));
   }
-  if (guarded || low) {
+  const toxic = antifoul || poisoned;
+  if (guarded || low || toxic) {
     if (id === 'us') add('hepaVacuum', why('kit.hepa', dressed ? sources.cleaning : 'trade-contain'));
     else if (isPresent(asbestos)) add('asbestosVacuum', why('kit.classH', 'uk-vacuum'));
     else add('leadVacuum', why(lead || low ? 'kit.classMH' : 'kit.classM', 'uk-vacuum'));
   }
-  const toxic = antifoul || poisoned;
   if (toxic && !dressed) {
     const clothes = antifoul ? why('kit.biocide', 'mem-antifoul') : why('kit.poison', 'mem-poison');
     out.push(answer('coverall', clothes, heat));

@@ -959,6 +959,7 @@ export const RULE_FACTS = {
   'gate.unmasked': [],
   'gate.fitted': [],
   'house.crewOnly': [],
+  'house.poison': [],
   'house.child': [],
   'house.childUnsaid': [],
   'house.pregnancy': [],

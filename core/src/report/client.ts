@@ -222,7 +222,11 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
       p.sheetLaidM2.value > 0
         ? `${formatMeasure(measure(p.sheetLaidM2.value, 'm2'), units)} of sheet where this is worked, ${p.openings.value === 'none' ? 'doors as usual' : 'doors and windows closed'}.`
         : '',
-      p.needed.value ? 'Nobody but the crew inside; the place is given back when it was cleaned and checked.' : '',
+      p.needed.value
+        ? 'Nobody but the crew inside; the place is given back when it was cleaned and checked.'
+        : p.kit.some((k) => k.value === 'washStation')
+          ? 'Nobody but the crew comes near until it is cleaned up.'
+          : '',
       p.sign.value.length > 0 ? 'A sign hangs at the way in for as long as the work goes on.' : '',
     ].filter((says) => says !== '' && plan.work.steps.some((st) => st.kind === 'protect')),
   };

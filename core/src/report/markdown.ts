@@ -106,27 +106,37 @@ function stepLines(steps: SurfaceReport['steps']): string[] {
   return out;
 }
 
+/** What is laid, worn and filled in a zone, whether an area has to be closed for it or not; empty: nothing is. */
+export const protectLines = ({ protection: p }: Pick<ZoneReport, 'protection'>): string[] => {
+  const worn = p.respirator.value !== null || p.equipment.length > 0;
+  return [
+    ...(p.sheetLaid.value > 0
+      ? [`Sheet ${p.sheetLaid.text} laid, ${p.sheetBought.text} bought`]
+      : p.needed.value
+        ? ['No room for a sheet: stop and ask']
+        : []),
+    ...(worn || p.needed.value ? [`${p.respirator.value ? say(p.respirator.value) : 'No respirator'}${withCartridges(p.cartridges)}`] : []),
+    ...(p.equipment.length > 0 ? [p.equipment.map((k) => say(k.value)).join(', ')] : []),
+    ...(p.bags.value > 0 ? [many(p.bags.value, 'waste bag')] : []),
+    ...(p.verticalScreen.value ? ['Upright screen'] : []),
+  ];
+};
+
 function zoneMarkdown(z: ZoneReport, money: (n: number) => string): string[] {
   const pr = z.protection;
   const out = ['', `### ${z.name}`, '', `**${z.reachesNothing ?? 'Reaches'}**`];
   for (const h of z.hazards) out.push(`- ${h.name}: ${h.surfaces.join(', ')}`);
   out.push(because(pr.needed.because));
-  if (pr.needed.value) {
+  const protects = protectLines(z);
+  if (protects.length > 0)
     out.push(
       '',
       '**Protect**',
-      pr.sheetLaid.value > 0 ? `- Sheet ${pr.sheetLaid.text} laid, ${pr.sheetBought.text} bought.` : '- No room for a sheet: stop and ask.',
-      `- Exposure ${say(pr.exposure.value)}.`,
-    );
-    out.push(
-      `- ${pr.respirator.value ? say(pr.respirator.value) : 'No respirator'}${withCartridges(pr.cartridges)}.`,
-      `- ${pr.equipment.map((k) => say(k.value)).join(', ')}.`,
+      ...protects.map((says) => `- ${says}.`),
+      ...(pr.needed.value ? [`- Exposure ${say(pr.exposure.value)}.`] : []),
       ...(pr.tasks.length > 1 ? pr.tasks.map((t) => `- ${t.name}, alone in the zone: ${t.wears}.`) : []),
-      `- ${pr.bags.value} waste bags.`,
+      ...(pr.sign.value.length > 0 ? [`- Sign: ${pr.sign.value.join(' / ')}`] : []),
     );
-    if (pr.verticalScreen.value) out.push('- Upright screen.');
-    if (pr.sign.value.length > 0) out.push(`- Sign: ${pr.sign.value.join(' / ')}`);
-  }
   if (pr.air)
     out.push(
       `- Suction: ${pr.air.flow ? pr.air.flow.text : 'the room was not measured'}, ${many(pr.air.value.machines, 'air machine')}, blowing outdoors.`,

@@ -152,7 +152,7 @@ function zoneProgramme(zone: ZonePlan, facts: JobFacts, plan: JobPlan, settings:
       {
         title: 'Hygiene',
         lines: [
-          ...(p.needed.value
+          ...(p.needed.value || p.kit.some((k) => k.value === 'washStation')
             ? ['No eating, drinking, smoking or phones inside. Suit off, then vacuumed, then hands and face washed at every way out.']
             : []),
           ...(zone.setup.washPlace ? [`Wash place: ${zone.setup.washPlace}.`] : []),

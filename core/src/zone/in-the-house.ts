@@ -10,8 +10,13 @@ export function inTheHouse(zone: ZonePlan, { job }: JobFacts): Reason[] {
   const guarded = zone.protection.needed.value;
   const breathes = zone.hazards.some((h) => ['vapour', 'mold', 'dust', 'mist'].includes(h.kind));
   const out: Reason[] = [];
-  if (guarded) {
-    out.push(why('house.crewOnly', byLaw(zone.protection) ? bookOf(job).sources.cleaning : 'trade-house'));
+  const toxic = zone.hazards.some((h) => h.kind === 'poison' || h.kind === 'antifoul');
+  if (guarded || toxic) {
+    out.push(
+      guarded
+        ? why('house.crewOnly', byLaw(zone.protection) ? bookOf(job).sources.cleaning : 'trade-house')
+        : why('house.poison', 'mem-poison'),
+    );
     if (job.childUnder6 !== 'no') out.push(why(job.childUnder6 === 'yes' ? 'house.child' : 'house.childUnsaid', 'trade-house'));
     if (job.pregnancy !== 'no') out.push(why(job.pregnancy === 'yes' ? 'house.pregnancy' : 'house.pregnancyUnsaid', 'trade-house'));
   }

@@ -28,6 +28,7 @@ import {
   blanks,
   damageLine,
   finishLine,
+  protectLines,
   signLine,
   declinedSays,
   jobReport,
@@ -239,7 +240,8 @@ function notesOf(report: JobReport, only: string | undefined): { readonly list: 
 const zoneReasons = (z: ZoneReport): readonly ReasonReport[] => [
   ...z.orderChanged,
   ...z.protection.needed.because,
-  ...(z.protection.needed.value ? [...z.protection.exposure.because, ...z.protection.respirator.because] : []),
+  ...(z.protection.needed.value ? z.protection.exposure.because : []),
+  ...(z.protection.respirator.value === null && !z.protection.needed.value ? [] : z.protection.respirator.because),
 ];
 /** What is climbed, laid and held: said in the zone by its notes. */
 const handReasons = ({ protection: p }: ZoneReport): readonly ReasonReport[] => [
@@ -390,6 +392,7 @@ function StepLines({ steps, signs = false }: { readonly steps: SurfaceReport['st
 /** What a zone does and wears once for all its surfaces. */
 function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: number) => string }) {
   const pr = z.protection;
+  const protects = protectLines(z);
   return (
     <section>
       <h2>{`Work zone: ${z.name}`}</h2>
@@ -401,12 +404,8 @@ function ZonePaper({ z, money }: { readonly z: ZoneReport; readonly money: (n: n
       </p>
       {z.asSaid.note.trim() === '' ? null : <p>{`Note: “${z.asSaid.note.trim()}”`}</p>}
       {z.order.length > 1 ? <p>{`Worked in this order: ${z.order.join('; ')}.`}</p> : null}
-      {pr.needed.value ? (
-        <>
-          <p>{`${pr.sheetLaid.value > 0 ? `Sheet ${pr.sheetLaid.text} laid (${pr.sheetBought.text} bought)` : 'No room for a sheet: stop and ask'}; ${pr.respirator.value ? say(pr.respirator.value) : 'no respirator'}${withCartridges(pr.cartridges)}; ${pr.equipment.map((k) => say(k.value)).join(', ')}; ${pr.bags.value} waste bags${pr.verticalScreen.value ? '; upright screen' : ''}.`}</p>
-          {pr.tasks.length > 1 ? pr.tasks.map((t) => <p key={t.method}>{`${t.name}, alone in the zone: ${t.wears}.`}</p>) : null}
-        </>
-      ) : null}
+      {protects.length > 0 ? <p>{`${protects.join('; ')}.`}</p> : null}
+      {pr.tasks.length > 1 ? pr.tasks.map((t) => <p key={t.method}>{`${t.name}, alone in the zone: ${t.wears}.`}</p>) : null}
       {pr.air ? (
         <p>
           {`Suction: ${pr.air.flow ? pr.air.flow.text : 'the room was not measured'}, ${many(pr.air.value.machines, 'air machine')}, blowing outdoors.`}

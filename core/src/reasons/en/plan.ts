@@ -490,6 +490,7 @@ export const PLAN = {
   'gate.unmasked': { says: 'No tape is left, and the lines are clean' },
   'gate.fitted': { says: 'Every fitting is back and moves, and no tape is left' },
   'house.crewOnly': { says: 'Nobody but the crew goes in until it is given back. Food, toys, bedding and pets are out before the sheet is laid.' },
+  'house.poison': { says: 'Poison comes off here: nobody but the crew comes near until it is cleaned up. Food, toys and pets are away before the sheet is laid.' },
   'house.child': { says: 'The child stays away from here and from the way to it, and comes back when the check has passed.' },
   'house.childUnsaid': { says: 'Nobody said whether a small child lives here: as if one did, it stays away until the check has passed.' },
   'house.pregnancy': { says: 'Who is pregnant stays away from here and from the way to it until the check has passed.' },

@@ -173,11 +173,12 @@ function printed({ facts, job, settings }: Run, report: ReturnType<typeof jobRep
     .filter((z) => zonesText !== '' && z.surfaceIds.length > 0)
     .forEach((z, i) => {
       const said = zones[i] ?? '';
-      const { respirator, needed, bags } = z.protection;
+      const { respirator, kit, bags } = z.protection;
+      // Worn is worn, whether an area is closed for it or not.
       const wanted = [
-        ...(needed.value
-          ? [`- ${bags.value} waste bags.`, `- ${respirator.value === null ? 'No respirator' : say(respirator.value)}`]
-          : []),
+        ...(bags.value > 0 ? [`- ${bags.value} waste bag`] : []),
+        ...(respirator.value === null ? [] : [`- ${say(respirator.value)}`]),
+        ...(kit.length > 0 ? [`- ${kit.map((k) => say(k.value)).join(', ')}.`] : []),
         ...(z.steps.length > 0 ? [`of work, ${formatRange(z.money, money)}.`] : []),
       ];
       for (const w of wanted) if (!said.includes(w)) t.out.push(`zone/${z.zoneId}: the paper leaves out “${w}”`);
