@@ -444,6 +444,7 @@ export const MUTANTS = [
   ],
   ['poison flies dry', 'choose/rules.ts', "rule('poison.dry', 'block'", "rule('poison.dry', 'note'"],
   ['a gas pipe is not tested after', 'work/steps.ts', "...serviceStep(input, 'after'), ", ''],
+  ['dust of low lead is nobody’s look', 'zone/steps.ts', 'const low = z.needs.some((n) => n.low.length > 0);', 'const low = false;'],
   ['low lead makes no dust', 'protect/needs.ts', 'const low = lead ? []', 'const low = lead || methods.length > 0 ? []'],
   ['anybody seals asbestos', 'choose/rules.ts', "rule('asbestos.sealingRefer', 'block'", "rule('asbestos.sealingRefer', 'care'"],
   ['anybody takes out what holds asbestos', 'choose/rules.ts', "rule('asbestos.pieceOut', 'block'", "rule('asbestos.pieceOut', 'care'"],

@@ -682,6 +682,10 @@ const POISON: readonly Situation[] = [
     const t = told(aSurface({ element: 'cot', yearMade: 1950, layers: [aLayer(0, { soundness: 'failing' })] }), { job: home });
     return t.own.touch.every((x) => x.answer.value === 'stop') && t.own.money.high === 0 && t.own.coating.lines.length === 0;
   }),
+  sit('1,500 ppm under a shrouded sander, a small child at home: looked over, wipes offered, suits thrown out as what they hold', () => {
+    const t = told(door({ readings: [chip(1500, 'ppm')], parts: [aPart('flat', 'hepaSand')] }), { job: { childUnder6: 'yes' } });
+    return t.gates.includes('cleaned') && has(t.paper, /offer dust wipes/) && t.waste.some((w) => w.stream === 'filters');
+  }),
   sit('only its top coat is scuffed, and rust is cut out of it: the chromate below is reached', () => {
     const t = (defects: Surface['defects']) =>
       told(

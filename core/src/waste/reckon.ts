@@ -299,7 +299,7 @@ function fromZone(zone: ZonePlan, ownH: number, falls: Falls, settings: FirmSett
     const kg = protection.sheetBoughtM2 * SHEET_KG_M2;
     out.add(stream, { low: kg, high: kg }, held, why('waste.fromSheet', 'trade-waste', { area: measure(protection.sheetBoughtM2, 'm2') }));
   }
-  if (protection.needed.value || mold || poison) {
+  if (protection.needed.value || mold || poison || protection.kit.some((k) => k.value === 'coverall')) {
     const days = Math.max(1, Math.ceil((ownH + zone.handsOnH.high) / (zone.setup.shiftH ?? settings.hoursPerDay) - 1e-9));
     out.add(
       protection.fibres ? 'suspectAsbestos' : 'filters',

@@ -234,6 +234,8 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
       ],
     }),
   ];
+  // Dust of a little lead settles as any lead does.
+  const low = z.needs.some((n) => n.low.length > 0);
   const days = { low: daysFor(z.strokesH.low, z), high: daysFor(z.strokesH.high, z) };
   if (guarded && days.high > 1)
     steps.push(
@@ -260,8 +262,15 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
               beyond: measure(2, 'ft'),
             }),
           ]
-        : [],
-      gates: [...beside.after, ...measures.after, ...(guarded ? [gate('cleaned', 'cleanUp', why('gate.cleaned', cleanBy))] : [])],
+        : low
+          ? [
+              why(outside ? 'clean.outside' : rulebook.id === 'uk' ? 'clean.insideUk' : 'clean.inside', 'trade-contain', {
+                beyond: measure(2, 'ft'),
+              }),
+              ...(outside ? [] : childWipes(z, 0)),
+            ]
+          : [],
+      gates: [...beside.after, ...measures.after, ...(guarded || low ? [gate('cleaned', 'cleanUp', why('gate.cleaned', cleanBy))] : [])],
     }),
   );
   if (protection.care === 'lead')

@@ -72,6 +72,9 @@ export const EVIDENCE: readonly Law[] = [
           else if (!task.kit.some((k) => k.value === 'washStation')) out.push(`${s.name}: ${id} through low lead, and nowhere to wash`);
           if (zone !== undefined && !zone.hazards.some((h) => h.kind === 'leadLow' || h.kind === 'lead'))
             out.push(`${s.name}: ${id} through low lead, and its zone does not name it`);
+          // Its dust settles as any lead does: somebody looks before the place is used again.
+          if (zone !== undefined && zone.steps.length > 0 && !zone.steps.some((st) => st.gates.some((g) => g.id === 'cleaned')))
+            out.push(`${s.name}: ${id} through low lead, and nobody looks whether its dust is gone`);
         }
       }
       return out;
