@@ -324,12 +324,12 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
             return (
               <tr key={d.surfaceId}>
                 <td>{s.count > 1 ? `${s.count} × ${s.name}` : s.name}</td>
-                <td>{formatMeasure(measure(d.areaM2, 'm2'), units)}</td>
+                <td className="paper-figure">{formatMeasure(measure(d.areaM2, 'm2'), units)}</td>
                 <td>{say(`rung.${d.leadIs}`)}</td>
                 <td>{say(`rung.${d.asbestosIs}`)}</td>
                 <td>{ways}</td>
-                <td>{formatRange(d.handsOnH, formatWork)}</td>
-                <td>{d.unpriced ? 'not priced' : formatRange(d.money, money)}</td>
+                <td className="paper-figure">{formatRange(d.handsOnH, formatWork)}</td>
+                <td className="paper-figure">{d.unpriced ? 'not priced' : formatRange(d.money, money)}</td>
               </tr>
             );
           })}
@@ -352,8 +352,8 @@ function Summary({ facts, report, digest, money }: SummaryProps) {
               <td>{z.name}</td>
               <td>{z.hazards.map((h) => say(`reach.${h}`)).join(', ') || 'nothing'}</td>
               <td>{z.respirator ? say(z.respirator) : 'none'}</td>
-              <td>{z.sheetM2 > 0 ? formatMeasure(measure(z.sheetM2, 'm2'), units) : 'none'}</td>
-              <td>{formatRange(z.handsOnH, formatWork)}</td>
+              <td className="paper-figure">{z.sheetM2 > 0 ? formatMeasure(measure(z.sheetM2, 'm2'), units) : 'none'}</td>
+              <td className="paper-figure">{formatRange(z.handsOnH, formatWork)}</td>
               <td>{formatRange(z.money, money)}</td>
             </tr>
           ))}
