@@ -288,12 +288,7 @@ export const MUTANTS = [
   ],
   ['softened wood is no harm', 'trial/square.ts', "['scorched', 'etched', 'softened']", "['scorched', 'etched']"],
   ['solvent in a room without air', 'work/steps.ts', 'evaporates(ctx.settings, l.product) && !LAYING[l.way].sprays', 'false'],
-  [
-    'a sealed suspect is de-nibbed',
-    'work/steps.ts',
-    'isPresent(ctx.asbestos.coat.value) || !finishSpec(s).denibs ? 0 : i === 0',
-    'i === 0',
-  ],
+  ['a sealed suspect is de-nibbed', 'work/steps.ts', '!isPresent(ctx.asbestos.coat.value));', 'true);'],
   [
     'a mist over an unknown boundary',
     'coat/laying.ts',

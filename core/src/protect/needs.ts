@@ -230,12 +230,14 @@ export function needsOf(
   const works = (m: Method): boolean => m.disturbs || worksOn(m, states);
   const disturbs = (p: Choice['parts'][number]) => picksOf(p).some((x) => works(methodById(x.option.methodId)));
   const methods = methodsOf(choice).filter(works);
+  // Once its question is answered a repair is made in this zone: it is set up for what that sets free. Not knowing makes nothing less.
+  const meant = methods.length > 0 ? repairs.map((r) => r.meant) : [];
   // Old putty holds lead of its own, whatever the paint on it is.
   const putty =
-    (methods.some((m) => m.takes.includes('putty')) || repairs.some((r) => TAKES_PUTTY.includes(r.repair.value))) &&
+    (methods.some((m) => m.takes.includes('putty')) || meant.some((r) => TAKES_PUTTY.includes(r))) &&
     (ctx.builtYear === null || ctx.builtYear < rulebook.leadPresumedBefore.is.value);
   const lead = methods.some((m) => m.disturbs) && (putty || isPresent(overall.value));
-  const cutting = repairs.some((r) => cuts(r.repair.value));
+  const cutting = meant.some(cuts);
   const depths = leadDepths(picture);
   const low = lead ? [] : methods.filter((m) => stirs(m) && (cutting ? depths.low.all : lowInReach(m, depths))).map((m) => m.id);
   // No stroke goes into what may hold asbestos; the sheet and the vacuum stand ready where one could break through.

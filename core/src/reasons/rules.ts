@@ -852,6 +852,7 @@ export const RULE_FACTS = {
   'unmask.glass': [],
   'wash.before': [],
   'coat.denib': [],
+  'coat.wiped': [],
   'order.fromAbove': ['first', 'then'],
   'step.papers': [],
   'step.buy': [],

@@ -299,6 +299,8 @@ export interface Repair {
   /** Its extent was measured; else it is taken as a usual one. */
   readonly measured: boolean;
   readonly repair: Answer<RepairId>;
+  /** What is done once what is asked is answered; else the same. */
+  readonly meant: RepairId;
   /** What else may be done. */
   readonly others: readonly RepairId[];
   readonly filler: FillerId | null;
@@ -391,6 +393,7 @@ export function repairOf(x: Defect, s: Surface, ctx: SurfaceContext, totalM2: nu
     repair: measured(x)
       ? repair
       : { value: repair.value, because: [...repair.because, why('repair.unmeasured', 'job-record', {}, 'care')] },
+    meant,
     others: repairsFor(x.kind, s).filter((r) => r !== repair.value),
     filler,
     layers,

@@ -176,7 +176,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
     poisonsReached(
       methodsOf(plan.choice),
       plan.lead,
-      plan.repairs.some((r) => cuts(r.repair.value)),
+      plan.repairs.some((r) => cuts(r.meant)),
     ).length > 0;
   const held: Held = { ...heldBy(plan.lead), goods: !isOfHouse(s.element), poison };
   // What may leach is kept apart from the plain rubbish, also where no rule for lead paint binds.

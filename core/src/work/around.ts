@@ -296,10 +296,14 @@ export const denib = (
   product: string,
   areaM2: number,
   passes: number,
+  rubs: boolean,
 ): { readonly handsOnH: Range; readonly because: readonly Reason[] } =>
   passes <= 0 || NOT_RUBBED.includes(product)
     ? { handsOnH: hours(0, 0), because: [] }
-    : { handsOnH: by(ALLOW.denibPerM2, areaM2 * passes), because: [why('coat.denib', 'trade-sand')] };
+    : {
+        handsOnH: by(ALLOW.denibPerM2, areaM2 * passes),
+        because: [rubs ? why('coat.denib', 'trade-sand') : why('coat.wiped', 'trade-sample')],
+      };
 
 /** Before the first coat. */
 export function maskForCoats(a: Around): StepSpec[] {

@@ -572,8 +572,8 @@ function plannedSteps(input: Inputs): StepSpec[] {
     const last = i === coating.lines.length - 1;
     const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
     const between = Math.max(l.coats - 1, 0);
-    // Nothing is rubbed where the sealer over what may hold asbestos would be rubbed through.
-    const rub = denib(l.product, l.areaM2, isPresent(ctx.asbestos.coat.value) || !finishSpec(s).denibs ? 0 : i === 0 ? between : l.coats);
+    // Nothing is rubbed where the sealer over what may hold asbestos would be rubbed through: it is wiped, and takes as long.
+    const rub = denib(l.product, l.areaM2, !finishSpec(s).denibs ? 0 : i === 0 ? between : l.coats, !isPresent(ctx.asbestos.coat.value));
     // What is closed for one mist stays closed for the next, and is looked over again.
     const before = coating.lines[i - 1];
     steps.push(...mistSteps(input, l, before !== undefined && LAYING[before.way].sprays));

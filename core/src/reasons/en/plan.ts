@@ -382,6 +382,7 @@ export const PLAN = {
   'unmask.when': { says: 'Before the last coat is hard, pulled back on itself; along a blade where it has set.' },
   'unmask.glass': { says: 'Then the glass: blade flat, from the paint inwards, and wipe it.' },
   'wash.before': { says: 'Degrease before you scuff: a pad rubs grease in, and the next coat creeps away from it.' },
+  'coat.wiped': { says: 'Between coats: wiped with a damp cloth, and nothing rubbed: asbestos is not ruled out below. A lump stays.' },
   'coat.denib': { says: 'Between coats: de-nib with the finest pad, dust off, wipe. Through an edge: spot-prime it.' },
   'order.fromAbove': { says: 'From above down: {first} is worked before {then}, for it drips and sheds on what is below. The entered order was put right.' },
   'step.papers': { says: 'Papers and notices, before anybody starts' },
