@@ -15,7 +15,7 @@ import { clientPage, jobMarkdown, jobReport, programme } from '../../../../core/
 import { shoppingOf } from '../../../../core/src/shelf';
 import { GOODS } from '../../../../core/src/catalogue';
 import { isGood } from '../../../../core/src/facts';
-import { cap, convert, formatMeasure, formatRange, measure, moneyIn, UNITS, type Unit } from '../../../../core/src/units/units';
+import { cap, convert, formatMeasure, formatRange, many, measure, moneyIn, UNITS, type Unit } from '../../../../core/src/units/units';
 import type { Run } from '../run';
 import { THIS_YEAR } from '../scenario';
 import { DOES } from '../oracle/methods';
@@ -176,7 +176,7 @@ function printed({ facts, job, settings }: Run, report: ReturnType<typeof jobRep
       const { respirator, kit, bags } = z.protection;
       // Worn is worn, whether an area is closed for it or not.
       const wanted = [
-        ...(bags.value > 0 ? [`- ${bags.value} waste bag`] : []),
+        ...(bags.value > 0 ? [`- ${many(bags.value, 'waste bag')}.`] : []),
         ...(respirator.value === null ? [] : [`- ${say(respirator.value)}`]),
         ...(kit.length > 0 ? [`- ${kit.map((k) => say(k.value)).join(', ')}.`] : []),
         ...(z.steps.length > 0 ? [`of work, ${formatRange(z.money, money)}.`] : []),
