@@ -29,8 +29,7 @@ import {
   type HazardState,
   type LeadDepths,
   type LeadPicture,
-  coatsOpened,
-  poisonsOf,
+  poisonsTo,
   type CoatPoison,
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
@@ -394,17 +393,16 @@ function bindersByDepth(lead: LeadPicture): SurfaceSheet['binders'] {
  */
 export function poisonsReached(methods: readonly Method[], lead: LeadPicture, cutting: boolean): CoatPoison[] {
   const d = leadDepths(lead);
-  const deepest = Math.max(0, ...methods.map((m) => (m.removesPiece || cutting ? d.coats : coatsOpened(m.bite, d))));
-  return poisonsOf(lead.coats.slice(0, deepest).map((c) => c.coat));
+  const bites = methods.map((m) => (m.removesPiece || cutting ? 'bare' : m.bite));
+  const deepest = (['bare', 'loose', 'skin'] as const).find((b) => bites.includes(b)) ?? 'none';
+  return poisonsTo(deepest, lead, d);
 }
 
 const NO_POISONS: SurfaceSheet['poisons'] = { skin: [], loose: [], bare: [] };
 function poisonsByDepth(lead: LeadPicture): SurfaceSheet['poisons'] {
-  const coats = lead.coats.map((c) => c.coat);
-  if (coats.every((c) => c.poisons.length === 0)) return NO_POISONS;
+  if (lead.coats.every((c) => c.coat.poisons.length === 0)) return NO_POISONS;
   const d = leadDepths(lead);
-  const within = (bite: Bite) => poisonsOf(coats.slice(0, coatsOpened(bite, d)));
-  return { skin: within('skin'), loose: within('loose'), bare: within('bare') };
+  return { skin: poisonsTo('skin', lead, d), loose: poisonsTo('loose', lead, d), bare: poisonsTo('bare', lead, d) };
 }
 
 const inReach = (s: SurfaceSheet, method: Method): readonly Binder[] =>

@@ -1,5 +1,6 @@
 import { UNCOUNTED } from '../facts';
 import type { LeadPicture } from './lead';
+import { poisonsOf, type CoatPoison } from './poison';
 import { isLow } from './rung';
 
 import { strictest, type HazardState } from './state';
@@ -21,6 +22,10 @@ export interface LeadDepths {
 /** How many coats from the top a bite cuts into: what is in them is in its dust. */
 export const coatsOpened = (bite: 'none' | 'skin' | 'loose' | 'bare', d: LeadDepths): number =>
   ({ none: 0, skin: Math.min(1, d.coats), loose: Math.min(d.coats, d.looseCoats + 1), bare: d.coats })[bite];
+
+/** What poisons beside lead in the coats that a bite cuts into, the worst first. */
+export const poisonsTo = (bite: 'none' | 'skin' | 'loose' | 'bare', lead: LeadPicture, d: LeadDepths): CoatPoison[] =>
+  poisonsOf(lead.coats.slice(0, coatsOpened(bite, d)).map((c) => c.coat));
 
 /** Whether a stroke goes on until it meets the material: to bare, through coats none of which is known to hold, or where no coat is known. */
 export const meetsMaterial = (to: 'none' | 'skin' | 'loose' | 'bare', d: LeadDepths): boolean =>

@@ -15,7 +15,7 @@ export {
 } from './rung';
 export { coatSays, stackOf, type StackCoat } from './stack';
 export { leadEverFound, leadIsPresent, leadPicture, type CoatLead, type LeadPicture, type NextTest } from './lead';
-export { coatsOpened, leadDepths, meetsMaterial, type LeadDepths } from './depths';
+export { leadDepths, meetsMaterial, poisonsTo, type LeadDepths } from './depths';
 export {
   asbestosAreas,
   asbestosPicture,

@@ -1,9 +1,9 @@
 /** What may be touched today, by depth: the one answer that a crew asks for. */
 import { answer, why, type Answer } from '../reasons';
 import type { AsbestosPicture } from './asbestos';
-import { coatsOpened, leadDepths, meetsMaterial, type LeadDepths } from './depths';
+import { leadDepths, meetsMaterial, poisonsTo, type LeadDepths } from './depths';
 import type { LeadPicture } from './lead';
-import { poisonsOf, type CoatPoison } from './poison';
+import type { CoatPoison } from './poison';
 import type { Rulebook } from '../rulebook';
 import { isPresent, strictest, type HazardState } from './state';
 
@@ -36,13 +36,8 @@ export function touchToday(
   ownHomeWithChild: boolean,
 ): readonly TouchToday[] {
   const depths = leadDepths(lead);
-  const coats = lead.coats.map((c) => c.coat);
-  const fouled = coats.some((c) => c.binder === 'antifouling');
-  const poisons = {
-    skin: poisonsTo('skin', coats, depths),
-    loose: poisonsTo('loose', coats, depths),
-    bare: poisonsTo('bare', coats, depths),
-  };
+  const fouled = lead.coats.some((c) => c.coat.binder === 'antifouling');
+  const poisons = { skin: poisonsTo('skin', lead, depths), loose: poisonsTo('loose', lead, depths), bare: poisonsTo('bare', lead, depths) };
   const key = [
     rulebook.id,
     depths.skin,
@@ -75,9 +70,6 @@ export function touchToday(
   made.set(key, out);
   return out;
 }
-
-const poisonsTo = (depth: Depth, coats: readonly Parameters<typeof poisonsOf>[0][number][], d: LeadDepths): CoatPoison[] =>
-  poisonsOf(coats.slice(0, coatsOpened(depth, d)));
 
 interface There {
   readonly asbestos: AsbestosPicture;
