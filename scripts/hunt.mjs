@@ -1,5 +1,6 @@
 // npm run hunt -- [--surfaces 3000] [--seed 1] [--laws E1,E2] : random jobs and edits, looked at for a breach of a law.
 // npm run hunt -- --browser 20 [--seed 1] : random jobs brought into the app, and each of their screens read back against the core.
+// npm run hunt -- --same 2000 [--seed 1] : hashes of every output of random jobs; two builds that answer alike write the same lines.
 // npm run hunt -- --mutants [--from 12] [--only bleach] : breaks the core on purpose, one way after the other, and shows that each is noticed.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
@@ -10,7 +11,7 @@ import { argsOf } from './lib/args.mjs';
 import { bundle } from './lib/bundle.mjs';
 import { DATA, ensurePackages, ROOT, say } from './lib/run.mjs';
 
-const values = argsOf({ surfaces: '3000', seed: '1', laws: '', mutants: false, from: '1', only: '', browser: '0' });
+const values = argsOf({ surfaces: '3000', seed: '1', laws: '', mutants: false, from: '1', only: '', browser: '0', same: '0' });
 ensurePackages();
 const out = path.join(DATA, 'hunt');
 /** From here on it is for its own sake, and nothing else wants the machine. */
@@ -47,6 +48,18 @@ if (Number(values.browser) > 0) {
   const { browsed } = await import(pathToFileURL(file).href);
   const { browse } = await import('./lib/browse.mjs');
   process.exit((await browse(browsed(Number(values.browser), Number(values.seed), new Date().toISOString()))) > 0 ? 1 : 0);
+}
+
+if (Number(values.same) > 0) {
+  const bundled = path.join(out, 'same.mjs');
+  await bundle({ entryPoints: [path.join(ROOT, 'tests/hunt/src/same.ts')], outfile: bundled });
+  const asked = JSON.stringify({
+    surfaces: Number(values.same),
+    seed: Number(values.seed),
+    file: path.join(out, `same-${values.seed}.txt`),
+  });
+  const child = spawn(process.execPath, ['--enable-source-maps', bundled, asked], { stdio: 'inherit' });
+  process.exit(await new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 1))));
 }
 
 const options = { surfaces: Number(values.surfaces), seed: Number(values.seed), laws: values.laws };

@@ -62,7 +62,7 @@ export interface HuntOptions {
   readonly told?: (surfaces: number) => void;
 }
 
-const courseOf = ({ recipe: r, edits }: Scenario): Course => ({ facts: factsOf(r), settings: r.settings, edits });
+export const courseOf = ({ recipe: r, edits }: Scenario): Course => ({ facts: factsOf(r), settings: r.settings, edits });
 
 /** What a course breaks of a law at its first breach. */
 export function breaches(law: Law, course: Course): readonly string[] {
