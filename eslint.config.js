@@ -1,7 +1,11 @@
 import expo from 'eslint-config-expo/flat.js';
+import { readFileSync } from 'node:fs';
 
 /** Arrows run one way: client and server import core; core knows no screen, no server, no clock, no chance. */
 const CORE_KNOWS_NOT = ['react', 'react-native', 'express', 'pg', 'drizzle-orm', '@reduxjs/toolkit', 'expo*', 'node:*', 'fs', 'path'];
+
+/** From the ground up: an arrow goes down. */
+const FOLDERS = JSON.parse(readFileSync(new URL('core/floors.json', import.meta.url), 'utf8')).floors.flatMap((f) => f.folders);
 
 export default [
   {
@@ -48,6 +52,16 @@ export default [
       'no-restricted-syntax': [
         'error',
         { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core knows no clock: take the time.' },
+      ],
+      'import/no-restricted-paths': [
+        'error',
+        {
+          zones: FOLDERS.slice(0, -1).map((folder, i) => ({
+            target: `core/src/${folder}`,
+            from: FOLDERS.slice(i + 1).map((above) => `core/src/${above}`),
+            message: 'An arrow goes down: see core/floors.json, and move what both need to the lower floor.',
+          })),
+        },
       ],
     },
   },

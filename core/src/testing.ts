@@ -1,6 +1,6 @@
 /** Short hand for tests: a job with one room and one surface, and what follows from it. */
 import { createDeriver } from './job/derive';
-import type { SurfacePlan } from './surface/plan';
+import type { SurfacePlan } from './zone/surface-plan';
 import {
   type Defect,
   type DefectKind,

@@ -7,5 +7,5 @@ export { inTheHouse } from './zone/in-the-house';
 export { licensedNeeds } from './zone/licensed';
 export { tasksOn } from './zone/methods-in';
 export { readyOnDay } from './zone/ready';
-export { shiftsOf, type Shift, type ShiftPart } from './zone/shift';
+export { shiftsOf, type Shift, type ShiftPart } from './job/shift';
 export { zoneSigns, type Sign } from './zone/signs';

@@ -52,3 +52,7 @@ export {
   type Residue,
   type Takes,
 } from './method';
+export { baseOf, PRODUCT_IDS, recoatOf, PRIMERS_DATA, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './coatings';
+export { bySheet, CURVES, DRYING_KINDS, dryingRate, type Curve } from './drying';
+export { FILLER, FILLERS, layersFor, type Filler, type FillerId } from './fillers';
+export { LOOK_FIGURES, LOOK_GROUNDS, LOOK_TOOLS, SIGN_DATA, SIGN_PLACES, SIGN_ROLES, type Act, type SignLook, type SignPlace, type SignRole, type SignSpec } from './signs';

@@ -19,7 +19,7 @@ import type { HazardState } from '../probe';
 import { sentence } from '../words';
 import { methodById } from '../catalogue';
 import { AS_CATALOGUED } from '../rulebook';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 import { RULES } from './rules';
 
 const failing = (over: Partial<Surface> = {}) => aSurface({ layers: [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)], ...over });

@@ -1,6 +1,6 @@
 /** Per part: every method's verdict, its hours and cost, ranked for the user's aim. */
 import type { Aim, MethodId, Part, Surface } from '../facts';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { valueOf } from '../graph/graph';
 import type { LeadPicture } from '../probe';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';

@@ -3,13 +3,8 @@ import type { PartKind } from '../facts';
 import type { FirmSettings } from '../rulebook';
 import { priceOf } from '../shelf/own';
 import { fromReference, type Learned } from '../trial';
-import type { Measure } from '../units/units';
+import type { Measure, Range } from '../units/units';
 import type { Consumable, Method } from '../catalogue';
-
-export interface Range {
-  readonly low: number;
-  readonly high: number;
-}
 
 /** Effort on one square metre of one kind of part. It is linear in area, so it is reckoned once and scaled (effortOn). */
 export interface UnitEffort {

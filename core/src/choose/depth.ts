@@ -1,6 +1,6 @@
 /** How deep the work must go: from the aim, what fails, and what rubs or is chewed. */
 import { PLASTIC, type Binder, type GradeId, type Surface } from '../facts';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { isOnGoods, isPresent, rungKey, type LeadPicture } from '../probe';
 import { answer, why, type Answer } from '../reasons';
 import { measure } from '../units/units';

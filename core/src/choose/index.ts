@@ -18,7 +18,7 @@ export {
   type OptionMemo,
   type PartChoice,
 } from './choose';
-export { effortOn, moneyPerM2, heightFactor, midpoint, unitEffort, type Effort, type Range, type UnitEffort } from './cost';
+export { effortOn, moneyPerM2, heightFactor, midpoint, unitEffort, type Effort, type UnitEffort } from './cost';
 export { judge, type MethodVerdict, type Verdict } from './verdict';
 export type { Sequence, Stroke } from './sequence';
 export { asbestosStates, sealsOver, worksOn } from './on-asbestos';

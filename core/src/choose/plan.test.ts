@@ -19,7 +19,7 @@ import {
   type Surface,
 } from '../facts';
 import { AS_CATALOGUED, DEFAULT_SETTINGS } from '../rulebook';
-import { triage, triageOf } from '../repair/triage';
+import { triage, triageOf } from '../trial/triage';
 
 const clear = aReading({ spot: 'unchanged', reachedLayerIds: COATS, toSubstrate: true });
 const part = (kind: PartKind, sharePct: number, methodId: MethodId | null, alsoIds: MethodId[] = []): Part =>

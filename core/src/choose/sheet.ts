@@ -14,7 +14,7 @@ import {
   type Surface,
   type YesNo,
 } from '../facts';
-import { isHistoric, type SiteView, type SurfaceContext } from '../surface/context';
+import { isHistoric, type SiteView, type SurfaceContext } from '../views';
 import {
   holdsSilica,
   isAsbestosPiece,
@@ -36,7 +36,7 @@ import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../ruleboo
 import { chemistryOf } from '../shelf/own';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
-import { soakedIn } from '../repair/triage';
+import { soakedIn } from '../trial/triage';
 import { sealsOver } from './on-asbestos';
 import { endsClear, trialOn, type TrialBook } from '../trial';
 import { RUST_FACE } from './depth';

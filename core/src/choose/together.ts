@@ -2,7 +2,8 @@
 import type { MethodId } from '../facts';
 import { methodById } from '../catalogue';
 import type { Reason } from '../reasons';
-import { effortOn, type Range } from './cost';
+import { effortOn } from './cost';
+import type { Range } from '../units/units';
 import type { MethodOption, PartChoice } from './choose';
 import type { Verdict } from './verdict';
 

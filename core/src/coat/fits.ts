@@ -2,7 +2,7 @@
  * Whether a coat fits what it lies on: the material, the film that stays, its place, the age of plaster, service heat.
  * What does not fit is refused with its reason; where nothing certain is known, a question stands. Common practice where no source is named.
  */
-import { soakedIn } from '../repair/triage';
+import { soakedIn } from '../trial/triage';
 import { FERROUS } from '../catalogue/method';
 import { CLEAR_FILMS } from '../choose';
 import {
@@ -18,13 +18,13 @@ import {
   type Surface,
   type TopcoatId,
 } from '../facts';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { lastFaceC, readsWet } from '../probe';
 import { fromTable, type FactsOf, type Reason, type RuleId, type SourceId } from '../reasons';
 import { measure } from '../units/units';
 import { ownOf } from '../shelf/own';
 import { isHeater } from '../walk';
-import { TOPCOATS_DATA } from './products';
+import { TOPCOATS_DATA } from '../catalogue/coatings';
 
 /** Hard, closed films on which waterborne paint takes no hold by itself. */
 const CLOSED_FILMS: readonly Binder[] = ['oil', 'alkyd', 'shellac', 'lacquer', 'polyurethane', 'epoxy', 'factory'];

@@ -4,17 +4,18 @@
  * Losses: estimating practice, 5 to 10 % with brush and roller, 15 to 30 % sprayed; the upper end is bought. Reach and clean-up: common
  * practice, no published source.
  */
-import { HIGH_M, type Range } from '../choose';
+import { HIGH_M } from '../choose';
+import type { Range } from '../units/units';
 import { LAYINGS, MASONRY, PLASTER, TIMBER, type CoatUse, type ElementId, type LayingId, type Surface, type TopcoatId } from '../facts';
 import { isPresent } from '../probe';
 import { answer, why, type Answer, type Reason } from '../reasons';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { coatingOf, evaporates } from '../shelf/own';
 import { wetFilmUm } from './film';
-import { baseOf, type CoatId, type PrimerId } from './products';
+import { baseOf, type CoatId, type PrimerId } from '../catalogue/coatings';
 
 /** How the coat looks. Common practice. */
 export const LAID_LOOKS = ['brushMarks', 'stipple', 'thinRubbed', 'level'] as const;

@@ -9,14 +9,13 @@ import {
   SOAKING_TOPCOATS,
   TIMBER,
   type Binder,
-  type LayingId,
   type MethodId,
   type Product,
   type Surface,
   type TopcoatId,
 } from '../facts';
-import type { SurfaceContext } from '../surface/context';
-import { methodById, type Method, type Residue } from '../catalogue';
+import type { SurfaceContext } from '../views';
+import { methodById, type Method } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { isRenewed, methodsOf, picksOf, type Choice } from '../choose';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';
@@ -28,60 +27,14 @@ import { endsClear } from '../trial';
 import { againstTopcoat, isHot, MOLD_SEALS, needsBond, stainOf, usualTopcoat } from './fits';
 import { litresFor } from './film';
 import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
-import { bareByPieces, extentOf, finishOf, finishSpec } from '../repair';
-import { SHEET_C } from './drying';
+import { extentOf, finishOf, finishSpec } from '../repair';
+import { bareByPieces } from '../trial';
+import { SHEET_C } from '../catalogue/drying';
 import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/own';
 import { asLaid, guaranteed } from './used';
+import type { CoatingPlan, CoatLine, CoatWhere } from './plan';
 import { blastedShare, takesOf, takesWords, timesOn } from './takes';
-import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './products';
-
-/** spots: knots and stains. bare: where the old coat is gone. all: the whole face. */
-export type CoatWhere = 'spots' | 'bare' | 'all';
-
-export interface CoatLine {
-  readonly use: 'knots' | 'primer' | 'topcoat';
-  readonly product: CoatId;
-  /** The firm's own product that is laid; null: a generic one. */
-  readonly own: Product | null;
-  readonly areaM2: number;
-  readonly coats: number;
-  /** What is lost in laying it included. */
-  readonly litres: number;
-  /** Of it, what was recorded as laid. */
-  readonly laidL: number;
-  /** What one more coat takes, L/m2: by the plan, and by how far the product goes on this job, whatever a record says of one day. */
-  readonly eachLM2: number;
-  /** Of it, what drinks so much that it is laid once more there, m2. */
-  readonly againM2: number;
-  /** In which way it is laid. */
-  readonly way: LayingId;
-  readonly where: CoatWhere;
-  readonly recoatH: Coating['recoatH'];
-  readonly because: Answer<unknown>['because'];
-}
-
-export interface CoatingPlan {
-  /** How the surface stands after removal. */
-  readonly left: Answer<'bare' | 'partly' | 'coated'>;
-  readonly bareM2: number;
-  /** Null: it is left uncoated, and the reason says why. */
-  readonly topcoat: Answer<TopcoatId | null>;
-  /** Why the topcoat does not fit here; empty: it does. Then nothing is laid until another is chosen. */
-  readonly refused: readonly Reason[];
-  /** What nobody knows for certain, as questions beside the topcoat. */
-  readonly asks: readonly Reason[];
-  readonly lines: readonly CoatLine[];
-  /** What a refused way of laying would have taken: nothing is laid, and asking makes nothing cheaper. */
-  readonly refusedLines: readonly CoatLine[];
-  /** In which way primers and topcoat are laid, with the other ways and what speaks against each. */
-  readonly layings: readonly LayingOf[];
-  /** How much of the piece has the profile of a blast, 0 to 1. */
-  readonly blasted: number;
-  /** Residues that must be proved gone before the primer. */
-  readonly residues: readonly Residue[];
-  /** The firm's school of a last wipe with alcohol; barred: alcohol would hurt this coat, or nobody tried it. */
-  readonly wipe: 'none' | 'alcohol' | 'barred';
-}
+import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from '../catalogue/coatings';
 
 /** Of a part scraped to a sound layer, about this share ends bare when nobody graded it. Common practice: spot-prime, and measure on the day. */
 const BARE_SHARE_OF_LOOSE = 0.35;

@@ -8,7 +8,7 @@ import type { FirmSettings } from '../rulebook';
 import { measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { MOLD_SEALS } from './fits';
-import type { CoatId } from './products';
+import type { CoatId } from '../catalogue/coatings';
 
 /** Laid only where the old coat is gone; all else has its spread from a closed ground, and an etch is a wash that follows the profile. */
 const ON_BARE: readonly CoatId[] = [

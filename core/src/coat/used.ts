@@ -3,25 +3,18 @@
  * it has to be. From litres and area, and from the comb.
  */
 import type { Laid, Surface } from '../facts';
+import { NO_SPREAD, type Spread, type SpreadBook } from '../views';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { coatingOf, curveBySheet, isCoat, ownOf } from '../shelf/own';
 import { standingReadings } from '../probe';
 import { measure } from '../units/units';
-import { curveOf, dryingRate, SHEET_C, SHEET_RH } from './drying';
+import { curveOf, dryingRate, SHEET_C, SHEET_RH } from '../catalogue/drying';
 import { litresFor } from './film';
 import { lossOf } from './laying';
-import type { CoatLine } from './primer';
-import type { Coating } from './products';
+import type { CoatLine } from './plan';
+import type { Coating } from '../catalogue/coatings';
 import { askedOfGround, takesOf, timesOn } from './takes';
-
-export interface Spread {
-  readonly usedL: number;
-  readonly plannedL: number;
-}
-/** By product, over the whole job. */
-export type SpreadBook = Readonly<Partial<Record<string, Spread>>>;
-export const NO_SPREAD: SpreadBook = {};
 
 /** What stands: not taken back. */
 export function liveLaid({ laid }: Pick<Surface, 'laid'>): Laid[] {

@@ -1,7 +1,7 @@
 /** Drying and the windows in which a coat may go on: rules of thumb by their own arithmetic, windows against a plain search over every hour. */
 import fc from 'fast-check';
 import { RangedError } from '../units/ranged';
-import { bySheet, CURVES, dryingRate, fitSheet } from './drying';
+import { bySheet, CURVES, dryingRate, fitSheet } from '../catalogue/drying';
 import { dewPointC } from './dew-point';
 import { barredMost, chainOf, dayLaterH, LIMIT_IDS, movedBy, together, windowsOf, type CoatSpec, type FaceHours } from './windows';
 

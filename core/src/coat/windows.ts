@@ -4,10 +4,10 @@
  */
 import { convert } from '../units/units';
 import { DEW_MARGIN_C, dewPointC } from './dew-point';
-import { curveOf, dryingRate, type Curve } from './drying';
+import { curveOf, dryingRate, type Curve } from '../catalogue/drying';
 import { LAYING, layH, MIST_WIND } from './laying';
-import type { CoatLine } from './primer';
-import { baseOf, mostRecoatOf, type PrimerId } from './products';
+import type { CoatLine } from './plan';
+import { baseOf, mostRecoatOf, type PrimerId } from '../catalogue/coatings';
 import { curveBySheet } from '../shelf/own';
 import type { TopcoatId } from '../facts';
 

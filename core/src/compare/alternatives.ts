@@ -1,9 +1,10 @@
 /** What each method would really cost on a surface: the whole plan is derived with it, not a price per square metre looked up. */
 import type { JobFacts, MethodId, PartKind, Surface } from '../facts';
 import { isHelper, makes, methodById, METHODS, type Makes } from '../catalogue';
-import { midpoint, type MethodOption, type Range, type Verdict } from '../choose';
+import { midpoint, type MethodOption, type Verdict } from '../choose';
+import type { Range } from '../units/units';
 import { createDeriver, type Deriver } from '../job/derive';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 import type { Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 

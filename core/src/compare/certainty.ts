@@ -1,13 +1,15 @@
 /** What certainty would cost: every open test and trial, with its price and by how much it closes the price of the job. */
 import { BLANK_SQUARE, type JobFacts, type MethodId, type Square, type Surface, type SuspectKind } from '../facts';
 import { methodById } from '../catalogue';
-import { midpoint, picksOf, type Range } from '../choose';
+import { midpoint, picksOf } from '../choose';
+import type { Range } from '../units/units';
 import { assessArea, assessGroups } from '../job/assess';
-import { createDeriver, type JobPlan } from '../job/derive';
+import { createDeriver } from '../job/derive';
+import { type JobPlan } from '../job/plan';
 import type { FirmSettings } from '../rulebook';
 import type { Reason } from '../reasons';
 import { lastFaceC } from '../probe';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 import { firstSquares } from '../trial/lay';
 
 /** One thing that can be found out. */

@@ -1,9 +1,9 @@
 /** What a switch of rules, of a rate or of a school made of a job: two digests of the same facts, told apart in sentences. */
 import type { JobFacts } from '../facts';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import type { JobDigest, SurfaceDigest } from '../job/digest';
 import { say } from '../reasons';
-import type { Asked } from '../work';
+import type { Asked } from '../step';
 import { formatMeasure, formatRange, formatWork, many, measure, type UnitSystem } from '../units/units';
 
 export interface Changed {

@@ -1,6 +1,7 @@
 /** The firm's own caustic mix, ready-made caustic, and infrared, on one area: product, labour, rinse and risk side by side. */
 import { makes, methodById, type Makes } from '../catalogue';
-import { effortOn, unitEffort, type Range } from '../choose';
+import { effortOn, unitEffort } from '../choose';
+import type { Range } from '../units/units';
 import type { MethodId } from '../facts';
 import type { FirmSettings } from '../rulebook';
 

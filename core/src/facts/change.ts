@@ -6,7 +6,7 @@ import { CHANGE_VERSION, FIRM_SETTINGS, isJobChange, type Change, type JobChange
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { firmProblems } from './firm-problems';
 import { asParent, eachRecord, emptyLists, isAppendOnly, specOf, type Entity, type FirmFacts, type JobFacts, type Row } from './registry';
-import { same } from './same';
+import { same } from '../graph/same';
 import { jobProblems, Touched } from './validate';
 
 type Holder = Readonly<Record<string, readonly Row[]>>;

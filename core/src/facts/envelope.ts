@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { fromZod, ok, wrong, type Outcome } from './problems';
 import { ENTITIES, isAppendOnly, specOf, type Entity, type ParentKind } from './registry';
 import { Id, Instant, name, text } from './schema';
-import { same } from './same';
+import { same } from '../graph/same';
 
 /** The form in which changes are written today. A server or page that knows a lower one is older than this. */
 export const CHANGE_VERSION = 2;

@@ -65,7 +65,6 @@ export {
   type LoggedChange,
 } from './envelope';
 export { takeIn, takeInAll, type Intake, type Refusal } from './intake';
-export { same } from './same';
 export * from './blank';
 export {
   applyChange,

@@ -13,8 +13,7 @@ import {
   type Stint,
   type Surface,
 } from './registry';
-import { LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
-import { EDITIONS } from '../rulebook/rulebook';
+import { EDITION_IDS, LAB_UNITS, MOISTURE_UNITS, SOAKS, type ReadingKind, type ReadingUnit } from './vocabulary';
 import { clock } from './clock';
 import { sameNumber } from './numbers';
 import type { Problem } from './problems';
@@ -322,7 +321,7 @@ export function jobProblems(facts: JobFacts, thisYear: number, touched?: Touched
   if (wanted(facts.job.id)) {
     const { yearBuilt, edition } = facts.job;
     out.push(...yearProblems(yearBuilt, 'job.yearBuilt', thisYear));
-    if (edition !== null && !Object.values(EDITIONS).some((all) => all.some((b) => b.editionId === edition)))
+    if (edition !== null && !(EDITION_IDS as readonly string[]).includes(edition))
       out.push({ path: 'job.edition', message: `stands on rules “${edition}”, which this Rough Sill does not know: update it` });
   }
   for (const entity of childrenOf('job')) {

@@ -1,5 +1,9 @@
 /** The closed vocabularies of what a painter records. Words for the screen live in reasons/en.ts. */
 
+/** Every edition of a rulebook on which a job may stand; what each says: rulebook/rulebook.ts. */
+export const EDITION_IDS = ['us-2021', 'us-2026', 'uk-2012'] as const;
+export type EditionId = (typeof EDITION_IDS)[number];
+
 export const MATERIALS = [
   'softwood',
   'tanninWood',

@@ -2,7 +2,7 @@
  * The one memory of the derivation. A node is a pure function of narrow views, remembered by the identity of its inputs; a view that
  * comes out equal stays the same object, so that what hangs on it is not derived again. Nobody writes a key by hand.
  */
-import { same } from '../facts/same';
+import { same } from './same';
 
 const NOTHING: readonly unknown[] = [];
 

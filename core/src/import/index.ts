@@ -17,4 +17,4 @@ export { readLogger } from './logger-csv';
 export { readClimate } from './climate';
 export { bagsCsv } from './bags-csv';
 export { registerCsv } from './register-csv';
-export { readShelf, readShelfCsv, SHELF_FORMAT, shelfCsv, shelfDrafts, ShelfFile, writeShelf, type ShelfDraft } from '../shelf/files';
+export { readShelf, readShelfCsv, SHELF_FORMAT, shelfCsv, shelfDrafts, ShelfFile, writeShelf, type ShelfDraft } from './shelf';

@@ -1,7 +1,8 @@
 /** Assessment above single surfaces: what each testing combination and homogeneous area costs to test, and to leave untested. */
 import { BLANK_READING, type JobFacts, type Reading, type Surface, type SuspectKind } from '../facts';
-import { createDeriver, type JobPlan } from './derive';
-import type { SurfacePlan } from '../surface/plan';
+import { createDeriver } from './derive';
+import { type JobPlan } from './plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 import { standingReadings, strictest, type AsbestosArea, type HazardState } from '../probe';
 import { leadChance, testOrAssume, type TestOrAssume } from '../probe/decide';
 import { leadGroups, type LeadGroup } from '../probe/lead-groups';

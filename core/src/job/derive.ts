@@ -2,7 +2,7 @@
  * A whole job: facts in, everything derived out (one surface: surface/plan.ts). Each node is remembered by the identity of its views
  * (graph/graph.ts), so that editing one surface derives one surface.
  */
-import type { Check, Hazard, Job, JobFacts, Space, Surface } from '../facts';
+import type { Check, Job, JobFacts, Space, Surface } from '../facts';
 import { methodById } from '../catalogue';
 import { optionMemo, type OptionMemo } from '../choose';
 import { Each, eachKept, kept, keptList, node } from '../graph/graph';
@@ -32,57 +32,23 @@ import {
 import { isMoldy } from '../probe/mold';
 import { answer, why, type Answer } from '../reasons';
 import { bookFor, bookOf, type FirmSettings, type Rulebook } from '../rulebook';
-import type { SiteView, SpaceView } from '../surface/context';
-import { ACT_RANK, NEXT_ACTS, planOwn, withZone, type NextAct, type SurfaceOwn, type SurfacePlan } from '../surface/plan';
+import type { JobPlan, SpacePlan } from './plan';
+import type { SiteView, SpaceView } from '../views';
+import { NO_SPREAD, type SpreadBook } from '../views';
+import { ACT_RANK, NEXT_ACTS, planOwn, type SurfaceOwn } from '../surface/plan';
+import { withZone, type SurfacePlan } from '../zone/surface-plan';
 import { ownAirOf, type OwnAir } from '../air/own';
 import { NO_TRIALS } from '../trial';
 import { convert, measure } from '../units/units';
 import { isWindow, takeOff, type TakeOff } from '../walk';
-import {
-  planZone,
-  wholesOf,
-  zonesOf,
-  type Floor,
-  type ZoneGiven,
-  type ZoneMade,
-  type ZoneMap,
-  type ZonePlan,
-  type ZoneView,
-} from '../zone';
+import { planZone, wholesOf, zonesOf, type ZoneGiven, type ZoneMade, type ZoneMap, type ZonePlan, type ZoneView } from '../zone';
+import { type Floor } from '../geometry/shapes';
 import { longestDays } from '../zone/longest-day';
-import { NOTHING, plus } from '../work';
-import { blastCounts, NO_SPREAD, spreadOn, sumSpread, type SpreadBook } from '../coat';
-import { restOfTins } from '../shelf/buy';
+import { NOTHING, plus } from '../step';
+import { blastCounts, spreadOn, sumSpread } from '../coat';
+import { restOfTins } from './buy';
 import { testsMoney, type MoneyLines } from './money';
 import { footprintOf, isOutdoors, live, placeOf, siteView, spaceView, yearOf, zoneGiven } from './views';
-
-export interface SpacePlan {
-  readonly spaceId: string;
-  /** Suspect coating that the work here disturbs, m2. */
-  readonly disturbedM2: number;
-  readonly minorWork: Answer<boolean | null>;
-}
-
-export interface JobPlan {
-  readonly jobId: string;
-  readonly rulebook: Rulebook['id'];
-  readonly edition: string;
-  readonly spaces: readonly SpacePlan[];
-  /** Rooms, sides, their parts and the bench, in which something stands. */
-  readonly zones: readonly ZonePlan[];
-  readonly surfaces: readonly SurfacePlan[];
-  readonly totals: {
-    readonly areaM2: number;
-    readonly personHours: { readonly low: number; readonly high: number };
-    /** All surfaces, the rest of the tins that were opened for them, and the tests. */
-    readonly money: { readonly low: number; readonly high: number };
-    readonly lines: MoneyLines;
-  };
-  readonly states: Readonly<Record<Hazard, Readonly<Record<HazardState, number>>>>;
-  /** Homogeneous areas, each with its samples. */
-  readonly areas: readonly AsbestosArea[];
-  readonly next: { readonly act: NextAct; readonly surfaceId: string | null; readonly because: Answer<unknown>['because'] };
-}
 
 interface Local {
   readonly area: TakeOff;

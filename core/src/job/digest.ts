@@ -1,10 +1,11 @@
 /** The little of a job's plan that lists and counts need: small enough to cross from a worker at every keystroke. */
 import { UNCOUNTED, type JobFacts, type MethodId } from '../facts';
 import { ASKED, beside, mayI, type AskedMethod, type MayI, type Verdict } from '../choose';
-import type { JobPlan } from './derive';
-import type { HazardKind } from '../protect';
-import type { NextAct, SurfacePlan } from '../surface/plan';
-import type { Asked, Step } from '../work';
+import type { JobPlan } from './plan';
+import type { HazardKind } from '../surface/needs';
+import type { NextAct } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
+import type { Asked, Step } from '../step';
 import type { ZonePlan } from '../zone';
 import { jobSteps } from './steps';
 import { type HazardState, type HazardWord, type NextTest, type TodaySurface } from '../probe';

@@ -1,6 +1,6 @@
 /** What a job comes to, in the few figures that stand at its head. */
 import type { JobFacts } from '../facts';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import type { FirmSettings } from '../rulebook';
 import { bookOf } from '../rulebook';
 import type { JobDigest, SurfaceDigest } from './digest';

@@ -1,6 +1,6 @@
 /** What the money of a job is made of. Each line is reckoned where its work is planned; here they are named and added up. */
 import type { JobFacts, Reading, Surface } from '../facts';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import { standingOf, standingReadings } from '../probe';
 import type { FirmSettings } from '../rulebook';
 

@@ -4,10 +4,10 @@ import { typed, why, type Reason } from '../reasons';
 import { measure } from '../units/units';
 import { isHeater } from '../walk';
 import { siteDuties } from '../walk/duties';
-import { gate, gateOf, stepOf, type Gate, type GateSpec, type Step, type StepSpec } from '../work';
+import { gate, gateOf, stepOf, type Gate, type GateSpec, type Step, type StepSpec } from '../step';
 import type { ZonePlan } from '../zone';
 import { standingOf } from '../zone/standing';
-import type { JobPlan } from './derive';
+import type { JobPlan } from './plan';
 import { leftToDo } from './to-buy';
 
 /** What stays behind has to be known to whoever comes after. */

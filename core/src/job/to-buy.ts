@@ -1,8 +1,8 @@
 /** What several steps ask for, summed; and what of a job is not done yet. One judgement for the plan's own list and for the shop. */
 import { convert, measure, UNITS } from '../units/units';
-import type { Amount, Step, StepSpec } from '../work/step';
+import type { Amount, Step, StepSpec } from '../step';
 import type { ZonePlan } from '../zone';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 
 /** Of one thing, everything that any step asks for. Counted in two kinds of unit it is two lines. */
 export function toBuy(steps: readonly Pick<StepSpec, 'amounts'>[]): Amount[] {

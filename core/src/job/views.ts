@@ -5,9 +5,10 @@ import type { OwnAir } from '../air/own';
 import type { HazardState } from '../probe/state';
 import { moldKitFor, type MoldKit } from '../probe/mold';
 import { asbestosTrainedOn, entitledOn, bookFor, type FirmSettings, type Rulebook } from '../rulebook';
-import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../surface/context';
+import { HISTORIC_BEFORE, type SiteView, type SpaceView } from '../views';
 import { isPaid } from '../walk';
-import type { Floor, ZoneGiven, ZoneView } from '../zone';
+import type { ZoneGiven, ZoneView } from '../zone';
+import type { Floor } from '../geometry/shapes';
 
 export const live = <T extends { readonly removedAt: string | null }>(xs: readonly T[]): T[] => xs.filter((x) => x.removedAt === null);
 

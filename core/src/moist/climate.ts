@@ -1,5 +1,5 @@
 /** A year of hourly weather: from a file, or made up from a seed and labelled as simulated. */
-import { seeded } from '../probe/seeded';
+import { seeded } from '../graph/seeded';
 import { saturationC, saturationPa } from './air';
 
 export interface Climate {

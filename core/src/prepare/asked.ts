@@ -1,7 +1,8 @@
 /** The bench as questions: one schema and one answer each, for the API and the command line alike. Numbers in SI, sentences in the asker's units. */
 import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
-import { bySheet, DRYING_KINDS, LIMIT_IDS, PRODUCT_IDS, recoatOf, specsFor } from '../coat';
+import { LIMIT_IDS, specsFor } from '../coat';
+import { bySheet, DRYING_KINDS, PRODUCT_IDS, recoatOf } from '../catalogue';
 import { Day, FACINGS, GLOVE_MATERIALS, isTimeZone, isYearOfTrade, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
 import { withCommas } from '../units/units';
 import { bareMostH, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS } from '../weather';

@@ -2,6 +2,7 @@
  * Acid for the alkali that is left, and carbonate for acid: how much, how warm, and the pH on the way. Stoichiometry by molar mass;
  * pH by the balance of charges with ideal activities and constants at 25 C (CRC Handbook).
  */
+import { FACE_PH } from '../work/judge';
 import { measure } from '../units/units';
 import { refuse, within } from './refused';
 import { NAOH_G_MOL } from './heat';
@@ -132,9 +133,6 @@ export function rinsesFor(fromPh: number, toPh: number, eachLM2: number, face: R
   return { times, litresM2: times * eachLM2 };
 }
 
-/** ASTM D4262: the face reads at most 1.0 below and 2.0 above its own rinse water. Limits recalled with medium confidence. */
-export const FACE_BELOW = 1;
-export const FACE_ABOVE = 2;
 export type Proof = 'again' | 'acid' | 'ready';
 /**
  * The two-step proof: the face after rinsing, and again after it has dried and been wetted anew, each against the rinse water.
@@ -143,8 +141,8 @@ export type Proof = 'again' | 'acid' | 'ready';
 export function proofOf(rinseWaterPh: number, faces: readonly number[]): Proof {
   const water = within(rinseWaterPh, 0, 14, 'ph');
   for (const f of faces) {
-    if (within(f, 0, 14, 'ph') > water + FACE_ABOVE) return 'acid';
-    if (f < water - FACE_BELOW) return 'again';
+    if (within(f, 0, 14, 'ph') > water + FACE_PH.above) return 'acid';
+    if (f < water - FACE_PH.below) return 'again';
   }
   return faces.length >= 2 ? 'ready' : 'again';
 }

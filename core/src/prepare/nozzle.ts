@@ -3,7 +3,7 @@
  * height above the sea take of it.
  */
 import { methodById } from '../catalogue';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import type { MethodId } from '../facts';
 import { measure } from '../units/units';
 import { refuse, within } from './refused';

@@ -1,7 +1,6 @@
 /** What the bench does not take, told with what was asked and what may be: the words stand in `words`, in the job's units. */
 import { RangedError } from '../units/ranged';
 import { measure, type Measure, type Unit } from '../units/units';
-import { refusalSays } from './words';
 
 /** What a person enters at the bench, and its unit in the core. */
 export const QUANTITIES = {
@@ -77,7 +76,8 @@ export type Refusal =
 
 export class Refused extends RangedError {
   constructor(readonly refusal: Refusal) {
-    super(refusalSays(refusal, 'en', 'm'));
+    // For a log: what a person reads is said in their language and units (words/).
+    super(refusal.id);
   }
 }
 export const refuse = (refusal: Refusal): never => {

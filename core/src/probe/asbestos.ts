@@ -11,7 +11,7 @@ import { stackOf } from './stack';
 import { isPresent, strictest, type HazardState } from './state';
 import type { SampleAnswer } from './result';
 import { standingAt, worse, type Low, type Standing } from './rung';
-import { seeded } from './seeded';
+import { seeded } from '../graph/seeded';
 import { meantBack, saysSomething, standingReadings } from './standing';
 
 /** Which part of a surface it is: a coat on it, the material below the paint, the whole piece, or the putty beside its glass. */

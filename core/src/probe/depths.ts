@@ -1,6 +1,7 @@
 import { UNCOUNTED } from '../facts';
 import type { LeadPicture } from './lead';
-import { poisonsOf, type CoatPoison } from './poison';
+import { poisonsOf } from './poison';
+import { type CoatPoison } from './stack';
 import { isLow } from './rung';
 
 import { strictest, type HazardState } from './state';

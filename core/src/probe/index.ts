@@ -29,7 +29,8 @@ export {
   type SuspectSurface,
 } from './asbestos';
 export { placedView, placesOf, type Past, type Remembering } from './place';
-export { COAT_POISONS, isPoisoned, poisonsOf, withAssumedPoison, type CoatPoison } from './poison';
+export { COAT_POISONS, isPoisoned, poisonsOf, withAssumedPoison } from './poison';
+export { type CoatPoison } from './stack';
 export { judgeReading, lastFaceC } from './reading';
 export { answerText, resultText, type SampleAnswer } from './result';
 export { isLeadReading, saysSomething, standingOf, standingReadings } from './standing';
@@ -37,7 +38,6 @@ export { holdsSilica, silicaOn } from './silica';
 export { instrumentBook, NO_INSTRUMENTS, substrateCorrection, type InstrumentBook } from './xrf';
 export { correctedWoodMoisture, judgeMoisture, type MoistureVerdict } from './moisture';
 export { isDamp, moldOn, readsWet } from './mold-on';
-export { draw, seeded } from './seeded';
 export { nextNumber, sampleRegister, type Register, type RegisterLine, type SampleState } from './register';
 export { DEPTHS, touchToday, type Depth, type Touch, type TouchToday } from './touch';
 export { blockedMethods, registerAct, todayOf, type Today, type TodayAct, type TodaySurface } from './today';

@@ -1,8 +1,9 @@
 /** Lead, coat by coat: what is known, why, and which test would tell most. */
 import { UNCOUNTED, BLANK_READING, METAL, type Reading, type Sample, type Surface } from '../facts';
-import type { SurfaceContext } from '../surface/context';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';
-import type { Limit, Rulebook } from '../rulebook';
+import type { FirmSettings, Limit, Rulebook } from '../rulebook';
+import type { AsbestosPicture } from './asbestos';
+import type { Past } from './place';
 import { measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
 import { judgeReading, type ReadingVerdict } from './reading';
@@ -40,7 +41,20 @@ interface Judged {
 }
 
 /** All that the state of a coat turns on, beside the surface itself. */
-export type LeadView = Pick<SurfaceContext, 'rulebook' | 'builtYear' | 'instruments' | 'past'>;
+export interface LeadView {
+  readonly rulebook: Rulebook;
+  /** Null: unknown. */
+  readonly builtYear: number | null;
+  readonly instruments: InstrumentBook;
+  readonly past: Past;
+}
+
+/** And what the next test, and what is asked of a person, turn on. */
+interface LeadContext extends LeadView {
+  readonly asbestos: AsbestosPicture;
+  readonly settings: Pick<FirmSettings, 'labDays' | 'recognisedKit'>;
+  readonly site: { readonly thisYear: number };
+}
 
 /** What the whole surface brings to each of its coats. */
 interface Case {
@@ -179,14 +193,14 @@ function judgeCoat(coat: StackCoat, c: Case): CoatLead {
 }
 
 /** What may be done next to know more. A notch or a chip cuts into what may hold asbestos: nobody does, before that is answered. */
-function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: SurfaceContext, depthKnown: boolean): Answer<NextTest> {
+function nextTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: LeadContext, depthKnown: boolean): Answer<NextTest> {
   const next = wantedTest(coats, judged, ctx, depthKnown);
   const state = strictest([ctx.asbestos.coat.value, ctx.asbestos.below.value]);
   if (next.value === 'none' || next.value === 'waitForLab' || !isPresent(state)) return next;
   return answer('asbestosFirst', why('next.asbestosFirst', ctx.rulebook.sources.asbestosWork, { state }, 'care', 'hazard'));
 }
 
-function wantedTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: SurfaceContext, depthKnown: boolean): Answer<NextTest> {
+function wantedTest(coats: readonly CoatLead[], judged: readonly Judged[], ctx: LeadContext, depthKnown: boolean): Answer<NextTest> {
   const says = (s: ReadingVerdict['says']) => judged.some((j) => j.verdict.says === s);
   if (coats.every((c) => c.state === 'notFound')) return answer('none', why('next.nothingToTest', 'job-record'));
   if (coats.some((c) => c.state === 'waiting'))
@@ -280,7 +294,7 @@ function foundBefore(s: Surface, judged: readonly Judged[], ctx: LeadView): Befo
 const MANY_COATS = 6;
 const YEARS_A_COAT = 4;
 
-function asksOf(s: Surface, ctx: SurfaceContext, anyFound: boolean): Reason[] {
+function asksOf(s: Surface, ctx: LeadContext, anyFound: boolean): Reason[] {
   const out: Reason[] = [];
   if (ctx.past.twin !== null) out.push(why('ask.enteredTwice', 'job-record', { other: typed(ctx.past.twin) }, 'care'));
   if (ctx.builtYear === null) return out;
@@ -346,7 +360,7 @@ export const leadIsPresent = (surface: Surface, stack: readonly StackCoat[], vie
  * @param stack the coats from the top down (stackOf)
  * @returns a state per coat and for the whole, each with reasons; never a state milder than the evidence allows
  */
-export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: SurfaceContext): LeadPicture {
+export function leadPicture(surface: Surface, stack: readonly StackCoat[], ctx: LeadContext): LeadPicture {
   const { coats, judged, anyFound, depthKnown } = coatStates(surface, stack, ctx);
   if (coats.length === 0) {
     const none = why('lead.noCoats', 'job-record');

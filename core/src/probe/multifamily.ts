@@ -1,5 +1,5 @@
 /** How many of many like dwellings to test. HUD Guidelines ch. 7, table 7.3, reckoned from its rule. */
-import { draw, seeded } from './seeded';
+import { draw, seeded } from '../graph/seeded';
 
 export type BuiltClass = 'before1960' | '1960to1977';
 

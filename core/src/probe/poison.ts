@@ -2,13 +2,11 @@
  * What else is poison in a coat, beside lead: chromate, cadmium, arsenic, coal tar, copper, by its tin, its look or a test. One judgement,
  * read by the rules, the zone, masks, signs and waste. Law H1. 29 CFR 1926.1126, 1926.1127, 1926.1118, 1926.1102.
  */
-import { METAL, type Binder, type Poison, type Surface } from '../facts';
+import { METAL, type Binder, type Surface } from '../facts';
 import { liveLayers } from '../walk';
-import type { StackCoat } from './stack';
+import type { CoatPoison, StackCoat } from './stack';
 
-/** What a coat holds, or what it is held to hold until somebody has looked: law H1. */
-export type CoatPoison = Poison | typeof ASSUMED;
-const ASSUMED = 'chromateAssumed';
+const ASSUMED: CoatPoison = 'chromateAssumed';
 
 type Coat = Pick<StackCoat, 'poisons'>;
 /** An antifouling is known by where it is, and has words of its own. */

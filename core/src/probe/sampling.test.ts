@@ -12,7 +12,7 @@ import { leadGroups } from './lead-groups';
 import { drawDwellings, dwellingsToTest, missesAll } from './multifamily';
 import { sameNumber } from '../facts/numbers';
 import { nextNumber, sampleRegister } from './register';
-import { draw, seeded } from './seeded';
+import { draw, seeded } from '../graph/seeded';
 import { dustLoading, loadingOfChip, loadingOfFilm, massOfFilm } from './film';
 
 describe('several dwellings: HUD Guidelines ch. 7, table 7.3', () => {

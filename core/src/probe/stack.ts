@@ -1,7 +1,9 @@
-import { UNCOUNTED, type Binder, type Soundness, type Surface } from '../facts';
+import { UNCOUNTED, type Binder, type Poison, type Soundness, type Surface } from '../facts';
 import { say } from '../reasons';
 import { liveLayers } from '../walk';
-import type { CoatPoison } from './poison';
+
+/** What a coat holds, or what it is held to hold until somebody has looked (poison.ts): law H1. */
+export type CoatPoison = Poison | 'chromateAssumed';
 
 export interface StackCoat {
   readonly id: string;

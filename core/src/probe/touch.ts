@@ -3,7 +3,7 @@ import { answer, why, type Answer } from '../reasons';
 import type { AsbestosPicture } from './asbestos';
 import { leadDepths, meetsMaterial, poisonsTo, type LeadDepths } from './depths';
 import type { LeadPicture } from './lead';
-import type { CoatPoison } from './poison';
+import type { CoatPoison } from './stack';
 import type { Rulebook } from '../rulebook';
 import { isPresent, strictest, type HazardState } from './state';
 

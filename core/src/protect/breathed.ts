@@ -6,7 +6,7 @@ import { rungKey, type Standing } from '../probe';
 import { why, type Reason } from '../reasons';
 import { EXPOSURE_CLASSES, type ExposureClassId } from '../rulebook';
 import { measure } from '../units/units';
-import type { Needs } from './needs';
+import type { Needs } from '../surface/needs';
 import type { ZoneContext } from './zone-context';
 
 export interface Exposure {

@@ -6,10 +6,10 @@ import { measure } from '../units/units';
 import { LAYING } from '../coat';
 import { ownOf, thinnerOf } from '../shelf/own';
 import { gloveOver } from './gloves';
-import type { Needs } from './needs';
+import type { Needs } from '../surface/needs';
 import { ownedMask } from './masks';
 import { minutesAt } from './noise';
-import type { Cartridge, Kit } from './protect';
+import type { Cartridge, Kit } from './kit';
 import type { ZoneContext } from './zone-context';
 
 export interface CoatWear {

@@ -1,15 +1,3 @@
-export { HAZARD_KINDS, needsOf, type HazardKind, type Needs } from './needs';
-export {
-  ownKit,
-  protect,
-  taskWears,
-  withCartridges,
-  byLaw,
-  onAirline,
-  CARTRIDGES,
-  type Cartridge,
-  type Kit,
-  type Protection,
-  type Task,
-} from './protect';
+export { ownKit, protect, taskWears, withCartridges, byLaw, onAirline, type Protection, type Task } from './protect';
+export { CARTRIDGES, type Cartridge, type Kit } from './kit';
 export type { ZoneContext } from './zone-context';

@@ -15,34 +15,11 @@ import { answer, say, why, type Answer, type Reason, type SourceId } from '../re
 import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
 import { chemistryOf, ownStripper } from '../shelf/own';
 import { convert, measure } from '../units/units';
-import type { Rect } from '../zone/shapes';
-import type { Needs } from './needs';
+import type { Rect } from '../geometry/shapes';
+import type { Care, Needs } from '../surface/needs';
 import { sheetOf } from './sheet';
 import type { ZoneContext } from './zone-context';
-
-export type Kit =
-  | 'coverall'
-  | 'nitrileGloves'
-  | 'solventGloves'
-  | 'causticGloves'
-  | 'heatGloves'
-  | 'goggles'
-  | 'faceShield'
-  | 'eyewash'
-  | 'bleachCartridge'
-  | 'hearing'
-  | 'hearingTwice'
-  | 'hepaVacuum'
-  | 'leadVacuum'
-  | 'asbestosVacuum'
-  | 'mister'
-  | 'extinguisher'
-  | 'washStation'
-  | 'bootCovers';
-
-/** Organic vapour holds solvent; acid gas holds chlorine and acid mist. Neither holds the other. */
-export const CARTRIDGES = ['organicVapour', 'acidGas'] as const;
-export type Cartridge = (typeof CARTRIDGES)[number];
+import type { Cartridge, Kit } from './kit';
 
 /** As every screen and paper puts it behind the mask. */
 export const withCartridges = (cs: readonly Cartridge[]): string =>
@@ -76,7 +53,7 @@ export interface Protection {
    * without a broom. leaveAlone: what may hold asbestos is not touched at all. ordinary: nothing of that is disturbed. What else is reached has
    * its own measures beside it (zone/measures.ts).
    */
-  readonly care: 'lead' | 'asbestos' | 'guard' | 'growth' | 'silica' | 'leaveAlone' | 'ordinary';
+  readonly care: Care;
   /** A coat that may hold asbestos is worked in it, by trained people; with lead beside it too. */
   readonly fibres: boolean;
   /** Sheet on the floor or ground, m2, as laid; with laps and turn-ups, m2, as bought. */
@@ -362,18 +339,14 @@ function fixingsOf(
 }
 
 /** Of several, in this order: what binds most comes first. */
-const CARES: readonly Protection['care'][] = ['lead', 'asbestos', 'guard', 'growth', 'silica', 'leaveAlone', 'ordinary'];
+const CARES: readonly Care[] = ['lead', 'asbestos', 'guard', 'growth', 'silica', 'leaveAlone', 'ordinary'];
 /** Under these the room is closed, and given back. */
-const CLOSED: readonly Protection['care'][] = ['lead', 'asbestos', 'guard', 'growth', 'silica'];
+const CLOSED: readonly Care[] = ['lead', 'asbestos', 'guard', 'growth', 'silica'];
 
 /** The rules for lead or for asbestos bind it; anything else is kept in by their model, which is common practice. */
 export const byLaw = ({ care }: Pick<Protection, 'care'>): boolean => care === 'lead' || care === 'asbestos' || care === 'guard';
 
-function neededOf(
-  { lead, low, standing, putty, leadState, asbestos }: Needs,
-  care: Protection['care'],
-  { rulebook, moldKit }: ZoneContext,
-): Reason {
+function neededOf({ lead, low, standing, putty, leadState, asbestos }: Needs, care: Care, { rulebook, moldKit }: ZoneContext): Reason {
   if (putty && !isPresent(leadState)) return why('protect.leadPutty', 'trade-putty');
   if (lead) return why('protect.leadWork', rulebook.leadPresumedBefore.source, { leadInReach: leadState });
   const fibresBy = rulebook.sources.asbestosWork;
@@ -388,7 +361,7 @@ function neededOf(
 }
 
 /** What each surface says of why, each reason once, from those that ask for the most. */
-function neededBecause(needs: readonly Needs[], care: Protection['care'], ctx: ZoneContext): Reason[] {
+function neededBecause(needs: readonly Needs[], care: Care, ctx: ZoneContext): Reason[] {
   const reasons = needs.filter((n) => n.care === care).map((n) => neededOf(n, care, ctx));
   return [...new Map(reasons.map((r) => [JSON.stringify(r), r])).values()];
 }

@@ -1,7 +1,7 @@
 /** One sheet for a zone: what its pieces ask for together, cut off by walls and boundary. */
 import type { WallId } from '../facts';
-import { clip, floorOf, sheetInside, sheetOutside, spread, unionArea, wallLength, type Floor, type Rect } from '../zone/shapes';
-import type { Needs } from './needs';
+import { clip, floorOf, sheetInside, sheetOutside, spread, unionArea, wallLength, type Floor, type Rect } from '../geometry/shapes';
+import type { Needs } from '../surface/needs';
 import type { ZoneContext } from './zone-context';
 
 export interface Sheet {

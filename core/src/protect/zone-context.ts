@@ -5,7 +5,7 @@ import type { OwnAir } from '../air/own';
 import type { MoldKit } from '../probe/mold';
 import type { Answer } from '../reasons';
 import type { FirmSettings, Rulebook } from '../rulebook';
-import type { Floor } from '../zone/shapes';
+import type { Floor } from '../geometry/shapes';
 
 export interface ZoneContext {
   readonly rulebook: Rulebook;

@@ -1,6 +1,6 @@
 import { LAID_LOOKS } from '../coat/laying';
 import { LAYINGS } from '../facts';
-import { HAZARD_KINDS } from '../protect';
+import { HAZARD_KINDS } from '../surface/needs';
 import { WORDS } from './en/vocabulary';
 import { language } from './language';
 import { RULE_WORDS } from './en';

@@ -13,7 +13,7 @@ import {
   TOPCOATS,
   YES_NO,
 } from '../facts';
-import { PRIMERS_DATA } from '../coat';
+import { PRIMERS_DATA } from '../catalogue';
 import { HAZARD_STATES } from '../probe';
 import { RULEBOOKS } from '../rulebook';
 import { measure } from '../units/units';

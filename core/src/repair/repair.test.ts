@@ -2,7 +2,8 @@ import { DEFECTS, FINISHES, MATERIALS, REPAIRS, type Defect, type Material, type
 import { methodById } from '../catalogue';
 import { aDefect, aPart, aReading, aSurface, COATS, planOf, rulesOf, type Setup } from '../testing';
 import { sentence } from '../words';
-import { cuts, DEFECT, FILLER, FILLERS, groundOf, layersFor, repairsFor } from '.';
+import { cuts, DEFECT, groundOf, repairsFor } from './index';
+import { FILLER, FILLERS, layersFor } from '../catalogue';
 
 const clear = aReading({ kind: 'lab', value: 0, unit: 'ppm', reachedLayerIds: COATS, toSubstrate: true });
 const lead = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });

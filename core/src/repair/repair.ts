@@ -3,15 +3,15 @@
  * Limits of size and depth: common practice, no published source.
  */
 import { BLANK_DEFECT, MASONRY, PLASTER, TIMBER, type Defect, type DefectKind, type RepairId, type Surface } from '../facts';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import { isPresent } from '../probe';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { fillerDryH, priceOf } from '../shelf/own';
 import { measure } from '../units/units';
-import { FILLER, layersFor, type FillerId } from './fillers';
+import { FILLER, layersFor, type FillerId } from '../catalogue/fillers';
 import { finishSpec } from './finish';
-import { labelsOf, triageOf } from './triage';
+import { labelsOf, triageOf } from '../trial/triage';
 
 type Ground = 'timber' | 'plaster' | 'masonry' | 'metal';
 export const groundOf = (s: Pick<Surface, 'material'>): Ground =>

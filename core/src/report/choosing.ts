@@ -1,8 +1,8 @@
 /** Trials, order of work, comparison and rounds of one surface, in plain data. */
 import type { JobFacts, Surface } from '../facts';
 import { ALWAYS, compareMethods, daysOf, sensitivity } from '../compare';
-import { triageOf } from '../repair/triage';
-import type { SurfacePlan } from '../surface/plan';
+import { triageOf } from '../trial/triage';
+import type { SurfacePlan } from '../zone/surface-plan';
 import { say } from '../reasons';
 import { sentence } from '../words';
 import type { FirmSettings } from '../rulebook';

@@ -2,11 +2,12 @@
 import { type Hazard, type JobFacts, type MethodId, type Surface } from '../facts';
 import { compareMethods, daysOf, type Alternative } from '../compare';
 import { methodById } from '../catalogue';
-import { midpoint, type Range } from '../choose';
+import { midpoint } from '../choose';
+import type { Range } from '../units/units';
 import { createDeriver } from '../job/derive';
 import { FINISH, finishOf } from '../repair';
 import { coatSays, poisonsOf, rungKey, standingAt, standingText, type Standing } from '../probe';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 import { defectSize } from '../work';
 
 import { say, spellAs } from '../reasons';

@@ -1,7 +1,7 @@
 /** The report as a readable plan. */
 import { withCartridges } from '../protect';
 import { say, spell } from '../reasons';
-import { SIGN_ROLES } from '../sign';
+import { SIGN_ROLES } from '../catalogue';
 import { tell } from '../words';
 import { formatHours, formatRange, formatWork, many, moneyIn, UNITS } from '../units/units';
 import type { JobReport, SurfaceReport, ZoneReport } from './report';

@@ -2,7 +2,7 @@
 import { airDuties, limitSetOf, type DayOfLead } from '../air';
 import { noticesOf } from '../calendar';
 import type { FirmFacts, JobFacts } from '../facts';
-import type { JobPlan } from '../job/derive';
+import type { JobPlan } from '../job/plan';
 import { taskWears, withCartridges } from '../protect';
 import { standingText } from '../probe';
 import { say } from '../reasons';

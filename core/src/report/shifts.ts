@@ -1,6 +1,6 @@
 /** Who is where on which day, as every paper puts it. */
 import type { JobFacts } from '../facts';
-import type { JobPlan } from '../job/derive';
+import type { JobPlan } from '../job/plan';
 import { withCartridges } from '../protect';
 import { say } from '../reasons';
 import type { FirmSettings } from '../rulebook';

@@ -4,7 +4,8 @@ import { GOOD_GROUPS, GOODS_BY_GROUP, type GoodId, type JobFacts } from '../fact
 import { writeTable } from '../import/table';
 import { say } from '../reasons';
 import type { FirmSettings } from '../rulebook';
-import type { BuyLine, Pack, Shopping } from '../shelf';
+import type { Pack } from '../shelf';
+import type { BuyLine, Shopping } from '../job/buy';
 import { cap, formatMeasure, many, measure, moneyIn, withCommas, type UnitSystem } from '../units/units';
 
 export interface BuyRow {

@@ -3,7 +3,7 @@ import { assessArea, assessGroups } from '../job/assess';
 import type { JobFacts, Surface } from '../facts';
 import { comesBack, fanVerdict, loggedSays, outlook, PINE, simulatedClimate, spotClimate, wantedFan } from '../moist';
 import { digestOf, todaySurface } from '../job/digest';
-import type { JobPlan } from '../job/derive';
+import type { JobPlan } from '../job/plan';
 import { blockedMethods, sampleRegister, todayOf, type AsbestosArea } from '../probe';
 import { samplePoints } from '../probe/asbestos';
 import { moldPicture } from '../probe/mold';

@@ -3,7 +3,7 @@ import type { MethodId, PartKind, Surface } from '../facts';
 import { sizeOf } from '../walk';
 import { methodById, type Method } from '../catalogue';
 import { picksOf } from '../choose';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 import { lastFaceC } from '../probe';
 import type { FirmSettings } from '../rulebook';
 import { REFERENCE_C } from '../trial';

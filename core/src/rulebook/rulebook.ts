@@ -2,10 +2,9 @@
  * Limits by jurisdiction, each in the unit in which it was published and with its source.
  * Rough Sill advises: the local authority, the licensed professional, the data sheet and the lab come first.
  */
-import type { SuspectKind } from '../facts/vocabulary';
+import type { EditionId, SuspectKind } from '../facts/vocabulary';
 import type { SourceId } from '../reasons/sources';
 import { measure, type Measure } from '../units/units';
-import type { FirmSettings } from './settings';
 
 export interface Limit {
   readonly is: Measure;
@@ -43,7 +42,7 @@ export interface Rulebook {
   readonly id: 'us' | 'uk';
   readonly name: string;
   /** As a job is pinned to it: what it says never changes once a job may stand on it. */
-  readonly editionId: string;
+  readonly editionId: EditionId;
   /** Since when it binds, `2026-01-12`. */
   readonly since: string;
   /** As papers put it. */
@@ -273,7 +272,7 @@ const US_2021: Rulebook = {
 export const EDITIONS: Readonly<Record<Rulebook['id'], readonly Rulebook[]>> = { us: [US_2021, US], uk: [UK] };
 
 /** What a job without an edition stands on: what held when jobs began to be pinned. */
-const UNPINNED: Readonly<Record<Rulebook['id'], string>> = { us: 'us-2026', uk: 'uk-2012' };
+const UNPINNED: Readonly<Record<Rulebook['id'], EditionId>> = { us: 'us-2026', uk: 'uk-2012' };
 
 interface Pinned {
   readonly rulebook: Rulebook['id'];
@@ -288,7 +287,7 @@ export function bookOf({ rulebook, edition }: Pinned): Rulebook {
 
 const withThreshold = new Map<string, Rulebook>();
 /** The edition with the firm's own threshold in it, where the rulebook has no figure: equal ones are one object. */
-export function bookFor(job: Pinned, { leadThresholdPpm }: Pick<FirmSettings, 'leadThresholdPpm'>): Rulebook {
+export function bookFor(job: Pinned, { leadThresholdPpm }: { readonly leadThresholdPpm: number }): Rulebook {
   const book = bookOf(job);
   const own = book.leadThreshold;
   if (own === null || own.is.value === leadThresholdPpm) return book;

@@ -1,4 +1,3 @@
 export * from './apart';
-export * from './buy';
 export * from './own';
 export * from './packs';

@@ -4,11 +4,11 @@
  */
 import { GOODS, type AgentId, type Consumable } from '../catalogue';
 import { NOT_BOUGHT } from '../catalogue/method';
-import { curveOf, dryingRate, fitSheet, SHEET_C, SHEET_RH, type Curve } from '../coat/drying';
-import { baseOf, PRIMERS_DATA, thinsWith, TOPCOATS_DATA, type Coating, type CoatId } from '../coat/products';
-import type { Range } from '../choose';
+import { curveOf, dryingRate, fitSheet, SHEET_C, SHEET_RH, type Curve } from '../catalogue/drying';
+import { baseOf, PRIMERS_DATA, thinsWith, TOPCOATS_DATA, type Coating, type CoatId } from '../catalogue/coatings';
+import type { Range } from '../units/units';
 import { CHEMISTRIES, isGood, type Chemistry, type GoodId, type MethodId, type Product, type StuffId, type TopcoatId } from '../facts';
-import { FILLER, type FillerId } from '../repair/fillers';
+import { FILLER, type FillerId } from '../catalogue/fillers';
 import type { FirmSettings } from '../rulebook';
 
 type Shelf = Pick<FirmSettings, 'products'>;

@@ -19,9 +19,10 @@ import { WORDS } from '../reasons/en/vocabulary';
 import { AS_CATALOGUED, DEFAULT_SETTINGS, type FirmSettings } from '../rulebook';
 import { aCheck, aFacts, aLayer, aPart, aSurface, AT, THIS_YEAR } from '../testing';
 import { shoppingPaper, shoppingText } from '../report';
-import { facesToBatches } from './buy';
-import { agentsOf, apartOn, chemistryOf, coatingOf, packsFor, packsOf, priceOf, shoppingOf, type Pack } from '.';
-import { readShelf, readShelfCsv, shelfCsv, writeShelf } from './files';
+import { facesToBatches } from '../job/buy';
+import { agentsOf, apartOn, chemistryOf, coatingOf, packsFor, priceOf, type Pack } from './index';
+import { packsOf, shoppingOf } from '../job/buy';
+import { readShelf, readShelfCsv, shelfCsv, writeShelf } from '../import/shelf';
 
 const product = (fields: Partial<Product> & Pick<Product, 'good'>): Product => ({
   ...ProductFields.parse({ name: 'Own one', good: fields.good }),

@@ -3,16 +3,18 @@ import { filmOf, methodById, type Consumable, type Method } from '../catalogue';
 import type { FirmSettings } from '../rulebook';
 import { priceOf } from '../shelf/own';
 import { moneyPerM2 } from '../choose/cost';
-import type { Choice, Range } from '../choose';
+import type { Choice } from '../choose';
+import type { Range } from '../units/units';
 import { picksOf } from '../choose';
 import { LAYING, type CoatingPlan, type CoatLine } from '../coat';
 import type { Surface } from '../facts';
 import { isPresent, type LeadPicture } from '../probe';
 import { why, type Reason } from '../reasons';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { measure } from '../units/units';
-import { gate, NOTHING, plus, type Amount, type GateSpec, type StepKind, type StepSpec } from '../work/step';
-import { seenAt, seenTold, type Seen, type SeenAt } from './seen';
+import { gate, NOTHING, plus, type Amount, type GateSpec, type StepKind, type StepSpec } from '../step';
+import { seenAt, seenTold, type Seen } from './seen';
+import type { SeenAt } from '../step';
 
 /** A sign that sends work back: when, from which step on. */
 export interface Sent {

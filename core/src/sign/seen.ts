@@ -4,17 +4,11 @@
  */
 import { METAL, PLASTER, TIMBER, type Extent, type MethodId, type Sign, type SignId, type Surface } from '../facts';
 import { methodById, type Method } from '../catalogue';
-import type { Range } from '../choose';
 import { isPresent, type HazardState } from '../probe';
 import { why, type Reason } from '../reasons';
 import { liveLayers, liveParts } from '../walk';
-import { SIGN_DATA, type SignPlace, type SignSpec } from './signs';
-
-/** The step at which something is seen. */
-export type SeenAt =
-  | { readonly stroke: MethodId; readonly partId: string; readonly areaM2: number; readonly half?: 'coarse' | 'final' | null }
-  | { readonly coat: string; readonly sprayed: boolean; readonly areaM2: number; readonly recoatH: Range }
-  | { readonly check: true; readonly areaM2: number };
+import type { SeenAt } from '../step';
+import { SIGN_DATA, type SignPlace, type SignSpec } from '../catalogue/signs';
 
 /** A hand's breadth and what is round it, m2. Common practice, no published source. */
 export const SPOT_M2 = 0.1;

@@ -12,8 +12,9 @@ import {
 import { aPart, aReading, aSurface, AT, COATS, GOOD_NUMBERS, planOf, rulesOf, aLayer, type Setup } from '../testing';
 import { sentence } from '../words';
 import { GOODS, methodById } from '../catalogue';
-import type { Step } from '../work';
-import { AGAIN_MOST, offersAt, placeOf, seenTold, SIGN_DATA, SIGN_ROLES, signsAt, type SeenAt } from '.';
+import type { SeenAt, Step } from '../step';
+import { AGAIN_MOST, offersAt, placeOf, seenTold, signsAt } from './index';
+import { SIGN_DATA, SIGN_ROLES } from '../catalogue';
 
 const later = (min: number): string => new Date(Date.parse(AT) + min * 60_000).toISOString();
 const aSign = (sign: Sign['sign'], at: SeenAt, extent: Extent = 'whole', min = 0, over: Partial<Sign> = {}): Sign => ({

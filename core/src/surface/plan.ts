@@ -2,7 +2,7 @@
 import { MASONRY, type MethodId, type Problem, type Surface } from '../facts';
 import { surfaceProblems } from '../facts';
 import type { Method } from '../catalogue';
-import { isHistoric, type SurfaceContext } from './context';
+import { isHistoric, type SurfaceContext } from '../views';
 import {
   asbestosStates,
   choose,
@@ -14,8 +14,8 @@ import {
   type Choice,
   type OptionMemo,
   type PriceProof,
-  type Range,
 } from '../choose';
+import type { Range } from '../units/units';
 import { coat, type CoatingPlan } from '../coat';
 import {
   isPresent,
@@ -30,35 +30,48 @@ import {
   type LeadPicture,
   type TouchToday,
 } from '../probe';
-import { needsOf, type Needs, type Protection } from '../protect';
+import { needsOf, type Needs } from './needs';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { conclusionsOf, holdOf, trialBook, trialOn, usualMin, type Conclusion, type Hold } from '../trial';
 import { isOpening, type TakeOff } from '../walk';
 import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
 import { priceOf } from '../shelf/own';
-import { hoursOf, maskingMoney, ownSteps, plus, repairMoney, withLaid, type Step, type StepSpec } from '../work';
-import { standsAt, stepsAround, turnOf, type ZoneMade } from '../zone';
+import { maskingMoney, ownSteps, repairMoney } from '../work';
+import { plus, type StepSpec } from '../step';
+import { turnOf } from './turn';
 
-export interface WorkPlan {
-  /** Its own, and around them those of its zone. */
-  readonly steps: readonly Step[];
-  /** Its own and its share of the zone's. */
-  readonly handsOnH: Range;
-  /** Of that, its share of what the zone does once. */
-  readonly sharedH: Range;
-  readonly waitH: Range;
-  /** The step where the work stands: the first with a failed or open check after the last that passed. */
-  readonly standsAt: string | null;
+/** What of its plan follows from the surface alone. */
+export interface OwnPlan {
+  readonly surfaceId: string;
+  readonly spaceId: string;
+  readonly area: TakeOff;
+  readonly lead: LeadPicture;
+  readonly asbestos: AsbestosPicture;
+  readonly mold: Answer<HazardState>;
+  /** What may be touched today, by depth. */
+  readonly touch: readonly TouchToday[];
+  /** What the trial squares say, by method and coating. */
+  readonly trials: readonly Conclusion[];
+  /** Whether the film holds. */
+  readonly hold: Answer<Hold>;
+  /** Whether the plan may go out, or stays a draft. */
+  readonly issue: Answer<boolean>;
+  readonly choice: Choice;
+  readonly coating: CoatingPlan;
+  /** What its methods use up, and what is laid on: of its own money, beside the work. */
+  readonly materials: Range;
+  /** What is done about each defect of its ground. */
+  readonly repairs: readonly Repair[];
+  readonly coats: number;
+  readonly proof: PriceProof;
+  /** What must be put right before the plan can be trusted. */
+  readonly problems: readonly Problem[];
 }
-
-/** What its zone does for it, and where the work stands. */
-type FromZone = Pick<SurfacePlan, 'zoneId' | 'protection' | 'work' | 'money' | 'sharedMoney' | 'next'>;
 
 /** What follows from the surface alone. */
 export interface SurfaceOwn {
-  /** All of its plan but what its zone does for it and where the work stands. */
-  readonly plan: Omit<SurfacePlan, keyof FromZone>;
+  readonly plan: OwnPlan;
   readonly surfaceId: string;
   readonly name: string;
   /** From above down. */
@@ -74,45 +87,7 @@ export interface SurfaceOwn {
   readonly opening: Surface['opening'];
   readonly labourPerHour: number;
   /** The next thing to do on it before anything is set up; null: it hangs on its checks. */
-  readonly first: SurfacePlan['next'] | null;
-}
-
-export interface SurfacePlan {
-  readonly surfaceId: string;
-  readonly spaceId: string;
-  /** The zone in which it is worked. */
-  readonly zoneId: string;
-  readonly area: TakeOff;
-  readonly lead: LeadPicture;
-  readonly asbestos: AsbestosPicture;
-  readonly mold: Answer<HazardState>;
-  /** What may be touched today, by depth. */
-  readonly touch: readonly TouchToday[];
-  /** What the trial squares say, by method and coating. */
-  readonly trials: readonly Conclusion[];
-  /** Whether the film holds. */
-  readonly hold: Answer<Hold>;
-  /** Whether the plan may go out, or stays a draft. */
-  readonly issue: Answer<boolean>;
-  readonly choice: Choice;
-  /** That of its zone. */
-  readonly protection: Protection;
-  readonly coating: CoatingPlan;
-  readonly work: WorkPlan;
-  /** Its own and its share of the zone's. */
-  readonly money: Range;
-  /** Of that, its share of the zone's work and of what is bought for it. */
-  readonly sharedMoney: Range;
-  /** What its methods use up, and what is laid on: of its own money, beside the work. */
-  readonly materials: Range;
-  /** What is done about each defect of its ground. */
-  readonly repairs: readonly Repair[];
-  readonly coats: number;
-  readonly proof: PriceProof;
-  /** What must be put right before the plan can be trusted. */
-  readonly problems: readonly Problem[];
-  /** The next thing to do on this surface. */
-  readonly next: { readonly act: NextAct; readonly because: Answer<unknown>['because'] };
+  readonly first: Next | null;
 }
 
 /** In the order of work: of several open acts, the earliest comes first. */
@@ -133,6 +108,11 @@ export const NEXT_ACTS = [
   'nothing',
 ] as const;
 export type NextAct = (typeof NEXT_ACTS)[number];
+/** The next thing to do on a surface. */
+export interface Next {
+  readonly act: NextAct;
+  readonly because: readonly Reason[];
+}
 export const ACT_RANK = Object.fromEntries(NEXT_ACTS.map((a, i) => [a, i])) as Readonly<Record<NextAct, number>>;
 
 export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: OptionMemo): SurfaceOwn {
@@ -161,7 +141,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const { steps, sent, materials: signed } = withSigns(ownSteps(asked), { s, ctx, choice, coating, lead });
   // What is left as it is, or waits for an answer, is not repaired either; what is asked about keeps its stuff in the price.
   const repairing = steps.some((st) => st.kind === 'repair' || st.id === 'repair.ask' || st.id === 'level.ask');
-  const plan: SurfaceOwn['plan'] = {
+  const plan: OwnPlan = {
     surfaceId: s.id,
     spaceId: s.spaceId,
     area,
@@ -200,54 +180,6 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
     opening: isOpening(s.element) && !s.bench ? s.opening : 'sealed',
     labourPerHour: ctx.settings.labourPerHour,
     first: firstOnSurface(s, plan, needs, ctx),
-  };
-}
-
-/** The whole plan of a surface: its own, and what its zone does for it. */
-export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
-  const { plan, surfaceId, steps, labourPerHour, first } = own;
-  const share = zone.shares.get(surfaceId) ?? 0;
-  const of = (r: Range): Range => ({ low: r.low * share, high: r.high * share });
-  const hands = hoursOf(steps);
-  const around = withLaid(stepsAround(steps, surfaceId, zone), own);
-  const sharedH = of(zone.plan.handsOnH);
-  const sharedMoney = of(zone.plan.money);
-  const { protection } = zone.plan;
-  const work: WorkPlan = {
-    steps: around,
-    handsOnH: plus(hands.handsOnH, sharedH),
-    sharedH,
-    waitH: hands.waitH,
-    standsAt: around[0]?.kind === 'ask' || around[0]?.id === 'leave' ? around[0].id : standsAt(around),
-  };
-  // One literal and no spread: this is made for every surface of a house, whenever its zone says anything else.
-  return {
-    surfaceId: plan.surfaceId,
-    spaceId: plan.spaceId,
-    zoneId: zone.plan.zoneId,
-    area: plan.area,
-    lead: plan.lead,
-    asbestos: plan.asbestos,
-    mold: plan.mold,
-    touch: plan.touch,
-    trials: plan.trials,
-    hold: plan.hold,
-    issue: plan.issue,
-    choice: plan.choice,
-    protection,
-    coating: plan.coating,
-    work,
-    money: {
-      low: hands.handsOnH.low * labourPerHour + plan.materials.low + plan.coats + sharedMoney.low,
-      high: hands.handsOnH.high * labourPerHour + plan.materials.high + plan.coats + sharedMoney.high,
-    },
-    sharedMoney,
-    materials: plan.materials,
-    repairs: plan.repairs,
-    coats: plan.coats,
-    proof: plan.proof,
-    problems: plan.problems,
-    next: first ?? nextByChecks(work, protection),
   };
 }
 
@@ -320,10 +252,10 @@ const unsampled = (a: AsbestosPicture): boolean => [a.coat.value, a.below.value]
 /** The next thing on one surface, in the order of work; null: it hangs on what has been passed. */
 function firstOnSurface(
   s: Surface,
-  p: Pick<SurfacePlan, 'lead' | 'asbestos' | 'mold' | 'choice' | 'coating' | 'issue' | 'problems'>,
+  p: Pick<OwnPlan, 'lead' | 'asbestos' | 'mold' | 'choice' | 'coating' | 'issue' | 'problems'>,
   { fibres }: Needs,
   ctx: SurfaceContext,
-): SurfacePlan['next'] | null {
+): Next | null {
   const test = p.lead.next;
   if (p.problems.length > 0) return { act: 'fixProblem', because: [] };
   if (s.declinedOn !== null) return { act: 'nothing', because: p.choice.required.because };
@@ -342,9 +274,4 @@ function firstOnSurface(
   if (!p.issue.value && p.choice.parts.every((c) => c.selected.value !== null)) return { act: 'trial', because: p.issue.because };
   if (test.value === 'waitForLab' || (!fibres && coat.value === 'waiting')) return { act: 'waitForLab', because: test.because };
   return null;
-}
-
-function nextByChecks(work: WorkPlan, protection: Protection): SurfacePlan['next'] {
-  if (work.standsAt === 'protect') return { act: 'protect', because: protection.needed.because };
-  return { act: work.standsAt === null ? 'nothing' : 'work', because: [] };
 }

@@ -5,3 +5,4 @@ export { NO_TRIALS, trialBook, trialOn, type Learned, type TrialBook } from './b
 export { dueSquares, type DueSquare } from './due';
 export { endsClear, wantsBare } from './endpoint';
 export { CROSS_CUT_TO_UM, holdOf, type Hold } from './hold';
+export { bareByPieces, labelsOf, pieceWords, soakedIn, TRIAGE, triage, triageOf, type Triage, type TriageCounts } from './triage';

@@ -14,6 +14,7 @@ export {
   UNITS,
   unitFor,
   type Measure,
+  type Range,
   type Unit,
   type UnitSystem,
 } from './units';

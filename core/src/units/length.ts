@@ -2,7 +2,7 @@
  * Lengths as people say them: 4' 6", 14 1/2", 6'8, 6 ft 8 in, 1200 mm, 1.2; and small sums of them, as a tape gives them: 3' 4" x 2 + 8".
  * Within, a length is metres.
  */
-import type { UnitSystem } from './units';
+export type UnitSystem = 'ft' | 'm';
 
 export type Read = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly says: string };
 

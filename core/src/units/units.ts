@@ -4,7 +4,7 @@
  * Inside the core every quantity is SI or an accepted companion (m, m2, L, h, C, ug/m3) and says so in its name.
  * A limit stays in the unit in which it was published, as a `Measure`, and is converted here when it is compared.
  */
-import { feetForReading, FOOT_M, INCH_M } from './length';
+import { feetForReading, FOOT_M, INCH_M, type UnitSystem } from './length';
 
 export type Dimension =
   | 'length'
@@ -126,13 +126,19 @@ export const UNITS = {
 
 export type Unit = keyof typeof UNITS;
 
+/** From the least to the most that is expected, both in one unit. */
+export interface Range {
+  readonly low: number;
+  readonly high: number;
+}
+
 /** A number that carries its unit. */
 export interface Measure {
   readonly value: number;
   readonly unit: Unit;
 }
 
-export type UnitSystem = 'ft' | 'm';
+export type { UnitSystem };
 
 export const measure = (value: number, unit: Unit): Measure => ({ value, unit });
 
@@ -279,7 +285,7 @@ export function formatWeight(kg: number, system: UnitSystem): string {
 export const formatWork = (hours: number): string => (hours < 1.5 ? formatHours(hours) : `${Number(hours.toFixed(hours < 20 ? 1 : 0))} h`);
 
 /** "5 to 20 min", "30 min to 2 h", "$6 to $19": the unit once where it is the same. */
-export function formatRange(r: { readonly low: number; readonly high: number }, format: (n: number) => string): string {
+export function formatRange(r: Range, format: (n: number) => string): string {
   const low = format(r.low);
   const high = format(r.high);
   if (low === high) return low;

@@ -1,15 +1,16 @@
 /** How much leaves a job, by stream: from its sheet, from the coats that its strokes take off, and from what they use up. */
 import { maskKg } from '../work';
 import { MEETINGS, methodById, type AgentId, type Consumable, type Method } from '../catalogue';
-import { asbestosStates, methodsOf, picksOf, poisonsReached, worksOn, type Range } from '../choose';
-import { baseOf } from '../coat';
+import { asbestosStates, methodsOf, picksOf, poisonsReached, worksOn } from '../choose';
+import type { Range } from '../units/units';
+import { baseOf } from '../catalogue';
 import { isGood, WASTE_STREAMS, type JobFacts, type Surface, type WasteStreamId } from '../facts';
 import { isLow, isPoisoned, isPresent, type LeadPicture } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
 import { cuts } from '../repair';
 import type { FirmSettings } from '../rulebook';
 import { agentsOf, chemistryOf } from '../shelf/own';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from '../zone/surface-plan';
 import { convert, measure } from '../units/units';
 import { isOfHouse } from '../walk';
 import { byLaw } from '../protect';

@@ -1,6 +1,6 @@
 /** Invented climates, seeded: the season, the day, fronts that last days, rain in spells. For planning; labelled wherever they are shown. */
 import { saturationPa } from '../moist';
-import { seeded } from '../probe/seeded';
+import { seeded } from '../graph/seeded';
 import { HOUR_MS, type Weather } from './weather';
 
 export const REGION_IDS = ['temperateCoast', 'coldInland', 'dryPlateau', 'humidSouth'] as const;

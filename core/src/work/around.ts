@@ -5,15 +5,16 @@
  */
 import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
 import { methodById } from '../catalogue';
-import { methodsOf, type Choice, type Range } from '../choose';
+import { methodsOf, type Choice } from '../choose';
+import type { Range } from '../units/units';
 import { closeForMistH, LAYING, MIST_WIND, type CoatingPlan, type CoatLine } from '../coat';
 import { GOODS_LEAD, isOnGoods, isPresent, type LeadPicture } from '../probe';
 import { why, type Reason } from '../reasons';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { measure } from '../units/units';
 import { goodsOf, isHeater, liveLayers } from '../walk';
 import { glassLineM, maskH, maskingOfCoats, maskingOfStrokes, mistFilmM2, spoilersOf, unmaskH, type Masked, type Masking } from './masking';
-import { gate, hours, plus, stepOf, type GateSpec, type StepSpec } from './step';
+import { gate, hours, plus, stepOf, type GateSpec, type StepSpec } from '../step';
 
 /** Handles, stays, catches, lifts, plates: how many a piece usually carries. Hinges stay. */
 const FITTINGS: Readonly<Partial<Record<ElementId, number>>> = {

@@ -4,20 +4,3 @@ export { laidAsks, openBefore, withLaid } from './laid';
 export { maskKg } from './masking';
 export { defectSize, repairMoney } from './repairs';
 export { maskingMoney, ownSteps } from './steps';
-export {
-  gate,
-  gateOf,
-  hoursOf,
-  NOTHING,
-  plus,
-  stepOf,
-  type Amount,
-  type Asked,
-  type Gate,
-  type GateSpec,
-  type GateState,
-  type SpokenOf,
-  type Step,
-  type StepKind,
-  type StepSpec,
-} from './step';

@@ -1,7 +1,10 @@
 /** A check as it counts: numbers are held against their limits here, whatever was ticked beside them. Law O2. */
 import type { Check, CheckNumber } from '../facts';
 import { convert, UNITS, unitFor, type Measure, type Unit, type UnitSystem } from '../units/units';
-import type { Asked, SpokenOf } from './step';
+import type { Asked, SpokenOf } from '../step';
+
+/** ASTM D4262: the wet face reads at most 1.0 below and 2.0 above its own rinse water. Limits recalled with medium confidence. */
+export const FACE_PH = { below: 1, above: 2 } as const;
 
 /** The unit in which each number is entered and kept. */
 export const CHECK_UNITS: Readonly<Record<CheckNumber, Unit>> = {

@@ -1,12 +1,11 @@
 /** A coat that is written down is judged like a check: what has to be so before it, and whether its numbers can be right. Law O3. */
-import { earlyAt, filmLaid, liveLaid, type CoatLine } from '../coat';
+import { earlyAt, filmLaid, liveLaid, type CoatingPlan, type CoatLine } from '../coat';
 import type { Laid, Surface } from '../facts';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { coatingOf, isCoat } from '../shelf/own';
-import type { SurfacePlan } from '../surface/plan';
 import { measure } from '../units/units';
-import type { Gate, Step } from './step';
+import type { Gate, Step } from '../step';
 
 /** Four times the film, or a quarter of it: one of the two numbers is wrong. Common practice, no published source. */
 const SLIP = { least: 0.25, most: 4 } as const;
@@ -26,7 +25,10 @@ export function laidAsks(
   x: Laid,
   l: CoatLine,
   s: Surface,
-  { work: { steps }, coating: { blasted } }: Pick<SurfacePlan, 'work' | 'coating'>,
+  {
+    work: { steps },
+    coating: { blasted },
+  }: { readonly work: { readonly steps: readonly Step[] }; readonly coating: Pick<CoatingPlan, 'blasted'> },
   settings: FirmSettings,
   outdoors: boolean,
 ): Reason[] {

@@ -4,15 +4,15 @@
  */
 import type { ElementId, Surface } from '../facts';
 import type { Method } from '../catalogue';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import { LAYING, type CoatLine, type CoatingPlan } from '../coat';
 import { why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { priceOf } from '../shelf/own';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { measure } from '../units/units';
 import { REBATE_M, sizeOf, takeOff } from '../walk';
-import type { Amount } from './step';
+import type { Amount } from '../step';
 
 export type Masked = 'glass' | 'rawMasonry' | 'ratingPlate' | 'gasParts' | 'wallBehind' | 'floorEdge' | 'wallBeside' | 'fittings';
 

@@ -1,14 +1,15 @@
 /** The defects of the ground as steps: one for each kind of repair, with its layers, its drying, its dust and its proof. */
 import type { RepairId, Surface } from '../facts';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import type { CoatingPlan } from '../coat';
 import { isLow, isPresent, type LeadPicture } from '../probe';
-import { cuts, DEFECT, extentOf, FILLER, finishSpec, type Repair } from '../repair';
+import { cuts, DEFECT, extentOf, finishSpec, type Repair } from '../repair';
+import { FILLER } from '../catalogue';
 import { why, type Reason } from '../reasons';
 import { fillerDryH, ownOf, priceOf } from '../shelf/own';
 import { measure } from '../units/units';
 import type { Around } from './around';
-import { gate, hours, plus, stepOf, type Amount, type GateSpec, type StepSpec } from './step';
+import { gate, hours, plus, stepOf, type Amount, type GateSpec, type StepSpec } from '../step';
 
 interface Inputs extends Around {
   readonly lead: LeadPicture;

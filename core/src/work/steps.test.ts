@@ -5,7 +5,7 @@ import { isHelper, methodById, METHODS } from '../catalogue';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { sentence } from '../words';
-import type { Step } from './step';
+import type { Step } from '../step';
 
 /** Any piece, of any stuff, worked by anything: what the rules do not bear is refused or asked about, and that is a plan too. */
 const anySurface: fc.Arbitrary<Surface> = fc

@@ -1,15 +1,18 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
+import { FACE_PH } from './judge';
 import { MASONRY, METAL, PLASTER, TIMBER, type MethodId, type Surface } from '../facts';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
-import { effortOn, isMains, methodsOf, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Range, type Stroke } from '../choose';
-import { baseOf, DEW_MARGIN_C, LAYING, layH, leavesProfile, PROFILE, stainOf, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { effortOn, isMains, methodsOf, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Stroke } from '../choose';
+import type { Range } from '../units/units';
+import { DEW_MARGIN_C, LAYING, layH, leavesProfile, PROFILE, stainOf, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { baseOf } from '../catalogue';
 import type { LeadPicture } from '../probe';
 import { isDamp, isPresent, readsWet } from '../probe';
-import { FACE_ABOVE, FACE_BELOW } from '../prepare/neutralise';
 import { why, type Reason } from '../reasons';
-import { finishOf, finishSpec, liveDefects, pieceWords, type Repair } from '../repair';
+import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
+import { pieceWords } from '../trial';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
 import { evaporates } from '../shelf/own';
@@ -31,7 +34,7 @@ import {
   washStep,
 } from './around';
 import { strokeOnWords } from './stroke-on';
-import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from './step';
+import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from '../step';
 
 /** Drying oil in a heap of rags heats itself. */
 const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood', 'woodStain', 'penetratingOil'];
@@ -144,7 +147,7 @@ const NEUTRAL: Asked = {
   what: 'ph',
   atLeast: measure(6, 'pH'),
   atMost: measure(8.5, 'pH'),
-  near: { what: 'rinsePh', below: FACE_BELOW, above: FACE_ABOVE },
+  near: { what: 'rinsePh', ...FACE_PH },
 };
 /** Water that was in use before is no rinse water. Common practice, no published source. */
 const RINSE_WATER: Asked = { what: 'rinsePh', atLeast: measure(5.5, 'pH'), atMost: measure(9.5, 'pH') };

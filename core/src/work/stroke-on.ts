@@ -1,8 +1,9 @@
 /** In what order one coat is brought on, how much before its edge sets, and by hand along the glass. Common practice; times from memory. */
 import type { PartKind, Surface } from '../facts';
-import { baseOf, LAYING, striped, type CoatLine } from '../coat';
+import { LAYING, striped, type CoatLine } from '../coat';
+import { baseOf } from '../catalogue';
 import { why, type Reason } from '../reasons';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { measure } from '../units/units';
 import { ELEMENTS, liveParts, takeOff } from '../walk';
 

@@ -2,10 +2,11 @@
 import { methodById } from '../catalogue';
 import { LAYING } from '../coat';
 import { HIGH_M } from '../choose';
-import type { Needs, ZoneContext } from '../protect';
+import type { ZoneContext } from '../protect';
+import type { Needs } from '../surface/needs';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import { convert, measure, type Measure } from '../units/units';
-import { gate, type GateSpec } from '../work';
+import { gate, type GateSpec } from '../step';
 
 type Access = 'ladder' | 'platform' | 'tower' | 'scaffold';
 

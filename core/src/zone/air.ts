@@ -2,7 +2,8 @@
 import type { Machine } from '../facts';
 import { changesFlow, gapsAt, LOADED_SHARE, machinesFor } from '../air/flow';
 import { sheetFor } from '../probe/mold';
-import type { Needs, ZoneContext } from '../protect';
+import type { ZoneContext } from '../protect';
+import type { Needs } from '../surface/needs';
 import { answer, typed, why, type Answer } from '../reasons';
 import { convert, measure } from '../units/units';
 

@@ -2,7 +2,7 @@
 import { dayOfLead, type DayOfLead, type LimitSet } from '../air/breathing';
 import type { MethodId } from '../facts';
 import type { FirmSettings } from '../rulebook';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from './surface-plan';
 import { methodsIn } from './methods-in';
 import type { ZonePlan } from './plan';
 

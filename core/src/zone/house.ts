@@ -2,7 +2,7 @@
 import type { Space } from '../facts';
 import { say } from '../reasons';
 import { nearRect } from './marks';
-import { beforeSide, type Floor, type Rect } from './shapes';
+import { beforeSide, type Floor, type Rect } from '../geometry/shapes';
 import type { Box, Scene, Shape } from './scene';
 
 export interface SideShown {

@@ -1,9 +1,9 @@
 /** The firm's machines in a zone: what they draw in they keep, and take along. Common practice, no published source. */
 import { USED_ON, type Machine, type UsedOn } from '../facts';
-import type { HazardKind, Needs } from '../protect';
+import type { HazardKind, Needs } from '../surface/needs';
 import { typed, why } from '../reasons';
-import { gate, type GateSpec } from '../work';
-import type { ZonePlan } from './plan';
+import { gate, type GateSpec, type Step } from '../step';
+import type { ZoneSetup } from './zones';
 
 /** What a machine draws in where these are reached, and keeps: the worst of it names the machine. */
 export const drawnIn = (kinds: readonly HazardKind[]): UsedOn =>
@@ -22,7 +22,10 @@ export const SET_UP = 'containment-up';
 export const setsUp = (gateId: string): boolean => gateId === SET_UP;
 
 /** Machines of the zone that carry from now on, on every job, something worse than what they are tagged with. */
-export function tagsOf(zone: Pick<ZonePlan, 'hazards' | 'setup'>, machines: readonly Machine[]): Pick<Machine, 'id' | 'lastOn'>[] {
+export function tagsOf(
+  zone: { readonly hazards: readonly { readonly kind: HazardKind }[]; readonly setup: Pick<ZoneSetup, 'machineIds'> },
+  machines: readonly Machine[],
+): Pick<Machine, 'id' | 'lastOn'>[] {
   const on = drawnIn(zone.hazards.map((h) => h.kind));
   return machines
     .filter((m) => m.removedAt === null && zone.setup.machineIds.includes(m.id) && USED_ON.indexOf(on) > USED_ON.indexOf(m.lastOn))
@@ -30,5 +33,5 @@ export function tagsOf(zone: Pick<ZonePlan, 'hazards' | 'setup'>, machines: read
 }
 
 /** Sheet and seals stand in it. */
-export const isSetUp = (zone: Pick<ZonePlan, 'steps'>): boolean =>
+export const isSetUp = (zone: { readonly steps: readonly Step[] }): boolean =>
   zone.steps.some((st) => st.gates.some((g) => setsUp(g.id) && g.state === 'passed'));

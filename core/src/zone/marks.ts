@@ -6,7 +6,7 @@ import type { Nearby, Space, Surface } from '../facts';
 import type { Protection } from '../protect';
 import { say } from '../reasons';
 import { isOpening } from '../walk';
-import type { Rect } from './shapes';
+import type { Rect } from '../geometry/shapes';
 import type { Unfolded } from './unfold';
 
 export const MARKS = ['seal', 'flap', 'air', 'way', 'screen', 'keepOut', 'scaffold', 'near', 'damage'] as const;

@@ -2,10 +2,11 @@
 import { blowsNutShell, burns, methodById, type Method } from '../catalogue';
 import { reactions } from '../choose';
 import { sheetFor } from '../probe/mold';
-import type { Needs, ZoneContext } from '../protect';
+import type { ZoneContext } from '../protect';
+import type { Needs } from '../surface/needs';
 import { why } from '../reasons';
 import { measure } from '../units/units';
-import { gate, gateOf, type GateSpec } from '../work';
+import { gate, gateOf, type GateSpec } from '../step';
 
 /** As far as sparks and hot chips fly. NFPA 51B: 35 ft. */
 const CLEAR = measure(35, 'ft');

@@ -3,7 +3,7 @@ import { methodById, stirs } from '../catalogue';
 import type { MethodId } from '../facts';
 import { isPresent, leadDepths } from '../probe';
 import { effortOn, lowInReach, picksOf } from '../choose';
-import type { SurfacePlan } from '../surface/plan';
+import type { SurfacePlan } from './surface-plan';
 
 /** Strokes that disturb, each method once; person-hours of the longer case. */
 export function methodsIn(plan: SurfacePlan): { readonly methodId: MethodId; readonly hoursHigh: number }[] {

@@ -3,7 +3,7 @@ import type { Nearby, NearbyKind } from '../facts';
 import { why, type RuleId, type SourceId } from '../reasons';
 import type { Rulebook } from '../rulebook';
 import { convert } from '../units/units';
-import { gate, type GateSpec } from '../work';
+import { gate, type GateSpec } from '../step';
 
 export interface NearbyReach {
   readonly guarded: boolean;

@@ -1,7 +1,7 @@
 /** How many days a zone still takes before its first coat may be thought of. */
 import type { FirmSettings } from '../rulebook';
-import type { SurfacePlan } from '../surface/plan';
-import type { Step } from '../work';
+import type { SurfacePlan } from './surface-plan';
+import type { Step } from '../step';
 
 const isCoat = (st: Step): boolean => st.kind === 'prime' || st.kind === 'coat';
 

@@ -4,7 +4,7 @@
  */
 import type { HazardState } from '../probe';
 import type { Mark, MarkKind } from './marks';
-import type { Rect } from './shapes';
+import type { Rect } from '../geometry/shapes';
 import type { Face, Unfolded } from './unfold';
 
 /** What a piece is shown as: the state of its hazard, how deep the plan bites, or how far its work has come. */

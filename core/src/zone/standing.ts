@@ -4,7 +4,8 @@
  */
 import type { Check } from '../facts';
 import type { Sent } from '../sign';
-import { checkOutcome, stillSpeaks, type Gate, type GateSpec, type GateState, type Step, type StepKind, type StepSpec } from '../work';
+import { checkOutcome, stillSpeaks } from '../work';
+import { type Gate, type GateSpec, type GateState, type Step, type StepKind, type StepSpec } from '../step';
 
 /** What happens on a place and sends it back, whichever check is next: entered as a failure of its own. */
 export const EVENTS = ['event.breakThrough', 'event.spill', 'event.tornSheet', 'event.wind', 'event.newFind'] as const;

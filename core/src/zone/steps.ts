@@ -1,19 +1,21 @@
 /** What a zone does once for all its surfaces: set up, clean daily and at the end, verify. Hours of setting up: common practice, no published source. */
 import type { Machine, MethodId, Nearby, Service, Surface } from '../facts';
 import { methodById, pours, type Method } from '../catalogue';
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import { measure } from '../units/units';
 import { standingText, type Standing } from '../probe';
 import { typed, why, type Answer, type Reason } from '../reasons';
 import { lacksAirSupply, type Limit } from '../rulebook';
-import { byLaw, onAirline, type Needs, type Protection, type ZoneContext } from '../protect';
+import { byLaw, onAirline, type Protection, type ZoneContext } from '../protect';
+import { type Needs } from '../surface/needs';
 import type { ZoneAir } from './air';
 import { accessGates, nestGates, type ZoneAccess } from './access';
 import { drawnIn, machineGates, SET_UP } from './machines';
 import { measuresOf } from './measures';
 import { nearbyGates } from './nearby';
 import { GIVEN_BACK } from './standing';
-import { clothsForFloor, gate, gateOf, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../work';
+import { clothsForFloor } from '../work';
+import { gate, gateOf, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../step';
 
 /** Person-hours of a zone's own work. Common practice, no published source. */
 const ALLOW = {

@@ -3,9 +3,9 @@
  * x to the right and y downwards, as a drawing is read.
  */
 import type { ElementId, Space, Surface, WallId } from '../facts';
-import { ROUND_OPENING } from '../protect/needs';
+import { ROUND_OPENING } from '../surface/needs';
 import { ELEMENTS, isWindow } from '../walk';
-import { spread, wallLength, wallsOf, type Floor, type Rect } from './shapes';
+import { spread, wallLength, wallsOf, type Floor, type Rect } from '../geometry/shapes';
 
 export interface Face {
   readonly id: WallId | 'floor' | 'ceiling' | 'side' | 'ground';

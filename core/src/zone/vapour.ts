@@ -1,7 +1,8 @@
 /** Solvent in the air of a zone: how much of each may be laid at once with the windows shut, and with two of them open. */
 import { mixture } from '../air/breathing';
 import { layAtOnce, SOLVENTS, type SolventId } from '../air/vapour';
-import type { Needs, ZoneContext } from '../protect';
+import type { ZoneContext } from '../protect';
+import type { Needs } from '../surface/needs';
 import { answer, why, type Answer } from '../reasons';
 import { measure } from '../units/units';
 

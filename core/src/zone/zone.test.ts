@@ -1,6 +1,6 @@
 import { createDeriver } from '../job/derive';
 import { BLANK_SETUP, type Check, type JobFacts, type MethodId, type NearbyKind, type Space, type Surface, type UsedOn } from '../facts';
-import type { HazardKind } from '../protect';
+import type { HazardKind } from '../surface/needs';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { aCheck, aFacts, aLayer, aMachine, aPart, aReading, aSpace, aSurface, aZone, COATS, THIS_YEAR } from '../testing';
 import { convert } from '../units/units';

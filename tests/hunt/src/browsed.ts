@@ -11,7 +11,7 @@ import { numberOf, rungKey } from '../../../core/src/probe';
 import { say, spellAs } from '../../../core/src/reasons';
 import { clientPage, jobReport, shoppingPaper } from '../../../core/src/report';
 import { DEFAULT_SETTINGS } from '../../../core/src/rulebook';
-import { shoppingOf } from '../../../core/src/shelf';
+import { shoppingOf } from '../../../core/src/job/buy';
 import { formatMeasure, formatRange, formatWork, measure, moneyIn } from '../../../core/src/units/units';
 import { factsOf, recipe, THIS_YEAR } from './scenario';
 

@@ -1,8 +1,9 @@
 /** One job with its edits, derived at every stop, warm and cold. */
 import type { JobFacts } from '../../../core/src/facts';
-import { createDeriver, type JobPlan } from '../../../core/src/job/derive';
+import { createDeriver } from '../../../core/src/job/derive';
+import { type JobPlan } from '../../../core/src/job/plan';
 import type { FirmSettings } from '../../../core/src/rulebook';
-import type { SurfacePlan } from '../../../core/src/surface/plan';
+import type { SurfacePlan } from '../../../core/src/zone/surface-plan';
 import { applies, edited } from './edit';
 import { THIS_YEAR, type Edit } from './scenario';
 

@@ -12,7 +12,7 @@ import { jobSteps } from '../../../core/src/job/steps';
 import { todayOf } from '../../../core/src/probe';
 import { sampleRegister } from '../../../core/src/probe/register';
 import { clientPage, jobMarkdown, jobReport, programme } from '../../../core/src/report';
-import { shoppingOf } from '../../../core/src/shelf';
+import { shoppingOf } from '../../../core/src/job/buy';
 import { wasteOf } from '../../../core/src/waste';
 import { courseOf, scenario } from './hunt';
 import { stopsOf, type Run } from './run';

@@ -5,7 +5,7 @@ import type { Reason } from '../../../../core/src/reasons';
 import { RULEBOOKS } from '../../../../core/src/rulebook';
 import { RULE_WORDS, remedy, sentence, SOURCES } from '../../../../core/src/words';
 import { coatsOf, DOES, meets } from '../oracle/methods';
-import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import type { SurfacePlan } from '../../../../core/src/zone/surface-plan';
 import type { Run } from '../run';
 import type { Law } from './law';
 

@@ -1,7 +1,7 @@
 /** H: what the work reaches is stopped, whoever insists; what ends above it is not. */
 import type { MethodOption, PartChoice } from '../../../../core/src/choose';
 import type { MethodId, Surface } from '../../../../core/src/facts';
-import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import type { SurfacePlan } from '../../../../core/src/zone/surface-plan';
 import { coatsOf, DOES, meets, opens, react, type Does } from '../oracle/methods';
 import { THIS_YEAR } from '../scenario';
 import type { Run } from '../run';

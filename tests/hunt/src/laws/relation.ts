@@ -1,7 +1,7 @@
 /** H3 and P5: one fact is changed, and the answer moves the right way or not at all. */
 import type { JobFacts, Surface } from '../../../../core/src/facts';
 import { createDeriver } from '../../../../core/src/job/derive';
-import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import type { SurfacePlan } from '../../../../core/src/zone/surface-plan';
 import { FACTOR } from '../oracle/masks';
 import { THIS_YEAR } from '../scenario';
 import type { Run } from '../run';

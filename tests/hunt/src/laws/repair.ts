@@ -1,6 +1,6 @@
 /** Signs and repairs: what is seen sets going what it says, what is damaged is put right without going into a suspect. */
 import type { Sign, Surface } from '../../../../core/src/facts';
-import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import type { SurfacePlan } from '../../../../core/src/zone/surface-plan';
 import type { Run } from '../run';
 import type { Law } from './law';
 

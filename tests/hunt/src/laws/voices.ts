@@ -12,7 +12,7 @@ import { todayOf } from '../../../../core/src/probe/today';
 import { todaySurface } from '../../../../core/src/job/digest';
 import { say } from '../../../../core/src/reasons';
 import { clientPage, jobMarkdown, jobReport, programme } from '../../../../core/src/report';
-import { shoppingOf } from '../../../../core/src/shelf';
+import { shoppingOf } from '../../../../core/src/job/buy';
 import { GOODS } from '../../../../core/src/catalogue';
 import { isGood } from '../../../../core/src/facts';
 import { cap, convert, formatMeasure, formatRange, many, measure, moneyIn, UNITS, type Unit } from '../../../../core/src/units/units';

@@ -1,7 +1,7 @@
 /** Loose goods, old antifouling, gas pipes: what each asks for, written down here again. */
 import { wasteOf } from '../../../../core/src/waste';
 import type { MethodId, Surface, WasteStreamId } from '../../../../core/src/facts';
-import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import type { SurfacePlan } from '../../../../core/src/zone/surface-plan';
 import type { Run } from '../run';
 import type { Law } from './law';
 import { DOES } from '../oracle/methods';

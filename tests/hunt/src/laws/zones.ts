@@ -1,11 +1,12 @@
 /** H1, O3, O5 and P1 over a zone: everything that its strokes reach, one of everything, and checks that hold. */
 import { NEARBY, type Check, type JobFacts, type Surface } from '../../../../core/src/facts';
-import { createDeriver, type JobPlan } from '../../../../core/src/job/derive';
-import type { SurfacePlan } from '../../../../core/src/surface/plan';
+import { createDeriver } from '../../../../core/src/job/derive';
+import { type JobPlan } from '../../../../core/src/job/plan';
+import type { SurfacePlan } from '../../../../core/src/zone/surface-plan';
 import type { ZonePlan } from '../../../../core/src/zone';
 import { bookOf } from '../../../../core/src/rulebook';
 import { wasteOf } from '../../../../core/src/waste';
-import { shiftsOf } from '../../../../core/src/zone/shift';
+import { shiftsOf } from '../../../../core/src/job/shift';
 import { zoneSigns } from '../../../../core/src/zone/signs';
 import { limitFor, measured, presumed } from '../oracle/air';
 import { FACTOR } from '../oracle/masks';

@@ -1,12 +1,13 @@
 /** A person's shift over all the zones in which they work that day: what is breathed where, the whole against the limit, and how long in a mask. */
 import { dayOfLead, limitSetOf, type DayOfLead } from '../air/breathing';
 import type { JobFacts, Stint } from '../facts';
-import type { JobPlan } from '../job/derive';
-import { CARTRIDGES, type Cartridge, type HazardKind } from '../protect';
+import type { JobPlan } from './plan';
+import { CARTRIDGES, type Cartridge } from '../protect';
+import { type HazardKind } from '../surface/needs';
 import { bookOf, type FirmSettings, type Respirator, type RespiratorId } from '../rulebook';
-import { zoneDay, type DayPart } from './day';
-import { dayKey } from './longest-day';
-import type { ZonePlan } from './plan';
+import { zoneDay, type DayPart } from '../zone/day';
+import { dayKey } from '../zone/longest-day';
+import type { ZonePlan } from '../zone/plan';
 
 export interface ShiftPart {
   readonly zoneId: string;

@@ -16,7 +16,7 @@ import {
   type Product,
   type Tin,
 } from '../facts';
-import { readTable, writeTable } from '../import/table';
+import { readTable, writeTable } from './table';
 
 export const SHELF_FORMAT = 'rough-sill-shelf';
 export const SHELF_VERSION = 1;

@@ -1,5 +1,5 @@
 /** What a repair is made with. Layers and drying: data sheets, from memory; the product's own sheet rules. */
-import type { Range } from '../choose';
+import type { Range } from '../units/units';
 import { GOODS_BY_GROUP } from '../facts';
 
 /** What stands among the fillers of the shelf, and two that are found elsewhere on it. */
@@ -21,13 +21,16 @@ export interface Filler {
   /** What goes on before any coat. */
   readonly sealedBy: 'primer' | 'nothing';
 }
-const f = (
-  layerMm: number | null,
-  mostMm: number | null,
-  [low, high]: readonly [number, number],
-  dust: Filler['dust'],
-  over: Partial<Filler> = {},
-): Filler => ({ layerMm, mostMm, dryH: { low, high }, unit: 'L', rubbed: dust !== 'none', dust, sealedBy: 'primer', ...over });
+const f = (layerMm: number | null, mostMm: number | null, [low, high]: readonly [number, number], dust: Filler['dust'], over: Partial<Filler> = {}): Filler => ({
+  layerMm,
+  mostMm,
+  dryH: { low, high },
+  unit: 'L',
+  rubbed: dust !== 'none',
+  dust,
+  sealedBy: 'primer',
+  ...over,
+});
 export const FILLER: Readonly<Record<FillerId, Filler>> = {
   fineSurfacer: f(2, 3, [2, 4], 'gypsum'),
   woodFiller: f(15, 50, [0.5, 1], 'resin'),

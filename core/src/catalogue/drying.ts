@@ -3,7 +3,7 @@
  * colder, and for what dries by water as long again as the air takes up less. Points of the product's own sheet outrank them.
  */
 import { RangedError } from '../units/ranged';
-import { baseOf, thinsWith, type CoatId } from './products';
+import { baseOf, thinsWith, type CoatId } from './coatings';
 
 export const DRYING_KINDS = ['water', 'solvent', 'shellac', 'lime', 'twoPack'] as const;
 export type DryingKind = (typeof DRYING_KINDS)[number];
@@ -79,11 +79,7 @@ export function fitSheet(points: readonly SheetPoint[]): { readonly h20: number;
 }
 
 /** A coat by its own sheet: the hours and the doubling that its points give, and the kind of curve where the sheet names one. */
-export function bySheet<S extends { readonly curve: Curve; readonly recoatH: number }>(
-  spec: S,
-  points: readonly SheetPoint[],
-  kind: DryingKind | null,
-): S {
+export function bySheet<S extends { readonly curve: Curve; readonly recoatH: number }>(spec: S, points: readonly SheetPoint[], kind: DryingKind | null): S {
   const { h20, doubleC } = fitSheet(points);
   return { ...spec, recoatH: h20, curve: { ...(kind === null ? spec.curve : CURVES[kind]), doubleC } };
 }

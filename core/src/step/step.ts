@@ -1,9 +1,14 @@
 /** Steps and their checks, as planned; where they stand is judged over the whole zone (zone/standing.ts). */
-import type { Range } from '../choose';
-import type { CheckNumber } from '../facts';
+import type { Range } from '../units/units';
+import type { CheckNumber, MethodId } from '../facts';
 import type { Reason } from '../reasons';
-import type { SeenAt } from '../sign/seen';
 import type { Measure } from '../units/units';
+
+/** The step at which something is seen. */
+export type SeenAt =
+  | { readonly stroke: MethodId; readonly partId: string; readonly areaM2: number; readonly half?: 'coarse' | 'final' | null }
+  | { readonly coat: string; readonly sprayed: boolean; readonly areaM2: number; readonly recoatH: Range }
+  | { readonly check: true; readonly areaM2: number };
 
 export type StepKind =
   | 'prepare'

@@ -5,15 +5,15 @@
 import { GOODS, type GoodUnit } from '../catalogue';
 import type { CoatingPlan } from '../coat';
 import { isGood, type GoodId, type JobFacts, type Product, type Tin } from '../facts';
-import type { JobPlan } from '../job/derive';
-import { isBusy, leftToDo } from '../job/to-buy';
+import type { JobPlan } from './plan';
+import { isBusy, leftToDo } from './to-buy';
 import { bookOf, type FirmSettings, type RespiratorId, type Rulebook } from '../rulebook';
 import { convert, type Measure } from '../units/units';
-import type { Amount, StepSpec } from '../work/step';
-import type { SurfacePlan } from '../surface/plan';
+import type { Amount, StepSpec } from '../step';
+import type { SurfacePlan } from '../zone/surface-plan';
 import type { ZonePlan } from '../zone';
-import { isCoat, ownOf, priceOf } from './own';
-import { packsFor, type Pack, type Packing } from './packs';
+import { isCoat, ownOf, priceOf } from '../shelf/own';
+import { packsFor, type Pack, type Packing } from '../shelf/packs';
 
 /** What a litre costs in each size, smallest first, against the usual price. Common practice, no published source. */
 const DEARER: Readonly<Record<1 | 2 | 3, readonly number[]>> = { 1: [1], 2: [1.2, 1], 3: [1.3, 1, 0.9] };

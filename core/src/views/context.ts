@@ -4,7 +4,7 @@
  */
 import type { LimitSet } from '../air/breathing';
 import type { Nearby, Service, YesNo } from '../facts';
-import type { SpreadBook } from '../coat/used';
+import type { SpreadBook } from './spread';
 import type { AsbestosPicture } from '../probe/asbestos';
 import type { Past } from '../probe/place';
 import type { HazardState } from '../probe/state';

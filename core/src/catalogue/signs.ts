@@ -3,31 +3,10 @@
  * The sentences stand with the languages (`sign.<id>`), the short names with the vocabularies.
  */
 import type { SignId } from '../facts';
-import type { StepKind } from '../work/step';
+import type { StepKind } from '../step';
 
 /** Where one can be seen: at a family of strokes, at a coat, at one that is sprayed, at the look before the coats. */
-export const SIGN_PLACES = [
-  'gel',
-  'caustic',
-  'stone',
-  'milk',
-  'blast',
-  'heat',
-  'putty',
-  'steam',
-  'scrape',
-  'sand',
-  'scuff',
-  'wash',
-  'soak',
-  'rust',
-  'mold',
-  'rustGel',
-  'seal',
-  'coat',
-  'mist',
-  'check',
-] as const;
+export const SIGN_PLACES = ['gel', 'caustic', 'stone', 'milk', 'blast', 'heat', 'putty', 'steam', 'scrape', 'sand', 'scuff', 'wash', 'soak', 'rust', 'mold', 'rustGel', 'seal', 'coat', 'mist', 'check'] as const;
 export type SignPlace = (typeof SIGN_PLACES)[number];
 
 /** go on: it works, and this comes next. stop: enough, or not so. ruined: harm is being done. */

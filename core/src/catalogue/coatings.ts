@@ -2,22 +2,7 @@
 import type { TopcoatId } from '../facts';
 
 export type PrimerId =
-  | 'acrylicWood'
-  | 'alkydWood'
-  | 'knotting'
-  | 'stainBlock'
-  | 'oilyWood'
-  | 'bonding'
-  | 'sandingSealer'
-  | 'plasterSealer'
-  | 'thinnedPva'
-  | 'mineral'
-  | 'alkaliResistant'
-  | 'zincPhosphate'
-  | 'etch'
-  | 'heatResistant'
-  | 'underwaterPrimer'
-  | 'none';
+  'acrylicWood' | 'alkydWood' | 'knotting' | 'stainBlock' | 'oilyWood' | 'bonding' | 'sandingSealer' | 'plasterSealer' | 'thinnedPva' | 'mineral' | 'alkaliResistant' | 'zincPhosphate' | 'etch' | 'heatResistant' | 'underwaterPrimer' | 'none';
 
 export type CoatId = Exclude<PrimerId, 'none'> | TopcoatId;
 
@@ -31,15 +16,7 @@ export interface Coating {
   readonly clear: boolean;
 }
 
-const c = (
-  base: Coating['base'],
-  volumeSolidsPct: number,
-  dryFilmUm: number,
-  coats: number,
-  low: number,
-  high: number,
-  clear = false,
-): Coating => ({
+const c = (base: Coating['base'], volumeSolidsPct: number, dryFilmUm: number, coats: number, low: number, high: number, clear = false): Coating => ({
   base,
   volumeSolidsPct,
   dryFilmUm,
@@ -101,8 +78,7 @@ const THINNED = {
   heatEnamel: 'xylene',
 } as const;
 /** The solvent in one that is thinned with solvent, as is usual; a sheet outranks it (shelf/own.ts). From memory of data sheets. */
-export const thinsWith = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' =>
-  id in THINNED ? THINNED[id as keyof typeof THINNED] : 'mineralSpirits';
+export const thinsWith = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' => (id in THINNED ? THINNED[id as keyof typeof THINNED] : 'mineralSpirits');
 
 /**
  * Past it the next coat does not bite without abrading, h. Timber primers two weeks: FPL, T11; etch and underwater primers from memory of
@@ -117,9 +93,7 @@ const MOST_RECOAT_H: Partial<Record<PrimerId | TopcoatId, number>> = {
 export const mostRecoatOf = (id: PrimerId | TopcoatId): number | null => MOST_RECOAT_H[id] ?? null;
 
 /** Before the next coat at about 20 C, h. */
-export const recoatOf = (id: PrimerId | TopcoatId): Coating['recoatH'] =>
-  (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).recoatH;
+export const recoatOf = (id: PrimerId | TopcoatId): Coating['recoatH'] => (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).recoatH;
 
 /** What thins a product: water, solvent, or neither. */
-export const baseOf = (id: PrimerId | TopcoatId): Coating['base'] =>
-  (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).base;
+export const baseOf = (id: PrimerId | TopcoatId): Coating['base'] => (id in TOPCOATS_DATA ? TOPCOATS_DATA[id as TopcoatId] : PRIMERS_DATA[id as PrimerId]).base;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { convert } from '../units/units';
-import { floorOf, sheetInside, sheetOutside, spread, unionArea, wallsOf, type Rect } from './shapes';
+import { floorOf, sheetInside, sheetOutside, spread, unionArea, wallsOf, type Rect } from '../geometry/shapes';
 
 const ft = (n: number) => convert(n, 'ft', 'm');
 const ft2 = (m2: number) => convert(m2, 'm2', 'ft2');

@@ -12,15 +12,15 @@ import {
   type WallId,
 } from '../facts';
 import { isHelper, methodById, stirs, type Method } from '../catalogue';
-import { baseOf, LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
+import { baseOf } from '../catalogue';
 import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
 import { cuts, type Repair } from '../repair';
 import { asbestosStates, HIGH_M, lowInReach, methodsOf, picksOf, poisonsReached, worksOn, type Choice } from '../choose';
 import { holdsSilica, isPresent, leadDepths, type CoatPoison, type HazardState, type LeadPicture, type Standing } from '../probe';
 import { isMoldy, sheetFor } from '../probe/mold';
-import type { SurfaceContext } from '../surface/context';
+import type { SurfaceContext } from '../views';
 import { ELEMENTS, liveLayers } from '../walk';
-import type { Protection } from './protect';
 
 /** What a stroke can reach or make; containment, air, clothing and checks of a zone follow from the whole list. Law H1. */
 export const HAZARD_KINDS = [
@@ -44,6 +44,9 @@ export const HAZARD_KINDS = [
 ] as const;
 export type HazardKind = (typeof HAZARD_KINDS)[number];
 
+/** What closes the place, the strictest first. */
+export type Care = 'lead' | 'asbestos' | 'guard' | 'growth' | 'silica' | 'leaveAlone' | 'ordinary';
+
 export interface Needs {
   readonly surfaceId: string;
   readonly spaceId: string;
@@ -66,7 +69,7 @@ export interface Needs {
   readonly putty: boolean;
   /** What may hold asbestos is cut, sealed or taken out, by trained people: nothing else lets anybody work on it. */
   readonly fibres: boolean;
-  readonly care: Protection['care'];
+  readonly care: Care;
   readonly leadState: HazardState;
   readonly asbestos: HazardState;
   /** It stays as it is, and may hold asbestos: a coat or the piece itself, not what lies below a sound one; null: it does not. */
@@ -281,7 +284,7 @@ export function needsOf(
   // Outdoors there is no room to close.
   const closed = ctx.place !== 'outside';
   const grown = closed && reaches.mold && kit !== null && sheetFor(kit.value) !== 'none';
-  const cares: readonly (readonly [Protection['care'], boolean])[] = [
+  const cares: readonly (readonly [Care, boolean])[] = [
     ['lead', lead],
     ['asbestos', fibres],
     ['guard', guarded],

@@ -1,0 +1,1 @@
+export { clip, floorOf, sheetInside, sheetOutside, spread, unionArea, wallLength, wallsOf, type Floor, type Rect } from './shapes';
