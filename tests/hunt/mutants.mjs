@@ -364,7 +364,7 @@ export const MUTANTS = [
   ['all wear what the first task asks', 'protect/protect.ts', 'kit } = wear(methods);', 'kit } = wear(methods.slice(0, 1));'],
   [
     'coats cost nothing',
-    'surface/plan.ts',
+    'zone/surface-plan.ts',
     'plan.materials.high + plan.coats + sharedMoney.high',
     'plan.materials.high + sharedMoney.high',
   ],
