@@ -66,7 +66,7 @@ export default [
     },
   },
   {
-    // What the first screen loads; all else is one piece that comes after it (client/src/stages/rest.ts).
+    // What the first screen loads; all else is one piece that comes after it (client/src/stages/lazy-screens.ts).
     files: [
       'client/app/**/*.tsx',
       'client/src/*.{ts,tsx}',

@@ -21,7 +21,7 @@ const AFTER_FIRST_MS = 400;
 /** With the routes of a job, which would else be asked for one after the other, each when the one above it is drawn. */
 const fetchRest = () =>
   void Promise.all([
-    import('../src/stages/rest'),
+    import('../src/stages/lazy-screens'),
     import('./job/[jobId]/_layout'),
     import('./job/[jobId]/[stage]/index'),
     import('./job/[jobId]/[stage]/[surfaceId]'),

@@ -27,7 +27,7 @@ export * from './job/buy';
 export { HAZARD_KINDS, needsOf, type HazardKind, type Needs } from './surface/needs';
 export { isOutdoors } from './job/views';
 export * from './units/face';
-export { entryTold } from './job/told';
+export { entryTold } from './job/change-summary';
 export { headOf, type JobHead } from './job/head';
 export { toBuy } from './job/to-buy';
 export { MONEY_LINES, testsMoney, type MoneyLine, type MoneyLines } from './job/money';

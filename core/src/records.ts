@@ -6,5 +6,5 @@ export * from './facts';
 export * from './reasons';
 export * from './rulebook';
 export * from './units/face';
-export { entryTold } from './job/told';
+export { entryTold } from './job/change-summary';
 export { dueSquares, type DueSquare } from './trial/due';

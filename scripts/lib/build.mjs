@@ -79,7 +79,7 @@ export async function buildServer() {
     await bundle({
       entryPoints: {
         main: path.join(ROOT, 'server/src/main.ts'),
-        worker: path.join(ROOT, 'server/src/beside/worker.ts'),
+        worker: path.join(ROOT, 'server/src/pool/worker.ts'),
         prepare: path.join(ROOT, 'server/src/prepare.ts'),
       },
       outdir: out,

@@ -8,7 +8,7 @@ import { changesFor, JOB_FILE_VERSION, scopeParent, withNewIds, writeJobFile, ty
 import { largeJob, quillPoint } from '@roughsill/demo';
 import { createApp } from './app';
 import { connect } from './db/client';
-import { Epoch } from './db/epoch';
+import { Epoch } from './db/database-epoch';
 import { FirmStore } from './db/firm-store';
 import { EVIDENCE } from './db/rights';
 import { firms } from './db/schema';

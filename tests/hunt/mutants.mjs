@@ -12,7 +12,7 @@ export const MUTANTS = [
   ['seals that are down still stand', 'zone/standing.ts', '} else if (g.gate.id === GIVEN_BACK) {', '} else if (false) {'],
   ['a pass for less holds for more', 'zone/standing.ts', 'if (!stillSpeaks(c, g.gate.of))', 'if (false)'],
   ['what stands there is bought again', 'job/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
-  ['the own sheet is forgotten', 'shelf/own.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
+  ['the own sheet is forgotten', 'shelf/firm-sheets.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
   [
     'a profile of any depth is coated',
     'work/steps.ts',
@@ -73,9 +73,9 @@ export const MUTANTS = [
     'return run.some((r) => Date.parse(last.at) - Date.parse(r.at) >= week);',
     'return true;',
   ],
-  ['own results never age', 'air/own.ts', 'Date.parse(s.startedAt) < countsFrom(startOn, thisYear)', 'false'],
-  ['the mildest own result stands', 'air/own.ts', 'ugM3: Math.max(', 'ugM3: Math.min('],
-  ['own results of any coating stand', 'air/own.ts', 'x.s.onSurfaceId === surface.id || x.coating === coating', 'true'],
+  ['own results never age', 'air/own-samples.ts', 'Date.parse(s.startedAt) < countsFrom(startOn, thisYear)', 'false'],
+  ['the mildest own result stands', 'air/own-samples.ts', 'ugM3: Math.max(', 'ugM3: Math.min('],
+  ['own results of any coating stand', 'air/own-samples.ts', 'x.s.onSurfaceId === surface.id || x.coating === coating', 'true'],
   ['the limit by loading loosened', 'rulebook/rulebook.ts', "loading: limit(1.0, 'mg/cm2'", "loading: limit(1.2, 'mg/cm2'"],
   ['the limit by mass loosened', 'rulebook/rulebook.ts', "byMass: limit(0.5, 'mass%'", "byMass: limit(0.6, 'mass%'"],
   ['the limit in ppm loosened', 'rulebook/rulebook.ts', "ppm: limit(5000, 'ppm'", "ppm: limit(50000, 'ppm'"],
@@ -189,8 +189,8 @@ export const MUTANTS = [
   ['heat beside gas', 'choose/rules.ts', "rule('site.gas', 'block'", "rule('site.gas', 'care'"],
   ['mains on wet', 'choose/rules.ts', "rule('site.mainsWet', 'block', 'hazard'", "rule('site.mainsWet', 'block', 'trade'"],
   ['frost changes nothing', 'choose/rules.ts', "rule('fit.frozen', 'block'", "rule('fit.frozen', 'note'"],
-  ['bleach meets acid', 'catalogue/meet.ts', "meets('bleach', 'acid', 'chlorine'", "meets('bleach', 'lime', 'chlorine'"],
-  ['solvent meets a spark', 'catalogue/meet.ts', "meets('solvent', 'spark', 'fire'", "meets('solvent', 'wool', 'fire'"],
+  ['bleach meets acid', 'catalogue/incompatible.ts', "meets('bleach', 'acid', 'chlorine'", "meets('bleach', 'lime', 'chlorine'"],
+  ['solvent meets a spark', 'catalogue/incompatible.ts', "meets('solvent', 'spark', 'fire'", "meets('solvent', 'wool', 'fire'"],
   ['heat on veneer may be insisted on', 'choose/rules.ts', "rule('heat.veneer', 'block', 'hazard'", "rule('heat.veneer', 'block', 'trade'"],
   [
     'the plan cuts a suspect to see whether it holds',
@@ -345,7 +345,7 @@ export const MUTANTS = [
   // Steps and checks
   ['a tick passes where there is a number', 'work/judge.ts', "asks.every((a) => values.has(a.what)) ? 'pass' : null", "'pass'"],
   ['a number beyond its limit passes', 'work/judge.ts', '!(keeps(a, values.get(a.what)!) && keepsNear(a, values))', 'false'],
-  ['glass is not masked', 'work/around.ts', "out.push('glass')", 'out.push()'],
+  ['glass is not masked', 'work/trade-steps.ts', "out.push('glass')", 'out.push()'],
   ['grease is scuffed in', 'work/steps.ts', '...washStep(input), ', ''],
   ['tape stays on', 'work/steps.ts', '...unmask(input), ', ''],
   [
@@ -370,13 +370,13 @@ export const MUTANTS = [
   ],
   [
     'tape of the strokes stays on',
-    'work/around.ts',
+    'work/trade-steps.ts',
     'if (masked === null || masksForCoats(a)) return [];',
     'if (masked === null || masksForCoats(a) || a !== null) return [];',
   ],
   [
     'fittings stay off where no coat is laid',
-    'work/around.ts',
+    'work/trade-steps.ts',
     'const back = fittingsStay(a) || !isWorked(a) ||',
     'const back = fittingsStay(a) || !masksForCoats(a) ||',
   ],
@@ -391,7 +391,7 @@ export const MUTANTS = [
   ],
   [
     'a cot is given back unproved',
-    'work/around.ts',
+    'work/trade-steps.ts',
     'if (goods === null || !isOnGoods(a.lead.standing, a.ctx.rulebook)) return [];',
     'return [];',
   ],

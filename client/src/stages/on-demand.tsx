@@ -2,13 +2,13 @@ import { lazy, Suspense, type ComponentType } from 'react';
 import { ActivityIndicator } from 'react-native';
 import { Standing } from '../Stumbled';
 
-type Rest = (typeof import('./rest'))['rest'];
+type Screens = (typeof import('./lazy-screens'))['screens'];
 
-function onDemand<P extends object>(pick: (rest: Rest) => ComponentType<P>): ComponentType<P> {
+function onDemand<P extends object>(pick: (screens: Screens) => ComponentType<P>): ComponentType<P> {
   const begin = () =>
     lazy(async () => {
       try {
-        return { default: pick((await import('./rest')).rest) };
+        return { default: pick((await import('./lazy-screens')).screens) };
       } catch (error) {
         // What could not be fetched once is asked for again when it is tried again: a lazy component keeps its failure for ever.
         Screen = begin();

@@ -1,4 +1,4 @@
-/** What is shown of a surface in each stage, put together when it is first shown (see rest.ts). */
+/** What is shown of a surface in each stage, put together when it is first shown (see lazy-screens.ts). */
 /* eslint-disable @typescript-eslint/no-require-imports -- an import would put all of them together at once */
 import type { ComponentType } from 'react';
 import type { StageScreenProps } from './props';

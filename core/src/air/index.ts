@@ -36,6 +36,6 @@ export {
   type SamplePlan,
   type Task,
 } from './breathing';
-export { airSampleState, breathedIn, LEAST_MIN, ownAirOf, type AirSampleState, type OwnAir } from './own';
+export { airSampleState, breathedIn, LEAST_MIN, ownAirOf, type AirSampleState, type OwnAir } from './own-samples';
 export { airDuties, type AirDuty } from './duties';
 export { RangedError } from '../units/ranged';

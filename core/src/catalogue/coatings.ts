@@ -77,7 +77,7 @@ const THINNED = {
   antifoulingCoat: 'xylene',
   heatEnamel: 'xylene',
 } as const;
-/** The solvent in one that is thinned with solvent, as is usual; a sheet outranks it (shelf/own.ts). From memory of data sheets. */
+/** The solvent in one that is thinned with solvent, as is usual; a sheet outranks it (shelf/firm-sheets.ts). From memory of data sheets. */
 export const thinsWith = (id: PrimerId | TopcoatId): 'isopropanol' | 'xylene' | 'mineralSpirits' => (id in THINNED ? THINNED[id as keyof typeof THINNED] : 'mineralSpirits');
 
 /**

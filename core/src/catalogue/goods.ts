@@ -1,9 +1,9 @@
 /**
  * Generic goods: in what they are sold, what one of it costs, and what they must not meet. Prices are round middles of estimating practice,
- * from memory; sizes are those in which each country sells. The firm's own product outranks all of it (shelf/own.ts).
+ * from memory; sizes are those in which each country sells. The firm's own product outranks all of it (shelf/firm-sheets.ts).
  */
 import type { GoodId } from '../facts/goods';
-import type { AgentId } from './meet';
+import type { AgentId } from './incompatible';
 
 export type GoodUnit = 'L' | 'kg' | 'm' | 'm2' | 'pieces';
 

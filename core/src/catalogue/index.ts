@@ -26,7 +26,7 @@ export function methodById(id: MethodId): Method {
   if (!m) throw new RangeError(`no method ${id} in the catalogue`);
   return m;
 }
-export { AGENT_IDS, CHLORINE_PPM, FORM_IDS, gasOf, HYDROGEN_LEL_PCT, meetingOf, MEETINGS, meetingsAmong, type AgentId, type FormId, type Gas, type Meeting, type PartedBy } from './meet';
+export { AGENT_IDS, CHLORINE_PPM, FORM_IDS, gasOf, HYDROGEN_LEL_PCT, meetingOf, MEETINGS, meetingsAmong, type AgentId, type FormId, type Gas, type Meeting, type PartedBy } from './incompatible';
 export { GOODS, type Good, type GoodUnit } from './goods';
 export { filmOf, LIFTERS, lifterOf, LIFTER_M2, type Lifter } from './lifting';
 export {

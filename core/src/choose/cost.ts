@@ -1,7 +1,7 @@
 /** Hours, materials and money of one method on one part. Ranges, because rates are ranges. */
 import type { PartKind } from '../facts';
 import type { FirmSettings } from '../rulebook';
-import { priceOf } from '../shelf/own';
+import { priceOf } from '../shelf/firm-sheets';
 import { fromReference, type Learned } from '../trial';
 import type { Measure, Range } from '../units/units';
 import type { Consumable, Method } from '../catalogue';

@@ -1,4 +1,4 @@
-export { ASKED, MAY, mayI, type AskedMethod, type May, type MayI } from './asked';
+export { ASKED, MAY, mayI, type AskedMethod, type May, type MayI } from './may-i';
 export { CLEAR_FILMS, RUST_FACE, RUST_SPOTS } from './depth';
 export { isMains, reactions } from './reacts';
 export { RULES, type Rule } from './rules';

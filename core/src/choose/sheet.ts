@@ -33,7 +33,7 @@ import {
   type CoatPoison,
 } from '../probe';
 import { bookOf, ownsShroud, type Entitled, type FirmSettings } from '../rulebook';
-import { chemistryOf } from '../shelf/own';
+import { chemistryOf } from '../shelf/firm-sheets';
 import { convert, measure } from '../units/units';
 import { ELEMENTS, failsByDegree, goodsOf, isWindow } from '../walk';
 import { soakedIn } from '../trial/triage';

@@ -4,7 +4,7 @@ import { aFacts, aLaid, aLayer, aReading, aSurface, AT, COATS, planOf, rulesOf, 
 import { ProductFields, type Laid, type MethodId, type Surface } from '../facts';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
-import { earlyAt, filmLaid } from './used';
+import { earlyAt, filmLaid } from './as-laid';
 import { convert } from '../units/units';
 import { dewPointC, dryEnoughToCoat } from './dew-point';
 import { litresFor, spreadM2PerL, wetFilmUm } from './film';

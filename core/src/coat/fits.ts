@@ -22,7 +22,7 @@ import type { SurfaceContext } from '../views';
 import { lastFaceC, readsWet } from '../probe';
 import { fromTable, type FactsOf, type Reason, type RuleId, type SourceId } from '../reasons';
 import { measure } from '../units/units';
-import { ownOf } from '../shelf/own';
+import { ownOf } from '../shelf/firm-sheets';
 import { isHeater } from '../walk';
 import { TOPCOATS_DATA } from '../catalogue/coatings';
 

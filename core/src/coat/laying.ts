@@ -13,7 +13,7 @@ import type { SurfaceContext } from '../views';
 import type { Rulebook } from '../rulebook';
 import { convert, measure, type Measure } from '../units/units';
 import { liveLayers } from '../walk';
-import { coatingOf, evaporates } from '../shelf/own';
+import { coatingOf, evaporates } from '../shelf/firm-sheets';
 import { wetFilmUm } from './film';
 import { baseOf, type CoatId, type PrimerId } from '../catalogue/coatings';
 

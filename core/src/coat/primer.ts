@@ -30,10 +30,10 @@ import { LAYING, layingOf, withLoss, type LayingOf } from './laying';
 import { extentOf, finishOf, finishSpec } from '../repair';
 import { bareByPieces } from '../trial';
 import { SHEET_C } from '../catalogue/drying';
-import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/own';
-import { asLaid, guaranteed } from './used';
+import { coatingOf, ownOf, priceOf, saysOfCoat } from '../shelf/firm-sheets';
+import { asLaid, guaranteed } from './as-laid';
 import type { CoatingPlan, CoatLine, CoatWhere } from './plan';
-import { blastedShare, takesOf, takesWords, timesOn } from './takes';
+import { blastedShare, takesOf, takesWords, timesOn } from './absorption';
 import { baseOf, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from '../catalogue/coatings';
 
 /** Of a part scraped to a sound layer, about this share ends bare when nobody graded it. Common practice: spot-prime, and measure on the day. */

@@ -8,7 +8,7 @@ import { curveOf, dryingRate, type Curve } from '../catalogue/drying';
 import { LAYING, layH, MIST_WIND } from './laying';
 import type { CoatLine } from './plan';
 import { baseOf, mostRecoatOf, type PrimerId } from '../catalogue/coatings';
-import { curveBySheet } from '../shelf/own';
+import { curveBySheet } from '../shelf/firm-sheets';
 import type { TopcoatId } from '../facts';
 
 export const LIMIT_IDS = ['light', 'hours', 'air', 'face', 'humidity', 'dew', 'wind', 'rain', 'frost', 'ahead'] as const;

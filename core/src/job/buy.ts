@@ -12,7 +12,7 @@ import { convert, type Measure } from '../units/units';
 import type { Amount, StepSpec } from '../step';
 import type { SurfacePlan } from '../zone/surface-plan';
 import type { ZonePlan } from '../zone';
-import { isCoat, ownOf, priceOf } from '../shelf/own';
+import { isCoat, ownOf, priceOf } from '../shelf/firm-sheets';
 import { packsFor, type Pack, type Packing } from '../shelf/packs';
 
 /** What a litre costs in each size, smallest first, against the usual price. Common practice, no published source. */

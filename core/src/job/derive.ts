@@ -37,7 +37,7 @@ import type { SiteView, SpaceView } from '../views';
 import { NO_SPREAD, type SpreadBook } from '../views';
 import { ACT_RANK, NEXT_ACTS, planOwn, type SurfaceOwn } from '../surface/plan';
 import { withZone, type SurfacePlan } from '../zone/surface-plan';
-import { ownAirOf, type OwnAir } from '../air/own';
+import { ownAirOf, type OwnAir } from '../air/own-samples';
 import { NO_TRIALS } from '../trial';
 import { convert, measure } from '../units/units';
 import { isWindow, takeOff, type TakeOff } from '../walk';

@@ -1,7 +1,7 @@
 /** The narrow views that a surface may have of its job and of its room: what is not in them cannot change its plan. */
 import type { Job, Space, Surface, WallId } from '../facts';
 import { limitSetOf } from '../air/breathing';
-import type { OwnAir } from '../air/own';
+import type { OwnAir } from '../air/own-samples';
 import type { HazardState } from '../probe/state';
 import { moldKitFor, type MoldKit } from '../probe/mold';
 import { asbestosTrainedOn, entitledOn, bookFor, type FirmSettings, type Rulebook } from '../rulebook';

@@ -63,5 +63,5 @@ export {
   timberSays,
   type Language,
 } from './words';
-export { LabelSheet, QUESTION_IDS, QUESTIONS, type QuestionId } from './asked';
+export { LabelSheet, QUESTION_IDS, QUESTIONS, type QuestionId } from './questions';
 export { AGENT_IDS, CHLORINE_PPM, gasOf, meetingsAmong, type AgentId } from '../catalogue';

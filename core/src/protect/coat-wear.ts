@@ -4,7 +4,7 @@ import { answer, why, type Answer } from '../reasons';
 import type { RespiratorId } from '../rulebook';
 import { measure } from '../units/units';
 import { LAYING } from '../coat';
-import { ownOf, thinnerOf } from '../shelf/own';
+import { ownOf, thinnerOf } from '../shelf/firm-sheets';
 import { gloveOver } from './gloves';
 import type { Needs } from '../surface/needs';
 import { ownedMask } from './masks';

@@ -13,7 +13,7 @@ import { methodById, neverUnmasked, type Method } from '../catalogue';
 import { isLow, isPresent, rungKey, strictest, type HazardState, type CoatPoison } from '../probe';
 import { answer, say, why, type Answer, type Reason, type SourceId } from '../reasons';
 import { type ExposureClassId, type FirmSettings, type Limit, type RespiratorId, type Rulebook } from '../rulebook';
-import { chemistryOf, ownStripper } from '../shelf/own';
+import { chemistryOf, ownStripper } from '../shelf/firm-sheets';
 import { convert, measure } from '../units/units';
 import type { Rect } from '../geometry/shapes';
 import type { Care, Needs } from '../surface/needs';

@@ -1,7 +1,7 @@
 /** What protection may know of a zone beside what its surfaces need. */
 import type { WallId } from '../facts';
 import type { LimitSet } from '../air/breathing';
-import type { OwnAir } from '../air/own';
+import type { OwnAir } from '../air/own-samples';
 import type { MoldKit } from '../probe/mold';
 import type { Answer } from '../reasons';
 import type { FirmSettings, Rulebook } from '../rulebook';

@@ -7,7 +7,7 @@ import type { Range } from '../units/units';
 import { isPresent } from '../probe';
 import { answer, typed, why, type Answer, type Reason } from '../reasons';
 import type { SurfaceContext } from '../views';
-import { fillerDryH, priceOf } from '../shelf/own';
+import { fillerDryH, priceOf } from '../shelf/firm-sheets';
 import { measure } from '../units/units';
 import { FILLER, layersFor, type FillerId } from '../catalogue/fillers';
 import { finishSpec } from './finish';

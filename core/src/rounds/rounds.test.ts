@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { methodById } from '../catalogue';
 import { DEFAULT_SETTINGS } from '../rulebook';
-import { openLifeH } from './life';
+import { openLifeH } from './working-time';
 import { largestRound, rounds, type RoundQuestion } from './rounds';
 import { simulate, type RoundInput } from './simulate';
 

@@ -3,7 +3,7 @@ import type { Method } from '../catalogue';
 import { answer, why, type Answer, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { measure } from '../units/units';
-import { openLifeH, type Weather } from './life';
+import { openLifeH, type Weather } from './working-time';
 import { simulate, type RoundInput, type Simulated } from './simulate';
 
 export interface Crew {

@@ -1,3 +1,3 @@
-export * from './apart';
-export * from './own';
+export * from './storage';
+export * from './firm-sheets';
 export * from './packs';

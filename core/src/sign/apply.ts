@@ -1,7 +1,7 @@
 /** What was seen at its strokes and coats, laid over the steps of a surface: more or less to lay, hours, the clock, what is looked at again. */
 import { filmOf, methodById, type Consumable, type Method } from '../catalogue';
 import type { FirmSettings } from '../rulebook';
-import { priceOf } from '../shelf/own';
+import { priceOf } from '../shelf/firm-sheets';
 import { moneyPerM2 } from '../choose/cost';
 import type { Choice } from '../choose';
 import type { Range } from '../units/units';

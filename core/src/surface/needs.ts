@@ -14,7 +14,7 @@ import {
 import { isHelper, methodById, stirs, type Method } from '../catalogue';
 import { LAYING, WIPE, type CoatingPlan, type CoatLine } from '../coat';
 import { baseOf } from '../catalogue';
-import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/own';
+import { chemistryOf, coatingOf, evaporates, thinnerOf } from '../shelf/firm-sheets';
 import { cuts, type Repair } from '../repair';
 import { asbestosStates, HIGH_M, lowInReach, methodsOf, picksOf, poisonsReached, worksOn, type Choice } from '../choose';
 import { holdsSilica, isPresent, leadDepths, type CoatPoison, type HazardState, type LeadPicture, type Standing } from '../probe';

@@ -36,7 +36,7 @@ import { conclusionsOf, holdOf, trialBook, trialOn, usualMin, type Conclusion, t
 import { isOpening, type TakeOff } from '../walk';
 import { repairsOf, type Repair } from '../repair';
 import { withSigns, type Sent } from '../sign';
-import { priceOf } from '../shelf/own';
+import { priceOf } from '../shelf/firm-sheets';
 import { maskingMoney, ownSteps, repairMoney } from '../work';
 import { plus, type StepSpec } from '../step';
 import { turnOf } from './turn';

@@ -1,4 +1,4 @@
-/** What a product really took so far, against what was planned: it is reckoned from what is laid (coat/used.ts), and read by every later coat. */
+/** What a product really took so far, against what was planned: it is reckoned from what is laid (coat/as-laid.ts), and read by every later coat. */
 export interface Spread {
   readonly usedL: number;
   readonly plannedL: number;

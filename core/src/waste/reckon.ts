@@ -9,7 +9,7 @@ import { isLow, isPoisoned, isPresent, type LeadPicture } from '../probe';
 import { why, type Answer, type Reason } from '../reasons';
 import { cuts } from '../repair';
 import type { FirmSettings } from '../rulebook';
-import { agentsOf, chemistryOf } from '../shelf/own';
+import { agentsOf, chemistryOf } from '../shelf/firm-sheets';
 import type { SurfacePlan } from '../zone/surface-plan';
 import { convert, measure } from '../units/units';
 import { isOfHouse } from '../walk';

@@ -3,7 +3,7 @@ import { earlyAt, filmLaid, liveLaid, type CoatingPlan, type CoatLine } from '..
 import type { Laid, Surface } from '../facts';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
-import { coatingOf, isCoat } from '../shelf/own';
+import { coatingOf, isCoat } from '../shelf/firm-sheets';
 import { measure } from '../units/units';
 import type { Gate, Step } from '../step';
 

@@ -8,7 +8,7 @@ import type { Range } from '../units/units';
 import { LAYING, type CoatLine, type CoatingPlan } from '../coat';
 import { why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
-import { priceOf } from '../shelf/own';
+import { priceOf } from '../shelf/firm-sheets';
 import type { SurfaceContext } from '../views';
 import { measure } from '../units/units';
 import { REBATE_M, sizeOf, takeOff } from '../walk';

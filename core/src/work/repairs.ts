@@ -6,9 +6,9 @@ import { isLow, isPresent, type LeadPicture } from '../probe';
 import { cuts, DEFECT, extentOf, finishSpec, type Repair } from '../repair';
 import { FILLER } from '../catalogue';
 import { why, type Reason } from '../reasons';
-import { fillerDryH, ownOf, priceOf } from '../shelf/own';
+import { fillerDryH, ownOf, priceOf } from '../shelf/firm-sheets';
 import { measure } from '../units/units';
-import type { Around } from './around';
+import type { Around } from './trade-steps';
 import { gate, hours, plus, stepOf, type Amount, type GateSpec, type StepSpec } from '../step';
 
 interface Inputs extends Around {

@@ -15,7 +15,7 @@ import { finishOf, finishSpec, liveDefects, type Repair } from '../repair';
 import { pieceWords } from '../trial';
 import { CROSS_CUT_TO_UM } from '../trial';
 import { measure } from '../units/units';
-import { evaporates } from '../shelf/own';
+import { evaporates } from '../shelf/firm-sheets';
 import { goodsOf } from '../walk';
 import { repairSteps, siliconeSteps } from './repairs';
 import { cutInH, maskMoney } from './masking';
@@ -32,7 +32,7 @@ import {
   unmask,
   unmaskStrokes,
   washStep,
-} from './around';
+} from './trade-steps';
 import { strokeOnWords } from './stroke-on';
 import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from '../step';
 

@@ -1,6 +1,6 @@
 /** A zone: one containment and one set of everything for the surfaces that are worked in it. */
 import type { Sent } from '../sign';
-import { priceOf } from '../shelf/own';
+import { priceOf } from '../shelf/firm-sheets';
 import type { Check, MethodId, Nearby, Service, Surface } from '../facts';
 import { methodById, runsOff } from '../catalogue';
 import type { Range } from '../units/units';

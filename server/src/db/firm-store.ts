@@ -23,12 +23,12 @@ import {
 import { breather } from '../breather';
 import { HttpProblem } from '../problem';
 import type { Database, Query } from './client';
-import type { Epoch } from './epoch';
+import type { Epoch } from './database-epoch';
 import { FoldedJobs, type Folded } from './folded';
 import { loadJob, LOG_PAGE, logAfter } from './load';
 import * as t from './schema';
 import { CHUNK, groupBy, without } from './tables';
-import { Turns } from './turns';
+import { Turns } from './write-turns';
 import {
   inLog,
   lock,

@@ -6,7 +6,7 @@ import { and, eq, sql } from 'drizzle-orm';
 import { changesFor, CHANGE_VERSION, DEFAULT_SETTINGS, scopeParent, withNewIds, type JobFacts } from '@roughsill/core';
 import { mixOnTheWay, quillPoint, SHELF_PRODUCTS, SHELF_TINS, shiftedTo } from '@roughsill/demo';
 import type { MediaStore } from '../media/media-store';
-import { readState, writeState } from './epoch';
+import { readState, writeState } from './database-epoch';
 import type { Db } from './client';
 import type { FirmStore } from './firm-store';
 import {

@@ -1,7 +1,7 @@
 /** The bench over HTTP: nothing is recorded, no job is needed. Reckoned beside the requests, for a simulation takes its time. */
 import { z } from 'zod';
 import { LabelSheet, QUESTION_IDS, QUESTIONS } from '@roughsill/core/prepare';
-import type { Crew } from '../beside/crew';
+import type { Crew } from '../pool/worker-pool';
 import { route, type Route } from './route';
 import { runOf } from './tasks';
 

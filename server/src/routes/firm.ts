@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Change, CHANGE_VERSION, FirmSettings, recordSchema } from '@roughsill/core';
 import { shelfCsv, ShelfFile, writeShelf } from '@roughsill/core/import';
-import type { Crew } from '../beside/crew';
+import type { Crew } from '../pool/worker-pool';
 import type { FirmStore } from '../db/firm-store';
 import { faultsSoFar } from '../problem';
 import { Since } from './jobs';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Day, Id } from '@roughsill/core';
-import type { Crew } from '../beside/crew';
-import { PAPERS, SHOPPING_FORMATS } from '../beside/tasks';
+import type { Crew } from '../pool/worker-pool';
+import { PAPERS, SHOPPING_FORMATS } from '../pool/tasks';
 import type { FirmStore } from '../db/firm-store';
 import { named } from './named';
 import { route, type Route } from './route';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PhotoFields } from '@roughsill/core';
-import type { Crew } from '../beside/crew';
+import type { Crew } from '../pool/worker-pool';
 import type { FirmStore } from '../db/firm-store';
 import { PICTURE_TYPES } from '../media/kinds';
 import type { MediaStore } from '../media/media-store';

@@ -2,7 +2,7 @@
 import express, { type Request, type Response, type Router } from 'express';
 import type { z } from 'zod';
 import { fromZod, type Problem } from '@roughsill/core';
-import { poisonIn, readJson } from '../door';
+import { poisonIn, readJson } from '../request-body';
 import { HttpProblem, type ProblemCode } from '../problem';
 
 export interface Call<P, Q, B> {

@@ -1,8 +1,8 @@
 /** Work beside the requests, asked after and stopped by the id that its asker gave it. */
 import { z } from 'zod';
 import { Id } from '@roughsill/core';
-import type { Crew } from '../beside/crew';
-import type { Task } from '../beside/tasks';
+import type { Crew } from '../pool/worker-pool';
+import type { Task } from '../pool/tasks';
 import { HttpProblem } from '../problem';
 import { route, type Call, type Route } from './route';
 

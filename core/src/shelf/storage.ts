@@ -2,7 +2,7 @@
 import { MEETINGS, type Meeting } from '../catalogue';
 import { STANDS_AT, type GoodId, type StandsAt, type Tin } from '../facts';
 import type { FirmSettings } from '../rulebook';
-import { agentsOf } from './own';
+import { agentsOf } from './firm-sheets';
 
 export interface Apart {
   readonly at: StandsAt;

@@ -2,7 +2,7 @@
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { HttpProblem } from '../problem';
-import { Line, type Room } from './line';
+import { Line, type Room } from './queue';
 import { MAY_WRITE, type Answer, type Task, type WorkerPlace } from './tasks';
 
 /** Whole-job work holds at most so many threads, each client half of them; what is short has one of its own and never stands behind it. */

@@ -6,7 +6,7 @@ import type { Laid, Surface } from '../facts';
 import { NO_SPREAD, type Spread, type SpreadBook } from '../views';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
-import { coatingOf, curveBySheet, isCoat, ownOf } from '../shelf/own';
+import { coatingOf, curveBySheet, isCoat, ownOf } from '../shelf/firm-sheets';
 import { standingReadings } from '../probe';
 import { measure } from '../units/units';
 import { curveOf, dryingRate, SHEET_C, SHEET_RH } from '../catalogue/drying';
@@ -14,7 +14,7 @@ import { litresFor } from './film';
 import { lossOf } from './laying';
 import type { CoatLine } from './plan';
 import type { Coating } from '../catalogue/coatings';
-import { askedOfGround, takesOf, timesOn } from './takes';
+import { askedOfGround, takesOf, timesOn } from './absorption';
 
 /** What stands: not taken back. */
 export function liveLaid({ laid }: Pick<Surface, 'laid'>): Laid[] {

@@ -4,7 +4,7 @@ import { sentence } from '../words';
 import { DEFAULT_SETTINGS } from '../rulebook';
 import { aFacts, aLayer, aPart, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
 import { createDeriver } from '../job/derive';
-import { airSampleState, breathedIn } from './own';
+import { airSampleState, breathedIn } from './own-samples';
 
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
 const layers = [aLayer(0, { soundness: 'failing' }), aLayer(1), aLayer(2)];

@@ -4,7 +4,7 @@
  * longer on that than on fetching it.
  */
 /* eslint-disable @typescript-eslint/no-require-imports -- an import would put all of them together at once */
-export const rest = {
+export const screens = {
   get Why() {
     return (require('../kit/Why') as typeof import('../kit/Why')).Why;
   },

@@ -5,8 +5,8 @@ import { DEFAULT_SETTINGS } from '../rulebook';
 import { aCheck, aFacts, aLaid, aLayer, aPart, aSurface, planOf, rulesOf, THIS_YEAR } from '../testing';
 import { litresFor } from './film';
 import { lossOf } from './laying';
-import { spreadOn, sumSpread, stretchOf, filmLaid } from './used';
-import { fillsUm, takesOf, timesOn } from './takes';
+import { spreadOn, sumSpread, stretchOf, filmLaid } from './as-laid';
+import { fillsUm, takesOf, timesOn } from './absorption';
 
 const OUT = { job: { yearBuilt: 2015 }, space: { kind: 'elevation', boundaryM: 30 } } as const;
 const RAIL: Partial<Surface> = { element: 'railing', material: 'mildSteel', topcoat: 'metalEnamel', yearMade: 2015, layers: [] };

@@ -23,9 +23,9 @@ import { bagsCsv, readShelf, registerCsv, shelfDrafts } from '@roughsill/core/im
 import { QUESTIONS, Refused } from '@roughsill/core/prepare';
 import { jobReport, methodsReport, shoppingCsv, shoppingPaper, shoppingText, type Detail } from '@roughsill/core/report';
 import { connect, WORKING } from '../db/client';
-import { Epoch } from '../db/epoch';
+import { Epoch } from '../db/database-epoch';
 import { FirmStore } from '../db/firm-store';
-import { MOST_VALUES_OF_A_FILE, readJson } from '../door';
+import { MOST_VALUES_OF_A_FILE, readJson } from '../request-body';
 import { MediaStore } from '../media/media-store';
 import { redrawn } from '../media/picture';
 import { bottleLabelsPdf } from '../pdf/bottle-labels';

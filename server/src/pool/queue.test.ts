@@ -1,6 +1,6 @@
 /** Who waits, and for how long: nobody behind more than what is under way, however much another asks for. */
 import { HttpProblem } from '../problem';
-import { Line, type Room } from './line';
+import { Line, type Room } from './queue';
 
 const ROOM: Room = { places: 2, placesEach: 1, line: 40, lineEach: 10, waitMs: 60_000 };
 const stays = () => new AbortController().signal;
