@@ -2,6 +2,7 @@ import { LAID_LOOKS } from '../coat/laying';
 import { LAYINGS } from '../facts';
 import { HAZARD_KINDS } from '../surface/needs';
 import { WORDS } from './en/vocabulary';
+import type { Words } from './codes';
 import { language } from './language';
 import { RULE_WORDS } from './en';
 import { typed, valueText, why } from '.';
@@ -21,6 +22,17 @@ type Whole = typeof import('./en/probe').PROBE &
   typeof import('./en/trial').TRIAL &
   typeof import('./en/choose').CHOOSE &
   typeof import('./en/plan').PLAN;
+
+test('a language that forgets the word of a code does not compile', () => {
+  const { tanninWood: _, ...without } = WORDS;
+  // @ts-expect-error -- a material has no word
+  const words: Words = without;
+  expect(words.tanninWood).toBeUndefined();
+  const { 'stream.oilyRags': __, ...fewer } = WORDS;
+  // @ts-expect-error -- nor has a bag
+  const others: Words = fewer;
+  expect(others['stream.oilyRags']).toBeUndefined();
+});
 
 test('a reason without a fact that its sentence names does not compile', () => {
   // @ts-expect-error -- built and its limit are missing

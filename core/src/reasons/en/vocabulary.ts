@@ -1,7 +1,8 @@
 /** Words of the vocabularies: what a code is called on the screen and inside sentences. */
+import type { Words } from '../codes';
 import { spell } from '../spelling';
 
-export const WORDS: Readonly<Record<string, string>> = {
+export const WORDS: Words = {
   // what was laid
   'film.comb': 'the comb',
   'film.litres': 'litres and area',
