@@ -1,9 +1,10 @@
-/** What is generated from the code: docs/sources.md, the job file's JSON Schema, the OpenAPI description, examples/. */
+/** What is generated from the code: docs/sources.md, every record, the job file's JSON Schema, the OpenAPI description, examples/. */
 import { z } from 'zod';
 import { JobFile, writeJobFile } from '@roughsill/core';
 import { ShelfFile } from '@roughsill/core/import';
 import { SOURCES, SOURCE_KIND_WORDS, type Source, type SourceKind } from '@roughsill/core/words';
 import { examples } from '@roughsill/demo';
+import { recordsMarkdown } from './records-doc';
 import { openApi } from '../server/src/routes/openapi';
 import { apiRoutes } from '../server/src/app';
 
@@ -27,6 +28,7 @@ export function generated(): Record<string, string> {
   const json = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`;
   return {
     'docs/sources.md': sourcesMarkdown(),
+    'docs/records.md': recordsMarkdown(),
     'docs/job-file.schema.json': json({ title: 'Rough Sill job file, version 1', ...z.toJSONSchema(JobFile, { io: 'input' }) }),
     'docs/shelf.schema.json': json({ title: 'Rough Sill shelf, version 1', ...z.toJSONSchema(ShelfFile, { io: 'input' }) }),
     // The description needs the routes' schemas only; no query is made.

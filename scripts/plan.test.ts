@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { JOB_FILE_VERSION } from '@roughsill/core';
 import { generated } from './generated';
 
 const root = path.resolve(__dirname, '..');
@@ -90,6 +91,10 @@ test.each([
 test('what is generated is what is checked in: run `npm run docs` after a change', () => {
   for (const [name, text] of Object.entries(generated()))
     expect(`${name}\n${readFileSync(path.join(root, name), 'utf8')}`).toBe(`${name}\n${text}`);
+  // What is written by hand beside it names today's version of the file.
+  expect(readFileSync(path.join(root, 'docs/job-file.md'), 'utf8')).toContain(
+    `version ${JOB_FILE_VERSION}; versions 1 to ${JOB_FILE_VERSION - 1} are read as well`,
+  );
 });
 
 test('the bench by command line: an answer on standard output, a refusal on the other with exit 2', () => {

@@ -101,7 +101,7 @@ test('the simulated lab answers in its own time', async ({ app, page }) => {
   await app.open(`/samples/${jobId}`);
   await page.getByRole('button', { name: 'All sent now' }).click();
   await app.sent();
-  await page.getByRole('button', { name: 'Bring in answers' }).click();
+  await page.getByRole('button', { name: 'Import answers' }).click();
   await expect(async () => {
     await app.id('ask-lab').click();
     await expect(app.id('import-told')).toContainText('1 ready', { timeout: 1000 });

@@ -1,4 +1,5 @@
 import { RULES } from '../choose';
+import { PRIMERS_DATA } from '../catalogue';
 import { HAZARD_STATES } from '../probe';
 import { RULEBOOKS } from '../rulebook';
 import { measure } from '../units/units';

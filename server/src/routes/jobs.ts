@@ -195,7 +195,7 @@ export function jobRoutes(store: FirmStore, crew: Crew, clock: () => Date, build
       {
         method: 'post',
         path: '/api/jobs/import',
-        summary: 'Bring in a job file, all of it or nothing; with `copy` under new ids',
+        summary: 'Open a job file, all of it or nothing; with `copy` under new ids',
         query: TaskQuery.extend({ copy: z.enum(['true', 'false']).optional() }),
         bodySays: JobFile,
         takes: FILE_TYPES,

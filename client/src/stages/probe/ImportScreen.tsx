@@ -34,7 +34,7 @@ import { cap } from '../../kit/text';
 
 export const ImportScreen = () => (
   <JobPage
-    title="Bring in a table"
+    title="Import CSV"
     hint="CSV with comma, semicolon or tab; UTF-8, UTF-16 or Windows. Nothing is written until every row is right or left out."
   >
     {(facts) => <Import facts={facts} />}
@@ -247,7 +247,7 @@ function Import({ facts }: { readonly facts: JobFacts }) {
               testID="leave-out"
             />
           ) : (
-            <Button look="main" label={`Bring in ${preview.ready}`} disabled={preview.ready === 0} onPress={write} testID="bring-in" />
+            <Button look="main" label={`Import ${preview.ready}`} disabled={preview.ready === 0} onPress={write} testID="bring-in" />
           )}
         </>
       ) : null}

@@ -54,7 +54,7 @@ export function LoggerWeek({
       ) : null}
       {kept ? <Words look="note">{loggedSays(kept, units)}</Words> : null}
       {kept?.faceRhPct === null ? (
-        <Words look="note">Bring in the hourly climate of those days above, then the logger again: only then is the face known.</Words>
+        <Words look="note">Import the hourly climate of those days above, then the logger again: only then is the face known.</Words>
       ) : null}
       {over && logger ? (
         <>

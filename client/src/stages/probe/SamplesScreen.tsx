@@ -77,7 +77,7 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
       {act.kind !== 'send' && out > 0 ? (
         <NextBar
           says={`${out} at the lab${register.counts.due > 0 ? `, ${register.counts.due} overdue` : ''}.`}
-          act="Bring in answers"
+          act="Import answers"
           onPress={() => router.navigate(`/import/${jobId}?from=lab`)}
         />
       ) : null}
@@ -132,7 +132,7 @@ function Samples({ facts }: { readonly facts: JobFacts }) {
       )}
       <Panel title="In and out">
         <View className="flex-row flex-wrap gap-2">
-          <Button look="main" label="Bring in a table" testID="open-import" onPress={() => router.navigate(`/import/${jobId}`)} />
+          <Button look="main" label="Import CSV" testID="open-import" onPress={() => router.navigate(`/import/${jobId}`)} />
           <PaperButton job={facts.job.name} label="Labels, PDF" path={`/api/jobs/${jobId}/labels.pdf`} />
           <PaperButton job={facts.job.name} label="Chain of custody, PDF" path={`/api/jobs/${jobId}/custody.pdf`} />
           <Button label="Register, CSV" onPress={() => window.open(`/api/jobs/${jobId}/samples.csv`, '_blank')} />

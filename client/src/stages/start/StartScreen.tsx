@@ -141,12 +141,12 @@ function ImportButton() {
           type: 'file',
           accept: '.json,application/json',
           'data-testid': 'import',
-          'aria-label': 'Bring in a job file',
+          'aria-label': 'Open job file',
           onChange: (e: { target: HTMLInputElement }) => {
             void read(e.target.files?.[0]).finally(() => (e.target.value = ''));
           },
         }),
-        'Bring in a job file',
+        'Open job file',
       )}
       {refused ? (
         <View role="alert" testID="import-problems" className="w-full gap-1 border-2 border-oxide bg-panel p-3">
