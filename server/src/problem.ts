@@ -91,7 +91,7 @@ export function asProblem(e: unknown): HttpProblem {
   if (e instanceof URIError) return new HttpProblem('bad-request', 'The address holds characters that cannot be read.');
   if (isUnreadable(e)) return new HttpProblem('bad-request', 'The request cannot be read. Nothing was changed.');
   if (isTaken(e))
-    return new HttpProblem('already-here', 'A record with one of these ids is here already. A job file can be brought in as a copy.');
+    return new HttpProblem('already-here', 'A record with one of these ids is here already. A job file can be opened as a copy.');
   if (isHeldUp(e))
     return new HttpProblem('busy', 'Somebody else is writing just now. Nothing was lost on your side. It will be tried again.');
   if (isAway(e)) return new HttpProblem('database-away', 'Nothing was lost on your side. It will be tried again.');

@@ -84,7 +84,7 @@ test('a chip goes to the lab and its answer comes back as a table; wrong rows st
   await expect(app.id('import-problem')).toContainText('is not a text table');
   await bring('Sample;Result;Unit\nS-001;0,62;%\nS-999;1;%\n');
   await app.id('leave-out').click();
-  await expect(app.id('import-told')).toContainText('1 result brought in');
+  await expect(app.id('import-told')).toContainText('1 result imported');
   await expect(app.id('changed')).toContainText('by this import');
   await app.sent();
   const reading = (await factsOf(app, jobId)).surfaces[0].readings.find((r: { kind: string }) => r.kind === 'lab');

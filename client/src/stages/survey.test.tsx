@@ -175,7 +175,7 @@ test('a table is looked over before it is brought in; wrong rows hold it back un
   fireEvent.change(screen.getByTestId('rename-3'), { target: { value: 'QP-003' } });
   expect(within(screen.getByTestId('preview')).getByText('Line 3: sample QP-003 stands on line 2 already')).toBeTruthy();
   fireEvent.click(screen.getByTestId('leave-out'));
-  expect(screen.getByTestId('import-told').textContent).toBe('1 result brought in.');
+  expect(screen.getByTestId('import-told').textContent).toBe('1 result imported.');
   expect(facts().surfaces.find((s) => s.id === 'qp-wainscot')!.readings[0]).toMatchObject({
     sampleId: 'qp-s3',
     value: 0.81,

@@ -1,6 +1,8 @@
 /** What entitles to paid lead work on the day, and the edition of the rules that a job is pinned to. */
+import { createHash } from 'node:crypto';
 import type { Person } from '../facts';
 import { createDeriver } from '../job/derive';
+import { WORDS } from '../reasons';
 import { aFacts, aLayer, aPart, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
 import {
   bookOf,
@@ -9,9 +11,12 @@ import {
   DEFAULT_SETTINGS,
   editionChanges,
   EDITIONS,
+  editionSays,
   entitledOn,
   RULEBOOKS,
+  type EditionSays,
   type FirmSettings,
+  type Rulebook,
 } from './index';
 
 const renovator = (until: string | null, over: Partial<Person> = {}): Person => ({
@@ -98,20 +103,48 @@ test('what has run out by the first day holds the work up, and moving the first 
 test('a job stays on its edition until somebody takes the newer over, which names each limit that moves', () => {
   const old = { rulebook: 'us', edition: 'us-2021' } as const;
   expect(bookOf(old).dustAction!.floor.is.value).toBe(10);
-  expect(editionChanges(bookOf(old), RULEBOOKS.us).map((c) => [c.what, c.was?.is.value, c.is?.is.value])).toEqual([
-    ['dustAction.floor', 10, 5],
-    ['dustAction.sill', 100, 40],
-    ['dustAction.trough', 400, 100],
+  const value = (x: EditionSays | null) => (x === null || typeof x === 'string' ? x : x.is.value);
+  const changes = (was: Rulebook, is: Rulebook) => editionChanges(was, is).map((c) => [c.what, value(c.was), value(c.is)]);
+  expect(changes(bookOf(old), RULEBOOKS.us)).toEqual([
+    ['limit.dustAction.floor', 10, 5],
+    ['limit.dustAction.sill', 100, 40],
+    ['limit.dustAction.trough', 400, 100],
   ]);
   expect(editionChanges(RULEBOOKS.uk, RULEBOOKS.uk)).toEqual([]);
   // What one of them has no limit for is told both ways.
-  const added = editionChanges(RULEBOOKS.uk, RULEBOOKS.us).find((c) => c.what === 'dustAction.floor')!;
-  const gone = editionChanges(RULEBOOKS.us, RULEBOOKS.uk).find((c) => c.what === 'dustAction.floor')!;
-  expect([added.was, added.is?.is.value, gone.was?.is.value, gone.is]).toEqual([null, 5, 5, null]);
+  expect(changes(RULEBOOKS.uk, RULEBOOKS.us)).toContainEqual(['limit.dustAction.floor', null, 5]);
+  expect(changes(RULEBOOKS.us, RULEBOOKS.uk)).toContainEqual(['limit.dustAction.floor', 5, null]);
+  // So is a mask that an edition no longer counts on, or counts on for less, and how cleaning is proved.
+  const [half, ...rest] = RULEBOOKS.us.respirators;
+  expect(changes(RULEBOOKS.us, { ...RULEBOOKS.us, respirators: rest })).toEqual([
+    ['halfMask', 'assigned factor 10, takes cartridges', null],
+  ]);
+  expect(changes(RULEBOOKS.us, { ...RULEBOOKS.us, verifiedBy: 'cloth', respirators: [{ ...half!, apf: 5 }, ...rest] })).toEqual([
+    ['halfMask', 'assigned factor 10, takes cartridges', 'assigned factor 5, takes cartridges'],
+    ['limit.verifiedBy', 'card', 'cloth'],
+  ]);
   // Of another rulebook, or of none: what held when jobs began to be pinned.
   for (const edition of [null, 'uk-2012']) expect(bookOf({ rulebook: 'us', edition }).editionId).toBe('us-2026');
   for (const all of Object.values(EDITIONS)) expect([...all].sort((a, b) => a.since.localeCompare(b.since))).toEqual(all);
 });
+test('all that an edition says has a name to be told by', () => {
+  const codes = Object.values(EDITIONS).flatMap((all) => all.flatMap((b) => [...editionSays(b).keys()]));
+  expect(codes.filter((c) => WORDS[c] === undefined)).toEqual([]);
+});
+
+test('an edition on which jobs stand says what it said: what is to change goes into a new one', () => {
+  const hash = (b: Rulebook) =>
+    createHash('sha256')
+      .update(JSON.stringify([...editionSays(b)]))
+      .digest('hex')
+      .slice(0, 16);
+  expect(Object.fromEntries(Object.values(EDITIONS).flatMap((all) => all.map((b) => [b.editionId, hash(b)])))).toEqual({
+    'us-2021': '14f1a9d45e54a0db',
+    'us-2026': '6c07fbcbaa4b1492',
+    'uk-2012': '242ef4830573cb7b',
+  });
+});
+
 test('an examination holds dust against the edition on which the job stands', () => {
   const floorOf = (edition: string | null) =>
     createDeriver()

@@ -299,31 +299,43 @@ export function bookFor(job: Pinned, { leadThresholdPpm }: { readonly leadThresh
   return known;
 }
 
-/** A limit that is another one in another edition. */
+/** What an edition says of one thing: a limit, or what has no number, in words. */
+export type EditionSays = Limit | string;
 export interface EditionChange {
+  /** The code of its name. */
   readonly what: string;
   /** Null: it had none. */
-  readonly was: Limit | null;
+  readonly was: EditionSays | null;
   /** Null: it has none any more. */
-  readonly is: Limit | null;
+  readonly is: EditionSays | null;
 }
 
 const isLimit = (x: unknown): x is Limit => typeof x === 'object' && x !== null && 'is' in x && 'source' in x;
 /** Every limit of a rulebook, by its way down to it. */
 function limitsIn(x: object, at: string): [string, Limit][] {
   return Object.entries(x).flatMap(([key, value]): [string, Limit][] => {
-    const path = at === '' ? key : `${at}.${key}`;
+    const path = `${at}.${key}`;
     if (isLimit(value)) return [[path, value]];
     return typeof value === 'object' && value !== null && !Array.isArray(value) ? limitsIn(value as object, path) : [];
   });
 }
+/** All that binds in an edition, by the code of its name: limits, masks with what each may be counted on for, the card, the sign. */
+export const editionSays = (book: Rulebook): ReadonlyMap<string, EditionSays> =>
+  new Map<string, EditionSays>([
+    ...limitsIn(book, 'limit'),
+    ...book.respirators.map((r): [string, string] => [r.id, `assigned factor ${r.apf}${r.vapour ? ', takes cartridges' : ''}`]),
+    ['limit.verifiedBy', book.verifiedBy],
+    ['limit.signLines', book.signLines.join(' / ')],
+  ]);
+const saysTheSame = (a: EditionSays | null, b: EditionSays | null): boolean =>
+  isLimit(a) && isLimit(b) ? a.is.value === b.is.value && a.is.unit === b.is.unit && a.source === b.source : a === b;
 
 /** What another edition puts in place of what a job stands on, adds and leaves out. */
 export function editionChanges(was: Rulebook, is: Rulebook): EditionChange[] {
-  const [before, after] = [new Map(limitsIn(was, '')), new Map(limitsIn(is, ''))];
+  const [before, after] = [editionSays(was), editionSays(is)];
   return [...new Set([...before.keys(), ...after.keys()])].flatMap((what) => {
     const [then, now] = [before.get(what) ?? null, after.get(what) ?? null];
-    return then?.is.value === now?.is.value && then?.is.unit === now?.is.unit ? [] : [{ what, was: then, is: now }];
+    return saysTheSame(then, now) ? [] : [{ what, was: then, is: now }];
   });
 }
 

@@ -340,15 +340,15 @@ export class FirmStore {
   async bring(facts: JobFacts, makeId: () => string, by: string, now: Date): Promise<{ cursor: number }> {
     const batch = changesFor(facts, makeId, by);
     if (batch.some((c) => isFromTheFuture(c, now)))
-      throw new HttpProblem('does-not-fit', 'Nothing was brought in: a record in it is dated later than tomorrow.');
+      throw new HttpProblem('does-not-fit', 'Nothing was opened: a record in it is dated later than tomorrow.');
     return this.turns.take(facts.job.id, async () => {
       const cursor = await this.database.transaction(async (tx) => {
         const rows = { tx, firmId: this.firmId };
         await lock(rows, facts.job.id);
         if ((await this.cursor(facts.job.id, tx)) !== undefined)
-          throw new HttpProblem('already-here', 'A job with this id is here already. Bring the file in as a copy instead.');
+          throw new HttpProblem('already-here', 'A job with this id is here already. Open the file as a copy instead.');
         const whole = applyChanges(null, batch, now.getUTCFullYear());
-        if (!whole.ok) throw new HttpProblem('does-not-fit', 'Nothing was brought in.', whole.problems);
+        if (!whole.ok) throw new HttpProblem('does-not-fit', 'Nothing was opened.', whole.problems);
         return this.commit(rows, facts.job.id, batch, now);
       });
       this.life.reached(cursor);
@@ -472,7 +472,7 @@ export class FirmStore {
           if (how === 'whole' && refused.length > 0)
             throw new HttpProblem(
               'does-not-fit',
-              'Nothing was brought in. The file has to be put right first.',
+              'Nothing was opened. The file has to be put right first.',
               refused.flatMap((r) => r.problems),
             );
           if (accepted.length === 0) return { accepted: [], known, refused, clashes: [], before: start.cursor, cursor: start.cursor };

@@ -188,7 +188,7 @@ async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer>
       return { ok: true, bytes: Buffer.from(writeJobFile(await factsOf(task.jobId))) };
     case 'import': {
       told(0.1);
-      const read = await fileFacts(task.file, task.now, 'Nothing was brought in. The file has to be put right first.');
+      const read = await fileFacts(task.file, task.now, 'Nothing was opened. The file has to be put right first.');
       const facts = task.copy ? withNewIds(read, randomUUID) : read;
       told(0.5);
       await mayWrite();
@@ -197,7 +197,7 @@ async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer>
     }
     case 'shelf': {
       const read = readShelf(JSON.stringify(await readJson(task.file)));
-      if (!read.ok) throw new HttpProblem('does-not-fit', 'Nothing was brought in. The file has to be put right first.', read.problems);
+      if (!read.ok) throw new HttpProblem('does-not-fit', 'Nothing was opened. The file has to be put right first.', read.problems);
       const drafts = shelfDrafts(read.value, (await store().firm()).facts);
       const changes = drafts.map((d): Change => ({
         ...d,

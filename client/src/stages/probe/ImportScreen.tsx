@@ -139,7 +139,7 @@ function Import({ facts }: { readonly facts: JobFacts }) {
     if (found[0]) return setProblem(found[0].message);
     setWas({ facts, settings });
     setTable(null);
-    setTold(`${rows.length} ${rows.length === 1 ? 'result' : 'results'} brought in.`);
+    setTold(`${rows.length} ${rows.length === 1 ? 'result' : 'results'} imported.`);
   };
 
   return (
@@ -236,12 +236,12 @@ function Import({ facts }: { readonly facts: JobFacts }) {
               alert
               look="strong"
               tone="oxide"
-            >{`${preview.wrong} ${preview.wrong === 1 ? 'row needs' : 'rows need'} putting right. Nothing is brought in until they are, or are left out.`}</Words>
+            >{`${preview.wrong} ${preview.wrong === 1 ? 'row needs' : 'rows need'} putting right. Nothing is imported until they are, or are left out.`}</Words>
           ) : null}
           {preview.ready === 0 && preview.already > 0 ? <Empty says="Every row of this file is in already." /> : null}
           {preview.wrong > 0 ? (
             <Button
-              label={`Leave out ${preview.wrong}, bring in ${preview.ready === 1 ? 'the one that is right' : `the ${preview.ready} that are right`}`}
+              label={`Leave out ${preview.wrong}, import ${preview.ready === 1 ? 'the one that is right' : `the ${preview.ready} that are right`}`}
               disabled={preview.ready === 0}
               onPress={write}
               testID="leave-out"

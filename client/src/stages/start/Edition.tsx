@@ -9,7 +9,7 @@ import {
   say,
   type FirmSettings,
   type JobFacts,
-  type Limit,
+  type EditionSays,
   type Rulebook,
 } from '@roughsill/core';
 import { Button, useUnits, Words } from '../../kit';
@@ -69,12 +69,12 @@ function Change({ facts, settings, to, says, act, onDone, testID }: ChangeProps)
   const { job } = facts;
   const then = useMemo(() => ({ ...facts, job: { ...facts.job, edition: to.editionId } }), [facts, to]);
   const was = useMemo(() => ({ facts, settings }), [facts, settings]);
-  const limit = (x: Limit | null) => (x === null ? 'none' : formatMeasure(x.is, units));
+  const told = (x: EditionSays | null) => (x === null ? 'none' : typeof x === 'string' ? say(x) : formatMeasure(x.is, units));
   return (
     <View className="gap-2 border-l-8 border-ochre bg-panel px-3 py-2">
       <Words look="strong">{says}</Words>
       {editionChanges(bookOf(job), to).map((c) => (
-        <Words key={c.what}>{`${cap(say(`limit.${c.what}`))}: ${limit(c.is)} (was ${limit(c.was)})`}</Words>
+        <Words key={c.what}>{`${cap(say(c.what))}: ${told(c.is)} (was ${told(c.was)})`}</Words>
       ))}
       <ChangedPanel title="What it would change on this job" aside="nothing is changed yet" was={was} facts={then} settings={settings} />
       <Button

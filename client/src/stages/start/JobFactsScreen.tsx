@@ -190,7 +190,7 @@ function FilePanel({ facts }: { readonly facts: JobFacts }) {
   };
   return (
     <Panel title="The job as a file">
-      <Words>Everything recorded on this job, in an open format that can be brought in again, here or elsewhere.</Words>
+      <Words>Everything recorded on this job, in an open format that can be opened again, here or elsewhere.</Words>
       <View className="flex-row flex-wrap gap-2">
         <Button label="Take the job file" testID="export" onPress={take} />
         <Button label="Print the plan" onPress={() => router.navigate(`/print/${job.id}`)} />

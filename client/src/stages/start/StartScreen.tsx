@@ -125,10 +125,10 @@ function ImportButton() {
   const read = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > 8 * 1024 * 1024)
-      return setRefused({ says: 'The file is over 8 MB: no job file is that large. Nothing was brought in.', problems: [] });
+      return setRefused({ says: 'The file is over 8 MB: no job file is that large. Nothing was opened.', problems: [] });
     const text = await file.text();
     const facts = readJobFile(text, new Date().getUTCFullYear());
-    if (!facts.ok) return setRefused({ says: 'Nothing was brought in. The file has to be put right first.', problems: facts.problems });
+    if (!facts.ok) return setRefused({ says: 'Nothing was opened. The file has to be put right first.', problems: facts.problems });
     await bring(text, false);
   };
   if (task !== null) return <Making what="Bringing it in" share={share} onStop={() => void api.stopTask(task)} />;
