@@ -21,10 +21,7 @@ export function requiredDepth(s: Surface, ctx: SurfaceContext, lead: LeadPicture
   // Nobody works on what the client declined: it is left, and stands outside the scope.
   if (s.declinedOn !== null) return answer('none', why('depth.declined', 'job-record'));
   if (goodsOf(s.element) === 'childs' && isOnGoods(lead.standing, ctx.rulebook))
-    return answer(
-      'bare',
-      why('depth.childsGoods', ctx.rulebook.id === 'us' ? 'cfr16-1303' : 'mem-toys-uk', { leadInReach: rungKey(lead.standing) }),
-    );
+    return answer('bare', why('depth.childsGoods', ctx.rulebook.sources.childsGoods, { leadInReach: rungKey(lead.standing) }));
   const element = ELEMENTS[s.element];
   const rubs = element.friction || s.conditions.includes('rubbing');
   const filmsClear = lead.coats.length > 0 && lead.coats.every((c) => CLEAR_FILMS.includes(c.coat.binder));

@@ -109,7 +109,7 @@ export function leadChance(builtYear: number | null, element: string, swabs: rea
   const because = [why('decide.prior', 'nslah', { chance: measure(Math.round(prior * 100), '%'), element })];
   if (swabs.length > 0)
     because.push(
-      why('decide.afterSwabs', rulebook.id === 'us' ? 'cfr40-745.88' : 'trade-sample', {
+      why('decide.afterSwabs', rulebook.sources.afterSwabs, {
         swabs: swabs.length,
         chance: measure(Math.round(chance * 100), '%'),
       }),

@@ -56,7 +56,7 @@ export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | 
   const vapour = cures.length > 0 || thinned || asks('organicVapour') || asks('suppliedAir');
   const needed = mists.length > 0 || vapour || asks('particle');
   const owned = { masks: rulebook.respirators, owned: ctx.settings.masks };
-  const mistMask = rulebook.id === 'uk' ? 'ffp3' : 'halfMask';
+  const mistMask = rulebook.leastMask.mist;
   const sprayed = { products: [...new Set(mists.map((m) => m.product))], by: [...new Set(mists.map((m) => m.way))] };
   const because = [
     ...(thinned && (place !== 'outside' || mists.length === 0) ? [why('coat.vapour', 'trade-coat-air', { products: solvent })] : []),
@@ -97,7 +97,7 @@ export function coatWear(needs: readonly Needs[], ctx: ZoneContext): CoatWear | 
         : [
             answer(
               'hearing' as const,
-              why('coat.mistNoise', rulebook.id === 'uk' ? 'uk-noise' : 'niosh-98-126', {
+              why('coat.mistNoise', rulebook.sources.noise, {
                 by: loud,
                 level: measure(LAYING[loud].db!, 'dBA'),
                 bare: measure(Math.floor(minutesAt(LAYING[loud].db!)), 'min'),

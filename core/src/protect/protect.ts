@@ -128,23 +128,18 @@ function alsoBreathed(
   if (ctx.moldKit && growth)
     out.push({ least: MOLD_NEEDS[ctx.moldKit.value], because: why('ppe.mold', rulebook.sources.mold, { kit: ctx.moldKit.value }) });
   if (methods.some(neverUnmasked)) out.push({ least: rulebook.respirators[0]!.id, because: why('ppe.texture', 'trade-wash') });
-  // 29 CFR 1926.1101(h): no filtering facepiece; HSE task sheets: FFP3 or a half mask with P3.
   if (fibres)
     out.push({
-      least: rulebook.id === 'uk' ? 'ffp3' : 'halfMask',
+      least: rulebook.leastMask.fibres,
       because: why('ppe.fibres', rulebook.sources.asbestosWork, { asbestos: fibres }),
     });
-  const dustMask = rulebook.id === 'uk' ? 'halfP3' : 'halfMask';
+  const dustMask = rulebook.leastMask.toxicDust;
   if (antifoul) out.push({ least: dustMask, because: why('ppe.biocide', 'mem-antifoul') });
   if (poisons.length > 0) out.push({ least: dustMask, because: why('ppe.poison', 'mem-poison', { poisons }) });
   const blast = methods.filter((m) => m.blast !== 'no');
   if (blast.length > 0)
     out.push({
-      least: blast.some((m) => m.blast === 'hard')
-        ? rulebook.respirators.find((r) => r.apf >= 1000)!.id
-        : rulebook.id === 'uk'
-          ? 'halfP3'
-          : 'halfMask',
+      least: blast.some((m) => m.blast === 'hard') ? rulebook.respirators.find((r) => r.apf >= 1000)!.id : dustMask,
       because: why('ppe.blast', 'trade-blast'),
     });
   else if (methods.some((m) => m.dust === 'high' || m.powered || m.handDry))
@@ -306,11 +301,10 @@ function kitFor(
   const loud = loudest(methods);
   if (loud) {
     const [level, bare] = [measure(loud.db, 'dBA'), measure(Math.floor(minutesAt(loud.db)), 'min')];
-    const by = id === 'uk' ? 'uk-noise' : 'niosh-98-126';
-    if (minutesAt(loud.db - UNDER_ONE) >= 480) add('hearing', why('kit.noise', by, { method: loud.methodId, level, bare }));
+    if (minutesAt(loud.db - UNDER_ONE) >= 480) add('hearing', why('kit.noise', sources.noise, { method: loud.methodId, level, bare }));
     else {
       const one = measure(Math.floor(minutesAt(loud.db - UNDER_ONE)), 'min');
-      add('hearingTwice', why('kit.noiseTwice', by, { method: loud.methodId, level, bare, one }));
+      add('hearingTwice', why('kit.noiseTwice', sources.noise, { method: loud.methodId, level, bare, one }));
     }
   }
   return out;
@@ -353,7 +347,7 @@ function neededOf({ lead, low, standing, putty, leadState, asbestos }: Needs, ca
   if (care === 'asbestos') return why('protect.fibres', fibresBy, { asbestos });
   if (care === 'guard') return why('protect.aboveAsbestos', fibresBy, { asbestos });
   if (care === 'growth') return why('protect.growth', rulebook.sources.mold, { kit: moldKit!.value });
-  if (care === 'silica') return why('protect.silica', rulebook.id === 'uk' ? 'uk-silica' : 'cfr29-1926.1153');
+  if (care === 'silica') return why('protect.silica', rulebook.sources.silica);
   if (care === 'leaveAlone') return why('protect.leaveAlone', fibresBy, { asbestos });
   const known = { lead: rungKey(standing) };
   if (low.length > 0) return why('protect.leadLow', rulebook.sources.clothing, { ...known, methods: low }, 'care', 'law');

@@ -84,10 +84,12 @@ export interface Rulebook {
   readonly respiratorSource: SourceId;
   /** From the least protection to the most. */
   readonly respirators: readonly Respirator[];
+  /** The least that is worn against each, where no exposure asks for more. 29 CFR 1926.1101(h): no filtering facepiece; HSE task sheets: FFP3 or a half mask with P3. */
+  readonly leastMask: Readonly<Record<'fibres' | 'toxicDust' | 'mist', RespiratorId>>;
   readonly floorSectionBelow: Limit;
   /** Inside, cleaning is verified against the US cleaning card, or by looking and by cloths that stay clean. */
   readonly verifiedBy: 'card' | 'cloth';
-  /** Who stands behind clothing, cleaning, waste, verification, sampling and mold here. */
+  /** Who stands behind clothing, cleaning, waste, verification, sampling, mold and the like here. */
   readonly sources: Readonly<
     Record<
       | 'clothing'
@@ -100,7 +102,13 @@ export interface Rulebook {
       | 'mold'
       | 'sampling'
       | 'xrf'
-      | 'silica',
+      | 'silica'
+      | 'noise'
+      | 'nests'
+      | 'asbestosTold'
+      | 'childsGoods'
+      | 'childWipes'
+      | 'afterSwabs',
       SourceId
     >
   >;
@@ -150,6 +158,7 @@ const US: Rulebook = {
   leadAir: limit(50, 'ug/m3', 'cfr29-1926.62c'),
   silicaAir: limit(50, 'ug/m3', 'cfr29-1926.1153'),
   respiratorSource: 'cfr29-1910.134',
+  leastMask: { fibres: 'halfMask', toxicDust: 'halfMask', mist: 'halfMask' },
   respirators: [
     { id: 'halfMask', apf: 10, vapour: true, build: 'half' },
     { id: 'poweredHood', apf: 25, vapour: true, build: 'powered' },
@@ -170,6 +179,12 @@ const US: Rulebook = {
     sampling: 'hud-g',
     xrf: 'hud-g',
     silica: 'cfr29-1926.1153',
+    noise: 'niosh-98-126',
+    nests: 'mbta',
+    asbestosTold: 'cfr29-1926.1101k',
+    childsGoods: 'cfr16-1303',
+    childWipes: 'cfr24-35.1340',
+    afterSwabs: 'cfr40-745.88',
   },
   dustAction: {
     floor: limit(5, 'ug/ft2', 'cfr24-35.1340'),
@@ -223,6 +238,7 @@ const UK: Rulebook = {
   leadAir: limit(0.15, 'mg/m3', 'clw2002'),
   silicaAir: limit(0.1, 'mg/m3', 'uk-silica'),
   respiratorSource: 'hsg53',
+  leastMask: { fibres: 'ffp3', toxicDust: 'halfP3', mist: 'ffp3' },
   respirators: [
     { id: 'ffp3', apf: 20, vapour: false, build: 'disposable' },
     { id: 'halfP3', apf: 20, vapour: true, build: 'half' },
@@ -246,6 +262,12 @@ const UK: Rulebook = {
     sampling: 'trade-sample',
     xrf: 'trade-sample',
     silica: 'uk-silica',
+    noise: 'uk-noise',
+    nests: 'wca1981',
+    asbestosTold: 'uk-asbestos',
+    childsGoods: 'mem-toys-uk',
+    childWipes: 'trade-contain',
+    afterSwabs: 'trade-sample',
   },
   dustAction: null,
   signLines: ['LEAD PAINT WORK', 'KEEP OUT', 'NO EATING, DRINKING OR SMOKING', 'RPE AND OVERALLS BEYOND THIS POINT'],

@@ -626,7 +626,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
   steps.push(...unmask(input), ...serviceStep(input, 'after'), ...goodsStep(input));
 
   if (picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)) {
-    const by = ctx.rulebook.id === 'uk' ? 'uk-asbestos' : 'cfr29-1926.1101k';
+    const by = ctx.rulebook.sources.asbestosTold;
     step({
       id: 'asbestosStays',
       kind: 'verify',

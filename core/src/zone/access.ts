@@ -101,4 +101,4 @@ export function accessGates(access: Answer<ZoneAccess> | null, { rulebook }: Zon
 
 /** Birds and bats, before anything is moved at the outside of a house. */
 export const nestGates = ({ place, rulebook }: ZoneContext): GateSpec[] =>
-  place === 'outside' ? [gate('nests', 'protect', why('gate.nests', rulebook.id === 'uk' ? 'wca1981' : 'mbta'))] : [];
+  place === 'outside' ? [gate('nests', 'protect', why('gate.nests', rulebook.sources.nests))] : [];

@@ -33,9 +33,8 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
   if (sheet === 'limited') before.push(gate('growth-sheet', 'protect', why('gate.growthOne', rulebook.sources.mold)));
   if (sheet === 'full') before.push(gate('growth-sheet.two', 'protect', why('gate.growthTwo', rulebook.sources.mold)));
   if (reached.has('silica')) {
-    const source = rulebook.id === 'uk' ? 'uk-silica' : 'cfr29-1926.1153';
-    before.push(gate('dust-kept', 'protect', why('gate.dustKept', source)));
-    after.push(gate('dust-gone', 'cleanUp', why('gate.dustGone', source)));
+    before.push(gate('dust-kept', 'protect', why('gate.dustKept', rulebook.sources.silica)));
+    after.push(gate('dust-gone', 'cleanUp', why('gate.dustGone', rulebook.sources.silica)));
   }
   if (reached.has('antifoul')) {
     before.push(gate('biocide-ready', 'protect', why('gate.biocideReady', 'mem-antifoul')));

@@ -305,7 +305,7 @@ function childWipes({ ctx: { settings, rulebook }, childLivesHere }: ZoneWork, s
   return [
     why(
       'verify.childWipes',
-      rulebook.id === 'us' ? 'cfr24-35.1340' : 'trade-contain',
+      rulebook.sources.childWipes,
       { count, money: measure(count * settings.testPrices.chip, settings.pricesIn) },
       'care',
     ),
