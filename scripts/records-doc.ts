@@ -1,5 +1,6 @@
 /** docs/records.md: every record and each of its fields, from the registry and its schemas. */
 import { z } from 'zod';
+import { JOB_FILE_ADDED } from '../core/src/facts/job-file';
 import { ENTITIES, recordSchema, REGISTRY, specOf } from '../core/src/facts/registry';
 
 interface Json {
@@ -56,5 +57,6 @@ export function recordsMarkdown(): string {
       ...own.map((f) => `| \`${f}\` | ${typeText(shape[f] ?? {}).replaceAll('|', '\\|')} |`),
     );
   }
+  out.push('', '## What each version of the job file added', '', ...JOB_FILE_ADDED.map((added, i) => `${i + 1}. ${added}`));
   return `${out.join('\n')}\n`;
 }

@@ -79,7 +79,17 @@ export {
   type Clash,
   type Undo,
 } from './change';
-export { JOB_FILE_FORMAT, JOB_FILE_VERSION, JobFile, canonical, parseJobFile, readJobFile, withNewIds, writeJobFile } from './job-file';
+export {
+  JOB_FILE_ADDED,
+  JOB_FILE_FORMAT,
+  JOB_FILE_VERSION,
+  JobFile,
+  canonical,
+  parseJobFile,
+  readJobFile,
+  withNewIds,
+  writeJobFile,
+} from './job-file';
 export { fromZod, ok, pathText, wrong, type Outcome, type Problem } from './problems';
 export { jobProblems, readingProblems, surfaceProblems } from './validate';
 export { isForbidden, productProblems } from './firm-problems';

@@ -5,48 +5,35 @@ import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { duplicateIds, jobProblems } from './validate';
 
 export const JOB_FILE_FORMAT = 'roughsill.job';
-/**
- * Version 2 added samples, photographs, checks of instruments and site facts; version 3 trial squares, pieces looked at one by one and
- * the order of work; version 4 what makes a test valid, signed reports, and what became of a piece; version 5 work zones, where a piece
- * stands on its wall, and checks of a zone or of the job; version 6 the numbers of a check, the firm's machines in a zone, and pictures and notes of a zone or of the job;
- * version 7 what lies before a side, and the way in; version 8 air samples, bags and the loads with which they left, the first day of
- * work and the stricter rules of a state; version 9 who works in which zone when, and the edition of the rules on which a job stands; version 10 in
- * which way a coat is laid; version 11 what was seen at the stroke, defects of the ground, and how good a piece has to look;
- * version 12 more kinds of pieces, grounds and coats, and of a room when it is heated, aired and lined, and what its logger said;
- * version 13 what was really laid of each coat, the wanted color and the heat a piece gets in use, and which way a side looks;
- * version 14 stains and salts, and numbers of more checks; version 15 how the year of a piece is known, of what a check spoke when it was passed, and what poisons in a coat;
- * version 16 a piece past saving or with one sound end, and whether such poisons were looked for. Older ones are read, and their gaps are filled with "unknown".
- */
-export const JOB_FILE_VERSION = 16;
+/** What each version added, from the first: the one place to say that there is a new one. Older files are read, and what they lack is unknown. */
+export const JOB_FILE_ADDED = [
+  'job, rooms and sides, surfaces with their parts, coats, readings and checks',
+  'samples, photographs, checks of instruments, facts of the site',
+  'trial squares, pieces looked at one by one, the order of work',
+  'what makes a test valid, signed reports, what became of a piece',
+  'work zones, where a piece stands on its wall, checks of a zone or of the job',
+  'the numbers of a check, the firm’s machines in a zone, pictures and notes of a zone or of the job',
+  'what lies before a side, and the way in',
+  'air samples, bags and the loads with which they left, the first day of work, the stricter rules of a state',
+  'who works in which zone when, the edition of the rules on which a job stands, what the client declined',
+  'in which way a coat is laid',
+  'what was seen at the stroke, defects of the ground, how good a piece has to look',
+  'more kinds of pieces, grounds and coats; when a room is heated, aired and lined, and what its logger said',
+  'what was really laid of each coat, the wanted colour, the heat that a piece gets in use, which way a side looks',
+  'stains and salts, numbers of more checks',
+  'how the year of a piece is known, of what a check spoke when it was passed, what poisons in a coat',
+  'a piece past saving or with one sound end, whether such poisons were looked for',
+] as const;
+export const JOB_FILE_VERSION = JOB_FILE_ADDED.length;
 
 export const JobFile = z.lazy(() =>
   z.strictObject({
     format: z.literal(JOB_FILE_FORMAT),
-    version: z.union([
-      z.literal(1),
-      z.literal(2),
-      z.literal(3),
-      z.literal(4),
-      z.literal(5),
-      z.literal(6),
-      z.literal(7),
-      z.literal(8),
-      z.literal(9),
-      z.literal(10),
-      z.literal(11),
-      z.literal(12),
-      z.literal(13),
-      z.literal(14),
-      z.literal(15),
-      z.literal(JOB_FILE_VERSION),
-    ]),
+    version: z.int().min(1).max(JOB_FILE_VERSION),
     ...jobFactsShape(),
   }),
 );
-export type JobFile = {
-  format: typeof JOB_FILE_FORMAT;
-  version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 | 14 | 15 | 16;
-} & JobFacts;
+export type JobFile = { format: typeof JOB_FILE_FORMAT; version: number } & JobFacts;
 
 type Lists = Readonly<Record<string, readonly Row[]>>;
 
