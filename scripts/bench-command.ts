@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { fromZod } from '@roughsill/core';
 import { RangedError } from '@roughsill/core/air';
-import { QUESTION_IDS, QUESTIONS, Refused, type QuestionId } from '@roughsill/core/prepare';
+import { QUESTION_IDS, QUESTIONS, Refused, refusalSays, type QuestionId } from '@roughsill/core/prepare';
 
 const USAGE = `usage: npm run -s mix -- ${QUESTION_IDS.join('|')} FILE.json   (- for standard input)`;
 const isQuestion = (x: string | undefined): x is QuestionId => (QUESTION_IDS as readonly (string | undefined)[]).includes(x);
@@ -30,7 +30,7 @@ export function benchCommand([id, file, ...rest]: readonly string[]): 0 | 2 {
     process.stdout.write(`${JSON.stringify(answer(parsed.data), null, 2)}\n`);
     return 0;
   } catch (e) {
-    if (e instanceof Refused) return refuse(e.refusal.id, e.message);
+    if (e instanceof Refused) return refuse(e.refusal.id, refusalSays(e.refusal, 'en', 'm'));
     if (e instanceof RangedError) return refuse('sheet', e.message);
     throw e;
   }

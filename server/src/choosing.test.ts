@@ -130,6 +130,7 @@ test('the bench: an answer, a refusal beside its field, labels as a paper', asyn
   expect(hot.body.says[0]).toMatch(/^Stop: 140\s°F/);
   const wrong = await bench('thin', { stockPct: 120, wantPct: 5, wholeL: 1 });
   expect([wrong.status, wrong.body.errors[0].path, wrong.body.refusal]).toEqual([422, 'stockPct', 'range']);
+  expect(wrong.body.errors[0].message).toMatch(/^The .+ must be between /);
   expect((await bench('caustic', { mix: { waterL: 5, causticG: 1000, vessel: { ...pail, kind: 'aluminium' } } })).body.refusal).toBe(
     'metalVessel',
   );

@@ -20,7 +20,7 @@ import {
 } from '@roughsill/core';
 import { RangedError } from '@roughsill/core/air';
 import { bagsCsv, readShelf, registerCsv, shelfDrafts } from '@roughsill/core/import';
-import { QUESTIONS, Refused } from '@roughsill/core/prepare';
+import { QUESTIONS, Refused, refusalSays } from '@roughsill/core/prepare';
 import { jobReport, methodsReport, shoppingCsv, shoppingPaper, shoppingText, type Detail } from '@roughsill/core/report';
 import { connect, WORKING } from '../db/client';
 import { Epoch } from '../db/database-epoch';
@@ -116,9 +116,8 @@ async function asked<T>(answer: () => T | Promise<T>): Promise<T> {
     if (e instanceof RangedError && !(e instanceof Refused)) throw new HttpProblem('does-not-fit', `${e.message}.`);
     if (!(e instanceof Refused)) throw e;
     const { refusal } = e;
-    throw new HttpProblem('does-not-fit', e.message, 'what' in refusal ? [{ path: refusal.what, message: e.message }] : [], {
-      refusal: refusal.id,
-    });
+    const says = refusalSays(refusal, 'en', 'm');
+    throw new HttpProblem('does-not-fit', says, 'what' in refusal ? [{ path: refusal.what, message: says }] : [], { refusal: refusal.id });
   }
 }
 
