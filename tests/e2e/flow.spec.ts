@@ -3,6 +3,8 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from './app';
 
 test('a new job: walk, probe, choose, protect, coat, plan; it survives a reload; its file comes back the same', async ({ app, page }) => {
+  // By far the longest flow, the whole job in one: beside other work it meets the cap of the others, waiting for nothing.
+  test.slow();
   await app.open('/');
   await app.id('new-job').click();
   await app.type('job-name', 'Hollis Street 🪟 14');

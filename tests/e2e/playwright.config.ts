@@ -18,8 +18,7 @@ export default defineConfig({
   outputDir: '../../.data/e2e',
   globalSetup: './setup.ts',
   workers: 1,
-  // A cap, no wait: the longest flow takes 25 s alone, and four times that beside two loads.
-  timeout: 180_000,
+  timeout: 90_000,
   // An app that is broken as a whole is told after a few tests, and a run that hangs tells what passed.
   maxFailures: 10,
   globalTimeout: 35 * 60_000,

@@ -4,6 +4,7 @@
  */
 import type { EditionId, SuspectKind } from '../facts/vocabulary';
 import type { SourceId } from '../reasons/sources';
+import { same } from '../graph/same';
 import { measure, type Measure } from '../units/units';
 
 export interface Limit {
@@ -59,9 +60,9 @@ export interface Rulebook {
   readonly leadThreshold: Limit | null;
   /** Work at or below these needs no certified renovator; null: the rulebook has no such class. */
   readonly minorWork: { readonly insideRoom: Limit; readonly outside: Limit } | null;
-  /** The same where public money is in the work; null: no stricter class. */
   /** Of a coat that may hold asbestos, what trained people of the firm may work at once; null: no such bound. */
   readonly trainedAsbestos: Limit | null;
+  /** Minor work where public money is in it; null: no stricter class. */
   readonly minorWorkAssisted: { readonly insideRoom: Limit; readonly outside: Limit } | null;
   readonly sheetBeyond: { readonly inside: Limit; readonly outside: Limit };
   /** Nearer the boundary than this: a vertical screen. */
@@ -321,8 +322,8 @@ export function bookFor(job: Pinned, { leadThresholdPpm }: { readonly leadThresh
   return known;
 }
 
-/** What an edition says of one thing: a limit, or what has no number, in words. */
-export type EditionSays = Limit | string;
+/** What an edition says of one thing: a limit, a mask with what it may be counted on for, or what has no number, by its code or as it is printed. */
+export type EditionSays = Limit | Respirator | string;
 export interface EditionChange {
   /** The code of its name. */
   readonly what: string;
@@ -345,19 +346,19 @@ function limitsIn(x: object, at: string): [string, Limit][] {
 export const editionSays = (book: Rulebook): ReadonlyMap<string, EditionSays> =>
   new Map<string, EditionSays>([
     ...limitsIn(book, 'limit'),
-    ...book.respirators.map((r): [string, string] => [r.id, `assigned factor ${r.apf}${r.vapour ? ', takes cartridges' : ''}`]),
+    ...book.respirators.map((r): [string, EditionSays] => [r.id, r]),
     ['limit.verifiedBy', book.verifiedBy],
     ['limit.signLines', book.signLines.join(' / ')],
   ]);
-const saysTheSame = (a: EditionSays | null, b: EditionSays | null): boolean =>
-  isLimit(a) && isLimit(b) ? a.is.value === b.is.value && a.is.unit === b.is.unit && a.source === b.source : a === b;
+/** Another source for the same number changes nothing for whoever works. */
+const binds = (x: EditionSays | null): unknown => (isLimit(x) ? x.is : x);
 
 /** What another edition puts in place of what a job stands on, adds and leaves out. */
 export function editionChanges(was: Rulebook, is: Rulebook): EditionChange[] {
   const [before, after] = [editionSays(was), editionSays(is)];
   return [...new Set([...before.keys(), ...after.keys()])].flatMap((what) => {
     const [then, now] = [before.get(what) ?? null, after.get(what) ?? null];
-    return saysTheSame(then, now) ? [] : [{ what, was: then, is: now }];
+    return same(binds(then), binds(now)) ? [] : [{ what, was: then, is: now }];
   });
 }
 

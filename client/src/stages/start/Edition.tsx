@@ -69,7 +69,11 @@ function Change({ facts, settings, to, says, act, onDone, testID }: ChangeProps)
   const { job } = facts;
   const then = useMemo(() => ({ ...facts, job: { ...facts.job, edition: to.editionId } }), [facts, to]);
   const was = useMemo(() => ({ facts, settings }), [facts, settings]);
-  const told = (x: EditionSays | null) => (x === null ? 'none' : typeof x === 'string' ? say(x) : formatMeasure(x.is, units));
+  const told = (x: EditionSays | null) => {
+    if (x === null) return 'none';
+    if (typeof x === 'string') return say(x);
+    return 'apf' in x ? `assigned factor ${x.apf}${x.vapour ? ', takes cartridges' : ''}` : formatMeasure(x.is, units);
+  };
   return (
     <View className="gap-2 border-l-8 border-ochre bg-panel px-3 py-2">
       <Words look="strong">{says}</Words>
