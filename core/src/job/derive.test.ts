@@ -130,28 +130,3 @@ test('a job without rooms, and a room without sizes, derive without complaint', 
   expect(derive({ ...aFacts(aSurface()), spaces: [], surfaces: [] }).next.act).toBe('addSpace');
   expect(derive(aFacts(aSurface())).surfaces).toHaveLength(1);
 });
-
-test('in JSON a reason is its place in one table; what was picked and how many stand beside it say the same in both details', () => {
-  const facts = quillPoint();
-  const plan = derive(facts);
-  const all = jobReport(facts, plan, DEFAULT_SETTINGS, AT, { detail: 'all' });
-  const slim = jobReport(facts, plan, DEFAULT_SETTINGS, AT);
-  const parsed = JSON.parse(JSON.stringify(slim)) as typeof slim;
-  const places: unknown[] = [];
-  JSON.stringify(parsed, (key: string, value: unknown) => {
-    if (['because', 'refused', 'orderChanged', 'keptApart', 'duties'].includes(key)) places.push(...(value as unknown[]));
-    return value;
-  });
-  expect(places.length).toBeGreaterThan(1000);
-  // Everything named is in the table, and everything in the table is named.
-  expect(new Set(places)).toEqual(new Set(parsed.reasons.map((_, i) => i)));
-  expect(new Set(parsed.reasons.map((r) => JSON.stringify(r))).size).toBe(parsed.reasons.length);
-  const parts = (r: typeof slim) => r.spaces.flatMap((s) => s.surfaces.flatMap((x) => x.parts));
-  parts(all).forEach((part, i) => {
-    const { verdicts, ...rest } = part;
-    const of = (v: string) => verdicts!.methods.filter((m) => m.verdict === v).length;
-    expect(rest.counts).toEqual({ go: of('go'), care: of('care'), blocked: of('blocked') });
-    expect(parts(slim)[i]!.verdicts).toBeNull();
-    expect(parts(slim)[i]!.picks.map((m) => [m.method, m.personHours])).toEqual(rest.picks.map((m) => [m.method, m.personHours]));
-  });
-});

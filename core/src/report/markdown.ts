@@ -11,7 +11,7 @@ import type { ReasonReport } from './reporter';
 import type { SurveyReport } from './survey';
 
 const because = (rs: readonly ReasonReport[]): string =>
-  rs.map((r) => `  - ${r.says} *(${r.source}; ${r.sourceKind.toLowerCase()})*`).join('\n');
+  rs.map((r) => `  - ${r.says} *(${r.source.title}; ${r.source.kind.toLowerCase()})*`).join('\n');
 
 function trialLines(s: SurfaceReport): string[] {
   const out: string[] = [];
@@ -101,7 +101,7 @@ function stepLines(steps: SurfaceReport['steps']): string[] {
     if (st.quantities.length > 0) out.push(`   - ${st.quantities.map((q) => `${q.what}: ${q.text}`).join('; ')}`);
     for (const r of st.because) out.push(`   - ${r.says}`);
     if (st.signs) out.push(`   - ${signLine(st.signs)}`);
-    for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue}${blanks(c.numbers)}`);
+    for (const c of st.checks) out.push(`   - [${c.state === 'passed' ? 'x' : ' '}] ${c.mustBeTrue.says}${blanks(c.numbers)}`);
   }
   return out;
 }

@@ -35,19 +35,23 @@ function* walk(x: unknown, key = ''): Generator<readonly [key: string, value: un
 }
 
 test.each<Detail>(['picks', 'all'])(
-  'with %s: a reason is its place in the table, in words, and none stands there that nobody names',
+  'with %s: what many places say alike stands once in a table, and each place names its row',
   (detail) => {
-    const { reasons, ...rest } = read(detail);
-    const named = new Set<number>();
-    for (const [key, value] of walk(rest)) if (key === 'because' && typeof value === 'number') named.add(value);
-    const elsewhere = [...walk(rest)].filter(([, v]) => Array.isArray(v) && v.length > 0 && v.every((n) => Number.isInteger(n)));
-    for (const [, list] of elsewhere) (list as number[]).forEach((n) => named.add(n));
+    const { reasons, sources, numbers, signs, ...rest } = read(detail);
+    const rows = { reasons, sources, numbers, signs };
+    const named = (keys: readonly string[], within: unknown) =>
+      [...new Set([...walk(within)].flatMap(([k, v]) => (keys.includes(k) && typeof v === 'number' ? [v] : [])))].sort((a, b) => a - b);
+    const all = (list: readonly unknown[]) => list.map((_, i) => i);
+    expect(named(['because', 'mustBeTrue', 'opensAfter', 'refused', 'orderChanged', 'keptApart', 'duties', 'asks'], rest)).toEqual(
+      all(reasons),
+    );
+    expect(named(['source'], reasons)).toEqual(all(sources));
+    expect(named(['numbers'], rest)).toEqual(all(numbers));
+    expect(named(['signs'], rest)).toEqual(all(signs));
+    for (const table of Object.values(rows)) expect(new Set(table.map((r: unknown) => JSON.stringify(r))).size).toBe(table.length);
     expect(reasons.length).toBeGreaterThan(50);
-    reasons.forEach((r: { says: string; source: string }, i: number) => {
-      expect(named.has(i)).toBe(true);
-      expect(r.says).toMatch(/^[^{}]{4,}$/);
-      expect(r.source).toMatch(/: ./);
-    });
+    for (const r of reasons) expect(r.says).toMatch(/^[^{}]{4,}$/);
+    for (const s of sources) expect(s.title).toMatch(/: ./);
   },
 );
 

@@ -14,9 +14,8 @@ import { bookOf, RULEBOOKS, type FirmSettings } from '../rulebook';
 import { formatRange, formatWeight, measure, type UnitSystem } from '../units/units';
 import { taskWears } from '../protect';
 import { signsAt } from '../sign';
-import { SIGN_DATA, SIGN_ROLES, type SignRole } from '../catalogue';
 import { FINISH, finishOf } from '../repair';
-import { checkUnit, defectSize } from '../work';
+import { defectSize } from '../work';
 import { type Step } from '../step';
 import { nothingReached, type ZonePlan } from '../zone';
 import { STREAMS, wasteOf } from '../waste';
@@ -29,7 +28,7 @@ import { surveyReport } from './survey';
 export const DETAILS = ['picks', 'all'] as const;
 export type Detail = (typeof DETAILS)[number];
 
-function methodReport(o: MethodOption, part: PartChoice, { reasons }: Reporter) {
+function methodReport(o: MethodOption, part: PartChoice, { reasons, hours }: Reporter) {
   const effort = effortOn(part.areaM2, o.perM2, methodById(o.methodId));
   return {
     method: o.methodId,
@@ -38,8 +37,8 @@ function methodReport(o: MethodOption, part: PartChoice, { reasons }: Reporter) 
     because: reasons(o.because),
     canInsist: o.canInsist,
     coatsReached: o.coatsReached,
-    personHours: effort.personHours,
-    dwellHours: effort.dwellHours,
+    personHours: hours(effort.personHours),
+    dwellHours: effort.dwellHours && hours(effort.dwellHours),
     cost: effort.total,
     ownRate: o.perM2.ownRate,
     proof: o.perM2.proof,
@@ -71,42 +70,29 @@ function partReport(part: PartChoice, detail: Detail, r: Reporter) {
   };
 }
 
-type Signs = Readonly<Record<SignRole, readonly string[]>>;
-/** A house has a few dozen lists of signs, however many steps. */
-const signLists = new Map<string, Signs>();
-/** What is looked for at a step, by what it says; null: nothing. */
-function signsOf(st: Step, s: Surface | null): Signs | null {
-  const ids = s && st.at ? signsAt(s, st.at) : [];
-  if (ids.length === 0) return null;
-  // Spelled as the rules' country does.
-  const key = `${say('oldColour')}/${ids.join()}`;
-  const known = signLists.get(key);
-  if (known) return known;
-  const made = Object.fromEntries(SIGN_ROLES.map((r) => [r, ids.filter((id) => SIGN_DATA[id].role === r).map(say)])) as unknown as Signs;
-  signLists.set(key, made);
-  return made;
-}
-
-const stepReports = (steps: readonly Step[], { units, reasons, quantity }: Reporter, s: Surface | null = null) =>
+const stepReports = (
+  steps: readonly Step[],
+  { units, reason, reasons, quantity, hours, asked, signs }: Reporter,
+  s: Surface | null = null,
+) =>
   steps.map((st, i) => ({
     number: i + 1,
     kind: st.kind,
     title: sentence(st.title, units),
-    personHours: st.handsOnH,
-    waitHours: st.waitH,
+    personHours: hours(st.handsOnH),
+    waitHours: hours(st.waitH),
     quantities: st.amounts.map((a) => ({ what: say(a.what), ...quantity(a.amount) })),
     checks: st.gates.map((g) => ({
       id: g.id,
-      mustBeTrue: sentence(g.because, units),
+      mustBeTrue: reason(g.because),
       state: g.state,
-      opensAfter: g.waitsFor === null ? null : sentence(g.waitsFor, units),
+      opensAfter: g.waitsFor === null ? null : reason(g.waitsFor),
       /** What is entered as a number, and what it has to be. */
-      numbers: g.asks.map(({ what, ...limits }) => ({ what, name: say(what), unit: checkUnit(what, units), ...limits })),
+      numbers: g.asks.map(asked),
       ifNotBackTo: g.backTo,
-      because: reasons([g.because]),
     })),
     /** What is seen there: to go on, to stop, and of harm. */
-    signs: signsOf(st, s),
+    signs: signs(s && st.at ? signsAt(s, st.at) : []),
     because: reasons(st.because),
   }));
 
@@ -160,7 +146,7 @@ function zoneReport(z: ZonePlan, named: ReadonlyMap<string, Surface>, r: Reporte
       sign: stated(p.sign),
     },
     steps: stepReports(z.steps, r),
-    hours: { handsOn: z.handsOnH, waiting: z.waitH },
+    hours: { handsOn: r.hours(z.handsOnH), waiting: r.hours(z.waitH) },
     money: z.money,
   };
 }
@@ -263,7 +249,7 @@ function surfaceReport(s: Surface, p: SurfacePlan, rules: 'us' | 'uk', detail: D
       s,
     ),
     /** Hands on with its share of the zone's work; that share; and waiting. */
-    hours: { handsOn: p.work.handsOnH, ofZone: p.work.sharedH, waiting: p.work.waitH },
+    hours: { handsOn: r.hours(p.work.handsOnH), ofZone: r.hours(p.work.sharedH), waiting: r.hours(p.work.waitH) },
     money: p.money,
     moneyOfZone: p.sharedMoney,
     proof: p.proof,
@@ -280,7 +266,10 @@ export interface ReportOptions {
   readonly compared?: boolean;
 }
 
-/** @returns plain data: every answer with its sentences, sources and numbers, in the job's units; as JSON a reason is its place in `reasons` */
+/**
+ * @returns plain data: every answer with its sentences, sources and numbers, in the job's units. As JSON a reason is its place in `reasons`,
+ * a number of a check its place in `numbers`, what is looked for at a step its place in `signs`, a source its place in `sources`.
+ */
 export function jobReport(
   facts: JobFacts,
   plan: JobPlan,
@@ -354,7 +343,10 @@ export function jobReport(
     states: plan.states,
     survey: survey ? surveyReport(facts, plan, settings, now, r) : null,
     next: plan.next.act,
-    reasons: r.table,
+    reasons: r.tables.reasons.rows,
+    sources: r.tables.sources.rows,
+    numbers: r.tables.asked.rows,
+    signs: r.tables.signs.rows,
   };
 }
 export type JobReport = ReturnType<typeof jobReport>;
@@ -366,6 +358,7 @@ export function methodsReport(p: SurfacePlan, units: UnitSystem) {
     surface: p.surfaceId,
     requiredDepth: r.stated(p.choice.required),
     parts: p.choice.parts.map((part) => partReport(part, 'all', r)),
-    reasons: r.table,
+    reasons: r.tables.reasons.rows,
+    sources: r.tables.sources.rows,
   };
 }

@@ -20,7 +20,7 @@ import { markedPicture } from './marked-picture';
 import { head, INK, makePdf, note, PALE, para, sub, table } from './pdf';
 
 const because = (rs: readonly ReasonReport[]): Content => ({
-  ul: rs.map((r) => ({ text: [r.says, { text: ` ${r.source} (${r.sourceKind.toLowerCase()}).`, color: PALE, fontSize: 8 }] })),
+  ul: rs.map((r) => ({ text: [r.says, { text: ` ${r.source.title} (${r.source.kind.toLowerCase()}).`, color: PALE, fontSize: 8 }] })),
   margin: [0, 0, 0, 4],
 });
 const list = (xs: readonly string[]): string => (xs.length === 0 ? 'none' : xs.join(', '));

@@ -70,7 +70,7 @@ function Refs({ of }: { readonly of: readonly ReasonReport[] }) {
   return all.length === 0 ? null : <sup>{all.join(', ')}</sup>;
 }
 
-const sourceSays = (r: ReasonReport): string => `${r.source}; ${r.sourceKind.toLowerCase()}.`;
+const sourceSays = (r: ReasonReport): string => `${r.source.title}; ${r.source.kind.toLowerCase()}.`;
 
 function Paper({ facts, only }: { readonly facts: JobFacts; readonly only?: string }) {
   const settings = useSettings();
@@ -207,7 +207,7 @@ function notesOf(report: JobReport, only: string | undefined): { readonly list: 
   const list: ReasonReport[] = [];
   const at = new Map<string, number>();
   // What reads the same is one note, whatever it was weighed for.
-  const key = (r: ReasonReport) => `${r.says}|${r.source}`;
+  const key = (r: ReasonReport) => `${r.says}|${r.source.title}`;
   const note = (rs: readonly ReasonReport[]) =>
     rs.forEach((r) => {
       if (!at.has(key(r))) at.set(key(r), list.push(r));
@@ -380,7 +380,7 @@ function StepLines({ steps, signs = false }: { readonly steps: SurfaceReport['st
             <Refs of={stepReasons(st, signs)} />
             {signs && st.signs ? <span>{` ${signLine(st.signs)}`}</span> : null}
             {st.checks.map((c) => (
-              <span key={c.id}>{` ${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue}${blanks(c.numbers)}.`}</span>
+              <span key={c.id}>{` ${c.state === 'passed' ? '☑' : '☐'} ${c.mustBeTrue.says}${blanks(c.numbers)}.`}</span>
             ))}
           </div>
         );
