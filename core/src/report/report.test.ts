@@ -1,3 +1,4 @@
+import { quillPoint } from '@roughsill/demo';
 import { AT, aDefect, aFacts, aPart, aReading, aSurface, COATS, THIS_YEAR } from '../testing';
 import type { JobFacts } from '../facts';
 import { createDeriver } from '../job/derive';
@@ -34,26 +35,28 @@ function* walk(x: unknown, key = ''): Generator<readonly [key: string, value: un
   else if (x !== null && typeof x === 'object') for (const [k, y] of Object.entries(x)) yield* walk(y, k);
 }
 
-test.each<Detail>(['picks', 'all'])(
-  'with %s: what many places say alike stands once in a table, and each place names its row',
-  (detail) => {
-    const { reasons, sources, numbers, signs, ...rest } = read(detail);
-    const rows = { reasons, sources, numbers, signs };
-    const named = (keys: readonly string[], within: unknown) =>
-      [...new Set([...walk(within)].flatMap(([k, v]) => (keys.includes(k) && typeof v === 'number' ? [v] : [])))].sort((a, b) => a - b);
-    const all = (list: readonly unknown[]) => list.map((_, i) => i);
-    expect(named(['because', 'mustBeTrue', 'opensAfter', 'refused', 'orderChanged', 'keptApart', 'duties', 'asks'], rest)).toEqual(
-      all(reasons),
-    );
-    expect(named(['source'], reasons)).toEqual(all(sources));
-    expect(named(['numbers'], rest)).toEqual(all(numbers));
-    expect(named(['signs'], rest)).toEqual(all(signs));
-    for (const table of Object.values(rows)) expect(new Set(table.map((r: unknown) => JSON.stringify(r))).size).toBe(table.length);
-    expect(reasons.length).toBeGreaterThan(50);
-    for (const r of reasons) expect(r.says).toMatch(/^[^{}]{4,}$/);
-    for (const s of sources) expect(s.title).toMatch(/: ./);
-  },
-);
+test.each<[Detail, string, JobFacts]>([
+  ['picks', 'a house', house],
+  ['all', 'a house', house],
+  ['picks', 'Quill Point', quillPoint()],
+])('with %s of %s: what many places say alike stands once in a table, and each place names its row', (detail, _of, facts) => {
+  const { reasons, sources, numbers, signs, ...rest } = read(detail, facts);
+  const rows = { reasons, sources, numbers, signs };
+  const named = (keys: readonly string[], within: unknown) =>
+    [...new Set([...walk(within)].flatMap(([k, v]) => (keys.includes(k) && typeof v === 'number' ? [v] : [])))].sort((a, b) => a - b);
+  const all = (list: readonly unknown[]) => list.map((_, i) => i);
+  expect(named(['because', 'mustBeTrue', 'opensAfter', 'refused', 'orderChanged', 'keptApart', 'duties', 'asks'], rest)).toEqual(
+    all(reasons),
+  );
+  expect(named(['source'], reasons)).toEqual(all(sources));
+  expect(named(['numbers'], rest)).toEqual(all(numbers));
+  expect(named(['signs'], rest)).toEqual(all(signs));
+  for (const table of Object.values(rows)) expect(new Set(table.map((r: unknown) => JSON.stringify(r))).size).toBe(table.length);
+  expect(reasons.length).toBeGreaterThan(50);
+  expect(Math.min(sources.length, numbers.length, signs.length)).toBeGreaterThan(0);
+  for (const r of reasons) expect(r.says).toMatch(/^[^{}]{4,}$/);
+  for (const s of sources) expect(s.title).toMatch(/: ./);
+});
 
 test('no word of it was left open, and a number is a number', () => {
   for (const [key, value] of walk(read('all'))) {
@@ -87,6 +90,8 @@ test('every verdict is told only where it is asked for; the rest is word for wor
   const [short, long] = [read('picks'), read('all')];
   const parts = (r: typeof short) => r.spaces.flatMap((s: any) => s.surfaces.flatMap((x: any) => x.parts));
   expect(parts(short).every((p: any) => p.verdicts === null)).toBe(true);
+  const picked = (r: typeof short) => parts(r).map((p: any) => [p.counts, p.picks.map((m: any) => [m.method, m.personHours])]);
+  expect(picked(short)).toEqual(picked(long));
   for (const p of parts(long)) {
     const { methods, notFor } = p.verdicts;
     const of = (v: string) => methods.filter((m: any) => m.verdict === v).length;
@@ -101,6 +106,7 @@ test('one surface asked by itself gives the verdicts that the whole gives', () =
   const { plan } = told();
   const alone = JSON.parse(JSON.stringify(methodsReport(plan.surfaces[0]!, 'ft')));
   const within = read('all').spaces[0].surfaces[0];
+  expect(alone.reasons.every((r: any) => r.source in alone.sources)).toBe(true);
   const verdicts = (parts: any) => parts.map((p: any) => p.verdicts.methods.map((m: any) => [m.method, m.verdict, m.cost]));
   expect(verdicts(alone.parts)).toEqual(verdicts(within.parts));
 });

@@ -27,19 +27,27 @@ const JobLine = z.object({
   surfaces: z.number().int(),
   cursor: z.number().int(),
 });
+/** A reason in words; where its rule comes from is a place in `sources`. */
+const Told = z.object({ rule: z.string(), says: z.string(), source: z.number().int() }).loose();
+const Source = z.object({ title: z.string(), kind: z.string() });
 /** The plan is derived, not stored; its shape is the core's JobReport, the same that the command line prints. */
 const Plan = z
   .object({
     notice: z.string(),
     job: z.object({ id: Id }).loose(),
-    reasons: z.array(z.object({ rule: z.string(), says: z.string() }).loose()),
+    reasons: z.array(Told),
+    sources: z.array(Source),
+    numbers: z.array(z.object({ what: z.string(), name: z.string(), unit: z.string() }).loose()),
+    signs: z.array(z.object({}).loose()),
   })
   .loose()
-  .describe('Everything derived for every surface: JobReport in core/src/report/report.ts. A reason is its place in `reasons`');
+  .describe(
+    'Everything derived for every surface: JobReport in core/src/report/report.ts. A reason is its place in `reasons`, a number of a check in `numbers`, what is looked for at a step in `signs`',
+  );
 const PlanQuery = TaskQuery.extend({ detail: z.enum(DETAILS).default('picks') });
 const Logged = Change.extend({ seq: z.number(), receivedAt: Instant });
 const Methods = z
-  .object({ surface: Id, parts: z.array(z.object({}).loose()), reasons: z.array(z.object({}).loose()) })
+  .object({ surface: Id, parts: z.array(z.object({}).loose()), reasons: z.array(Told), sources: z.array(Source) })
   .describe('Of one surface: methodsReport in core/src/report/report.ts. A reason is its place in `reasons`');
 const FILE_TYPES = ['application/json'];
 /** A phone sends a few hundred at once, and one tap at most two thousand. */
