@@ -1,4 +1,4 @@
-export { quillPoint } from './quill-point';
+export { QUILL_POINT_CLIENT, QUILL_POINT_HOUSE, quillPoint } from './quill-point';
 export { examples } from './examples';
 export { largeJob } from './large';
 export { truthOf, type CoatTruth, type Truth } from './truth';

@@ -32,6 +32,23 @@ const onTape = (facts: JobFacts): JobFacts => ({
   surfaces: facts.surfaces.map((s) => ({ ...s, lengthM: inches(s.lengthM), widthM: inches(s.widthM), alongM: maybe(s.alongM) })),
 });
 
+export const QUILL_POINT_HOUSE = {
+  id: 'house-quill-point',
+  name: 'Quill Point',
+  address: 'Ferry office and keeper’s rooms, Quill Point',
+  yearBuilt: 1904,
+  note: 'Key with the keeper; the landing is wet at high water',
+} as const;
+export const QUILL_POINT_CLIENT = {
+  id: 'client-quill-point',
+  name: 'Orla Venn, for the ferry trust',
+  address: 'Toll house, Quill Point',
+  phone: '555 0142',
+  email: 'orla.venn@example.org',
+  reads: 'en',
+  note: '',
+} as const;
+
 export function quillPoint(): JobFacts {
   const hall = space('qp-ticket-hall', 'Ticket hall', 'room', 0, {
     lengthM: 7.3,
@@ -649,6 +666,9 @@ export function quillPoint(): JobFacts {
       edition: 'us-2026',
       startOn: '2026-04-13',
       samplingSeed: 'quill point 2026',
+      siteId: QUILL_POINT_HOUSE.id,
+      clientId: QUILL_POINT_CLIENT.id,
+      clientName: QUILL_POINT_CLIENT.name,
       sample: true,
     }),
     [hall, keeper, kitchen, wash, cellar, river, street],

@@ -1,5 +1,8 @@
 /** Ways to break the core on purpose, each of which a hunt has to notice: [what, file, what stands there, what stands there instead]. */
 export const MUTANTS = [
+  ['the next job at a house knows of no reading', 'facts/copy.ts', "reading: 'sameHouse',", "reading: 'never',"],
+  ['the next job counts the checks of the last', 'facts/copy.ts', "check: 'never',", "check: 'sameHouse',"],
+  ['a like house is as moldy', 'facts/copy.ts', '    moldM2: null,\n', ''],
   ['growth stops everybody on one screen', 'probe/touch.ts', "answer('controlled', why('touch.mold'", "answer('stop', why('touch.mold'"],
   [
     'the shop asks for what is done',

@@ -7,33 +7,12 @@ import {
   type FirmFacts,
   type FirmSettings,
   type JobFacts,
+  type JobLine,
   type LoggedChange,
   type Material,
   type Problem,
   type ReadingDraft,
 } from '@roughsill/core/records';
-
-export interface JobLine {
-  readonly id: string;
-  readonly name: string;
-  readonly place: string;
-  readonly yearBuilt: number | null;
-  readonly rulebook: 'us' | 'uk';
-  readonly sample: boolean;
-  readonly surfaces: number;
-}
-
-/** Whether what was kept of the list, by an app of whatever day, is a line of it. */
-export const isJobLine = (x: unknown): x is JobLine => {
-  const line = (typeof x === 'object' && x !== null ? x : {}) as Readonly<Record<keyof JobLine, unknown>>;
-  const { id, name, place, yearBuilt, rulebook, surfaces } = line;
-  return (
-    [id, name, place].every((v) => typeof v === 'string') &&
-    (yearBuilt === null || typeof yearBuilt === 'number') &&
-    (rulebook === 'us' || rulebook === 'uk') &&
-    typeof surfaces === 'number'
-  );
-};
 
 export interface InstrumentLine {
   readonly id: string;

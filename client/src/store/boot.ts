@@ -1,6 +1,5 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
-import { readFirm, readSettings, readChange } from '@roughsill/core/records';
-import { isJobLine } from './api';
+import { JobLine, readFirm, readSettings, readChange } from '@roughsill/core/records';
 import { bringOver, isLeft, sorted } from './legacy';
 import { loadPreferences, savePreferences } from './persist';
 import { sendPictures } from './pictures';
@@ -82,7 +81,8 @@ async function restore(store: Store, early: Promise<Shelved> | undefined): Promi
   if (typeof epoch === 'string') store.dispatch(outboxSlice.actions.epochKnown(epoch));
   for (const [id, kept] of shown) restoreJob(store, id, kept);
   restoreBegun(store);
-  if (Array.isArray(list) && store.getState().jobs.list === null) store.dispatch(jobsSlice.actions.listLoaded(list.filter(isJobLine)));
+  if (Array.isArray(list) && store.getState().jobs.list === null)
+    store.dispatch(jobsSlice.actions.listLoaded(list.flatMap((x) => JobLine.safeParse(x).data ?? [])));
   const known = readSettings(settings);
   if (known.success) store.dispatch(sessionSlice.actions.restored({ settings: known.data }));
   if (typeof firm === 'object' && firm !== null) store.dispatch(sessionSlice.actions.firmChanged(readFirm(firm)));

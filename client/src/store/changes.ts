@@ -3,16 +3,21 @@ import {
   applyChange,
   applyChanges,
   applyFirmChange,
+  changesFor,
+  copiedJob,
   CHANGE_VERSION,
   entryTold,
   FIRM_ID,
   FIRM_SETTINGS,
   inverse,
   isJobChange,
+  ok,
   recordOf,
   scopeParent,
   withdrawal,
+  wrong,
   type Change,
+  type CopyWay,
   type Entity,
   type FirmSettings,
   type JobChange,
@@ -23,7 +28,7 @@ import {
 import { newId } from './ids';
 import { deviceId } from './persist';
 import { keep, keepMissing } from './shelf';
-import { flush } from './sync';
+import { flush, loadJob } from './sync';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';
 import type { Thunk } from './store';
 import { tellTabs } from './tabs';
@@ -146,6 +151,31 @@ export const commit =
     else dispatch(noticeSlice.actions.tellNothing());
     dispatch(queue(changes));
     return [];
+  };
+
+const NOT_HERE: Problem = {
+  path: 'from',
+  message: 'that job is not on this phone, and there is no signal to fetch it: begin without it, or try again',
+};
+/**
+ * Writes a job that is begun from another, which is fetched where it is not here. What was observed keeps who observed it, and when.
+ * @returns the new job's id; or what is wrong, with nothing written
+ */
+export const beginFrom =
+  (jobId: string, way: CopyWay, over: Parameters<typeof copiedJob>[2]): Thunk<Promise<Outcome<string>>> =>
+  async (dispatch, getState) => {
+    await dispatch(loadJob(jobId));
+    const from = getState().jobs.byId[jobId]?.facts;
+    if (!from) return wrong(NOT_HERE);
+    const made = copiedJob(from, way, over, newId, now());
+    const stamped = { device: deviceId(), act: newId() };
+    const changes = changesFor(made, newId, getState().session.person).map((c) => ({ ...c, ...stamped }));
+    const after = applyChanges(null, changes, new Date().getUTCFullYear());
+    if (!after.ok) return after;
+    dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
+    dispatch(noticeSlice.actions.tellNothing());
+    dispatch(queue(changes));
+    return ok(made.job.id);
   };
 
 /** Takes the last entry back. @param jobId only one of this job */

@@ -13,7 +13,7 @@ import {
   type Problem,
 } from '@roughsill/core/records';
 import { BUILD } from '../build';
-import type { JobLine } from './api';
+import type { JobLine } from '@roughsill/core/records';
 
 /** A change that was refused, or one that could not be read: kept until a person mends or drops it. */
 export interface Aside {

@@ -12,7 +12,7 @@ import {
   type Problem,
 } from '@roughsill/core/records';
 import type { JobDigest } from '@roughsill/core';
-import type { JobLine } from './api';
+import type { JobLine } from '@roughsill/core/records';
 import type { Aside } from './shelf';
 
 export type LoadStatus = 'none' | 'loading' | 'ready' | 'away' | 'missing';

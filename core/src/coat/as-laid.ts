@@ -2,7 +2,7 @@
  * What was really laid, against what was planned: how far a product goes here, for the rest of the job, and whether the film is as thick as
  * it has to be. From litres and area, and from the comb.
  */
-import type { Laid, Surface } from '../facts';
+import { liveLaid, type Laid, type Surface } from '../facts';
 import { NO_SPREAD, type Spread, type SpreadBook } from '../views';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
@@ -15,12 +15,6 @@ import { lossOf } from './laying';
 import type { CoatLine } from './plan';
 import type { Coating } from '../catalogue/coatings';
 import { askedOfGround, takesOf, timesOn } from './absorption';
-
-/** What stands: not taken back. */
-export function liveLaid({ laid }: Pick<Surface, 'laid'>): Laid[] {
-  const gone = new Set(laid.map((x) => x.supersedesId));
-  return laid.filter((x) => !x.withdrawn && !gone.has(x.id));
-}
 
 /** Litres that the plan had for the very same area, coats and way. */
 const plannedL = (x: Laid, s: Surface, blasted: number, settings: FirmSettings, outdoors: boolean): number => {

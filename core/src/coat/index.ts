@@ -2,7 +2,7 @@ export { closeForMistH, LAYING, layH, lossOf, MIST_WIND, reachM, type LaidLook, 
 export { dewPointC, dryEnoughToCoat, DEW_MARGIN_C } from './dew-point';
 export { stainOf } from './fits';
 export { litresFor, spreadM2PerL, wetFilmUm } from './film';
-export { earlyAt, blastCounts, filmLaid, liveLaid, spreadOn, stretchOf, sumSpread, type Early, type Film } from './as-laid';
+export { earlyAt, blastCounts, filmLaid, spreadOn, stretchOf, sumSpread, type Early, type Film } from './as-laid';
 export { leavesProfile, PROFILE } from './absorption';
 export { coat, striped, WIPE } from './primer';
 export { type CoatingPlan, type CoatLine } from './plan';

@@ -58,6 +58,10 @@ export const BLANK_JOB: JobDraft = {
   startOn: null,
   stateLayer: 'none',
   wasteTests: [],
+  clientId: null,
+  clientName: '',
+  contractIn: 'en',
+  jobState: 'open',
 };
 
 export const BLANK_SETUP = {

@@ -42,6 +42,8 @@ export {
   type RecordOf,
   type Row,
   type Sample,
+  type Client,
+  type FirmEntity,
   type Site,
   type Space,
   type Square,
@@ -96,3 +98,6 @@ export { isForbidden, productProblems } from './firm-problems';
 export { clock, minutesOf } from './clock';
 export { fileName } from './file-name';
 export { numberAfter, sameNumber } from './numbers';
+export { liveLaid } from './laid';
+export { copiedJob } from './copy';
+export { JobLine } from './job-line';

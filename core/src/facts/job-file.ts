@@ -23,6 +23,7 @@ export const JOB_FILE_ADDED = [
   'stains and salts, numbers of more checks',
   'how the year of a piece is known, of what a check spoke when it was passed, what poisons in a coat',
   'a piece past saving or with one sound end, whether such poisons were looked for',
+  'for whom it is done, in which language the contract is written, whether it is put away or a template',
 ] as const;
 export const JOB_FILE_VERSION = JOB_FILE_ADDED.length;
 

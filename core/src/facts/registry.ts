@@ -14,6 +14,7 @@ import {
   SignPictureFields,
   LaidFields,
   CheckFields,
+  ClientFields,
   HaulFields,
   StintFields,
   Id,
@@ -72,7 +73,7 @@ export interface EntitySpec {
   /** Records of what was observed: added, superseded, never edited or removed. They carry their author. */
   readonly appendOnly: boolean;
   /** The version of the job file since which the list exists; older ones do without. */
-  readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9 | 11 | 13;
+  readonly since: 1 | 2 | 3 | 5 | 7 | 8 | 9 | 11 | 13 | 17;
   /** Its list on the job came later than that on the surface. */
   readonly sinceOnJob?: 5;
   /** No two that are there stand at one value of this field: entered in two windows, the second is told. */
@@ -127,6 +128,17 @@ export const REGISTRY = {
     most: 2000,
     appendOnly: false,
     since: 7,
+    refs: [],
+    order: byId,
+  }),
+  client: spec({
+    scope: 'firm',
+    fields: ClientFields,
+    parents: ['firm'],
+    list: 'clients',
+    most: 5000,
+    appendOnly: false,
+    since: 17,
     refs: [],
     order: byId,
   }),
@@ -499,6 +511,8 @@ export const ENTITIES = Object.keys(REGISTRY) as [Entity, ...Entity[]];
 export const specOf = (entity: Entity): EntitySpec => REGISTRY[entity];
 export const isAppendOnly = (entity: Entity): boolean => specOf(entity).appendOnly;
 
+/** Those of the firm, its settings apart. */
+export type FirmEntity = { [E in Entity]: Registry[E]['scope'] extends 'firm' ? E : never }[Entity];
 type FieldsOf<E extends Entity> = z.infer<Registry[E]['fields']>;
 /** Observations carry their author; things that can be taken away carry when. */
 type LifeOf<E extends Entity> = Registry[E]['appendOnly'] extends true ? { by: string } : { removedAt: string | null };
@@ -553,6 +567,7 @@ export type Mix = RecordOf<'mix'>;
 export type MixStep = RecordOf<'mixStep'>;
 export type Machine = RecordOf<'machine'>;
 export type Site = RecordOf<'site'>;
+export type Client = RecordOf<'client'>;
 
 /** The entities that hang under a kind of parent, in the registry's order. */
 export const childrenOf = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Entity[] =>

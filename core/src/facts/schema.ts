@@ -33,7 +33,9 @@ import {
   HARMS,
   HAZARDS,
   INSTRUMENT_CHECKS,
+  JOB_STATES,
   KIT_CONTROLS,
+  LANGUAGES,
   LAYINGS,
   LEFT_BEHIND,
   LIFTED,
@@ -182,9 +184,9 @@ export const JobFields = z.strictObject({
   siteId: Id.nullable().default(null),
   /** Who does the work that disturbs: the rule for renovators binds who is paid. */
   worker: z.enum(WORKERS).default('firm'),
-  /** The first day on which anything is disturbed; null: not set. Notices and own air data hang on it. */
   /** The edition of the rulebook on which the job stands; null: what held when jobs began to be pinned. */
   edition: text(40).nullable().default(null),
+  /** The first day on which anything is disturbed; null: not set. Notices and own air data hang on it. */
   startOn: Day.nullable().default(null),
   stateLayer: z.enum(STATE_LAYERS).default('none'),
   /** What a lab or a strip said of what leaves the job: one line a stream. */
@@ -193,6 +195,12 @@ export const JobFields = z.strictObject({
     .max(WASTE_STREAMS.length)
     .refine((all) => new Set(all.map((t) => t.stream)).size === all.length, 'a stream is tested twice: keep the later answer')
     .default([]),
+  /** For whom it is done, of the firm's clients; the name below says it, for whoever has no list of them. */
+  clientId: Id.nullable().default(null),
+  clientName: text(120).default(''),
+  /** Language of the contract: what the law wants acknowledged is acknowledged in it. */
+  contractIn: z.enum(LANGUAGES).default('en'),
+  jobState: z.enum(JOB_STATES).default('open'),
 });
 
 const between = (low: number, high: number, what: string) =>
@@ -716,6 +724,15 @@ export const PersonFields = z.strictObject({
 });
 
 /** A house at which the firm works, whatever jobs it has there. */
+export const ClientFields = z.strictObject({
+  name: name('the client'),
+  address: text(200).default(''),
+  phone: text(60).default(''),
+  email: text(120).default(''),
+  /** What they read: papers and the contract are in it, or somebody explains them. */
+  reads: z.enum(LANGUAGES).default('en'),
+  note: text(1000).default(''),
+});
 export const SiteFields = z.strictObject({
   name: name('the site'),
   address: text(200).default(''),

@@ -251,6 +251,18 @@ export const BOUGHT: readonly MethodId[] = ['solventGel', 'neutralStripper', 'ma
 /** Whose hands: the firm's for pay, or the owner's own in their own home. The law binds paid work. */
 export const WORKERS = ['firm', 'owner'] as const;
 
+/** In which language a client reads, and a contract is written. */
+export const LANGUAGES = ['en', 'es', 'other'] as const;
+export type Language = (typeof LANGUAGES)[number];
+
+/** What a job that is begun from another takes over. */
+export const COPY_WAYS = ['alike', 'sameHouse'] as const;
+export type CopyWay = (typeof COPY_WAYS)[number];
+
+/** Where a job stands among the firm's: in hand, put away, or a pattern from which others are begun. */
+export const JOB_STATES = ['open', 'archived', 'template'] as const;
+export type JobState = (typeof JOB_STATES)[number];
+
 /** What a painter sees at the stroke and decides by. What each means stands in sign/signs.ts. */
 export const SIGNS = [
   'gelBubbles',

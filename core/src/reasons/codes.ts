@@ -6,7 +6,10 @@ type Lists = typeof vocabulary;
 interface Named {
   readonly CERTIFICATES: 'certificate';
   readonly COLD_FACES: 'coldFace';
+  readonly COPY_WAYS: 'copy';
   readonly FILTERS: 'filter';
+  readonly JOB_STATES: 'jobState';
+  readonly LANGUAGES: 'language';
   readonly MACHINE_KINDS: 'machine';
   readonly NEARBY: 'near';
   readonly OPENING_USES: 'opening';

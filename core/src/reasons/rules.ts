@@ -187,6 +187,8 @@ export const RULE_FACTS = {
   'decide.noPriceIfFound': [],
   'decide.beforeDisturb': [],
   'duty.pamphlet': [],
+  'duty.language': ['language'],
+  'duty.languageOther': [],
   'duty.tenant': [],
   'duty.tenantUnknown': [],
   'duty.assisted': ['inside'],

@@ -185,7 +185,7 @@ export function clientPage(facts: JobFacts, surfaceId: string, settings: FirmSet
     notice: NOTICE,
     firm: settings.firmName,
     job: facts.job.name,
-    place: facts.job.place,
+    place: [facts.job.place, facts.job.clientName === '' ? '' : `for ${facts.job.clientName}`].filter(Boolean).join(', '),
     surface: s.name,
     about: `${s.count} × ${say(s.element)}, ${say(s.material)}, ${formatMeasure(measure(plan.area.totalM2, 'm2'), units)} in all. ${bookOf(facts.job).name} rules.`,
     found: [...hazards, ...poisonSays(coats)],

@@ -1,3 +1,4 @@
+export { aboutJob } from './about';
 export { DETAILS, jobReport, methodsReport, type Detail, type JobReport, type SurfaceReport, type ZoneReport } from './report';
 export { NOTICE, reporter, type ReasonReport, type Reporter } from './reporter';
 export { clientPage, type ClientMethod, type ClientPage } from './client';

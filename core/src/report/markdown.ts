@@ -309,17 +309,7 @@ function surveyMarkdown(v: SurveyReport, money: (n: number) => string): string {
 export function jobMarkdown(raw: JobReport): string {
   const report = escaped(raw);
   const money = moneyIn(report.job.currency);
-  const out = [
-    `# ${report.job.name}`,
-    '',
-    [report.job.place, report.job.yearBuilt ? `built ${report.job.yearBuilt}` : 'year built unknown', `${report.job.rules} rules`]
-      .filter(Boolean)
-      .join(' · '),
-    '',
-    `> ${report.notice}`,
-    '',
-    `> ${report.job.edition}`,
-  ];
+  const out = [`# ${report.job.name}`, '', report.job.about, '', `> ${report.notice}`, '', `> ${report.job.edition}`];
   if (report.job.note.trim() !== '') out.push('', `Note: “${report.job.note.trim()}”`);
   if (report.survey) out.push('', surveyMarkdown(report.survey, money));
   if (report.steps.length > 0) out.push('', '## Once for the whole job', '', ...stepLines(report.steps));

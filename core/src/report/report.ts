@@ -1,4 +1,5 @@
 /** The whole plan in words and numbers: what the command line and the API give out, and what the printed page is made from. */
+import { aboutJob } from './about';
 import { coatSays, silicaOn, standingText, type Standing } from '../probe';
 import { type JobFacts, type Surface } from '../facts';
 import { methodById } from '../catalogue';
@@ -294,6 +295,8 @@ export function jobReport(
       id: job.id,
       name: job.name,
       place: job.place,
+      client: job.clientName,
+      about: aboutJob(job),
       yearBuilt: job.yearBuilt,
       rules: bookOf(job).name,
       edition: plan.edition,

@@ -61,6 +61,13 @@ describe('what the site asks for', () => {
     expect(duties({})).toEqual(['duty.pamphlet', 'duty.tenantUnknown']);
     expect(duties({ tenure: 'ownerOccupied', worker: 'owner' })).toEqual([]);
   });
+  // 40 CFR 745.84(d)(3): the acknowledgment is in the language of the contract.
+  test('a contract in another language: the lead information is acknowledged in it, where there is any to hand over', () => {
+    expect(duties({ tenure: 'ownerOccupied', contractIn: 'es' })).toEqual(['duty.pamphlet', 'duty.language']);
+    expect(duties({ tenure: 'ownerOccupied', contractIn: 'other' })).toEqual(['duty.pamphlet', 'duty.languageOther']);
+    expect(duties({ tenure: 'ownerOccupied', contractIn: 'es', yearBuilt: 2010 })).toEqual([]);
+    expect(duties({ contractIn: 'es', rulebook: 'uk' })).toEqual([]);
+  });
   // 40 CFR 745.84 and 745.86; 24 CFR 35.1350(d).
   test('an old rented one with public money, a child, others at work and a near boundary asks for all of them', () => {
     const all = duties(

@@ -14,6 +14,8 @@ export function siteDuties(facts: JobFacts): Reason[] {
   if (job.listed === 'yes') out.push(why('duty.consent', 'trade-aim', {}));
   if (old && job.dwelling && rules.id === 'us' && isPaid(job)) {
     out.push(why('duty.pamphlet', 'cfr40-745.84', {}));
+    if (job.contractIn === 'other') out.push(why('duty.languageOther', 'cfr40-745.84', {}));
+    else if (job.contractIn !== 'en') out.push(why('duty.language', 'cfr40-745.84', { language: `language.${job.contractIn}` }));
     if (job.tenure === 'rented') out.push(why('duty.tenant', 'cfr40-745.84', {}));
     if (job.tenure === 'unknown') out.push(why('duty.tenantUnknown', 'cfr40-745.84', {}));
   }

@@ -1,6 +1,6 @@
 /** A coat that is written down is judged like a check: what has to be so before it, and whether its numbers can be right. Law O3. */
-import { earlyAt, filmLaid, liveLaid, type CoatingPlan, type CoatLine } from '../coat';
-import type { Laid, Surface } from '../facts';
+import { earlyAt, filmLaid, type CoatingPlan, type CoatLine } from '../coat';
+import { liveLaid, type Laid, type Surface } from '../facts';
 import { typed, why, type Reason } from '../reasons';
 import type { FirmSettings } from '../rulebook';
 import { coatingOf, isCoat } from '../shelf/firm-sheets';

@@ -4,19 +4,23 @@ import {
   applyFirmChange,
   applyChanges,
   changesFor,
+  childrenOf,
   DEFAULT_SETTINGS,
   FIRM_SETTINGS,
   FirmSettings,
   isFromTheFuture,
   isJobChange,
   saysTheSame,
+  specOf,
   takeIn,
   type Change,
   type Clash,
+  type FirmEntity,
   type FirmFacts,
   type Intake,
   type JobChange,
   type JobFacts,
+  type JobLine,
   type LoggedChange,
   type Refusal,
 } from '@roughsill/core';
@@ -27,20 +31,9 @@ import type { Epoch } from './database-epoch';
 import { FoldedJobs, type Folded } from './folded';
 import { loadJob, LOG_PAGE, logAfter } from './load';
 import * as t from './schema';
-import { CHUNK, groupBy, without } from './tables';
+import { CHUNK, groupBy, TABLES, without } from './tables';
 import { Turns } from './write-turns';
-import {
-  inLog,
-  lock,
-  takenElsewhere,
-  takenProblem,
-  writeFirmRecord,
-  writeJob,
-  writeLog,
-  writeSettings,
-  type FirmEntity,
-  type Rows,
-} from './write';
+import { inLog, lock, takenElsewhere, takenProblem, writeFirmRecord, writeJob, writeLog, writeSettings, type Rows } from './write';
 
 /** A change that was not taken, and why. */
 export interface Refused {
@@ -62,18 +55,6 @@ export interface Taken {
   /** Place in the log before and after this batch, by job. */
   readonly before: Readonly<Record<string, number>>;
   readonly cursors: Readonly<Record<string, number>>;
-}
-
-export interface JobLine {
-  readonly id: string;
-  readonly name: string;
-  readonly place: string;
-  readonly yearBuilt: number | null;
-  readonly rulebook: 'us' | 'uk';
-  readonly sample: boolean;
-  readonly createdAt: string;
-  readonly surfaces: number;
-  readonly cursor: number;
 }
 
 export interface LogPage {
@@ -154,28 +135,13 @@ export class FirmStore {
   /** The firm's own records, and their place in the log. */
   async firm(q: Query = this.database.db): Promise<{ cursor: number; facts: FirmFacts }> {
     const cursor = await this.firmCursor(q);
-    const people = await q.select().from(t.people).where(eq(t.people.firmId, this.firmId)).orderBy(asc(t.people.id));
-    const machines = await q.select().from(t.machines).where(eq(t.machines.firmId, this.firmId)).orderBy(asc(t.machines.id));
-    const sites = await q.select().from(t.sites).where(eq(t.sites.firmId, this.firmId)).orderBy(asc(t.sites.id));
-    const pictures = await q.select().from(t.signPictures).where(eq(t.signPictures.firmId, this.firmId)).orderBy(asc(t.signPictures.id));
-    const products = await q.select().from(t.products).where(eq(t.products.firmId, this.firmId)).orderBy(asc(t.products.id));
-    const tins = await q.select().from(t.tins).where(eq(t.tins.firmId, this.firmId)).orderBy(asc(t.tins.id));
-    const mixes = await q.select().from(t.mixes).where(eq(t.mixes.firmId, this.firmId)).orderBy(asc(t.mixes.id));
-    const steps = await q.select().from(t.mixSteps).where(eq(t.mixSteps.firmId, this.firmId)).orderBy(asc(t.mixSteps.id));
-    const own = <R extends { firmId: string }>(rows: readonly R[]) => rows.map((r) => without(r, 'firmId'));
-    return {
-      cursor,
-      facts: {
-        people: own(people),
-        machines: own(machines),
-        sites: own(sites),
-        signPictures: own(pictures) as FirmFacts['signPictures'],
-        products: own(products),
-        tins: own(tins),
-        mixes: own(mixes),
-        mixSteps: own(steps),
-      },
-    };
+    const lists: Record<string, object[]> = {};
+    for (const entity of childrenOf('firm', 'firm') as FirmEntity[]) {
+      const table = TABLES[entity];
+      const rows = await q.select().from(table).where(eq(table.firmId, this.firmId)).orderBy(asc(table.id));
+      lists[specOf(entity).list!] = rows.map((r) => without(r, 'firmId'));
+    }
+    return { cursor, facts: lists as unknown as FirmFacts };
   }
 
   async list(): Promise<JobLine[]> {
@@ -189,6 +155,11 @@ export class FirmStore {
         sample: t.jobs.sample,
         createdAt: t.jobs.createdAt,
         cursor: t.jobs.cursor,
+        siteId: t.jobs.siteId,
+        clientId: t.jobs.clientId,
+        clientName: t.jobs.clientName,
+        jobState: t.jobs.jobState,
+        startOn: t.jobs.startOn,
         // Named by hand: a query of one table writes its columns without the table's name.
         surfaces: sql<number>`(select count(*)::int from surfaces s where s.firm_id = jobs.firm_id and s.job_id = jobs.id and s.removed_at is null)`,
       })

@@ -14,6 +14,8 @@ import {
   EXTENTS,
   type Check,
   type WasteTest,
+  type JobState,
+  type Language,
   type Machine,
   type Nearby,
   type Person,
@@ -142,6 +144,23 @@ export const sites = pgTable(
     name: text().notNull(),
     address: text().notNull().default(''),
     yearBuilt: integer('year_built'),
+    note: text().notNull().default(''),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
+export const clients = pgTable(
+  'clients',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    name: text().notNull(),
+    address: text().notNull().default(''),
+    phone: text().notNull().default(''),
+    email: text().notNull().default(''),
+    reads: text().notNull().default('en').$type<Language>(),
     note: text().notNull().default(''),
     removedAt: instant('removed_at'),
   },
@@ -324,6 +343,10 @@ export const jobs = pgTable(
     stateLayer: text('state_layer').notNull().default('none'),
     wasteTests: jsonb('waste_tests').notNull().default([]).$type<WasteTest[]>(),
     siteId: text('site_id'),
+    clientId: text('client_id'),
+    clientName: text('client_name').notNull().default(''),
+    contractIn: text('contract_in').notNull().default('en').$type<Language>(),
+    jobState: text('job_state').notNull().default('open').$type<JobState>(),
     createdAt: instant('created_at').notNull(),
     removedAt: instant('removed_at'),
     /** Place in the change log up to which this job is written. */

@@ -4,19 +4,21 @@ import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { and, eq, sql } from 'drizzle-orm';
 import { changesFor, CHANGE_VERSION, DEFAULT_SETTINGS, scopeParent, withNewIds, type JobFacts } from '@roughsill/core';
-import { mixOnTheWay, quillPoint, SHELF_PRODUCTS, SHELF_TINS, shiftedTo } from '@roughsill/demo';
+import { mixOnTheWay, QUILL_POINT_CLIENT, QUILL_POINT_HOUSE, quillPoint, SHELF_PRODUCTS, SHELF_TINS, shiftedTo } from '@roughsill/demo';
 import type { MediaStore } from '../media/media-store';
 import { readState, writeState } from './database-epoch';
 import type { Db } from './client';
 import type { FirmStore } from './firm-store';
 import {
   changeLog,
+  clients as clientTable,
   firms,
   jobs,
   machines as machineTable,
   mixes as mixTable,
   mixSteps as mixStepTable,
   people,
+  sites as houseTable,
   products as productTable,
   tins as tinTable,
 } from './schema';
@@ -58,6 +60,14 @@ export async function seed(
       .values(machines.map((m) => ({ firmId: DEMO_FIRM.firmId, ...m })))
       .onConflictDoNothing();
   if (!withSample) return;
+  await db
+    .insert(houseTable)
+    .values({ firmId: DEMO_FIRM.firmId, ...QUILL_POINT_HOUSE })
+    .onConflictDoNothing();
+  await db
+    .insert(clientTable)
+    .values({ firmId: DEMO_FIRM.firmId, ...QUILL_POINT_CLIENT })
+    .onConflictDoNothing();
   await db
     .insert(productTable)
     .values(SHELF_PRODUCTS.map((p) => ({ firmId: DEMO_FIRM.firmId, ...p })))

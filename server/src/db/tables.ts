@@ -5,6 +5,7 @@ import * as t from './schema';
 export const TABLES = {
   person: t.people,
   site: t.sites,
+  client: t.clients,
   machine: t.machines,
   signPicture: t.signPictures,
   product: t.products,

@@ -7,6 +7,7 @@ import {
   isAppendOnly,
   specOf,
   type Change,
+  type FirmEntity,
   type Entity,
   type JobChange,
   type Problem,
@@ -145,9 +146,6 @@ export async function writeSettings({ tx, firmId }: Rows, c: Change): Promise<Re
   }
   return null;
 }
-
-/** What the firm writes down for all its jobs. */
-export type FirmEntity = 'person' | 'machine' | 'site' | 'signPicture' | 'product' | 'tin' | 'mix' | 'mixStep';
 
 /** A record of the firm's own; the core has taken it in. */
 export async function writeFirmRecord({ tx, firmId }: Rows, c: Change & { readonly entity: FirmEntity }): Promise<void> {

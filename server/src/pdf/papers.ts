@@ -1,18 +1,7 @@
 /** The three papers of a survey: the survey itself, the chain-of-custody sheet, and labels for the sample bags. */
 import type { Content } from 'pdfmake/interfaces';
-import {
-  many,
-  moneyIn,
-  bookOf,
-  sampleRegister,
-  say,
-  spell,
-  type FirmFacts,
-  type FirmSettings,
-  type JobFacts,
-  type JobPlan,
-} from '@roughsill/core';
-import { jobReport, reporter, surveyReport, type ReasonReport } from '@roughsill/core/report';
+import { many, moneyIn, sampleRegister, say, spell, type FirmFacts, type FirmSettings, type JobFacts, type JobPlan } from '@roughsill/core';
+import { aboutJob, jobReport, reporter, surveyReport, type ReasonReport } from '@roughsill/core/report';
 import { areaPlan, type AreaPlan, samplePoints } from '@roughsill/core/survey';
 import type { MediaStore } from '../media/media-store';
 import { forPaper } from '../media/picture';
@@ -66,14 +55,7 @@ export interface PaperInput {
 }
 
 export const about = ({ facts, settings, now }: PaperInput): string =>
-  [
-    settings.firmName,
-    facts.job.place,
-    facts.job.yearBuilt ? `built ${facts.job.yearBuilt}` : 'year built unknown',
-    `${bookOf(facts.job).name} rules`,
-    now.toISOString().slice(0, 10),
-    facts.job.sample ? 'sample job, invented' : '',
-  ]
+  [settings.firmName, aboutJob(facts.job), now.toISOString().slice(0, 10), facts.job.sample ? 'sample job, invented' : '']
     .filter(Boolean)
     .join(' · ');
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Change, CHANGE_VERSION, FirmSettings, recordSchema } from '@roughsill/core';
+import { Change, CHANGE_VERSION, childrenOf, FirmSettings, recordSchema, specOf } from '@roughsill/core';
 import { shelfCsv, ShelfFile, writeShelf } from '@roughsill/core/import';
 import type { Crew } from '../pool/worker-pool';
 import type { FirmStore } from '../db/firm-store';
@@ -32,14 +32,7 @@ export function firmRoutes(store: FirmStore, crew: Crew, person: string, clock: 
           z.object({
             epoch: z.string(),
             cursor: z.number(),
-            people: z.array(recordSchema('person')),
-            sites: z.array(recordSchema('site')),
-            machines: z.array(recordSchema('machine')),
-            signPictures: z.array(recordSchema('signPicture')),
-            products: z.array(recordSchema('product')),
-            tins: z.array(recordSchema('tin')),
-            mixes: z.array(recordSchema('mix')),
-            mixSteps: z.array(recordSchema('mixStep')),
+            ...Object.fromEntries(childrenOf('firm', 'firm').map((e) => [specOf(e).list!, z.array(recordSchema(e))])),
           }),
           z.object({ epoch: z.string(), cursor: z.number(), changes: z.array(Change.loose()), more: z.boolean() }),
         ]),

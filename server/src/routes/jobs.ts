@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Change, ChangeV1, CHANGE_VERSION, Id, Instant, JobFacts, isFromTheFuture, JobFile, readChange } from '@roughsill/core';
+import { Change, ChangeV1, CHANGE_VERSION, Id, Instant, JobFacts, isFromTheFuture, JobFile, JobLine, readChange } from '@roughsill/core';
 import { DETAILS } from '@roughsill/core/report';
 import { breather } from '../breather';
 import type { Crew } from '../pool/worker-pool';
@@ -16,17 +16,6 @@ export const Since = z
   .string()
   .regex(/^\d{1,15}$/, 'is a whole number, as an answer gave it')
   .transform(Number);
-const JobLine = z.object({
-  id: Id,
-  name: z.string(),
-  place: z.string(),
-  yearBuilt: z.number().nullable(),
-  rulebook: z.enum(['us', 'uk']),
-  sample: z.boolean(),
-  createdAt: Instant,
-  surfaces: z.number().int(),
-  cursor: z.number().int(),
-});
 /** A reason in words; where its rule comes from is a place in `sources`. */
 const Told = z.object({ rule: z.string(), says: z.string(), source: z.number().int() }).loose();
 const Source = z.object({ title: z.string(), kind: z.string() });

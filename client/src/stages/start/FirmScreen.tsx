@@ -1,4 +1,4 @@
-/** Who works for the firm, with what entitles them, and what it owns. Used on every job. */
+/** Who works for the firm, with what entitles them, at which houses and for whom it works, and what it owns. */
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
@@ -11,7 +11,6 @@ import {
   USED_ON,
   type Machine,
   type Person,
-  type Site,
   type UsedOn,
   withCommas,
 } from '@roughsill/core';
@@ -20,6 +19,8 @@ import { add, remove, set, useFirm } from '../../store';
 import { dayProblem } from '../DayField';
 import { useFirmWrite } from '../firm-write';
 import { Notices } from '../Notices';
+import { NewNamed } from './NewNamed';
+import { ClientsPanel, HousesPanel } from './HousesAndClients';
 import { cap } from '../../kit/text';
 
 const here = <T extends { readonly removedAt: string | null }>(all: readonly T[]): T[] => all.filter((x) => x.removedAt === null);
@@ -32,7 +33,7 @@ export function FirmScreen() {
       <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
         <Button look="quiet" label="‹ All jobs" onPress={() => router.navigate('/')} flush />
         <Words look="title" level={1}>
-          People, machines and sites
+          The firm
         </Words>
         {wrong ? (
           <View role="alert" className="border-2 border-oxide bg-panel p-3">
@@ -53,16 +54,8 @@ export function FirmScreen() {
             onAdd={(name) => write(add('machine', { name, kind: 'vacuum', flowM3h: null, filter: 'hepa', lastOn: 'nothing' }))}
           />
         </Panel>
-        <Panel title="Sites" aside="houses at which the firm works">
-          {here(firm.sites).length === 0 ? <Words look="note">None yet. A job names its site, and takes over its address.</Words> : null}
-          {here(firm.sites).map((s) => (
-            <SiteRow key={s.id} site={s} />
-          ))}
-          <NewNamed
-            label="A site, by what it is called"
-            onAdd={(name) => write(add('site', { name, address: '', yearBuilt: null, note: '' }))}
-          />
-        </Panel>
+        <HousesPanel />
+        <ClientsPanel />
         <Panel title="People" aside="with what entitles them">
           {here(firm.people).map((p) => (
             <PersonRow key={p.id} person={p} />
@@ -74,36 +67,6 @@ export function FirmScreen() {
         </Panel>
       </ScrollView>
       <Notices />
-    </View>
-  );
-}
-
-function NewNamed({ label, onAdd }: { readonly label: string; readonly onAdd: (name: string) => void }) {
-  const [turn, setTurn] = useState(0);
-  const [name, setName] = useState('');
-  const [asked, setAsked] = useState(false);
-  return (
-    <View className="gap-2 border-t-2 border-line pt-3">
-      <TextField
-        key={turn}
-        label={label}
-        value=""
-        onChange={setName}
-        onCommit={setName}
-        problem={asked && name.trim() === '' ? 'It needs a name.' : undefined}
-      />
-      <Button
-        label="Add"
-        says={`Add: ${label}`}
-        className="self-start"
-        onPress={() => {
-          if (name.trim() === '') return setAsked(true);
-          onAdd(name.trim());
-          setName('');
-          setAsked(false);
-          setTurn(turn + 1);
-        }}
-      />
     </View>
   );
 }
@@ -172,49 +135,6 @@ function MachineRow({ machine: m }: { readonly machine: Machine }) {
             onChange={(lastOn) => put({ lastOn })}
           />
           <Button look="stop" label="Take it off the list" onPress={() => write(remove('machine', m.id))} className="self-start" />
-        </View>
-      ) : null}
-      {wrong ? <Words tone="oxide">{cap(wrong)}</Words> : null}
-    </View>
-  );
-}
-
-function SiteRow({ site: s }: { readonly site: Site }) {
-  const { write, wrong } = useFirmWrite();
-  const [open, setOpen] = useState(false);
-  const put = (fields: Partial<Site>) => write(set('site', s.id, fields));
-  return (
-    <View className="gap-2 border-l-8 border-line py-1 pl-3">
-      <Words look="row" level={3}>
-        {s.name}
-      </Words>
-      <Words look="note">
-        {[s.address || 'no address yet', s.yearBuilt === null ? 'year built not known' : `built ${s.yearBuilt}`, s.note]
-          .filter(Boolean)
-          .join(' · ')}
-      </Words>
-      <Button
-        look="quiet"
-        flush
-        label={open ? 'Close' : 'Change'}
-        says={`${open ? 'Close' : 'Change'} ${s.name}`}
-        expanded={open}
-        onPress={() => setOpen(!open)}
-      />
-      {open ? (
-        <View className="gap-3">
-          <TextField label="Name of the site" value={s.name} onCommit={(name) => put({ name })} />
-          <TextField label="Address" value={s.address} onCommit={(address) => put({ address })} />
-          <NumberField
-            label="Year built"
-            value={s.yearBuilt}
-            optional
-            decimals={0}
-            check={(v) => (v > new Date().getFullYear() ? 'The year is in the future: check it.' : undefined)}
-            onCommit={(yearBuilt) => put({ yearBuilt })}
-          />
-          <TextField label="Note" hint="key, dog, parking, who to ring" value={s.note} onCommit={(note) => put({ note })} />
-          <Button look="stop" label="Take it off the list" onPress={() => write(remove('site', s.id))} className="self-start" />
         </View>
       ) : null}
       {wrong ? <Words tone="oxide">{cap(wrong)}</Words> : null}

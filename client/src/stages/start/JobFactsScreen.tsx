@@ -2,9 +2,9 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router, useLocalSearchParams } from 'expo-router';
-import { fileName, RULEBOOKS, say, writeJobFile, YES_NO, type Job, type JobFacts, spell } from '@roughsill/core';
-import { Button, Column, Columns, NumberField, Panel, Pick, Select, TextField, Toggle, Words } from '../../kit';
-import { add, commit, commitToFirm, newId, remove, set, useAppDispatch, useFirm, useJob, useSettings } from '../../store';
+import { fileName, JOB_STATES, RULEBOOKS, say, writeJobFile, YES_NO, type Job, type JobFacts, spell } from '@roughsill/core';
+import { Button, Column, Columns, NumberField, Panel, Pick, TextField, Toggle, Words } from '../../kit';
+import { commit, remove, set, useAppDispatch, useJob, useSettings } from '../../store';
 import { useKeptScroll, useWayBack } from '../../trail';
 import { useTitle } from '../../useTitle';
 import { ChangedPanel } from '../ChangedPanel';
@@ -13,6 +13,7 @@ import { Photos } from '../photos/Photos';
 import { Edition } from './Edition';
 import { FirstDay } from './FirstDay';
 import { jobProblem } from './job-fields';
+import { ClientPick, HousePick } from './OfFirm';
 
 export function JobFactsScreen() {
   const { jobId } = useLocalSearchParams<{ jobId: string }>();
@@ -117,13 +118,15 @@ function Facts({ facts }: { readonly facts: JobFacts }) {
               <ChangedPanel title="What that changes" was={was} facts={facts} settings={settings} />
             )}
             <FirstDay facts={facts} />
-            <SitePick job={job} put={put} />
+            <HousePick job={job} put={put} />
             {text('place', 'Where it is')}
+            <ClientPick job={job} put={put} problem={problems['clientName']} />
             {text('note', 'Note', { multiline: true })}
             {text('samplingSeed', 'Seed for random places', {
               hint: 'Any words. The same words draw the same places and dwellings again, for whoever checks',
               testID: 'seed',
             })}
+            <StandsPanel facts={facts} put={put} />
             <FilePanel facts={facts} />
           </Column>
           <Column>
@@ -177,6 +180,30 @@ function Facts({ facts }: { readonly facts: JobFacts }) {
   );
 }
 
+/** Whether it is in hand, put away or a template; and another job begun from it. */
+function StandsPanel({ facts: { job }, put }: { readonly facts: JobFacts; readonly put: (fields: Partial<Job>) => void }) {
+  return (
+    <Panel title="Among the firm’s jobs">
+      <Pick
+        label="It is"
+        value={job.jobState}
+        options={JOB_STATES.map((value) => ({ value, label: say(`jobState.${value}`) }))}
+        onChange={(jobState) => put({ jobState })}
+        testID="jobState"
+      />
+      <Words look="note">
+        What is put away is kept whole, and found in the list by its name. A template lends its rooms and pieces to new jobs.
+      </Words>
+      <Button
+        label="Begin another job from it"
+        className="self-start"
+        onPress={() => router.navigate(`/new?from=${job.id}`)}
+        testID="begin-from"
+      />
+    </Panel>
+  );
+}
+
 function FilePanel({ facts }: { readonly facts: JobFacts }) {
   const dispatch = useAppDispatch();
   const { job } = facts;
@@ -204,56 +231,5 @@ function FilePanel({ facts }: { readonly facts: JobFacts }) {
         />
       </View>
     </Panel>
-  );
-}
-
-/** At which of the firm's sites the job is: its address and year are taken over, and what it says later is offered. */
-function SitePick({ job, put }: { readonly job: Job; readonly put: (fields: Partial<Job>) => void }) {
-  const dispatch = useAppDispatch();
-  const { siteId, place, yearBuilt } = job;
-  // A job goes on naming the site that it is at, also when it was taken off the list.
-  const sites = useFirm().sites.filter((s) => s.removedAt === null || s.id === siteId);
-  const site = sites.find((s) => s.id === siteId);
-  const takenOver = (from: (typeof sites)[number]): Partial<Job> => ({
-    place: from.address || from.name,
-    ...(yearBuilt === null && from.yearBuilt !== null ? { yearBuilt: from.yearBuilt } : {}),
-  });
-  const says = site && (site.address || site.name);
-  return (
-    <View className="gap-2">
-      {sites.length > 0 ? (
-        <Select
-          label="Site"
-          value={site?.id ?? ''}
-          options={[
-            { value: '', label: 'none of the list' },
-            ...sites.map((s) => ({ value: s.id, label: s.removedAt === null ? s.name : `${s.name}, taken off the list` })),
-          ]}
-          onChange={(id) => {
-            const picked = sites.find((s) => s.id === id);
-            put({ siteId: id === '' ? null : id, ...(picked ? takenOver(picked) : {}) });
-          }}
-          testID="site"
-        />
-      ) : null}
-      {site && says !== place ? (
-        <View className="gap-1">
-          <Words look="note">{`On the list the site is at: ${says}.`}</Words>
-          <Button label="Take that over" onPress={() => put(takenOver(site))} className="self-start" />
-        </View>
-      ) : null}
-      {site === undefined && place.trim() !== '' ? (
-        <Button
-          look="quiet"
-          flush
-          label="Keep this place on the firm’s list of sites"
-          onPress={() => {
-            const id = newId();
-            const found = dispatch(commitToFirm([add('site', { name: job.name, address: place, yearBuilt, note: '' }, undefined, id)]));
-            if (found.length === 0) put({ siteId: id });
-          }}
-        />
-      ) : null}
-    </View>
   );
 }

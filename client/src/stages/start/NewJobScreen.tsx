@@ -1,33 +1,83 @@
-/** A new job: three things are asked, the rest where it first changes an answer. */
-import { useState } from 'react';
+/** A new job: three things are asked, the rest where it first changes an answer; or it is begun from another. */
+import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { BLANK_JOB, RULEBOOKS, type Problem } from '@roughsill/core';
-import { Button, NumberField, Pick, Problems, TextField, Words } from '../../kit';
-import { add, commit, newId, useAppDispatch } from '../../store';
+import { BLANK_JOB, COPY_WAYS, RULEBOOKS, say, type CopyWay, type Job, type Problem } from '@roughsill/core';
+import { Button, NumberField, Pick, Problems, Select, TextField, Words } from '../../kit';
+import { add, beginFrom, commit, loadList, newId, useAppDispatch, useAppSelector, useFirm } from '../../store';
 import { Notices } from '../Notices';
 import { JobForm } from './job-fields';
+import { fromHouse, useJobsAt } from './OfFirm';
 
 type Form = z.output<typeof JobForm>;
 const BLANK: Form = { ...BLANK_JOB, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' };
 
 export function NewJobScreen() {
   const dispatch = useAppDispatch();
+  const asked = useLocalSearchParams<{ from?: string }>();
+  const list = useAppSelector((s) => s.jobs.list);
+  const houses = useFirm().sites.filter((s) => s.removedAt === null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [house, setHouse] = useState('');
+  const [from, setFrom] = useState(asked.from ?? '');
+  const [way, setWay] = useState<CopyWay>('alike');
+  const [making, setMaking] = useState(false);
+  const before = useJobsAt(house === '' ? null : house);
+  useEffect(() => {
+    if (list === null) void dispatch(loadList());
+  }, [dispatch, list]);
   const {
     control,
     handleSubmit,
     setValue,
+    getValues,
     formState: { errors },
   } = useForm<z.input<typeof JobForm>, unknown, Form>({ resolver: zodResolver(JobForm), defaultValues: BLANK });
-  const save = handleSubmit((f) => {
+  const source = list?.find((j) => j.id === from);
+  const template = source?.jobState === 'template';
+  const templates = list?.filter((j) => j.jobState === 'template') ?? [];
+  const others = list?.filter((j) => j.jobState !== 'template') ?? [];
+  /** The rules and units of what it is begun from, until somebody says otherwise. */
+  const beginWith = (id: string) => {
+    setFrom(id);
+    const line = list?.find((j) => j.id === id);
+    if (!line) return;
+    setValue('rulebook', line.rulebook);
+    setValue('units', line.rulebook === 'us' ? 'ft' : 'm');
+  };
+  /** A house knows what was found in it: the next job there begins with all of that, unless somebody says otherwise. */
+  const atHouse = (id: string) => {
+    setHouse(id);
+    const site = houses.find((s) => s.id === id);
+    const last = others.filter((j) => j.siteId === id).sort((a, b) => b.createdAt.localeCompare(a.createdAt))[0];
+    if (last) {
+      beginWith(last.id);
+      setWay('sameHouse');
+    }
+    const taken: Partial<Job> = site ? fromHouse(site, getValues('yearBuilt') ?? null) : {};
+    if (taken.yearBuilt) setValue('yearBuilt', taken.yearBuilt);
+  };
+  const save = handleSubmit(async (f) => {
+    if (making) return;
+    const site = houses.find((s) => s.id === house);
+    const where = site ? fromHouse(site, f.yearBuilt) : {};
+    const edition = RULEBOOKS[f.rulebook].editionId;
     const id = newId();
-    const found = dispatch(commit(id, [add('job', { ...f, edition: RULEBOOKS[f.rulebook].editionId }, undefined, id)], null));
-    setProblems(found);
-    if (found.length === 0) router.replace(`/add/${id}`);
+    const done = (found: readonly Problem[], to: string) => {
+      setProblems(found);
+      if (found.length === 0) router.replace(to as '/');
+    };
+    if (from === '') return done(dispatch(commit(id, [add('job', { ...f, ...where, edition }, undefined, id)], null)), `/add/${id}`);
+    setMaking(true);
+    const { name, yearBuilt, rulebook, units } = f;
+    const told = { name, ...where, ...(yearBuilt === null ? {} : { yearBuilt }), rulebook, units, edition };
+    const made = await dispatch(beginFrom(from, template ? 'alike' : way, told));
+    setMaking(false);
+    if (made.ok) done([], `/job/${made.value}/walk`);
+    else done(made.problems, '');
   });
   return (
     <View className="flex-1 bg-limewash">
@@ -50,6 +100,40 @@ export function NewJobScreen() {
             />
           )}
         />
+        {houses.length > 0 ? (
+          <Select
+            label="House"
+            value={house}
+            options={[{ value: '', label: 'none of the list' }, ...houses.map((h) => ({ value: h.id, label: h.name }))]}
+            onChange={atHouse}
+            testID="house"
+          />
+        ) : null}
+        {list !== null && list.length > 0 ? (
+          <Select
+            label="Begin from"
+            value={from}
+            options={[
+              { value: '', label: 'an empty list' },
+              ...templates.map((j) => ({ value: j.id, label: `template: ${j.name}` })),
+              ...others.map((j) => ({ value: j.id, label: [j.name, j.place].filter(Boolean).join(', ') })),
+            ]}
+            onChange={beginWith}
+            testID="from"
+          />
+        ) : null}
+        {from !== '' && !template ? (
+          <Pick
+            label="What comes along"
+            value={way}
+            options={COPY_WAYS.map((value) => ({ value, label: say(`copy.${value}`) }))}
+            onChange={setWay}
+            testID="way"
+          />
+        ) : null}
+        {before.length > 0 && way === 'alike' && !template ? (
+          <Words tone="oxide">{`${before[0]!.name} was at this house. What was found there is not known to a job that begins without it.`}</Words>
+        ) : null}
         <Controller
           control={control}
           name="yearBuilt"
@@ -89,7 +173,7 @@ export function NewJobScreen() {
           The rest is asked where it first changes an answer. Until then people, children and illness in the house count as there.
         </Words>
         <Problems problems={problems} />
-        <Button look="main" label="Start the walk" onPress={() => void save()} testID="save-job" />
+        <Button look="main" label={making ? 'Fetching that job' : 'Start the walk'} onPress={() => void save()} testID="save-job" />
       </ScrollView>
       <Notices />
     </View>

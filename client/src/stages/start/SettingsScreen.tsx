@@ -173,7 +173,7 @@ export function SettingsScreen() {
                   onChange={(masks) => put({ masks })}
                 />
               )}
-              <Button label="People, machines, sites" onPress={() => router.navigate('/firm')} className="self-start" />
+              <Button label="People, houses, clients, machines" onPress={() => router.navigate('/firm')} className="self-start" />
             </Panel>
           </Column>
           <Column>

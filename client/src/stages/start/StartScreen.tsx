@@ -1,14 +1,15 @@
 /** The jobs of the firm, a new one, and bringing one in from a file. */
 import { createElement, useEffect, useState } from 'react';
-import { ActivityIndicator, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { readJobFile, type Problem, many } from '@roughsill/core/records';
-import { Button, Empty, Panel, Row, Words } from '../../kit';
+import { readJobFile, type Problem } from '@roughsill/core/records';
+import { Button, Words } from '../../kit';
 import { Section } from '../../section';
-import { api, loadList, newId, useAppDispatch, useAppSelector } from '../../store';
+import { api, loadList, newId, useAppDispatch } from '../../store';
 import { Making, useTaskShare } from '../PaperButton';
 import { useKeys } from '../keys';
 import { Notices } from '../Notices';
+import { JobsPanel } from './JobsPanel';
 
 /** What the whole thing is about, drawn: the hazard sits under what everybody sees. */
 const WHAT_IT_IS_ABOUT = [
@@ -19,7 +20,6 @@ const WHAT_IT_IS_ABOUT = [
 
 export function StartScreen() {
   const dispatch = useAppDispatch();
-  const { list, listStatus, byId } = useAppSelector((s) => s.jobs);
   useEffect(() => {
     void dispatch(loadList());
   }, [dispatch]);
@@ -28,9 +28,6 @@ export function StartScreen() {
     else return false;
     return true;
   });
-  // A job begun without signal is here before the server knows it.
-  const begun = Object.values(byId).filter(({ facts }) => facts.job.removedAt === null && !list?.some((l) => l.id === facts.job.id));
-  const shown = list?.filter((j) => !byId[j.id]?.facts.job.removedAt);
   return (
     <View className="flex-1 bg-limewash">
       <ScrollView contentContainerClassName="w-full max-w-[46rem] gap-6 self-center p-4 pb-10">
@@ -45,40 +42,10 @@ export function StartScreen() {
           <Button look="main" label="New job" testID="new-job" onPress={() => router.navigate('/new')} />
           <ImportButton />
         </View>
-        <Panel title="Jobs">
-          {list === null && listStatus === 'away' && begun.length === 0 ? (
-            <Empty says="No signal, and no job has been opened on this phone yet. A new job can be begun all the same: it is sent when the server answers." />
-          ) : null}
-          {list === null && listStatus === 'loading' ? <ActivityIndicator aria-label="Loading the jobs" /> : null}
-          <View className="gap-1">
-            {begun.map(({ facts }) => (
-              <Row key={facts.job.id} title={facts.job.name} note="on this phone, not sent yet" href={`/job/${facts.job.id}/walk`} />
-            ))}
-            {shown?.map((j) => (
-              <Row
-                key={j.id}
-                testID={`job-${j.id}`}
-                title={byId[j.id]?.facts.job.name ?? j.name}
-                href={`/job/${j.id}/walk`}
-                note={[
-                  j.place,
-                  j.yearBuilt ? `built ${j.yearBuilt}` : 'year unknown',
-                  many(j.surfaces, 'surface'),
-                  j.rulebook === 'us' ? 'US rules' : 'UK rules',
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}
-                aside={j.sample ? <Words look="note">sample</Words> : undefined}
-              />
-            ))}
-          </View>
-          {shown?.length === 0 && begun.length === 0 ? (
-            <Empty says="No job yet. Start one: a name is enough, and the year it was built tells the most." />
-          ) : null}
-        </Panel>
+        <JobsPanel />
         <View className="flex-row flex-wrap gap-x-4">
           <Button look="quiet" label="Rates and settings" flush onPress={() => router.navigate('/settings')} />
-          <Button look="quiet" label="People, machines, sites" flush onPress={() => router.navigate('/firm')} />
+          <Button look="quiet" label="People, houses, clients, machines" flush onPress={() => router.navigate('/firm')} />
           <Button look="quiet" label="Shelf" flush onPress={() => router.navigate('/shelf')} testID="to-shelf" />
           <Button look="quiet" label="Mixing bench" flush onPress={() => router.navigate('/mix')} testID="to-mix" />
           <Button look="quiet" label="Air and breathing" flush onPress={() => router.navigate('/air')} />

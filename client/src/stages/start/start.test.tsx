@@ -2,7 +2,7 @@
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { router } from 'expo-router';
-import { NO_FIRM, writeJobFile } from '@roughsill/core';
+import { JobLine, NO_FIRM, writeJobFile, type JobFacts } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { makeStore } from '../../store/store';
 import { jobsSlice, sessionSlice } from '../../store/slices';
@@ -108,7 +108,7 @@ test('a new job: UK rules bring metres; a year in the future stays in its field 
   });
 });
 
-test('a job takes over the address and year of its site, and is told when the list says another', async () => {
+test('a job takes over the address and year of its house, and is told when the list says another', async () => {
   const job = examples()['one-window']!;
   const opened = { ...job, job: { ...job.job, place: '', yearBuilt: null } };
   mockParams = { jobId: job.job.id };
@@ -121,11 +121,103 @@ test('a job takes over the address and year of its site, and is told when the li
   expect((screen.getByLabelText('Where it is') as HTMLInputElement).value).toBe('Pier house');
   expect((screen.getByTestId('year-built') as HTMLInputElement).value).toBe('1898');
   act(() => void s.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, sites: [{ ...site, address: '2 Pier Row' }] })));
-  expect(screen.getByText('On the list the site is at: 2 Pier Row.')).toBeTruthy();
+  expect(screen.getByText('On the list the house is at: 2 Pier Row.')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Take that over' }));
   await waitFor(() =>
     expect(s.getState().jobs.byId[job.job.id]!.facts.job).toMatchObject({ siteId: 'pier', place: '2 Pier Row', yearBuilt: 1898 }),
   );
+});
+
+const line = (job: JobFacts['job'], over: object = {}) => JobLine.parse({ ...job, surfaces: 1, cursor: 1, ...over });
+
+test('the next job at a house begins with all that was found there; what was done and passed stays behind', async () => {
+  const one = examples()['one-window']!;
+  const was = { ...one, job: { ...one.job, siteId: 'pier', yearBuilt: 1898 } };
+  const s = store();
+  s.dispatch(
+    sessionSlice.actions.firmChanged({
+      ...NO_FIRM,
+      sites: [{ id: 'pier', name: 'Pier house', address: '2 Pier Row', yearBuilt: 1898, note: '', removedAt: null }],
+    }),
+  );
+  s.dispatch(jobsSlice.actions.jobLoaded({ jobId: was.job.id, base: was, cursor: 1, waiting: [] }));
+  s.dispatch(jobsSlice.actions.listLoaded([line(was.job)]));
+  show(NewJobScreen, s);
+  fireEvent.change(screen.getByTestId('job-name'), { target: { value: 'Pier house, the year after' } });
+  fireEvent.change(screen.getByTestId('house'), { target: { value: 'pier' } });
+  expect((screen.getByTestId('from') as HTMLSelectElement).value).toBe(was.job.id);
+  // To begin without it is possible, and says what is lost.
+  fireEvent.click(screen.getByRole('radio', { name: /another house like it/ }));
+  expect(screen.getByText(/What was found there is not known to a job that begins without it/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('radio', { name: /the same house/ }));
+  fireEvent.click(screen.getByTestId('save-job'));
+  await waitFor(() => expect(Object.keys(s.getState().jobs.byId)).toHaveLength(2));
+  const made = Object.values(s.getState().jobs.byId).find((j) => j.facts.job.id !== was.job.id)!.facts;
+  expect(made.job).toMatchObject({ name: 'Pier house, the year after', siteId: 'pier', place: '2 Pier Row', yearBuilt: 1898 });
+  expect(made.surfaces[0]!.readings.map((r) => [r.value, r.by])).toEqual(was.surfaces[0]!.readings.map((r) => [r.value, r.by]));
+  expect(made.surfaces[0]!.checks).toEqual([]);
+  expect(router.replace).toHaveBeenCalledWith(`/job/${made.job.id}/walk`);
+});
+
+test('a job that cannot be fetched begins nothing, and says so', async () => {
+  const s = store();
+  s.dispatch(jobsSlice.actions.listLoaded([line({ ...examples()['one-window']!.job, id: 'far' })]));
+  globalThis.fetch = jest.fn(async () => {
+    throw new TypeError('no signal');
+  }) as any;
+  show(NewJobScreen, s);
+  fireEvent.change(screen.getByTestId('job-name'), { target: { value: 'Next' } });
+  fireEvent.change(screen.getByTestId('from'), { target: { value: 'far' } });
+  fireEvent.click(screen.getByTestId('save-job'));
+  expect(await screen.findByText(/there is no signal to fetch it/)).toBeTruthy();
+  expect(Object.keys(s.getState().jobs.byId)).toEqual([]);
+});
+
+test('what is put away leaves the list, and is found by its name, its place or its client', async () => {
+  const { job } = examples()['one-window']!;
+  const jobs = [
+    ...[1, 2, 3, 4, 5].map((n) => line({ ...job, id: `open-${n}`, name: `House ${n}` })),
+    line({ ...job, id: 'old', name: 'Mill', jobState: 'archived', clientName: 'Orla Venn' }),
+  ];
+  answer = () => ({ status: 200, body: { jobs } });
+  show(StartScreen);
+  expect(await screen.findByText('House 1')).toBeTruthy();
+  expect(screen.queryByText('Mill')).toBeNull();
+  fireEvent.change(screen.getByTestId('find-job'), { target: { value: 'venn órla' } });
+  expect(await screen.findByText('Mill')).toBeTruthy();
+  expect(screen.queryByText('House 1')).toBeNull();
+  fireEvent.change(screen.getByTestId('find-job'), { target: { value: '' } });
+  fireEvent.click(screen.getByRole('radio', { name: 'put away, 1' }));
+  expect(screen.getByText('Mill')).toBeTruthy();
+});
+
+test('a client of the list is named on the job, with the language of the contract; the name stays for whoever has no list', async () => {
+  const job = examples()['one-window']!;
+  mockParams = { jobId: job.job.id };
+  const s = store();
+  s.dispatch(jobsSlice.actions.jobLoaded({ jobId: job.job.id, base: job, cursor: 1, waiting: [] }));
+  const client = {
+    id: 'venn',
+    name: 'Orla Venn',
+    address: '',
+    phone: '555 0142',
+    email: '',
+    reads: 'es',
+    note: '',
+    removedAt: null,
+  } as const;
+  s.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, clients: [client] }));
+  show(JobFactsScreen, s);
+  fireEvent.change(await screen.findByTestId('client'), { target: { value: 'venn' } });
+  const now = () => s.getState().jobs.byId[job.job.id]!.facts.job;
+  expect(now()).toMatchObject({ clientId: 'venn', clientName: 'Orla Venn', contractIn: 'es' });
+  expect(screen.getByText('555 0142')).toBeTruthy();
+  act(
+    () =>
+      void s.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, clients: [{ ...client, removedAt: '2026-05-05T08:00:00.000Z' }] })),
+  );
+  expect(now().clientName).toBe('Orla Venn');
+  expect((screen.getByTestId('client') as HTMLSelectElement).selectedOptions[0]!.textContent).toBe('Orla Venn, taken off the list');
 });
 
 test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', async () => {

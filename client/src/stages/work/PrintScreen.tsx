@@ -257,13 +257,10 @@ const surfaceReasons = (s: SurfaceReport): readonly ReasonReport[] => [
   ...s.orderChanged,
 ];
 
-const aboutJob = ({ job }: JobReport): string =>
-  [job.place, job.yearBuilt ? `built ${job.yearBuilt}` : 'year built unknown', `${job.rules} rules`].filter(Boolean).join(' · ');
-
 const Head = ({ report }: { readonly report: JobReport }) => (
   <header>
     <h1>{report.job.name}</h1>
-    <p>{aboutJob(report)}</p>
+    <p>{report.job.about}</p>
     <p className="paper-small">{`${NOTICE} ${report.job.edition}.`}</p>
   </header>
 );

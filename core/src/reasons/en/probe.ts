@@ -203,6 +203,8 @@ export const PROBE = {
 
   // What the site asks for, whatever the method
   'duty.pamphlet': { says: 'Lead information goes to the owner at most 60 days before the start, or by post at least seven days before.' },
+  'duty.language': { says: 'The contract is in {language}: the owner acknowledges the lead information in {language} too.' },
+  'duty.languageOther': { says: 'The contract is in another language than English: the owner acknowledges the lead information in that language too.' },
   'duty.tenant': { says: 'The house is rented: the people who live there get the lead information too, and a copy of the records within 30 days.' },
   'duty.tenantUnknown': { says: 'Nobody said whether it is rented: if it is, the people who live there get the lead information too, and a copy of the records within 30 days.' },
   'duty.assisted': { says: 'Public money is in the work: the smallest work counts from {inside} in a room, and more ways of working are forbidden.' },

@@ -3,7 +3,49 @@ import { coatsFreeOfLead, type Run } from '../run';
 import { leadMayBeCleared, lowOn } from '../oracle/evidence';
 import { DOES } from '../oracle/methods';
 import { asbestosMayBeCleared } from '../oracle/asbestos';
+import {
+  applyChanges,
+  changesFor,
+  copiedJob,
+  jobProblems,
+  parseJobFile,
+  writeJobFile,
+  type CopyWay,
+  type JobFacts,
+} from '../../../../core/src/facts';
+import { createDeriver } from '../../../../core/src/job/derive';
+import { THIS_YEAR } from '../scenario';
 import type { Law } from './law';
+
+const NOW = '2026-05-05T13:20:00.000Z';
+/** A job begun from it, in by the one door and out of its file. */
+function begunFrom({ facts, settings }: Run, way: CopyWay) {
+  let n = 0;
+  const made = copiedJob(facts, way, { name: 'Next', edition: facts.job.edition }, () => `new-${(n += 1)}`, NOW);
+  const entered = applyChanges(
+    null,
+    changesFor(made, () => `c-${(n += 1)}`, 'Hunt'),
+    THIS_YEAR,
+  );
+  if (!entered.ok) return entered.problems.map((p) => `a copy is refused: ${p.path} ${p.message}`);
+  const read = parseJobFile(JSON.parse(writeJobFile(entered.value)), THIS_YEAR);
+  if (!read.ok) return read.problems.map((p) => `the file of a copy is refused: ${p.path} ${p.message}`);
+  return {
+    facts: made,
+    plans: new Map(
+      createDeriver()
+        .derive(made, settings, THIS_YEAR)
+        .surfaces.map((p) => [p.surfaceId, p]),
+    ),
+  };
+}
+/** Every job would be derived three times at every stop: one in so many is. */
+const ONE_IN = 7;
+const isTried = ({ facts }: Run): boolean =>
+  facts.surfaces.reduce((sum, s) => sum + s.layers.length + s.readings.length + s.checks.length, facts.surfaces.length) % ONE_IN === 0 &&
+  jobProblems(facts, THIS_YEAR).length === 0;
+const STRICTNESS = { notFound: 0, unknown: 1, assumed: 1, waiting: 1, found: 2 } as const;
+const idsOf = (facts: JobFacts): Set<string> => new Set(JSON.stringify(facts).match(/(?<="id":")[^"]+/g));
 
 const LAW_OF = { positive: 'E2', reachUnknown: 'E3', waiting: 'E5', doubted: 'E2', before: 'E4', unmeasured: 'E5' } as const;
 
@@ -108,6 +150,40 @@ export const EVIDENCE: readonly Law[] = [
             : [],
         );
       }),
+  },
+  {
+    id: 'copied',
+    says: 'a job that goes on at the same house knows what was found there; one for a like house knows nothing of it, and both begin at the beginning',
+    asks: (run) => (isTried(run) ? run.plans.size : 0),
+    check: (run) => {
+      if (!isTried(run)) return [];
+      const out: string[] = [];
+      const same = begunFrom(run, 'sameHouse');
+      const alike = begunFrom(run, 'alike');
+      if (Array.isArray(same)) return same;
+      if (Array.isArray(alike)) return alike;
+      const before = idsOf(run.facts);
+      for (const id of [...idsOf(same.facts), ...idsOf(alike.facts)]) if (before.has(id)) out.push(`a copy goes by an old id: ${id}`);
+      run.facts.surfaces.forEach((s, i) => {
+        const was = run.plans.get(s.id);
+        const now = same.plans.get(same.facts.surfaces[i]!.id);
+        if (!was || !now) return void ((was === undefined) !== (now === undefined) && out.push(`${s.name}: there in one of the two only`));
+        for (const [hazard, a, b] of [
+          ['lead', was.lead.overall.value, now.lead.overall.value],
+          ['asbestos', was.asbestos.overall.value, now.asbestos.overall.value],
+          ['mold', was.mold.value, now.mold.value],
+        ] as const)
+          if (STRICTNESS[b] < STRICTNESS[a]) out.push(`${s.name}: ${hazard} was ${a}, and is ${b} in the next job at the same house`);
+      });
+      for (const [, p] of alike.plans) {
+        if ([p.lead.overall.value, p.asbestos.overall.value, p.mold.value].includes('found'))
+          out.push(`${p.surfaceId}: found in a like house`);
+      }
+      for (const p of [...same.plans.values(), ...alike.plans.values()])
+        if (p.work.steps.some((st) => st.gates.some((g) => g.state === 'passed')))
+          out.push(`${p.surfaceId}: a check of another job counts`);
+      return out;
+    },
   },
   {
     id: 'warm',
