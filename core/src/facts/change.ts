@@ -5,7 +5,18 @@
 import { CHANGE_VERSION, FIRM_SETTINGS, isJobChange, type Change, type JobChange } from './envelope';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { firmProblems } from './firm-problems';
-import { asParent, eachRecord, emptyLists, isAppendOnly, specOf, type Entity, type FirmFacts, type JobFacts, type Row } from './registry';
+import {
+  asParent,
+  eachRecord,
+  emptyLists,
+  fieldsOf,
+  isAppendOnly,
+  specOf,
+  type Entity,
+  type FirmFacts,
+  type JobFacts,
+  type Row,
+} from './registry';
 import { same } from '../graph/same';
 import { jobProblems, Touched } from './validate';
 
@@ -200,7 +211,7 @@ export function changesFor(facts: JobFacts, makeId: () => string, by: string): J
   const out: JobChange[] = [];
   eachRecord(facts, (row, { entity, parent }) => {
     const spec = specOf(entity);
-    const fields = Object.fromEntries(Object.keys(spec.fields.shape).map((k) => [k, row[k]]));
+    const fields = fieldsOf(entity, row as never) as Record<string, unknown>;
     const at = spec.time ? (row[spec.time] as string) : job.createdAt;
     const author = spec.appendOnly ? (row['by'] as string) : by;
     const stamp = { v: CHANGE_VERSION, jobId: job.id, entity, entityId: row.id, parent, device: null, act: null } as const;

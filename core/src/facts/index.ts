@@ -7,6 +7,7 @@ export {
   eachRecord,
   emptyLists,
   ENTITIES,
+  fieldsOf,
   isAppendOnly,
   JobFacts,
   recordSchema,

@@ -576,6 +576,10 @@ export const childrenOf = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): E
 /** Which kind of parent an entity is, when it is one. */
 export const asParent = (entity: Entity): ParentKind | null => (entity === 'surface' || entity === 'job' ? entity : null);
 
+/** The fields of a record, without its id, its life and what hangs under it: a new field or list needs no word here. */
+export const fieldsOf = <E extends Entity>(entity: E, row: RecordOf<E>): FieldsOf<E> =>
+  Object.fromEntries(Object.keys(specOf(entity).fields.shape).map((k) => [k, (row as unknown as Row)[k]])) as FieldsOf<E>;
+
 /** Empty lists for what hangs under it: what a new record begins with beside its fields. */
 export const emptyLists = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Record<string, never[]> =>
   Object.fromEntries(childrenOf(parent, scope).map((e) => [specOf(e).list!, []]));

@@ -131,6 +131,13 @@ export function NewJobScreen() {
             testID="way"
           />
         ) : null}
+        {from !== '' ? (
+          <Words look="note">
+            {template || way === 'alike'
+              ? 'Rooms, sizes and the ways that were chosen. Nothing that was found: another house is another house.'
+              : 'For the same house: coats, readings, samples and pictures, with who made them. What was tried, passed and worked stays behind.'}
+          </Words>
+        ) : null}
         {before.length > 0 && way === 'alike' && !template ? (
           <Words tone="oxide">{`${before[0]!.name} was at this house. What was found there is not known to a job that begins without it.`}</Words>
         ) : null}

@@ -147,9 +147,9 @@ test('the next job at a house begins with all that was found there; what was don
   fireEvent.change(screen.getByTestId('house'), { target: { value: 'pier' } });
   expect((screen.getByTestId('from') as HTMLSelectElement).value).toBe(was.job.id);
   // To begin without it is possible, and says what is lost.
-  fireEvent.click(screen.getByRole('radio', { name: /another house like it/ }));
+  fireEvent.click(screen.getByRole('radio', { name: 'rooms and pieces' }));
   expect(screen.getByText(/What was found there is not known to a job that begins without it/)).toBeTruthy();
-  fireEvent.click(screen.getByRole('radio', { name: /the same house/ }));
+  fireEvent.click(screen.getByRole('radio', { name: 'all that was found' }));
   fireEvent.click(screen.getByTestId('save-job'));
   await waitFor(() => expect(Object.keys(s.getState().jobs.byId)).toHaveLength(2));
   const made = Object.values(s.getState().jobs.byId).find((j) => j.facts.job.id !== was.job.id)!.facts;
