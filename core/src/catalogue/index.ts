@@ -29,29 +29,7 @@ export function methodById(id: MethodId): Method {
 export { AGENT_IDS, CHLORINE_PPM, FORM_IDS, gasOf, HYDROGEN_LEL_PCT, meetingOf, MEETINGS, meetingsAmong, type AgentId, type FormId, type Gas, type Meeting, type PartedBy } from './incompatible';
 export { GOODS, type Good, type GoodUnit } from './goods';
 export { filmOf, LIFTERS, lifterOf, LIFTER_M2, type Lifter } from './lifting';
-export {
-  BITES,
-  biteDepth,
-  isHelper,
-  makes,
-  METHOD_FACTS,
-  blowsNutShell,
-  burns,
-  neverUnmasked,
-  pours,
-  runsOff,
-  sourceOf,
-  stirs,
-  type Bite,
-  type Consumable,
-  type Laying,
-  usesGrit,
-  type Makes,
-  type Method,
-  type MethodFact,
-  type Residue,
-  type Takes,
-} from './method';
+export { BITES, biteDepth, isHelper, makes, METHOD_FACTS, blowsNutShell, burns, neverUnmasked, pours, runsOff, sourceOf, stirs, type Bite, type Consumable, type Laying, usesGrit, type Makes, type Method, type MethodFact, type Takes } from './method';
 export { baseOf, PRODUCT_IDS, recoatOf, PRIMERS_DATA, TOPCOATS_DATA, type CoatId, type Coating, type PrimerId } from './coatings';
 export { bySheet, CURVES, DRYING_KINDS, dryingRate, type Curve } from './drying';
 export { FILLER, FILLERS, layersFor, type Filler, type FillerId } from './fillers';

@@ -1,7 +1,7 @@
 /** What is known of a method of taking a coating off, or of leaving it on. Plain data: the rules (rules.ts) judge it. */
 import type { ExposureClassId } from '../rulebook';
 import type { GoodId } from '../facts/goods';
-import { MASONRY, METAL, PLASTER, PLASTIC, TIMBER, type Binder, type Material, type MethodId, type PartKind } from '../facts/vocabulary';
+import { MASONRY, METAL, PLASTER, PLASTIC, TIMBER, type Binder, type Material, type MethodId, type PartKind, type Residue } from '../facts/vocabulary';
 import type { SourceId } from '../reasons';
 import type { Measure } from '../units/units';
 
@@ -9,9 +9,6 @@ import type { Measure } from '../units/units';
 export const BITES = ['none', 'skin', 'loose', 'bare'] as const;
 export type Bite = (typeof BITES)[number];
 export const biteDepth = (b: Bite): number => BITES.indexOf(b);
-
-/** What it leaves behind, each of which must be proved gone before a primer. */
-export type Residue = 'dust' | 'solvent' | 'alkali' | 'acid' | 'water' | 'grit' | 'char' | 'grain' | 'bleach' | 'alcohol';
 
 /** What it takes off. A method of which nothing is there is no method for the surface. */
 export type Takes = 'coat' | 'texture' | 'distemper' | 'casein' | 'rust' | 'mold' | 'dirt' | 'putty';

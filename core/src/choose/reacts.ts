@@ -1,5 +1,6 @@
 /** What must never meet on one piece, by the one table of what meets what, and what stands between. */
-import { MEETINGS, type AgentId, type Method, type Residue } from '../catalogue';
+import { MEETINGS, type AgentId, type Method } from '../catalogue';
+import type { Residue } from '../facts';
 import type { RuleId, SourceId } from '../reasons';
 
 /** What a method brings to the piece or leaves on it. */

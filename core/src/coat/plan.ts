@@ -1,5 +1,5 @@
 /** What is laid on a surface, line by line, as every stage and paper reads it. */
-import type { Residue } from '../catalogue';
+import type { Residue } from '../facts';
 import type { CoatId, Coating } from '../catalogue/coatings';
 import type { LayingId, Product, TopcoatId } from '../facts';
 import type { Answer, Reason } from '../reasons';

@@ -102,3 +102,20 @@ export { numberAfter, sameNumber } from './numbers';
 export { liveLaid } from './laid';
 export { copiedJob } from './copy';
 export { JobLine } from './job-line';
+export {
+  EVENTS,
+  HOLD_NAMES,
+  holdKey,
+  holdText,
+  readHold,
+  stepKey,
+  stepText,
+  type EventName,
+  type HoldAt,
+  type HoldKey,
+  type HoldName,
+  type ReadHold,
+  type StepAt,
+  type StepKey,
+  type StepName,
+} from './step-key';

@@ -420,6 +420,9 @@ export type FinishId = (typeof FINISHES)[number];
 export const LIFTED = ['nothing', 'some', 'toCoat', 'bare'] as const;
 export type Lifted = (typeof LIFTED)[number];
 /** What a square left behind, and what it did to the old material. */
+/** What a stroke leaves behind, each of which must be proved gone before a primer. */
+export const RESIDUES = ['dust', 'solvent', 'alkali', 'acid', 'water', 'grit', 'char', 'grain', 'bleach', 'alcohol'] as const;
+export type Residue = (typeof RESIDUES)[number];
 export const LEFT_BEHIND = ['softFilm', 'ghost', 'alkali', 'wax', 'solvent', 'slurry'] as const;
 export type LeftBehind = (typeof LEFT_BEHIND)[number];
 export const HARMS = ['grainRaised', 'darkened', 'scorched', 'etched', 'softened', 'bleached'] as const;

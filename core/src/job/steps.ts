@@ -1,5 +1,5 @@
 /** What is done once for the whole job: papers and notices before anybody starts, one list to buy from, and the handing over. */
-import type { Check, JobFacts } from '../facts';
+import { type Check, type JobFacts, readHold } from '../facts';
 import { typed, why, type Reason } from '../reasons';
 import { measure } from '../units/units';
 import { isHeater } from '../walk';
@@ -14,7 +14,7 @@ import { leftToDo } from './to-buy';
 function handOver(facts: JobFacts, { zones, surfaces, rulebook }: JobPlan): Reason[] {
   const uk = rulebook === 'uk';
   const out: Reason[] = [];
-  const stays = surfaces.filter((p) => p.work.steps.some((st) => st.id === 'leave' || st.id === 'asbestosStays'));
+  const stays = surfaces.filter((p) => p.work.steps.some((st) => st.key.step === 'leave' || st.key.step === 'asbestosStays'));
   if (zones.some((z) => z.protection.care === 'lead'))
     out.push(uk ? why('handOver.leadUk', 'clw2002', {}) : why('handOver.lead', 'cfr40-745.84', {}));
   if (stays.length > 0) out.push(why('handOver.stays', 'trade-aim', { count: measure(stays.length, 'pieces') }));
@@ -37,7 +37,7 @@ function ownChecks(facts: JobFacts): Check[] {
   const looks = [...facts.checks.filter((c) => c.zoneId !== null), ...facts.surfaces.flatMap((s) => s.checks)];
   const lastLook = looks.reduce((last, c) => Math.max(last, Date.parse(c.takenAt)), -Infinity);
   return facts.checks.filter(
-    (c) => c.zoneId === null && !(c.gate === 'handed-over' && c.outcome === 'pass' && Date.parse(c.takenAt) < lastLook),
+    (c) => c.zoneId === null && !(readHold(c.gate)?.hold === 'handedOver' && c.outcome === 'pass' && Date.parse(c.takenAt) < lastLook),
   );
 }
 
@@ -51,7 +51,7 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
   if (duties.length > 0)
     made.push(
       stepOf({
-        id: 'papers',
+        step: 'papers',
         kind: 'prepare',
         title: why('step.papers', 'trade-aim', {}),
         because: duties,
@@ -62,7 +62,7 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
   if (amounts.length > 0)
     made.push(
       stepOf({
-        id: 'buy',
+        step: 'buy',
         kind: 'prepare',
         title: why(partly ? 'step.buyRest' : 'step.buy', 'trade-aim', {}),
         amounts,
@@ -70,11 +70,11 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
     );
   made.push(
     stepOf({
-      id: 'handOver',
+      step: 'handOver',
       kind: 'verify',
       title: why('step.handOver', 'trade-aim', {}),
       because: handOver(facts, plan),
-      gates: [gate('handed-over', 'verify', why('gate.handedOver', 'trade-aim'))],
+      gates: [gate('handedOver', 'verify', why('gate.handedOver', 'trade-aim'))],
     }),
   );
   // Nothing is handed over while a check of any surface or zone is open.
@@ -84,7 +84,7 @@ export function jobSteps(facts: JobFacts, plan: JobPlan): Step[] {
   const standing = standingOf(made, ownChecks(facts), [], null);
   const stated = (g: GateSpec): Gate => {
     const { state, waitsFor, outgrown } = standing.state(null, g);
-    return g.id === 'handed-over' && waits
+    return g.key.hold === 'handedOver' && waits
       ? { ...g, state: 'locked', outgrown: false, waitsFor: waits, zoneId: null, placeId: null }
       : { ...g, state, outgrown, waitsFor, zoneId: null, placeId: null };
   };

@@ -1,4 +1,5 @@
 /** Every code that a language has a word for: one that is forgotten does not compile. A code of small letters alone is its own word. */
+import type { EventName, HoldName } from '../facts/step-key';
 import type * as vocabulary from '../facts/vocabulary';
 
 type Lists = typeof vocabulary;
@@ -25,7 +26,9 @@ type Capital<X extends string> = X extends Lowercase<X> ? never : X;
 
 export type Code =
   | { [K in Exclude<keyof Lists, keyof Named | AsTheyAre>]: Capital<CodesOf<K>> }[Exclude<keyof Lists, keyof Named | AsTheyAre>]
-  | { [K in keyof Named]: `${Named[K]}.${CodesOf<K>}` }[keyof Named];
+  | { [K in keyof Named]: `${Named[K]}.${CodesOf<K>}` }[keyof Named]
+  | `hold.${HoldName}`
+  | `event.${EventName}`;
 
 /** The words of one language; beside the codes of what is recorded stand those of what is derived. */
 export type Words = Readonly<Record<Code, string>> & Readonly<Record<string, string>>;

@@ -127,7 +127,7 @@ function takes(c: Change, of: Once['uses'][number], m2: number): void {
 
 /** The check that a sign asks for, from when it was seen. */
 const seenGate = (x: Seen, backTo: StepKind, because: Reason): GateSpec => ({
-  ...gate(`seen.${x.sign}.${x.nth}`, backTo, because),
+  ...gate({ hold: 'seen', sign: x.sign, nth: x.nth }, backTo, because),
   since: x.record.takenAt,
 });
 

@@ -1,6 +1,17 @@
 /** Steps and their checks, as planned; where they stand is judged over the whole zone (zone/standing.ts). */
 import type { Range } from '../units/units';
-import type { CheckNumber, MethodId } from '../facts';
+import {
+  holdKey,
+  holdText,
+  stepKey,
+  stepText,
+  type CheckNumber,
+  type HoldAt,
+  type HoldKey,
+  type MethodId,
+  type StepAt,
+  type StepKey,
+} from '../facts';
 import type { Reason } from '../reasons';
 import type { Measure } from '../units/units';
 
@@ -38,6 +49,8 @@ export interface Asked {
 }
 
 export interface GateSpec {
+  readonly key: HoldKey;
+  /** The text of its key. */
   readonly id: string;
   /** A tick is only for what has no measure: without these numbers a pass is none. Law O2. */
   readonly asks: readonly Asked[];
@@ -62,6 +75,8 @@ export interface Amount {
 }
 
 export interface StepSpec {
+  readonly key: StepKey;
+  /** The text of its key. */
   readonly id: string;
   /** Where signs are seen: its stroke, its coat, its look. Not there: none are. */
   readonly at?: SeenAt | undefined;
@@ -101,24 +116,21 @@ export const NOTHING: Range = { low: 0, high: 0 };
 export const hours = (low: number, high: number): Range => ({ low, high });
 export const plus = (a: Range, b: Range): Range => ({ low: a.low + b.low, high: a.high + b.high });
 
-export const gate = (id: string, backTo: StepKind, because: Reason, asks: readonly Asked[] = [], of?: SpokenOf): GateSpec => ({
-  id,
-  asks,
-  backTo,
-  because,
-  of,
-});
+export function gate(at: HoldAt, backTo: StepKind, because: Reason, asks: readonly Asked[] = [], of?: SpokenOf): GateSpec {
+  const key = holdKey(at);
+  return { key, id: holdText(key), asks, backTo, because, of };
+}
 /** A check with no number that holds only for what it spoke of. */
 export const gateOf = (
   { pieceIds = [], spokeOf = [] }: Partial<SpokenOf>,
-  ...[id, backTo, because]: [id: string, backTo: StepKind, because: Reason]
-): GateSpec => gate(id, backTo, because, [], { pieceIds, spokeOf });
+  ...[at, backTo, because]: [at: HoldAt, backTo: StepKind, because: Reason]
+): GateSpec => gate(at, backTo, because, [], { pieceIds, spokeOf });
 
 const NONE: readonly never[] = [];
 
 /** A step of which only some is to be said. All have one shape, in one order: thousands are made, copied and read for one plan. */
-export const stepOf = ({
-  id,
+export function stepOf({
+  step,
   at,
   kind,
   title,
@@ -127,17 +139,10 @@ export const stepOf = ({
   amounts = NONE,
   gates = NONE,
   because = NONE,
-}: Pick<StepSpec, 'id' | 'kind' | 'title'> & Partial<StepSpec>): StepSpec => ({
-  id,
-  at,
-  kind,
-  title,
-  handsOnH,
-  waitH,
-  amounts,
-  gates,
-  because,
-});
+}: { readonly step: StepAt } & Pick<StepSpec, 'kind' | 'title'> & Partial<Omit<StepSpec, 'key' | 'id'>>): StepSpec {
+  const key = stepKey(step);
+  return { key, id: stepText(key), at, kind, title, handsOnH, waitH, amounts, gates, because };
+}
 
 export function hoursOf(steps: readonly StepSpec[]): { readonly handsOnH: Range; readonly waitH: Range } {
   const handsOnH = { low: 0, high: 0 };

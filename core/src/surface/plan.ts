@@ -140,7 +140,7 @@ export function planOwn(s: Surface, bare: SurfaceContext, area: TakeOff, memo: O
   const asked = { s, ctx, choice, coating, lead, repairs };
   const { steps, sent, materials: signed } = withSigns(ownSteps(asked), { s, ctx, choice, coating, lead });
   // What is left as it is, or waits for an answer, is not repaired either; what is asked about keeps its stuff in the price.
-  const repairing = steps.some((st) => st.kind === 'repair' || st.id === 'repair.ask' || st.id === 'level.ask');
+  const repairing = steps.some((st) => st.kind === 'repair' || st.key.step === 'askRepair' || st.key.step === 'askLevel');
   const plan: OwnPlan = {
     surfaceId: s.id,
     spaceId: s.spaceId,

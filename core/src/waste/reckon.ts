@@ -257,7 +257,7 @@ function fromSurface(s: Surface, plan: SurfacePlan, settings: FirmSettings, out:
       for (const { what, amount } of step.amounts) {
         const kgEach = maskKg(what);
         if (kgEach === 0) continue;
-        const stream = step.id === 'mask.strokes' ? goesTo(debris) : 'clean';
+        const stream = step.key.step === 'maskStrokes' ? goesTo(debris) : 'clean';
         const kg = amount.value * kgEach;
         out.add(stream, { low: kg, high: kg }, stream === 'clean' ? NO_LEAD : held, why('waste.fromMasking', 'trade-waste', { amount }));
       }

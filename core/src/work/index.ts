@@ -4,3 +4,4 @@ export { laidAsks, openBefore, withLaid } from './laid';
 export { maskKg } from './masking';
 export { defectSize, repairMoney } from './repairs';
 export { maskingMoney, ownSteps } from './steps';
+export { holdSays, pastChecks } from './past-checks';

@@ -50,15 +50,15 @@ const cutsLead = (kind: RepairId, lead: LeadPicture): Reason[] =>
 /** The old out and the rebate primed; then the bed and the face. */
 function glazingStep(kind: RepairId, rs: readonly Repair[], { lead }: Inputs): StepSpec {
   return stepOf({
-    id: `rebate.${kind}`,
+    step: { step: 'rebate', repair: kind },
     kind: 'repair',
     title: why('step.rebate', 'trade-repair', { repair: `repair.${kind}` }),
     handsOnH: shareOf(rs, REBATE_SHARE),
     waitH: hours(REBATE_DRIES.value, REBATE_DRIES.value),
     because: unique([...rs.flatMap((r) => r.repair.because), ...cutsLead(kind, lead), why('putty.rebate', 'trade-repair')]),
     gates: [
-      gate(`glass-eased.${kind}`, 'repair', why('gate.paneWhole', 'trade-repair')),
-      gate(`rebate-dry.${kind}`, 'repair', why('gate.rebateDry', 'trade-repair', { limit: REBATE_DRIES }), [
+      gate({ hold: 'glassEased', repair: kind }, 'repair', why('gate.paneWhole', 'trade-repair')),
+      gate({ hold: 'rebateDry', repair: kind }, 'repair', why('gate.rebateDry', 'trade-repair', { limit: REBATE_DRIES }), [
         { what: 'waitedH', atLeast: REBATE_DRIES },
       ]),
     ],
@@ -73,17 +73,17 @@ const puttyWords = (): Reason[] => [
 ];
 
 function gatesOf(repair: RepairId, { ctx }: Inputs): GateSpec[] {
-  if (repair === 'siliconeOff') return [gate('silicone-gone', 'repair', why('gate.siliconeGone', 'trade-repair'))];
+  if (repair === 'siliconeOff') return [gate('siliconeGone', 'repair', why('gate.siliconeGone', 'trade-repair'))];
   if (GLAZES.includes(repair)) {
     const skin = measure(fillerDryH(ctx.settings, 'glazingPutty').low, 'h');
     const own = ownOf(ctx.settings, 'glazingPutty')?.recoatLeastH ?? null;
     return [
-      gate(`putty-skin.${repair}`, 'repair', why('gate.puttySkin', own === null ? 'mem-putty' : 'firm-sheet', { limit: skin }), [
+      gate({ hold: 'puttySkin', repair }, 'repair', why('gate.puttySkin', own === null ? 'mem-putty' : 'firm-sheet', { limit: skin }), [
         { what: 'waitedH', atLeast: skin },
       ]),
     ];
   }
-  return [gate(`repaired.${repair}`, 'repair', why('gate.repairHard', 'trade-repair', { repair: `repair.${repair}` }))];
+  return [gate({ hold: 'repaired', repair }, 'repair', why('gate.repairHard', 'trade-repair', { repair: `repair.${repair}` }))];
 }
 
 const unique = (because: readonly Reason[]): Reason[] => {
@@ -128,13 +128,13 @@ export function repairSteps(input: Inputs, early = false): StepSpec[] {
   if (asked.length > 0)
     out.push(
       stepOf({
-        id: 'repair.ask',
+        step: 'askRepair',
         kind: 'ask',
         title: why('step.repairAsk', 'trade-repair', { defects: names(asked) }),
         handsOnH: asked.reduce((sum, r) => plus(sum, r.handsOnH), hours(0, 0)),
         // Nothing is fetched for what may not be done; its hours and price stand, for not knowing makes nothing cheaper.
         waitH: longest(asked),
-        gates: [gate('repair-answered', 'ask', why('gate.repairAnswered', 'trade-repair', { defects: names(asked) }))],
+        gates: [gate('repairAnswered', 'ask', why('gate.repairAnswered', 'trade-repair', { defects: names(asked) }))],
         because: unique(asked.flatMap((r) => r.repair.because)),
       }),
     );
@@ -148,7 +148,7 @@ export function repairSteps(input: Inputs, early = false): StepSpec[] {
     if (GLAZES.includes(kind)) out.push(glazingStep(kind, rs, input));
     out.push(
       stepOf({
-        id: `repair.${kind}`,
+        step: { step: 'mend', repair: kind },
         kind: 'repair',
         title: why('step.repairOne', 'trade-repair', { repair: `repair.${kind}`, defects: names(rs) }),
         handsOnH: shareOf(rs, GLAZES.includes(kind) ? 1 - REBATE_SHARE : 1),
@@ -185,7 +185,7 @@ export function repairSteps(input: Inputs, early = false): StepSpec[] {
   if (levelM2 > 0)
     out.push(
       stepOf({
-        id: suspect ? 'level.ask' : 'level',
+        step: suspect ? 'askLevel' : 'level',
         kind: suspect ? 'ask' : 'repair',
         title: why('step.level', 'trade-repair', { area: measure(levelM2, 'm2') }),
         handsOnH: { low: LEVEL_H_M2.low * levelM2, high: LEVEL_H_M2.high * levelM2 },

@@ -1,8 +1,8 @@
 /** The ordered steps of one surface: what, how long, with how much, and what must be true before the next. */
 import { FACE_PH } from './judge';
-import { MASONRY, METAL, PLASTER, TIMBER, type MethodId, type Surface } from '../facts';
+import { MASONRY, METAL, PLASTER, TIMBER, type MethodId, type Residue, type Surface, type HoldKey, type StepKey } from '../facts';
 import type { SurfaceContext } from '../views';
-import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method, type Residue } from '../catalogue';
+import { filmOf, lifterOf, LIFTER_M2, methodById, usesGrit, type Method } from '../catalogue';
 import { FERROUS } from '../catalogue/method';
 import { effortOn, isMains, methodsOf, picksOf, reactions, RUST_FACE, RUST_SPOTS, type Choice, type Stroke } from '../choose';
 import type { Range } from '../units/units';
@@ -34,7 +34,7 @@ import {
   washStep,
 } from './trade-steps';
 import { strokeOnWords } from './stroke-on';
-import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepKind, type StepSpec } from '../step';
+import { gate, hours, hoursOf, NOTHING, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../step';
 
 /** Drying oil in a heap of rags heats itself. */
 const SELF_HEATING: readonly string[] = ['alkydGloss', 'clearVarnish', 'alkydWood', 'woodStain', 'penetratingOil'];
@@ -51,9 +51,15 @@ interface Inputs {
   readonly repairs: readonly Repair[];
 }
 
-/** A step's name. Its check carries the method as well: what passed for one stroke says nothing of another. Law O3. */
-const strokeId = (x: Stroke, main: boolean): string =>
-  `remove.${x.kind}${main ? '' : `.${x.methodId}`}${x.half === 'coarse' ? '.coarse' : ''}`;
+/** Of a sanding in two halves the coarse one is named; the last is the stroke itself. */
+const halfOf = (x: Stroke) => (x.half === 'coarse' ? ({ half: 'coarse' } as const) : {});
+/** Its check names the method always: what passed for one stroke says nothing of another. Law O3. */
+const strokeKey = (x: Stroke, main: boolean): StepKey => ({
+  step: 'remove',
+  part: x.kind,
+  ...(main ? {} : { method: x.methodId }),
+  ...halfOf(x),
+});
 /** Of a sanding in two halves, the coarse one is the larger. */
 const HALF = { coarse: 0.6, final: 0.4 } as const;
 
@@ -72,18 +78,18 @@ const CHEMICAL: readonly Residue[] = ['solvent', 'alkali', 'acid', 'bleach', 'al
 
 /** Between two strokes that must not meet: what is cleared away, its proof, and drying. */
 function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], s: Surface): StepSpec[] {
-  const at = `${x.kind}.${x.methodId}${x.half === 'coarse' ? '.coarse' : ''}`;
+  const next = { part: x.kind, method: x.methodId, ...halfOf(x) };
   const out = new Map<Residue, StepSpec>();
-  const clearStep = (clear: Residue, because: readonly Reason[]): StepSpec => ({
-    id: `between.${clear}.${at}`,
-    kind: 'rinse',
-    title: why('step.between', 'trade-strip', { then: x.methodId, residue: clear }),
-    handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
-    waitH: DRY_BETWEEN,
-    amounts: [],
-    gates: [cleanGate(`clean.${clear}.before.${at}`, clear, s)],
-    because: [...because, why(RINSE_WORDS[clear], 'trade-strip')],
-  });
+  const clearStep = (clear: Residue, because: readonly Reason[]): StepSpec =>
+    stepOf({
+      step: { step: 'between', residue: clear, ...next },
+      kind: 'rinse',
+      title: why('step.between', 'trade-strip', { then: x.methodId, residue: clear }),
+      handsOnH: hours(x.areaM2 / 25, x.areaM2 / 10),
+      waitH: DRY_BETWEEN,
+      gates: [cleanGate({ hold: 'cleanBefore', residue: clear, ...next }, clear, s)],
+      because: [...because, why(RINSE_WORDS[clear], 'trade-strip')],
+    });
   for (const e of earlier) {
     if (e.cleared) continue;
     const first = e.method;
@@ -102,22 +108,22 @@ function betweenSteps(x: Stroke, m: Method, earlier: Earlier[], s: Surface): Ste
     }
   }
   if (out.size === 0 && isMains(m) && earlier.some((e) => e.wet))
-    out.set('water', {
-      id: `between.water.${at}`,
-      kind: 'dry',
-      title: why('step.betweenDry', 'trade-strip', { then: x.methodId }),
-      handsOnH: NOTHING,
-      waitH: DRY_BETWEEN,
-      amounts: [],
-      gates: [gate(`dry.before.${at}`, 'dry', why('gate.dryToTouch', 'trade-strip'))],
-      because: [],
-    });
+    out.set(
+      'water',
+      stepOf({
+        step: { step: 'between', residue: 'water', ...next },
+        kind: 'dry',
+        title: why('step.betweenDry', 'trade-strip', { then: x.methodId }),
+        waitH: DRY_BETWEEN,
+        gates: [gate({ hold: 'dryBefore', ...next }, 'dry', why('gate.dryToTouch', 'trade-strip'))],
+      }),
+    );
   if (out.size > 0) for (const e of earlier) e.wet = false;
   return [...out.values()];
 }
 
 /** A meter for wood, a taped sheet for what is mineral; metal is wiped and is ready in an hour. Common practice. */
-function dryGate(id: string, timber: boolean, metal: boolean): GateSpec {
+function dryGate(id: 'moisture' | 'stainDry', timber: boolean, metal: boolean): GateSpec {
   if (metal) return gate(id, 'dry', why('gate.metalDry', 'trade-interval'), [{ what: 'waitedMin', atLeast: measure(60, 'min') }]);
   if (!timber) return gate(id, 'dry', why('gate.moistureMineral', 'astm-d4263'), [{ what: 'waitedH', atLeast: measure(16, 'h') }]);
   const limit = measure(15, '%MC');
@@ -132,14 +138,14 @@ const CURED_WOOD = measure(16, '%MC');
 function curedGate(s: Surface, { place, space }: SurfaceContext): GateSpec {
   const byAir = place === 'inside' && goodsOf(s.element) === null && !space.comesIn && !s.conditions.includes('wet') && !readsWet(s);
   if (byAir)
-    return gate('cause-cured', 'prepare', why('gate.causeCuredAir', 'iso13788', { limit: CURED_RH }), [
+    return gate('causeCured', 'prepare', why('gate.causeCuredAir', 'iso13788', { limit: CURED_RH }), [
       { what: 'faceRhPct', atMost: CURED_RH },
     ]);
   if (TIMBER.includes(s.material))
-    return gate('cause-cured', 'prepare', why('gate.causeCuredWood', 'mem-moisture', { limit: CURED_WOOD }), [
+    return gate('causeCured', 'prepare', why('gate.causeCuredWood', 'mem-moisture', { limit: CURED_WOOD }), [
       { what: 'moisturePct', atMost: CURED_WOOD },
     ]);
-  return gate('cause-cured', 'prepare', why('gate.causeCured', 'astm-d4263'), [{ what: 'waitedH', atLeast: measure(16, 'h') }]);
+  return gate('causeCured', 'prepare', why('gate.causeCured', 'astm-d4263'), [{ what: 'waitedH', atLeast: measure(16, 'h') }]);
 }
 
 /** The wet face, like the water that rinsed it: no more than 1 below or 2 above it. ASTM D4262; 6 to 8.5 is practice. */
@@ -155,7 +161,7 @@ const RINSE_WATER: Asked = { what: 'rinsePh', atLeast: measure(5.5, 'pH'), atMos
 const DROP = measure(60, 's');
 /** Water lies on clean metal as one film for so long. The water-break test, from memory. */
 const FILM = measure(30, 's');
-function cleanGate(id: string, residue: Residue, s: Surface): GateSpec {
+function cleanGate(id: HoldKey, residue: Residue, s: Surface): GateSpec {
   if (residue === 'alkali' || residue === 'acid') return gate(id, 'rinse', why('gate.alkaliGone', 'astm-d4262'), [NEUTRAL, RINSE_WATER]);
   if (residue !== 'solvent') return gate(id, 'rinse', why('gate.clothClean', 'trade-strip', { residue }));
   // Planed wood takes up a drop in its own time: there it only must not bead.
@@ -181,14 +187,14 @@ const mineralSalts = (s: Surface): boolean =>
 /** Brushed off dry until none comes: water takes them back in. */
 const saltsDry = (areaM2: number, leaded: boolean): StepSpec =>
   stepOf({
-    id: 'salts',
+    step: 'salts',
     kind: 'dry',
     title: why('step.saltsDry', 'trade-prime', { area: measure(areaM2, 'm2') }),
     handsOnH: hours(areaM2 / 30, areaM2 / 12),
     waitH: hours(SALTS_STAY_AWAY.value, SALTS_STAY_AWAY.value * 2),
     because: [why('salts.dry', 'trade-prime', {}, 'care'), ...(leaded ? [why('salts.dryLead', 'trade-prime', {}, 'care', 'hazard')] : [])],
     gates: [
-      gate('salts-gone', 'dry', why('gate.saltsGone', 'trade-prime', { limit: SALTS_STAY_AWAY }), [
+      gate('saltsGone', 'dry', why('gate.saltsGone', 'trade-prime', { limit: SALTS_STAY_AWAY }), [
         { what: 'waitedH', atLeast: SALTS_STAY_AWAY },
       ]),
     ],
@@ -196,17 +202,17 @@ const saltsDry = (areaM2: number, leaded: boolean): StepSpec =>
 /** Washed off with fresh water; on metal a patch says whether it is gone. */
 const saltsRinse = (s: Surface, areaM2: number): StepSpec =>
   stepOf({
-    id: 'salts',
+    step: 'salts',
     kind: 'rinse',
     title: why('step.saltsRinse', 'trade-prime', { area: measure(areaM2, 'm2') }),
     handsOnH: hours(areaM2 / 25, areaM2 / 10),
     because: [why('salts.rinse', 'trade-prime', {})],
     gates: [
       METAL.includes(s.material)
-        ? gate('salts-gone', 'rinse', why('gate.saltsMetal', 'imo-pspc', { limit: SALT_ON_METAL }), [
+        ? gate('saltsGone', 'rinse', why('gate.saltsMetal', 'imo-pspc', { limit: SALT_ON_METAL }), [
             { what: 'saltMgM2', atMost: SALT_ON_METAL },
           ])
-        : gate('salts-gone', 'rinse', why('gate.saltsWhite', 'trade-prime', {})),
+        : gate('saltsGone', 'rinse', why('gate.saltsWhite', 'trade-prime', {})),
     ],
   });
 
@@ -219,10 +225,10 @@ function removeSteps({ s, choice, lead }: Inputs): { readonly strokes: StepSpec[
   let soaking: string | null = null;
   const cleaned = new Set<string>();
   /** Cleaned twice on one part, each cleaning has a check of its own. */
-  const moldClean = (x: Stroke): string => {
-    const id = cleaned.has(x.kind) ? `mold-clean.${x.kind}.${x.methodId}` : `mold-clean.${x.kind}`;
+  const moldClean = (x: Stroke): HoldKey => {
+    const again = cleaned.has(x.kind);
     cleaned.add(x.kind);
-    return id;
+    return { hold: 'moldClean', part: x.kind, ...(again ? { method: x.methodId } : {}) };
   };
   const made = strokes.flatMap((x, i): StepSpec[] => {
     const m = methodById(x.methodId);
@@ -274,14 +280,14 @@ function removeSteps({ s, choice, lead }: Inputs): { readonly strokes: StepSpec[
         : !pick.main || x.half === 'coarse'
           ? []
           : m.bite === 'loose'
-            ? [gate(`edges-hold.${x.kind}.${m.id}`, 'remove', why('gate.edgesHold', 'trade-scrape'))]
+            ? [gate({ hold: 'edgesHold', part: x.kind, method: m.id }, 'remove', why('gate.edgesHold', 'trade-scrape'))]
             : m.bite === 'bare' && !m.removesPiece
-              ? [gate(`bare.${x.kind}.${m.id}`, 'remove', why('gate.bareReached', 'trade-strip'))]
+              ? [gate({ hold: 'bare', part: x.kind, method: m.id }, 'remove', why('gate.bareReached', 'trade-strip'))]
               : [];
     return [
       ...between,
-      {
-        id: strokeId(x, pick.main),
+      stepOf({
+        step: strokeKey(x, pick.main),
         at: { stroke: m.id, partId: x.partId, areaM2: x.areaM2 * share, half: x.half },
         kind: 'remove',
         title: why('step.remove', m.source, { part: x.kind, method: m.id, area: measure(x.areaM2, 'm2') }),
@@ -297,7 +303,7 @@ function removeSteps({ s, choice, lead }: Inputs): { readonly strokes: StepSpec[
         ],
         gates,
         because,
-      },
+      }),
     ];
   });
   return { strokes: made, left: new Set(earlier.flatMap((e) => (e.cleared ? [] : e.method.leaves))) };
@@ -424,7 +430,7 @@ export function ownSteps(input: Inputs): StepSpec[] {
     return { low, high: Math.max(low, a.high - b.high) };
   };
   return steps.map((st) =>
-    st.id === 'coat.ask' ? { ...st, handsOnH: more(whole.handsOnH, without.handsOnH), waitH: more(whole.waitH, without.waitH) } : st,
+    st.key.step === 'askCoat' ? { ...st, handsOnH: more(whole.handsOnH, without.handsOnH), waitH: more(whole.waitH, without.waitH) } : st,
   );
 }
 
@@ -439,7 +445,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
   const blocked = choice.parts.filter((p) => p.selected.value === null);
   if (blocked.length > 0) {
     step({
-      id: 'ask',
+      step: 'ask',
       kind: 'ask',
       title: why('step.ask', 'job-record', { parts: blocked.map((p) => p.kind) }),
       because: blocked.flatMap((p) => p.selected.because),
@@ -450,10 +456,10 @@ function plannedSteps(input: Inputs): StepSpec[] {
   const disturbing = picks.filter((m) => m.disturbs);
   if (picks.length > 0 && picks.every((m) => m.id === 'leave') && coating.lines.length === 0 && coating.refused.length === 0) {
     step({
-      id: 'leave',
+      step: 'leave',
       kind: 'verify',
       title: why('step.leave', 'trade-aim', {}),
-      gates: [gate('still-sound', 'check', why('gate.stillSound', 'trade-aim'))],
+      gates: [gate('stillSound', 'check', why('gate.stillSound', 'trade-aim'))],
     });
     return steps;
   }
@@ -461,7 +467,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
   const damp = isDamp(s);
   const dampGates = damp ? [curedGate(s, ctx)] : [];
   step({
-    id: 'prepare',
+    step: 'prepare',
     kind: 'prepare',
     title: why('step.prepare', 'trade-contain', { methods: picks.map((m) => m.id) }),
     because: [
@@ -479,13 +485,13 @@ function plannedSteps(input: Inputs): StepSpec[] {
   for (const residue of coating.residues) {
     if (CHEMICAL.includes(residue) && !left.has(residue)) continue;
     step({
-      id: `rinse.${residue}`,
+      step: { step: 'rinse', residue },
       kind: 'rinse',
       title: why('step.rinse', 'trade-strip', { residue }),
       handsOnH: hours(areaM2 / 25, areaM2 / 10),
       because: residue === 'dust' ? dustWords(ctx, coating) : [why(RINSE_WORDS[residue], 'trade-strip')],
       gates: [
-        cleanGate(`clean.${residue}`, residue, s),
+        cleanGate({ hold: 'clean', residue }, residue, s),
         ...(residue === 'grit' && coating.lines.length > 0 && picks.some((m) => leavesProfile(m.id, s.material)) ? [profileGate()] : []),
       ],
     });
@@ -494,12 +500,12 @@ function plannedSteps(input: Inputs): StepSpec[] {
   const metal = METAL.includes(s.material);
   const suspect = isPresent(ctx.asbestos.overall.value);
   if (s.conditions.includes('salty') && !mineralSalts(s) && !isPresent(ctx.asbestos.coat.value)) steps.push(saltsRinse(s, areaM2));
-  const wetting = disturbing.some((m) => m.wet) || steps.some((st) => st.id === 'salts');
+  const wetting = disturbing.some((m) => m.wet) || steps.some((st) => st.key.step === 'salts');
   // What is sealed in damp stays damp.
   if (wetting || damp || picks.some((m) => COVERS.includes(m.id))) {
     const deep = disturbing.some((m) => m.caustic || m.id === 'steam');
     step({
-      id: 'dry',
+      step: 'dry',
       kind: 'dry',
       title: why('step.dry', 'trade-interval', {}),
       waitH: metal ? hours(1, 2) : deep ? hours(48, 168) : hours(4, 24),
@@ -508,7 +514,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
   }
   if (mineralSalts(s) && !suspect) steps.push(saltsDry(areaM2, isPresent(lead.overall.value)));
   step({
-    id: 'check',
+    step: 'check',
     at: { check: true, areaM2 },
     kind: 'check',
     title: why('step.check', 'trade-prime', {}),
@@ -524,10 +530,10 @@ function plannedSteps(input: Inputs): StepSpec[] {
       ...((stainOf(s) === 'water' || stainOf(s) === 'unsaid') &&
       coating.lines.length > 0 &&
       !suspect &&
-      !steps.some((st) => st.id === 'dry')
-        ? [dryGate('stain-dry', timber, metal)]
+      !steps.some((st) => st.key.step === 'dry')
+        ? [dryGate('stainDry', timber, metal)]
         : []),
-      ...(chalks(s) && coating.left.value !== 'bare' && !suspect && !steps.some((st) => st.id === 'wash') ? [chalkGate()] : []),
+      ...(chalks(s) && coating.left.value !== 'bare' && !suspect && !steps.some((st) => st.key.step === 'wash') ? [chalkGate()] : []),
     ],
   });
   const glazed = s.parts.some((p) => p.removedAt === null && p.kind === 'besideGlass');
@@ -536,7 +542,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
   // Whole metal has nothing to fill.
   if (!metal || glazed || s.conditions.includes('openJoints'))
     step({
-      id: 'repair',
+      step: 'fill',
       kind: 'repair',
       // Putty that has its own step, or that nobody has cleared of asbestos, is not touched by this one.
       title: why(glazed && !isPresent(ctx.asbestos.putty.value) && !puttied ? 'step.repair' : 'step.repairPlain', 'trade-prime', {}),
@@ -552,19 +558,19 @@ function plannedSteps(input: Inputs): StepSpec[] {
   steps.push(...unmaskStrokes(input));
   if (coating.wipe === 'alcohol' && coating.lines.length > 0)
     step({
-      id: 'lastWipe',
+      step: 'lastWipe',
       kind: 'wash',
       title: why('step.lastWipe', 'firm-setting', { area: measure(areaM2, 'm2') }),
       handsOnH: hours(areaM2 / 40, areaM2 / 20),
       waitH: hours(WIPE.driesH / 2, WIPE.driesH),
       amounts: areaM2 > 0 ? [{ what: 'alcohol', amount: measure(areaM2 * WIPE.litresPerM2, 'L') }] : [],
       because: [why('wipe.alcohol', 'firm-setting')],
-      gates: [gate('wipe-air', 'wash', why('gate.coatAir', 'trade-coat-air'))],
+      gates: [gate('wipeAir', 'wash', why('gate.coatAir', 'trade-coat-air'))],
     });
 
   if (coating.refused.length > 0)
     step({
-      id: 'coat.ask',
+      step: 'askCoat',
       kind: 'ask',
       title: why('step.askCoat', 'trade-prime', { topcoat: coating.topcoat.value ?? '' }),
       because: coating.refused,
@@ -573,7 +579,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
   const lineM = cutInM(input);
   coating.lines.forEach((l, i) => {
     const last = i === coating.lines.length - 1;
-    const kind: StepKind = l.use === 'topcoat' ? 'coat' : 'prime';
+    const kind = l.use === 'topcoat' ? 'coat' : 'prime';
     const between = Math.max(l.coats - 1, 0);
     // Nothing is rubbed where the sealer over what may hold asbestos would be rubbed through: it is wiped, and takes as long.
     const rub = denib(l.product, l.areaM2, !finishSpec(s).denibs ? 0 : i === 0 ? between : l.coats, !isPresent(ctx.asbestos.coat.value));
@@ -581,7 +587,7 @@ function plannedSteps(input: Inputs): StepSpec[] {
     const before = coating.lines[i - 1];
     steps.push(...mistSteps(input, l, before !== undefined && LAYING[before.way].sprays));
     step({
-      id: `${kind}.${l.product}`,
+      step: { step: kind, product: l.product },
       at: { coat: l.product, sprayed: LAYING[l.way].sprays, areaM2: l.areaM2, recoatH: l.recoatH },
       kind,
       title: why(l.use === 'knots' ? 'step.knots' : l.use === 'primer' ? 'step.prime' : 'step.coat', 'trade-interval', {
@@ -609,11 +615,11 @@ function plannedSteps(input: Inputs): StepSpec[] {
       ],
       gates: [
         ...(i === 0
-          ? [gate('dew-point', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: DEW }), [{ what: 'aboveDewC', atLeast: DEW }])]
+          ? [gate('dewPoint', 'dry', why('gate.dewPoint', 'iso8502-4', { limit: DEW }), [{ what: 'aboveDewC', atLeast: DEW }])]
           : []),
         // Of its strokes the zone asks this before they begin; what is in a coat evaporates when it was given back.
         ...(ctx.place !== 'outside' && evaporates(ctx.settings, l.product) && !LAYING[l.way].sprays && l.areaM2 * l.coats > 0
-          ? [gate(`coat-air.${l.product}`, kind, why('gate.coatAir', 'trade-coat-air'))]
+          ? [gate({ hold: 'coatAir', product: l.product }, kind, why('gate.coatAir', 'trade-coat-air'))]
           : []),
         // What the last coat leaves in the rags is looked to before anybody goes home.
         ...(last && coating.lines.some((x) => SELF_HEATING.includes(x.product))
@@ -628,11 +634,11 @@ function plannedSteps(input: Inputs): StepSpec[] {
   if (picks.some((m) => m.id === 'encapsulate' || m.id === 'thickPrimer') && isPresent(ctx.asbestos.coat.value)) {
     const by = ctx.rulebook.sources.asbestosTold;
     step({
-      id: 'asbestosStays',
+      step: 'asbestosStays',
       kind: 'verify',
       title: why('step.asbestosStays', by, {}),
       handsOnH: hours(0.25, 0.5),
-      gates: [gate('asbestos-entered', 'verify', why('gate.asbestosEntered', by))],
+      gates: [gate('asbestosEntered', 'verify', why('gate.asbestosEntered', by))],
     });
   }
   return steps;

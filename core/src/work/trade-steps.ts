@@ -3,7 +3,7 @@
  * masked, sound paint washed before it is scuffed, masking off while the coat still gives. Law O8. Allowances: common practice, no
  * published source.
  */
-import { MASONRY, METAL, type Binder, type ElementId, type Surface } from '../facts';
+import { MASONRY, METAL, type Binder, type ElementId, type Surface, type HoldKey } from '../facts';
 import { methodById } from '../catalogue';
 import { methodsOf, type Choice } from '../choose';
 import type { Range } from '../units/units';
@@ -112,7 +112,7 @@ function fittingsStep(a: Around): StepSpec[] {
       : [why(stay ? 'fittings.stay' : 'fittings.off', stay ? 'firm-setting' : 'trade-prime')];
   return [
     stepOf({
-      id: 'fittings',
+      step: 'fittings',
       kind: 'mask',
       title: why(stay ? 'step.fittingsStay' : 'step.fittingsOff', 'trade-prime', { count: measure(count, 'pieces') }),
       handsOnH: by(stay ? ALLOW.cleanEach : ALLOW.offEach, count),
@@ -121,9 +121,15 @@ function fittingsStep(a: Around): StepSpec[] {
   ];
 }
 
-const maskStep = (id: string, a: Around, what: readonly Masked[], made: Masking, because: readonly Reason[]): StepSpec =>
+const maskStep = (
+  step: 'maskStrokes' | 'maskCoats',
+  a: Around,
+  what: readonly Masked[],
+  made: Masking,
+  because: readonly Reason[],
+): StepSpec =>
   stepOf({
-    id,
+    step,
     kind: 'mask',
     title: why('step.mask', 'trade-contain', { what: what.map((w) => `mask.${w}`) }),
     handsOnH: maskH(made, what.length * a.s.count),
@@ -142,19 +148,19 @@ const serviceGates = ({ s, coating }: Around, when: 'before' | 'after'): GateSpe
   ...(s.element === 'gasPipe'
     ? [
         gate(
-          `gas-tight.${when}`,
+          { hold: 'gasTightOf', when },
           when === 'before' ? 'mask' : 'unmask',
           why(when === 'before' ? 'gate.gasBefore' : 'gate.gasAfter', 'trade-gas'),
         ),
       ]
     : []),
-  ...(s.element === 'machineHousing' && when === 'before' ? [gate('locked-out', 'mask', why('gate.lockedOut', 'cfr29-1910.147'))] : []),
+  ...(s.element === 'machineHousing' && when === 'before' ? [gate('lockedOut', 'mask', why('gate.lockedOut', 'cfr29-1910.147'))] : []),
   ...(isHeater(s.element) && when === 'before'
-    ? [gate('piece-cold', 'mask', why('gate.pieceCold', 'trade-heat', { limit: COLD }), [{ what: 'faceC', atMost: COLD }])]
+    ? [gate('pieceCold', 'mask', why('gate.pieceCold', 'trade-heat', { limit: COLD }), [{ what: 'faceC', atMost: COLD }])]
     : []),
   ...(isHeater(s.element) && when === 'after' && coating.lines.length > 0
     ? [
-        gate('heater-waited', 'unmask', why('gate.heaterWaited', 'trade-interval', { limit: STAYS_OFF }), [
+        gate('heaterWaited', 'unmask', why('gate.heaterWaited', 'trade-interval', { limit: STAYS_OFF }), [
           { what: 'waitedH', atLeast: STAYS_OFF },
         ]),
       ]
@@ -167,7 +173,7 @@ export function serviceStep(a: Around, when: 'before' | 'after'): StepSpec[] {
   const gas = a.s.element === 'gasPipe';
   return [
     stepOf({
-      id: `service.${when}`,
+      step: { step: 'service', when },
       kind: when === 'before' ? 'mask' : 'unmask',
       title: !gas
         ? when === 'before'
@@ -195,15 +201,15 @@ export function goodsStep(a: Around & { readonly lead: LeadPicture }): StepSpec[
   const source = us ? 'cfr16-1303' : 'mem-toys-uk';
   return [
     stepOf({
-      id: 'giveBack',
+      step: 'giveBack',
       kind: 'verify',
       title: why('step.giveBack', source),
       gates: [
         goods === 'childs'
-          ? gate('goods-clear', 'remove', why('gate.goodsClear', source, { limit }), [
+          ? gate('goodsClear', 'remove', why('gate.goodsClear', source, { limit }), [
               { what: 'leadPpm', atMost: measure(limit.value, 'ppm') },
             ])
-          : gate('goods-told', 'verify', why(bare ? 'gate.goodsBare' : 'gate.goodsTold', source, { limit: GOODS_LEAD.us })),
+          : gate('goodsTold', 'verify', why(bare ? 'gate.goodsBare' : 'gate.goodsTold', source, { limit: GOODS_LEAD.us })),
       ],
     }),
   ];
@@ -227,7 +233,7 @@ export function beforeStrokes(a: Around): StepSpec[] {
   const masked = strokeMasking(a);
   return [
     ...fittingsStep(a),
-    ...(masked === null ? [] : [maskStep('mask.strokes', a, masked.what, masked.made, [why('mask.beforeStrokes', 'trade-contain')])]),
+    ...(masked === null ? [] : [maskStep('maskStrokes', a, masked.what, masked.made, [why('mask.beforeStrokes', 'trade-contain')])]),
   ];
 }
 
@@ -239,12 +245,12 @@ export function unmaskStrokes(a: Around): StepSpec[] {
   if (masked === null || masksForCoats(a)) return [];
   return [
     stepOf({
-      id: 'unmask.strokes',
+      step: 'unmaskStrokes',
       kind: 'mask',
       title: why('step.unmask', 'trade-prime'),
       handsOnH: unmaskH(masked.made, masked.what.length * a.s.count),
       because: [why('unmask.strokes', 'trade-contain')],
-      gates: [gate('strokes-unmasked', 'mask', why('gate.unmasked', 'trade-prime'))],
+      gates: [gate('strokesUnmasked', 'mask', why('gate.unmasked', 'trade-prime'))],
     }),
   ];
 }
@@ -274,7 +280,7 @@ export function washStep(a: Around): StepSpec[] {
   const metal = METAL.includes(a.s.material);
   return [
     stepOf({
-      id: 'wash',
+      step: 'wash',
       kind: 'wash',
       title: why('step.wash', 'trade-wash', { parts: parts.map((p) => p.kind), area: measure(areaM2, 'm2') }),
       handsOnH: by(ALLOW.washPerM2, areaM2),
@@ -309,7 +315,7 @@ export const denib = (
 /** Before the first coat. */
 export function maskForCoats(a: Around): StepSpec[] {
   const what = coatTargets(a);
-  return masksForCoats(a) ? [maskStep('mask.coats', a, what, coatMasking(a, what), [why('mask.beforeCoats', 'trade-prime')])] : [];
+  return masksForCoats(a) ? [maskStep('maskCoats', a, what, coatMasking(a, what), [why('mask.beforeCoats', 'trade-prime')])] : [];
 }
 
 /**
@@ -320,10 +326,10 @@ export function mistSteps({ ctx }: Pick<Around, 'ctx'>, { product, way, areaM2, 
   const { reach } = LAYING[way];
   if (reach === null || areaM2 * coats === 0) return [];
   const outside = ctx.place === 'outside';
-  const id = `${outside ? 'mist-wind' : 'mist-kept'}.${product}`;
+  const hold: HoldKey = { hold: outside ? 'mistWind' : 'mistKept', product };
   return [
     stepOf({
-      id: `mist.${product}`,
+      step: { step: 'mist', product },
       kind: 'mask',
       title: why(outside ? 'step.mistOutside' : ctx.place === 'bench' ? 'step.mistBench' : 'step.mistInside', 'trade-lay', {
         product,
@@ -333,10 +339,10 @@ export function mistSteps({ ctx }: Pick<Around, 'ctx'>, { product, way, areaM2, 
       amounts: closed || ctx.place === 'bench' ? [] : [{ what: 'maskFilm', amount: measure(mistFilmM2(ctx, areaM2), 'm2') }],
       gates: [
         outside
-          ? gate(id, 'mask', why('gate.mistOutside', 'trade-lay', { reach: reach[ctx.rulebook.id], limit: MIST_WIND }), [
+          ? gate(hold, 'mask', why('gate.mistOutside', 'trade-lay', { reach: reach[ctx.rulebook.id], limit: MIST_WIND }), [
               { what: 'windMs', below: MIST_WIND },
             ])
-          : gate(id, 'mask', why(ctx.place === 'bench' ? 'gate.mistBench' : 'gate.mistInside', 'trade-lay')),
+          : gate(hold, 'mask', why(ctx.place === 'bench' ? 'gate.mistBench' : 'gate.mistInside', 'trade-lay')),
       ],
     }),
   ];
@@ -352,7 +358,7 @@ export function unmask(a: Around): StepSpec[] {
   const on = by(ALLOW.onEach, back);
   return [
     stepOf({
-      id: 'unmask',
+      step: 'unmask',
       kind: 'unmask',
       title: why(back > 0 ? (what.length > 0 ? 'step.unmaskAndFit' : 'step.fit') : 'step.unmask', 'trade-prime', {
         count: measure(back, 'pieces'),
@@ -362,7 +368,7 @@ export function unmask(a: Around): StepSpec[] {
         ...(what.length > 0 ? [why('unmask.when', 'trade-prime')] : []),
         ...(what.includes('glass') ? [why('unmask.glass', 'trade-prime')] : []),
       ],
-      gates: [gate('as-found', 'unmask', why(back > 0 ? 'gate.fitted' : 'gate.unmasked', 'trade-prime'))],
+      gates: [gate('asFound', 'unmask', why(back > 0 ? 'gate.fitted' : 'gate.unmasked', 'trade-prime'))],
     }),
   ];
 }

@@ -6,6 +6,7 @@ import { sentence } from '../words';
 import { convert, measure } from '../units/units';
 import { clothsForFloor } from './cloths';
 import { keeps } from './judge';
+import { holdSays, pastChecks } from './past-checks';
 
 const part = (kind: PartKind, sharePct: number, methodId: MethodId) => aPart(kind, methodId, { sharePct });
 const found = aReading({ spot: 'changed', reachedLayerIds: COATS, toSubstrate: true });
@@ -288,6 +289,40 @@ describe('checks', () => {
     const strokes = allPassed.filter((c) => [...setUp, 'bare.turned.solventGel'].includes(c.gate));
     const during = states([...strokes, check('event.breakThrough', 'fail', 38)]);
     expect([during['containment-up'], during['bare.turned.solventGel']]).toEqual(['passed', 'open']);
+  });
+});
+
+describe('what was checked for a way that is not planned any more', () => {
+  const passed = [
+    check('bare.turned.solventGel', 'pass', 1),
+    check('adhesion', 'pass', 2),
+    check('event.spill', 'fail', 3),
+    check('bare.turned.caustic', 'pass', 4),
+    check('withdrawn', 'pass', 5, 'check-4'),
+  ];
+  test('it is told in words beside the plan, what was taken back and what happened apart', () => {
+    const { steps } = planOf(railing({ parts: [part('flat', 100, 'wetScrapeLoose')] })).work;
+    expect(pastChecks(passed, steps).map((c) => holdSays(c.gate))).toEqual(['Bare to the material (turned, solvent gel under film)']);
+    const before = planOf(railing()).work.steps;
+    expect(pastChecks(passed, before)).toEqual([]);
+  });
+  test('no text that was ever written is told as it stands in the log', () => {
+    const texts = [
+      'clean.alkali.before.flat.infrared.coarse',
+      'kit-on.halfMask',
+      'kit-on.dress',
+      'near.playArea',
+      'access.tower',
+      'seen.gelRuns.2',
+      'coat-air.matEmulsion',
+      'repaired.rePutty',
+      'event.newFind',
+      'bare.flat',
+      'what-no-program-wrote',
+    ];
+    expect(texts.map(holdSays).filter((x) => /[a-z][A-Z]|[a-z]-[a-z]+\./.test(x) || x === '')).toEqual([]);
+    expect(holdSays('kit-on.dress')).toBe('Protective equipment on');
+    expect(holdSays('event.newFind')).toBe('Something new was found');
   });
 });
 

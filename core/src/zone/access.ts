@@ -81,14 +81,18 @@ export function accessGates(access: Answer<ZoneAccess> | null, { rulebook }: Zon
   switch (by) {
     case 'ladder':
       return [
-        gate('access.ladder', 'protect', why('gate.ladder', uk ? 'indg455' : 'cfr29-1926.1053', { foot: measure(footM!, 'm'), ...out })),
+        gate(
+          { hold: 'access', access: by },
+          'protect',
+          why('gate.ladder', uk ? 'indg455' : 'cfr29-1926.1053', { foot: measure(footM!, 'm'), ...out }),
+        ),
       ];
     case 'platform':
-      return [gate('access.platform', 'protect', why('gate.platform', 'trade-height', out))];
+      return [gate({ hold: 'access', access: by }, 'protect', why('gate.platform', 'trade-height', out))];
     default:
       return [
         gate(
-          `access.${by}`,
+          { hold: 'access', access: by },
           'protect',
           why(uk ? 'gate.scaffoldUk' : 'gate.scaffoldUs', uk ? 'wah2005' : 'cfr29-1926.451', {
             ...out,

@@ -1,4 +1,4 @@
 export { nothingReached, planZone, stepsAround, type ZoneGiven, type ZoneMade, type ZoneMember, type ZonePlan } from './plan';
-export { EVENTS, standsAt, type EventGate } from './standing';
+export { standsAt } from './standing';
 export { wholesOf, zonesOf, type ZoneMap, type ZoneSetup, type ZoneView } from './zones';
 export { isSetUp, setsUp, tagsOf } from './machines';

@@ -14,12 +14,17 @@ export function machineGates(machines: readonly Machine[], needs: readonly Needs
   const here = new Set<string>(needs.flatMap((n) => n.reaches));
   return machines
     .filter((m) => m.lastOn !== 'nothing' && !here.has(m.lastOn))
-    .map((m) => gate(`machine.${m.id}`, 'protect', why('gate.machineClean', 'trade-contain', { machine: typed(m.name), on: m.lastOn })));
+    .map((m) =>
+      gate(
+        { hold: 'machine', machine: m.id },
+        'protect',
+        why('gate.machineClean', 'trade-contain', { machine: typed(m.name), on: m.lastOn }),
+      ),
+    );
 }
 
-export const SET_UP = 'containment-up';
 /** The check with which sheet and seals stand: from then on the machines run. */
-export const setsUp = (gateId: string): boolean => gateId === SET_UP;
+export const setsUp = ({ key }: Pick<GateSpec, 'key'>): boolean => key.hold === 'containmentUp';
 
 /** Machines of the zone that carry from now on, on every job, something worse than what they are tagged with. */
 export function tagsOf(
@@ -34,4 +39,4 @@ export function tagsOf(
 
 /** Sheet and seals stand in it. */
 export const isSetUp = (zone: { readonly steps: readonly Step[] }): boolean =>
-  zone.steps.some((st) => st.gates.some((g) => setsUp(g.id) && g.state === 'passed'));
+  zone.steps.some((st) => st.gates.some((g) => setsUp(g) && g.state === 'passed'));

@@ -26,29 +26,29 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
   const after: GateSpec[] = [];
   if (needs.some((n) => n.fibres)) {
     const uk = rulebook.id === 'uk';
-    before.push(gate('fibres-ready', 'protect', why(uk ? 'gate.fibresReadyUk' : 'gate.fibresReady', rulebook.sources.asbestosWork)));
-    after.push(gate('fibres-gone', 'cleanUp', why('gate.fibresGone', rulebook.sources.asbestosWork)));
+    before.push(gate('fibresReady', 'protect', why(uk ? 'gate.fibresReadyUk' : 'gate.fibresReady', rulebook.sources.asbestosWork)));
+    after.push(gate('fibresGone', 'cleanUp', why('gate.fibresGone', rulebook.sources.asbestosWork)));
   }
   const sheet = reached.has('mold') && place === 'inside' && moldKit !== null ? sheetFor(moldKit.value) : 'none';
-  if (sheet === 'limited') before.push(gate('growth-sheet', 'protect', why('gate.growthOne', rulebook.sources.mold)));
-  if (sheet === 'full') before.push(gate('growth-sheet.two', 'protect', why('gate.growthTwo', rulebook.sources.mold)));
+  if (sheet === 'limited') before.push(gate('growthOne', 'protect', why('gate.growthOne', rulebook.sources.mold)));
+  if (sheet === 'full') before.push(gate('growthTwo', 'protect', why('gate.growthTwo', rulebook.sources.mold)));
   if (reached.has('silica')) {
-    before.push(gate('dust-kept', 'protect', why('gate.dustKept', rulebook.sources.silica)));
-    after.push(gate('dust-gone', 'cleanUp', why('gate.dustGone', rulebook.sources.silica)));
+    before.push(gate('dustKept', 'protect', why('gate.dustKept', rulebook.sources.silica)));
+    after.push(gate('dustGone', 'cleanUp', why('gate.dustGone', rulebook.sources.silica)));
   }
   if (reached.has('antifoul')) {
-    before.push(gate('biocide-ready', 'protect', why('gate.biocideReady', 'mem-antifoul')));
-    after.push(gate('biocide-gone', 'cleanUp', why('gate.biocideGone', 'mem-antifoul')));
+    before.push(gate('biocideReady', 'protect', why('gate.biocideReady', 'mem-antifoul')));
+    after.push(gate('biocideGone', 'cleanUp', why('gate.biocideGone', 'mem-antifoul')));
   }
   const poisons = [...new Set(needs.flatMap((n) => n.poisons))];
   if (poisons.length > 0) {
-    before.push(gateOf({ spokeOf: poisons }, 'poison-ready', 'protect', why('gate.poisonReady', 'mem-poison', { poisons })));
-    after.push(gate('poison-gone', 'cleanUp', why('gate.poisonGone', 'mem-poison')));
+    before.push(gateOf({ spokeOf: poisons }, 'poisonReady', 'protect', why('gate.poisonReady', 'mem-poison', { poisons })));
+    after.push(gate('poisonGone', 'cleanUp', why('gate.poisonGone', 'mem-poison')));
   }
-  if (methods.some(blowsNutShell)) before.push(gate('soft-grit', 'protect', why('gate.softGrit', 'trade-blast')));
+  if (methods.some(blowsNutShell)) before.push(gate('softGrit', 'protect', why('gate.softGrit', 'trade-blast')));
   const burning = methods.filter(burns);
   const spokeOf = (of: readonly Method[]) => ({ spokeOf: of.map((m) => m.id) });
-  if (burning.length > 0) before.push(gateOf(spokeOf(burning), 'burns-ready', 'protect', why('gate.burnsReady', 'ansi-z358')));
+  if (burning.length > 0) before.push(gateOf(spokeOf(burning), 'burnsReady', 'protect', why('gate.burnsReady', 'ansi-z358')));
   // Two that react, on two pieces: neither knows of the other. Law H9.
   const meeting = methods.flatMap((a, i) =>
     methods.slice(i + 1).flatMap((b) => (reactions(a, b).length > 0 || reactions(b, a).length > 0 ? [[a.id, b.id]] : [])),
@@ -57,9 +57,9 @@ export function measuresOf(needs: readonly Needs[], { rulebook, moldKit, place }
   const apart = [...new Set(pairs.flat())];
   if (apart.length > 0) before.push(gateOf({ spokeOf: apart }, 'apart', 'protect', why('gate.apart', 'trade-strip', { methods: apart })));
   // Of the strokes: what is in a coat evaporates when the zone was given back, and is asked at the coat.
-  if (solvent) before.push(gate('flames-out', 'protect', why('gate.flamesOut', 'trade-strip')));
+  if (solvent) before.push(gate('flamesOut', 'protect', why('gate.flamesOut', 'trade-strip')));
   // Law H9, over all pieces of the zone: its vapour does not stay with the piece.
-  if (solvent && reached.has('hotWork')) before.push(gate('heat-apart', 'protect', why('gate.heatApart', 'trade-strip')));
-  if (reached.has('hotWork')) before.push(gate('hot-clear', 'protect', why('gate.hotClear', 'nfpa-51b', { clear: CLEAR })));
+  if (solvent && reached.has('hotWork')) before.push(gate('heatApart', 'protect', why('gate.heatApart', 'trade-strip')));
+  if (reached.has('hotWork')) before.push(gate('hotClear', 'protect', why('gate.hotClear', 'nfpa-51b', { clear: CLEAR })));
   return { before, after, dressed: burning.length > 0 || solvent };
 }

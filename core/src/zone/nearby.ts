@@ -54,6 +54,6 @@ export function nearbyGates(
   const near = nearby.filter((n) => n.what === 'scaffold' || (reachM(n.what) > 0 && (n.outM === null || n.outM <= reachM(n.what))));
   return [...new Set(near.map((n) => n.what))].map((what) => {
     const source: SourceId = what === 'neighbourWindow' ? within.source : 'trade-contain';
-    return gate(`near.${what}`, 'protect', why(ASKS[what], source));
+    return gate({ hold: 'near', near: what }, 'protect', why(ASKS[what], source));
   });
 }

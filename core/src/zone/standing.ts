@@ -2,14 +2,10 @@
  * Where the work of a zone stands, from its checks and those of its surfaces, replayed in the order in which they were made. A pass counts
  * when all that comes before it had passed; a failure takes back every pass from the step to which it sends the work.
  */
-import type { Check } from '../facts';
+import { type Check, readHold, type EventName, type StepName } from '../facts';
 import type { Sent } from '../sign';
 import { checkOutcome, stillSpeaks } from '../work';
 import { type Gate, type GateSpec, type GateState, type Step, type StepKind, type StepSpec } from '../step';
-
-/** What happens on a place and sends it back, whichever check is next: entered as a failure of its own. */
-export const EVENTS = ['event.breakThrough', 'event.spill', 'event.tornSheet', 'event.wind', 'event.newFind'] as const;
-export type EventGate = (typeof EVENTS)[number];
 
 /** In which order the steps of a zone fall; those of one phase are each surface's own, in its own order. */
 const PHASES = { prepare: 0, setUp: 1, strokes: 2, cleanUp: 3, verify: 4, finish: 5 } as const;
@@ -26,8 +22,9 @@ interface At {
 }
 
 const FINISHING: readonly StepKind[] = ['prime', 'coat', 'unmask'];
-export const isFinish = (st: StepSpec): boolean =>
-  FINISHING.includes(st.kind) || ['coat.ask', 'asbestosStays', 'giveBack', 'mask.coats'].includes(st.id) || st.id.startsWith('mist.');
+/** Of other kinds, what belongs to them. */
+const WITH_THEM: readonly StepName[] = ['askCoat', 'asbestosStays', 'giveBack', 'maskCoats', 'mist'];
+export const isFinish = (st: StepSpec): boolean => FINISHING.includes(st.kind) || WITH_THEM.includes(st.key.step);
 
 /** What is done again inside sheet and seals. */
 const DISTURBING: readonly StepKind[] = ['remove', 'rinse'];
@@ -41,9 +38,6 @@ function before(a: At, b: At): boolean {
   if (a.phase !== b.phase) return a.phase < b.phase && (a.surfaceId === null || b.surfaceId === null || a.surfaceId === b.surfaceId);
   return a.surfaceId === b.surfaceId && a.index < b.index;
 }
-
-/** The check with which a zone is given back. */
-export const GIVEN_BACK = 'released';
 
 const partOf = ({ step: { at } }: At): string | null => (at !== undefined && 'stroke' in at ? at.partId : null);
 
@@ -114,12 +108,12 @@ export function standingOf(
   };
   /** Into an older coat: where the sheet still lies it stays as it is. */
   const brokeInto = () => openZone(takenDown());
-  const event = (gate: EventGate, surfaceId: string | null) => {
+  const event = (what: EventName, surfaceId: string | null) => {
     const cleaned = takenDown();
     const own = steps.find((x) => x.surfaceId === surfaceId && surfaceId !== null && x.phase === PHASES.strokes);
-    if (own && (gate === 'event.breakThrough' || gate === 'event.newFind')) sendBack(own);
+    if (own && (what === 'breakThrough' || what === 'newFind')) sendBack(own);
     // Torn, spilt, blown or broken into.
-    openZone(gate !== 'event.breakThrough' || cleaned);
+    openZone(what !== 'breakThrough' || cleaned);
   };
 
   const elsewhere = ({ at }: Placed, c: Check): boolean =>
@@ -159,8 +153,9 @@ export function standingOf(
   for (const { c, surfaceId, is } of inOrder) {
     // In the same second a pass comes first: what was seen holds.
     seenUntil(is === 'pass' ? Date.parse(c.takenAt) - 1 : Date.parse(c.takenAt));
-    if ((EVENTS as readonly string[]).includes(c.gate)) {
-      event(c.gate as EventGate, surfaceId);
+    const said = readHold(c.gate);
+    if (said?.hold === 'event') {
+      if (said.what !== undefined) event(said.what, surfaceId);
       continue;
     }
     const g = byKey.get(keyOf(surfaceId, c.gate));
@@ -179,7 +174,7 @@ export function standingOf(
       passed.add(g.key);
       failed.delete(g.key);
       outgrown.delete(g.key);
-    } else if (g.gate.id === GIVEN_BACK) {
+    } else if (g.gate.key.hold === 'released') {
       // Out of its turn it opens nothing, but what it says is so: sheet, seals and signs are down.
       for (const x of gates) if (x.at.surfaceId === null && x.at.phase === PHASES.setUp) passed.delete(x.key);
     }
@@ -200,7 +195,8 @@ const NO_GATES: readonly Gate[] = [];
 
 /** Steps as they stand. */
 export const placed = (steps: readonly StepSpec[], surfaceId: string | null, zoneId: string, standing: Standing): Step[] =>
-  steps.map(({ id, at, kind, title, handsOnH, waitH, amounts, gates, because }) => ({
+  steps.map(({ key, id, at, kind, title, handsOnH, waitH, amounts, gates, because }) => ({
+    key,
     id,
     at,
     kind,
@@ -214,6 +210,7 @@ export const placed = (steps: readonly StepSpec[], surfaceId: string | null, zon
         : gates.map((g): Gate => {
             const { state, waitsFor, outgrown } = standing.state(surfaceId, g);
             return {
+              key: g.key,
               id: g.id,
               asks: g.asks,
               backTo: g.backTo,

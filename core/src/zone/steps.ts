@@ -10,10 +10,9 @@ import { byLaw, onAirline, type Protection, type ZoneContext } from '../protect'
 import { type Needs } from '../surface/needs';
 import type { ZoneAir } from './air';
 import { accessGates, nestGates, type ZoneAccess } from './access';
-import { drawnIn, machineGates, SET_UP } from './machines';
+import { drawnIn, machineGates } from './machines';
 import { measuresOf } from './measures';
 import { nearbyGates } from './nearby';
-import { GIVEN_BACK } from './standing';
 import { clothsForFloor } from '../work';
 import { gate, gateOf, plus, stepOf, type Asked, type GateSpec, type StepSpec } from '../step';
 
@@ -80,7 +79,7 @@ const besideGate = (all: readonly AsbestosBeside[], { rulebook }: ZoneContext): 
   return [
     gateOf(
       { pieceIds: all.map((b) => b.surfaceId), spokeOf: found ? ['found'] : [] },
-      'asbestos-beside',
+      'asbestosBeside',
       'protect',
       why(found ? 'gate.asbestosBesideFound' : 'gate.asbestosBeside', rulebook.sources.asbestosWork, {
         what: typed(all.map((b) => `${b.name} (${standingText(b.standing, 'm')})`).join(', ')),
@@ -115,16 +114,16 @@ function besideServices({ services, needs }: ZoneWork): { readonly before: GateS
   const before: GateSpec[] = [];
   const after: GateSpec[] = [];
   if (services.includes('gasPipe') && any((m) => m.powered || m.vapour))
-    before.push(gate('gas-tight', 'protect', why('gate.gasTight', 'trade-rust')));
-  if (services.includes('wiring') && any((m) => m.wet)) before.push(gate('wiring-dead', 'protect', why('gate.wiringDead', 'trade-strip')));
+    before.push(gate('gasTight', 'protect', why('gate.gasTight', 'trade-rust')));
+  if (services.includes('wiring') && any((m) => m.wet)) before.push(gate('wiringDead', 'protect', why('gate.wiringDead', 'trade-strip')));
   if (services.includes('liveHeater') && any((m) => m.vapour || m.wet))
-    before.push(gate('heater-cold', 'protect', why('gate.heaterCold', 'trade-heat')));
+    before.push(gate('heaterCold', 'protect', why('gate.heaterCold', 'trade-heat')));
   if (services.includes('alarm') && any((m) => m.dust === 'high' || (m.heatC !== null && m.heatC > 90))) {
-    before.push(gate('alarm-covered', 'protect', why('gate.alarmCovered', 'trade-heat')));
-    after.push(gate('alarm-uncovered', 'cleanUp', why('gate.alarmUncovered', 'trade-heat')));
+    before.push(gate('alarmCovered', 'protect', why('gate.alarmCovered', 'trade-heat')));
+    after.push(gate('alarmUncovered', 'cleanUp', why('gate.alarmUncovered', 'trade-heat')));
   }
   const watch = measure(60, 'min');
-  if (hot) after.push(gate('fire-watch', 'cleanUp', why('gate.fireWatch', 'nfpa-51b', { watch }), [{ what: 'waitedMin', atLeast: watch }]));
+  if (hot) after.push(gate('fireWatch', 'cleanUp', why('gate.fireWatch', 'nfpa-51b', { watch }), [{ what: 'waitedMin', atLeast: watch }]));
   return { before, after };
 }
 
@@ -139,7 +138,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   // Another mask is another check: what was put on for the lighter one does not count.
   const kitGate = gateOf(
     { spokeOf: protection.kit.map((k) => k.value) },
-    `kit-on.${protection.respirator.value ?? 'dress'}`,
+    { hold: 'kitOn', wear: protection.respirator.value ?? 'dress' },
     'protect',
     why('gate.kitOn', rulebook.respiratorSource),
   );
@@ -155,7 +154,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   const tools = z.methods.map(methodById).reduce<Range>((sum, m) => plus(sum, m.setUpH), ALLOW.layOut);
   const steps = [
     stepOf({
-      id: 'protect',
+      step: 'protect',
       kind: 'protect',
       title: guarded
         ? why('step.protect', 'trade-contain', { area: measure(laid, 'm2') })
@@ -219,7 +218,7 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
           ? [
               gateOf(
                 { pieceIds: z.workedIds, spokeOf: [protection.care] },
-                SET_UP,
+                'containmentUp',
                 'protect',
                 why(protection.care === 'lead' ? 'gate.containmentUp' : 'gate.containmentUpUnsigned', sheetBy),
               ),
@@ -227,12 +226,12 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
           : []),
         ...measures.before,
         ...(guarded && ctx.place === 'inside' && (z.services.includes('gasPipe') || z.services.includes('liveHeater'))
-          ? [gate('vents-open', 'protect', why('gate.ventsOpen', 'trade-gas'))]
+          ? [gate('ventsOpen', 'protect', why('gate.ventsOpen', 'trade-gas'))]
           : []),
-        ...(hose ? [gate('breathing-air', 'protect', why('gate.breathingAir', rulebook.respiratorSource))] : []),
+        ...(hose ? [gate('breathingAir', 'protect', why('gate.breathingAir', rulebook.respiratorSource))] : []),
         ...(guarded || protection.respirator.value !== null || measures.dressed ? [kitGate] : []),
         ...(outside && (guarded || working.some((id) => methodById(id).blast !== 'no')) ? [windGate] : []),
-        ...(z.air ? [gate('air-runs', 'protect', why('gate.airRuns', z.air.because[0]!.source))] : []),
+        ...(z.air ? [gate('airRuns', 'protect', why('gate.airRuns', z.air.because[0]!.source))] : []),
       ],
     }),
   ];
@@ -242,16 +241,16 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   if (guarded && days.high > 1)
     steps.push(
       stepOf({
-        id: 'daily',
+        step: 'daily',
         kind: 'cleanUp',
         title: why('step.daily', cleanBy, { times: Math.max(1, days.high - 1) }),
         handsOnH: { low: ALLOW.daily.low * Math.max(0, days.low - 1), high: ALLOW.daily.high * (days.high - 1) },
-        gates: z.air ? [gate('smoke-daily', 'cleanUp', why('gate.smokeDaily', z.air.because[0]!.source))] : [],
+        gates: z.air ? [gate('smokeDaily', 'cleanUp', why('gate.smokeDaily', z.air.because[0]!.source))] : [],
       }),
     );
   steps.push(
     stepOf({
-      id: 'cleanUp',
+      step: 'cleanUp',
       kind: 'cleanUp',
       title: why(protection.care === 'lead' ? 'step.cleanUpLead' : guarded ? 'step.cleanUpGuarded' : 'step.cleanUp', cleanBy),
       handsOnH: guarded ? plus(ALLOW.cleanLead, by(ALLOW.cleanPerM2, laid)) : ALLOW.cleanUp,
@@ -286,12 +285,12 @@ export function zoneSteps(z: ZoneWork): StepSpec[] {
   if (guarded)
     steps.push(
       stepOf({
-        id: 'release',
+        step: 'release',
         kind: 'verify',
         title: why('step.release', 'trade-contain'),
         handsOnH: ALLOW.takeDown,
         because: protection.sign.value.length > 0 ? [why('release.signLast', rulebook.signSource)] : [],
-        gates: [gate(GIVEN_BACK, 'cleanUp', why('gate.released', 'trade-contain'))],
+        gates: [gate('released', 'cleanUp', why('gate.released', 'trade-contain'))],
       }),
     );
   return steps;
@@ -324,7 +323,7 @@ function verifyStep(z: ZoneWork): StepSpec {
   const source = rulebook.sources.verification;
   const sills = needs.reduce((sum, n) => sum + (n.lead ? n.sills : 0), 0);
   return stepOf({
-    id: 'verify',
+    step: 'verify',
     kind: 'verify',
     title: why(outside ? 'step.verifyOutside' : card ? 'step.verifyInside' : 'step.verifyCloth', source),
     handsOnH: ALLOW.verify,
@@ -343,7 +342,7 @@ function clearance({ ctx: { rulebook }, assisted, minorWork }: ZoneWork, windows
   const [floor, sill, trough] = [dustAction.floor.is, dustAction.sill.is, dustAction.trough.is];
   return [
     stepOf({
-      id: 'clearance',
+      step: 'clearance',
       kind: 'verify',
       title: why('step.clearance', 'cfr24-35.1340'),
       waitH: { low: 1, high: 96 },

@@ -49,7 +49,7 @@ export function withZone(own: SurfaceOwn, zone: ZoneMade): SurfacePlan {
     handsOnH: plus(hands.handsOnH, sharedH),
     sharedH,
     waitH: hands.waitH,
-    standsAt: around[0]?.kind === 'ask' || around[0]?.id === 'leave' ? around[0].id : standsAt(around),
+    standsAt: around[0]?.kind === 'ask' || around[0]?.key.step === 'leave' ? around[0].id : standsAt(around),
   };
   // One literal and no spread: this is made for every surface of a house, whenever its zone says anything else.
   return {

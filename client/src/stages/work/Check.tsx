@@ -229,7 +229,7 @@ export function GateRow({ gate, facts, surface }: { readonly gate: Gate; readonl
             pressed={gate.state === 'passed'}
             onPress={() => {
               record('pass');
-              if (gate.zoneId !== null && setsUp(gate.id)) tagMachines();
+              if (gate.zoneId !== null && setsUp(gate)) tagMachines();
             }}
           />
         )}

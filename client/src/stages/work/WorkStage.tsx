@@ -8,17 +8,22 @@ import {
   formatMeasure,
   formatRange,
   formatWork,
+  holdSays,
+  holdText,
+  many,
+  pastChecks,
+  readHold,
   say,
   seenTold,
   toBuy,
-  type EventGate,
+  type EventName,
   type JobFacts,
   type SeenTold,
   type Step,
   type Surface,
 } from '@roughsill/core';
 import { sentence } from '@roughsill/core/words';
-import { Button, Column, Columns, Panel, useUnits, useWhen, useWide, Words } from '../../kit';
+import { Button, Column, Columns, Folded, Panel, useUnits, useWhen, useWide, Words } from '../../kit';
 import { Why } from '../../kit/Why';
 import { commit, useAppDispatch } from '../../store';
 import { useMoney } from '../money';
@@ -62,8 +67,26 @@ export function WorkStage({ facts, surface, plan }: StageProps) {
           />
         ))}
         {wide ? null : <Shopping steps={work.steps} />}
+        <PastChecks surface={surface} steps={work.steps} />
       </View>
     </Columns>
+  );
+}
+
+/** What was looked at for a way or a coat that is not planned now: it opens nothing, and stays known. */
+function PastChecks({ surface, steps }: { readonly surface: Surface; readonly steps: readonly Step[] }) {
+  const when = useWhen();
+  const past = pastChecks(surface.checks, steps);
+  if (past.length === 0) return null;
+  return (
+    <Folded title="Checked for what is not planned now" says={many(past.length, 'check')} testID="past-checks">
+      {past.map((c) => (
+        <Words
+          key={c.id}
+          look="note"
+        >{`${holdSays(c.gate)}: ${c.outcome === 'pass' ? 'passed' : 'failed'}, ${c.by}, ${when(c.takenAt)}`}</Words>
+      ))}
+    </Folded>
   );
 }
 
@@ -149,21 +172,24 @@ function Happened({ facts, surface, plan }: StageProps) {
   const [open, setOpen] = useState(false);
   const begun = plan.work.steps.some((s) => s.gates.some((g) => g.state === 'passed'));
   const here = [...surface.checks, ...facts.checks.filter((c) => c.zoneId === plan.zoneId)]
-    .filter((c) => c.gate.startsWith('event.'))
+    .flatMap((c) => {
+      const said = readHold(c.gate);
+      return said?.hold === 'event' && said.what !== undefined ? [{ ...c, what: cap(say(`event.${said.what}`)) }] : [];
+    })
     .sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
   if (!begun && here.length === 0) return null;
   const outside = facts.spaces.find((s) => s.id === surface.spaceId)?.kind === 'elevation';
-  const tell = (gate: EventGate) =>
+  const tell = (what: EventName) =>
     dispatch(
       commit(
         facts.job.id,
         [
           checkDraft(
-            gate,
+            holdText({ hold: 'event', what }),
             'fail',
             undefined,
             plan.zoneId,
-            gate === 'event.breakThrough' || gate === 'event.newFind' ? surface.id : undefined,
+            what === 'breakThrough' || what === 'newFind' ? surface.id : undefined,
           ),
         ],
         null,
@@ -172,18 +198,15 @@ function Happened({ facts, surface, plan }: StageProps) {
   return (
     <Panel title="Something happened" testID="happened">
       {here.slice(0, 3).map((c) => (
-        <Words
-          key={c.id}
-          look="note"
-        >{`${say(c.gate).charAt(0).toUpperCase()}${say(c.gate).slice(1)}, ${c.by}, ${when(c.takenAt)}: what it sent back is open again.`}</Words>
+        <Words key={c.id} look="note">{`${c.what}, ${c.by}, ${when(c.takenAt)}: what it sent back is open again.`}</Words>
       ))}
       {open ? (
         <View className="flex-row flex-wrap gap-2">
-          {EVENTS.filter((e) => outside || e !== 'event.wind').map((e) => (
+          {EVENTS.filter((e) => outside || e !== 'wind').map((e) => (
             <Button
               key={e}
               look="stop"
-              label={cap(say(e))}
+              label={cap(say(`event.${e}`))}
               onPress={() => {
                 tell(e);
                 setOpen(false);
