@@ -14,6 +14,7 @@ export function useTitle(...parts: readonly (string | undefined)[]): void {
 export const PAGE_TITLES: Readonly<Record<string, string>> = {
   '/': 'Jobs',
   '/new': 'New job',
+  '/who': 'Who is here',
   '/firm': 'The firm',
   '/settings': 'Settings',
   '/catalogue': 'Methods',

@@ -2,6 +2,7 @@
 import { createDeriver } from './job/derive';
 import type { SurfacePlan } from './zone/surface-plan';
 import {
+  CHANGE_VERSION,
   type Defect,
   type DefectKind,
   type Laid,
@@ -55,7 +56,7 @@ export const aJob = (over: Partial<Job> = {}): Job => ({
 let changes = 0;
 /** A change of the job's surface, unless it says otherwise; each with an id of its own. */
 export const aChange = (over: Partial<JobChange>): JobChange => ({
-  v: 2,
+  v: CHANGE_VERSION,
   id: `change-${(changes += 1)}`,
   jobId: 'job-1',
   entity: 'surface',
@@ -65,6 +66,7 @@ export const aChange = (over: Partial<JobChange>): JobChange => ({
   fields: {},
   at: AT,
   by: 'Tester',
+  personId: null,
   device: null,
   act: null,
   ...over,

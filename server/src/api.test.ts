@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import pg from 'pg';
 import pino from 'pino';
 import { getTableName, sql } from 'drizzle-orm';
-import { changesFor, JOB_FILE_VERSION, scopeParent, withNewIds, writeJobFile, type Change } from '@roughsill/core';
+import { CHANGE_VERSION, changesFor, JOB_FILE_VERSION, scopeParent, withNewIds, writeJobFile, type Change } from '@roughsill/core';
 import { largeJob, quillPoint } from '@roughsill/demo';
 import { createApp } from './app';
 import { connect } from './db/client';
@@ -28,7 +28,7 @@ const file = (id: string) => {
   return JSON.parse(writeJobFile(facts).replaceAll(facts.job.id, id)) as ReturnType<typeof quillPoint>;
 };
 const change = (jobId: string, over: Partial<Change>): Change => ({
-  v: 2,
+  v: CHANGE_VERSION,
   id: randomUUID(),
   jobId,
   entity: 'surface',
@@ -38,6 +38,7 @@ const change = (jobId: string, over: Partial<Change>): Change => ({
   fields: {},
   at: NOW.toISOString(),
   by: 'Tester',
+  personId: null,
   device: 'desk',
   act: null,
   ...over,
@@ -128,12 +129,13 @@ describe('the job file over HTTP', () => {
 describe('changes', () => {
   test('sent twice, change once; an id used for another change is refused', async () => {
     const { jobId, facts } = await freshJob();
-    const c = change(jobId, { entityId: facts.surfaces[0]!.id, fields: { count: 7 } });
+    const c = change(jobId, { entityId: facts.surfaces[0]!.id, fields: { count: 7 }, personId: 'p-mara' });
     const first = await send(c);
     const again = await send(c);
     expect([first.status, again.status, again.body.accepted]).toEqual([200, 200, [c.id]]);
     const log = await s.call('GET', `/api/jobs/${jobId}?since=0`);
-    expect(log.body.changes.filter((x: Change) => x.id === c.id)).toHaveLength(1);
+    // Who made it stands in the log beside the name.
+    expect(log.body.changes.filter((x: Change) => x.id === c.id)).toMatchObject([{ by: 'Tester', personId: 'p-mara', device: 'desk' }]);
     expect((await send({ ...c, op: 'remove', fields: {} })).body.type).toBe('/problems/change-id-reused');
   });
   test('a refused one takes no other with it: not of its batch, not of another job, not an unreadable one', async () => {

@@ -49,7 +49,7 @@ export function apiRoutes(options: RouteOptions): Route[] {
   const { store, crew, media, clock, build = '', labDaySeconds = DAY_SECONDS, chance = Math.random } = options;
   return [
     ...jobRoutes(store, crew, clock, build),
-    ...firmRoutes(store, crew, DEMO_FIRM.person, clock),
+    ...firmRoutes(store, crew, { id: DEMO_FIRM.personId, name: DEMO_FIRM.person }, clock),
     ...photoRoutes(store, media, crew),
     ...paperRoutes(store, crew, clock),
     ...taskRoutes(crew),

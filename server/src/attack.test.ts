@@ -88,6 +88,7 @@ const toSurface = (jobId: string, n: number): Change => ({
   fields: { count: 2 },
   at: NOW.toISOString(),
   by: 'Tester',
+  personId: null,
   device: null,
   act: null,
 });

@@ -5,7 +5,7 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
-import { canonical, emptyLists, readChange, scopeParent, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
+import { CHANGE_VERSION, canonical, emptyLists, readChange, scopeParent, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
 import { examples, largeJob, quillPoint } from '@roughsill/demo';
 import { bringSample, seed } from './db/seed';
 import { freshDatabase, NOW, prepare, startTestServer, type TestServer } from './testing';
@@ -23,7 +23,7 @@ afterAll(async () => {
 });
 
 const change = (jobId: string, entityId: string, fields: object, over: Partial<Change> = {}): Change => ({
-  v: 2,
+  v: CHANGE_VERSION,
   id: randomUUID(),
   jobId,
   entity: 'surface',
@@ -33,6 +33,7 @@ const change = (jobId: string, entityId: string, fields: object, over: Partial<C
   fields: { ...fields },
   at: NOW.toISOString(),
   by: 'Tester',
+  personId: null,
   device: null,
   act: null,
   ...over,

@@ -7,7 +7,7 @@ const stages = ({ jobId, sash }: Sample, which: readonly string[]) =>
   which.flatMap((s) => [`/job/${jobId}/${s}`, `/job/${jobId}/${s}/${sash}`]);
 /** Every screen of the app, in walks that are each looked at by themselves. */
 const WALKS: Readonly<Record<string, (s: Sample) => readonly string[]>> = {
-  'the firm': () => ['/', '/aside', '/new', '/firm', '/settings', '/catalogue', '/air', '/mix', '/shelf', '/sources', '/keys'],
+  'the firm': () => ['/', '/aside', '/new', '/who', '/firm', '/settings', '/catalogue', '/air', '/mix', '/shelf', '/sources', '/keys'],
   'a surface apart': ({ jobId, sash, space }) => [
     `/add/${jobId}`,
     `/add/${jobId}?space=${space}`,

@@ -12,7 +12,7 @@ export const MUTANTS = [
   ],
   ['a list has a mask of its own', 'job/digest.ts', 'respirator: p.protection.respirator.value,', 'respirator: null,'],
   ['a coat laid over open checks says nothing', 'work/laid.ts', 'if (open === undefined) return st;', 'return st;'],
-  ['seals that are down still stand', 'zone/standing.ts', '} else if (g.gate.id === GIVEN_BACK) {', '} else if (false) {'],
+  ['seals that are down still stand', 'zone/standing.ts', "} else if (g.gate.key.hold === 'released') {", '} else if (false) {'],
   ['a pass for less holds for more', 'zone/standing.ts', 'if (!stillSpeaks(c, g.gate.of))', 'if (false)'],
   ['what stands there is bought again', 'job/buy.ts', 'packsFor(Math.max(0, need - fromStock), packs)', 'packsFor(need, packs)'],
   ['the own sheet is forgotten', 'shelf/firm-sheets.ts', 'coats: own.coats ?? generic.coats', 'coats: generic.coats'],
@@ -344,7 +344,7 @@ export const MUTANTS = [
   ],
   ['each surface bears the whole zone', 'zone/plan.ts', 'm.workedM2 / total', '1'],
   ['the boundary is no end of the sheet', 'protect/sheet.ts', 'boundaryM === null ? beyond : Math.min(beyond, boundaryM)', 'beyond'],
-  ['nobody watches the heat', 'zone/steps.ts', "if (hot) after.push(gate('fire-watch'", "if (false) after.push(gate('fire-watch'"],
+  ['nobody watches the heat', 'zone/steps.ts', "if (hot) after.push(gate('fireWatch'", "if (false) after.push(gate('fireWatch'"],
   // Steps and checks
   ['a tick passes where there is a number', 'work/judge.ts', "asks.every((a) => values.has(a.what)) ? 'pass' : null", "'pass'"],
   ['a number beyond its limit passes', 'work/judge.ts', '!(keeps(a, values.get(a.what)!) && keepsNear(a, values))', 'false'],
@@ -361,8 +361,8 @@ export const MUTANTS = [
   [
     'what is guarded is never given back',
     'zone/steps.ts',
-    "if (guarded)\n    steps.push(\n      stepOf({\n        id: 'release'",
-    "if (protection.care === 'lead')\n    steps.push(\n      stepOf({\n        id: 'release'",
+    "if (guarded)\n    steps.push(\n      stepOf({\n        step: 'release'",
+    "if (protection.care === 'lead')\n    steps.push(\n      stepOf({\n        step: 'release'",
   ],
   ['all wear what the first task asks', 'protect/protect.ts', 'kit } = wear(methods);', 'kit } = wear(methods.slice(0, 1));'],
   [

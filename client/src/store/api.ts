@@ -110,7 +110,7 @@ async function call<T>(
 }
 
 export const api = {
-  session: () => call<{ person: string; settings: FirmSettings; form?: number; epoch?: string }>('/api/session'),
+  session: () => call<{ person: string; personId?: string; settings: FirmSettings; form?: number; epoch?: string }>('/api/session'),
   firm: () => call<{ epoch: string; cursor: number } & FirmFacts>('/api/firm'),
   jobs: () => call<{ jobs: JobLine[] }>('/api/jobs'),
   job: (id: string) => call<{ epoch: string; cursor: number; facts: JobFacts }>(`/api/jobs/${encodeURIComponent(id)}`),

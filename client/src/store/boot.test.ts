@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { IDBFactory } from 'fake-indexeddb';
 import { createStore, set } from 'idb-keyval';
-import { changesFor, type Change } from '@roughsill/core';
+import { CHANGE_VERSION, changesFor, type Change } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { forgetLeftPages, settle, testServer, type TestServer } from './testing';
 
@@ -32,7 +32,7 @@ function modules() {
 }
 let n = 0;
 const change = (over: Partial<Change>): Change => ({
-  v: 2,
+  v: CHANGE_VERSION,
   id: `boot-${(n += 1)}`,
   jobId,
   entity: 'surface',
@@ -42,6 +42,7 @@ const change = (over: Partial<Change>): Change => ({
   fields: {},
   at: '2026-05-04T13:20:00.000Z',
   by: 'Tester',
+  personId: null,
   device: null,
   act: null,
   ...over,

@@ -1,7 +1,7 @@
 /** Starts the store: what was kept comes back first, then the server is asked, then everything that is written is kept again. */
 import { JobLine, readFirm, readSettings, readChange } from '@roughsill/core/records';
 import { bringOver, isLeft, sorted } from './legacy';
-import { loadPreferences, savePreferences } from './persist';
+import { loadAtPhone, loadPreferences, savePreferences } from './persist';
 import { sendPictures } from './pictures';
 import {
   asideRows,
@@ -162,6 +162,8 @@ export const letGo =
 export function boot(early?: Promise<Shelved>): Store {
   const store = makeStore();
   store.dispatch(sessionSlice.actions.restored(loadPreferences()));
+  const who = loadAtPhone();
+  if (who !== null) store.dispatch(sessionSlice.actions.atPhone(who));
   follow(store);
   void restore(store, early)
     .catch(() => store.dispatch(outboxSlice.actions.unkept('its store does not answer')))

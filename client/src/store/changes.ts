@@ -16,6 +16,7 @@ import {
   scopeParent,
   withdrawal,
   wrong,
+  type Actor,
   type Change,
   type CopyWay,
   type Entity,
@@ -26,11 +27,11 @@ import {
   type Problem,
 } from '@roughsill/core/records';
 import { newId } from './ids';
-import { deviceId } from './persist';
+import { deviceId, saveAtPhone, type AtPhone } from './persist';
 import { keep, keepMissing } from './shelf';
 import { flush, loadJob } from './sync';
 import { jobsSlice, noticeSlice, outboxSlice, sessionSlice, type UndoStep } from './slices';
-import type { Thunk } from './store';
+import type { RootState, Thunk } from './store';
 import { tellTabs } from './tabs';
 
 const now = (): string => new Date().toISOString();
@@ -69,7 +70,10 @@ function seen(facts: JobFacts | null, d: Draft, parent: Change['parent']): Recor
   return row && Object.fromEntries(Object.keys(d.fields ?? {}).map((k) => [k, row[k]]));
 }
 
-function stamp(jobId: string, d: Draft, by: string, act: string, facts: JobFacts | null): Change {
+/** Who is at this phone, and which phone it is: with every entry. */
+const actorOf = ({ session }: RootState): Actor => ({ by: session.person, personId: session.personId, device: deviceId() });
+
+function stamp(jobId: string, d: Draft, actor: Actor, act: string, facts: JobFacts | null): Change {
   const parent = parentOf(jobId, d);
   return {
     v: CHANGE_VERSION,
@@ -82,8 +86,7 @@ function stamp(jobId: string, d: Draft, by: string, act: string, facts: JobFacts
     fields: d.fields ?? {},
     saw: seen(facts, d, parent),
     at: now(),
-    by,
-    device: deviceId(),
+    ...actor,
     act,
   };
 }
@@ -141,7 +144,7 @@ export const commit =
     const state = getState();
     const before = state.jobs.byId[jobId]?.facts ?? null;
     const act = newId();
-    const changes = drafts.map((d) => stamp(jobId, d, state.session.person, act, before));
+    const changes = drafts.map((d) => stamp(jobId, d, actorOf(state), act, before));
     const after: Outcome<JobFacts> = applyChanges(before, changes, new Date().getUTCFullYear());
     if (!after.ok) return after.problems.map((p) => ({ ...p, path: p.path.replace(/^changes\[\d+\]\.(fields\.)?/, '') }));
     dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
@@ -168,14 +171,23 @@ export const beginFrom =
     const from = getState().jobs.byId[jobId]?.facts;
     if (!from) return wrong(NOT_HERE);
     const made = copiedJob(from, way, over, newId, now());
-    const stamped = { device: deviceId(), act: newId() };
-    const changes = changesFor(made, newId, getState().session.person).map((c) => ({ ...c, ...stamped }));
+    const { by, ...who } = actorOf(getState());
+    const act = newId();
+    const changes = changesFor(made, newId, by, who).map((c) => ({ ...c, act }));
     const after = applyChanges(null, changes, new Date().getUTCFullYear());
     if (!after.ok) return after;
     dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
     dispatch(noticeSlice.actions.tellNothing());
     dispatch(queue(changes));
     return ok(made.job.id);
+  };
+
+/** Says who is at this phone: kept on it, and the author of every entry from now on. */
+export const atPhone =
+  (who: AtPhone): Thunk =>
+  (dispatch) => {
+    saveAtPhone(who);
+    dispatch(sessionSlice.actions.atPhone(who));
   };
 
 /** Takes the last entry back. @param jobId only one of this job */
@@ -186,8 +198,10 @@ export const undo =
     if (!step || (jobId !== undefined && step.jobId !== jobId)) return;
     const act = newId();
     const at = now();
+    const actor = actorOf(getState());
     const changes = step.changes.map((c) => ({
       ...c,
+      ...actor,
       at,
       act,
       fields: c.op === 'add' && 'takenAt' in c.fields ? { ...c.fields, takenAt: at } : c.fields,
@@ -201,7 +215,7 @@ export const undo =
     dispatch(queue(changes));
   };
 
-const ofFirm = (d: Omit<Draft, 'entity'> & { readonly entity: Change['entity'] }, by: string): Change => ({
+const ofFirm = (d: Omit<Draft, 'entity'> & { readonly entity: Change['entity'] }, actor: Actor): Change => ({
   v: CHANGE_VERSION,
   id: newId(),
   jobId: null,
@@ -211,8 +225,7 @@ const ofFirm = (d: Omit<Draft, 'entity'> & { readonly entity: Change['entity'] }
   op: d.op,
   fields: d.fields ?? {},
   at: now(),
-  by,
-  device: deviceId(),
+  ...actor,
   act: null,
 });
 
@@ -221,16 +234,15 @@ export const changeSettings =
   (fields: Partial<FirmSettings>): Thunk =>
   (dispatch, getState) => {
     dispatch(sessionSlice.actions.settingsChanged(fields));
-    dispatch(queue([ofFirm({ entity: FIRM_SETTINGS, entityId: FIRM_SETTINGS, op: 'set', fields }, getState().session.person)]));
+    dispatch(queue([ofFirm({ entity: FIRM_SETTINGS, entityId: FIRM_SETTINGS, op: 'set', fields }, actorOf(getState()))]));
   };
 
 /** People, machines and sites of the firm. @returns problems, with nothing written */
 export const commitToFirm =
   (drafts: readonly Draft[]): Thunk<readonly Problem[]> =>
   (dispatch, getState) => {
-    const { person, firm } = getState().session;
-    const changes = drafts.map((d) => ofFirm(d, person));
-    let next = firm;
+    const changes = drafts.map((d) => ofFirm(d, actorOf(getState())));
+    let next = getState().session.firm;
     for (const c of changes) {
       const made = applyFirmChange(next, c);
       if (!made.ok) return made.problems;
@@ -248,7 +260,7 @@ export const commitToFirm =
 export const sendMended =
   (refused: JobChange, fields: Record<string, unknown>): Thunk<readonly Problem[]> =>
   (dispatch, getState) => {
-    const change: JobChange = { ...refused, id: newId(), fields, saw: undefined, at: now(), act: null };
+    const change: JobChange = { ...refused, ...actorOf(getState()), id: newId(), fields, saw: undefined, at: now(), act: null };
     const before = getState().jobs.byId[change.jobId]?.facts ?? null;
     const after = applyChanges(before, [change], new Date().getUTCFullYear());
     if (!after.ok) return after.problems.map((p) => ({ ...p, path: p.path.replace(/^changes\[0\]\.(fields\.)?/, '') }));

@@ -1,6 +1,19 @@
 export { boot, letGo, readEarly } from './boot';
 export { api, type InstrumentLine } from './api';
-export { add, beginFrom, changeSettings, commit, commitToFirm, keepAgain, remove, sendMended, set, undo, type Draft } from './changes';
+export {
+  add,
+  atPhone,
+  beginFrom,
+  changeSettings,
+  commit,
+  commitToFirm,
+  keepAgain,
+  remove,
+  sendMended,
+  set,
+  undo,
+  type Draft,
+} from './changes';
 export { newId } from './ids';
 export { findSurface, useFirm, useJob, useJobFacts, useSettings, useSettingsAsOpened } from './hooks';
 export { keepPicture, sendPictures, waitingPicture } from './pictures';

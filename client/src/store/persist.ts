@@ -24,6 +24,22 @@ export function loadPreferences(): { dim?: boolean; recent?: string[] } {
   }, {});
 }
 
+const PERSON = 'rough-sill.person';
+/** Who is at this phone, as somebody chose: of the firm's people, or by a name of their own. */
+export interface AtPhone {
+  readonly personId: string | null;
+  readonly person: string;
+}
+export function saveAtPhone(who: AtPhone): void {
+  quietly(() => localStorage.setItem(PERSON, JSON.stringify(who)), undefined);
+}
+export const loadAtPhone = (): AtPhone | null =>
+  quietly<AtPhone | null>(() => {
+    const raw = JSON.parse(localStorage.getItem(PERSON) ?? 'null') as { personId?: unknown; person?: unknown } | null;
+    if (raw === null || typeof raw.person !== 'string' || raw.person.trim() === '') return null;
+    return { person: raw.person, personId: typeof raw.personId === 'string' ? raw.personId : null };
+  }, null);
+
 let device: string | undefined;
 /** Which browser wrote a change: made once, told to nobody but the firm's own log. */
 export const deviceId = (): string =>

@@ -12,6 +12,7 @@ import {
   type Problem,
 } from '@roughsill/core/records';
 import type { JobDigest } from '@roughsill/core';
+import type { AtPhone } from './persist';
 import type { JobLine } from '@roughsill/core/records';
 import type { Aside } from './shelf';
 
@@ -250,7 +251,11 @@ export const noticeSlice = createSlice({
 });
 
 export interface SessionState {
+  /** Who is at this phone: the name, and whom of the firm's people that is. Null: nobody of the list. */
   readonly person: string;
+  readonly personId: string | null;
+  /** Somebody chose it here; else it is whom the server names. */
+  readonly chosen: boolean;
   readonly settings: FirmSettings;
   /** Counts what was set here, so that it is told from what the server sends. */
   readonly settingsSet: number;
@@ -262,6 +267,8 @@ export interface SessionState {
 }
 const sessionStart: SessionState = {
   person: 'This phone',
+  personId: null,
+  chosen: false,
   settings: DEFAULT_SETTINGS,
   settingsSet: 0,
   firm: NO_FIRM,
@@ -273,7 +280,9 @@ export const sessionSlice = createSlice({
   name: 'session',
   initialState: sessionStart,
   reducers: {
-    known: (s, a: PayloadAction<{ person: string; settings: FirmSettings }>) => ({ ...s, ...a.payload }),
+    known: (s, a: PayloadAction<AtPhone & { settings: FirmSettings }>) =>
+      s.chosen ? { ...s, settings: a.payload.settings } : { ...s, ...a.payload },
+    atPhone: (s, a: PayloadAction<AtPhone>) => ({ ...s, ...a.payload, chosen: true }),
     settingsChanged: (s, a: PayloadAction<Partial<FirmSettings>>) => ({
       ...s,
       settings: { ...s.settings, ...a.payload },

@@ -2,7 +2,7 @@
 /** The way of a tap: shown at once, kept, sent, taken back; and what happens when the server is away, refuses, is older, or was restored. */
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
-import { applyChanges, changesFor, readChange, type Change, type JobChange, type JobFacts } from '@roughsill/core';
+import { CHANGE_VERSION, applyChanges, changesFor, readChange, type Change, type JobChange, type JobFacts } from '@roughsill/core';
 import { examples, largeJob } from '@roughsill/demo';
 import type { FromWorker, ToWorker } from '../workers/protocol';
 
@@ -49,13 +49,28 @@ test('a tap is seen at once, goes out once, and can be taken back', async () => 
   await until(() => p.store.getState().outbox.waiting.length === 0);
   await settle();
   expect(server.sent.flat().map((c) => [c.v, c.op, c.fields, c.saw, c.parent])).toEqual([
-    [2, 'set', { name: 'Upper sash' }, { name: 'Lower sash' }, { kind: 'job', id: jobId }],
+    [CHANGE_VERSION, 'set', { name: 'Upper sash' }, { name: 'Lower sash' }, { kind: 'job', id: jobId }],
   ]);
   expect(server.sent.flat()[0]!.device).toMatch(/^[0-9a-f]{32}$/);
   expect(p.store.getState().outbox.waiting).toEqual([]);
   p.store.dispatch(p.undo());
   expect(p.name()).toBe('Lower sash');
   await settle();
+});
+
+test('who is at this phone is the author of every entry from then on, also of what is taken back, and is not overruled by the server', async () => {
+  const p = page();
+  const { loadAtPhone } = require('./persist') as typeof import('./persist');
+  p.store.dispatch(p.atPhone({ person: 'Mara Tarn', personId: 'p-mara' }));
+  await p.store.dispatch(p.loadSession());
+  p.store.dispatch(p.rename('Upper sash'));
+  p.store.dispatch(p.undo());
+  await until(() => server.sent.flat().length === 2);
+  expect(server.sent.flat().map((c) => [c.by, c.personId])).toEqual([
+    ['Mara Tarn', 'p-mara'],
+    ['Mara Tarn', 'p-mara'],
+  ]);
+  expect(loadAtPhone()).toEqual({ person: 'Mara Tarn', personId: 'p-mara' });
 });
 
 test('a rate that was set before the session answered, or while it does, outlasts its older answer', async () => {
@@ -218,7 +233,7 @@ test('halves of one act are not torn apart between two batches', () => {
 
 describe('the cursor', () => {
   const theirs = (fields: object, seq: number, over: object = {}) => ({
-    v: 2,
+    v: CHANGE_VERSION,
     id: `their-${seq}`,
     jobId,
     entity: 'surface',
@@ -228,6 +243,7 @@ describe('the cursor', () => {
     fields,
     at: '2026-05-04T13:20:00.000Z',
     by: 'Another',
+    personId: null,
     device: null,
     act: null,
     seq,
@@ -349,12 +365,12 @@ describe('another server than before', () => {
     p.store.dispatch(p.rename('For later'));
     await settle();
     expect([server.sent, p.store.getState().outbox.status]).toEqual([[], 'held']);
-    server.form = 2;
+    server.form = CHANGE_VERSION;
     await sendNow(p);
     expect(p.store.getState().outbox).toMatchObject({ status: 'idle', waiting: [] });
   });
   test('a newer one takes this page’s changes, and the page says that there is a newer app', async () => {
-    server.form = 3;
+    server.form = CHANGE_VERSION + 1;
     const p = page();
     p.store.dispatch(p.rename('Old page'));
     await settle();

@@ -181,7 +181,7 @@ export const loadSession = (): Thunk<Promise<void>> => async (dispatch, getState
   const { session } = getState();
   // What was set while it answered is newer than its answer, also when it has been sent since.
   const stands = session.settingsSet === settingsSet && settings.success ? settings.data : session.settings;
-  dispatch(sessionSlice.actions.known({ person: r.value.person, settings: stands }));
+  dispatch(sessionSlice.actions.known({ person: r.value.person, personId: r.value.personId ?? null, settings: stands }));
   await dispatch(loadFirm());
   if (r.value.epoch !== undefined && r.value.epoch !== getState().outbox.epoch) await dispatch(anotherLife(r.value.epoch));
 };

@@ -2,7 +2,7 @@
  * The reducer: a change applied to the facts. Screen, server, import and the demo seed share it. Applying is pure; a change that
  * does not fit gives problems and alters nothing. How records hang together is the registry's; nothing here knows one by name.
  */
-import { CHANGE_VERSION, FIRM_SETTINGS, isJobChange, type Change, type JobChange } from './envelope';
+import { CHANGE_VERSION, FIRM_SETTINGS, isJobChange, type Actor, type Change, type JobChange } from './envelope';
 import { fromZod, ok, wrong, type Outcome, type Problem } from './problems';
 import { firmProblems } from './firm-problems';
 import {
@@ -205,8 +205,12 @@ export function clashes(facts: JobFacts, c: JobChange): Clash[] {
   });
 }
 
-/** The changes that make a whole job from nothing: how import and the seed go in by the one door. */
-export function changesFor(facts: JobFacts, makeId: () => string, by: string): JobChange[] {
+const NOBODY: Omit<Actor, 'by'> = { personId: null, device: null };
+/**
+ * The changes that make a whole job from nothing: how import and the seed go in by the one door. What was observed keeps who observed it, as it
+ * is claimed there.
+ */
+export function changesFor(facts: JobFacts, makeId: () => string, by: string, who = NOBODY): JobChange[] {
   const { job } = facts;
   const out: JobChange[] = [];
   eachRecord(facts, (row, { entity, parent }) => {
@@ -214,7 +218,7 @@ export function changesFor(facts: JobFacts, makeId: () => string, by: string): J
     const fields = fieldsOf(entity, row as never) as Record<string, unknown>;
     const at = spec.time ? (row[spec.time] as string) : job.createdAt;
     const author = spec.appendOnly ? (row['by'] as string) : by;
-    const stamp = { v: CHANGE_VERSION, jobId: job.id, entity, entityId: row.id, parent, device: null, act: null } as const;
+    const stamp = { v: CHANGE_VERSION, jobId: job.id, entity, entityId: row.id, parent, ...who, act: null } as const;
     out.push({ ...stamp, id: makeId(), op: 'add', fields, at, by: author });
     const removedAt = row['removedAt'] as string | null | undefined;
     if (removedAt) out.push({ ...stamp, id: makeId(), op: 'remove', fields: {}, at: removedAt, by });

@@ -6,7 +6,7 @@ import { Id, Instant, name, text } from './schema';
 import { same } from '../graph/same';
 
 /** The form in which changes are written today. A server or page that knows a lower one is older than this. */
-export const CHANGE_VERSION = 2;
+export const CHANGE_VERSION = 3;
 
 /** The one id of the firm as a parent and as the holder of its settings: which firm it is, is told by who asks. */
 export const FIRM_ID = 'firm';
@@ -31,12 +31,17 @@ export const Change = z.strictObject({
   /** When the author says it was. The server adds when it came, and its place in the log. */
   at: Instant,
   by: name('the person'),
+  /** Who of the firm's people that is, as they said at their phone. Null: nobody said, or written before people were asked. */
+  personId: Id.nullable().default(null),
   /** Which phone or desk. Null: written before devices had names, or by the server itself. */
   device: text(64).nullable().default(null),
   /** One tap writes one act; its changes share this. */
   act: Id.nullable().default(null),
 });
 export type Change = z.infer<typeof Change>;
+
+/** Who writes, as far as anybody said, and on what. */
+export type Actor = Pick<Change, 'by' | 'personId' | 'device'>;
 
 /** A change that belongs to a job. */
 export type JobChange = Change & { readonly jobId: string; readonly entity: Entity };
@@ -89,9 +94,12 @@ const fromV1 = ({ surfaceId, ...c }: ChangeV1): unknown => ({
   v: CHANGE_VERSION,
   ...c,
   parent: surfaceId === null ? scopeParent(c.entity as Change['entity'], c.jobId) : { kind: 'surface', id: surfaceId },
+  personId: null,
   device: null,
   act: null,
 });
+/** The second form, written until December 2026: it named nobody of the firm's people. */
+const fromV2 = (raw: object): unknown => ({ ...raw, v: CHANGE_VERSION, personId: null });
 
 /** Whether a raw change is of a form that is newer than this program. */
 export const isNewer = (raw: unknown): boolean =>
@@ -109,7 +117,7 @@ export function readChange(raw: unknown): Outcome<Change> {
     const old = ChangeV1.safeParse(raw);
     if (!old.success) return wrong(...fromZod(old.error, raw));
     today = fromV1(old.data);
-  }
+  } else if (typeof raw === 'object' && raw !== null && (raw as { v?: unknown }).v === 2) today = fromV2(raw);
   const parsed = Change.safeParse(today);
   if (!parsed.success) return wrong(...fromZod(parsed.error, today));
   const problem = scopeProblem(parsed.data);

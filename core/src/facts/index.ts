@@ -53,6 +53,7 @@ export {
   type Zone,
 } from './registry';
 export {
+  type Actor,
   Change,
   CHANGE_VERSION,
   ChangeV1,

@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { arbitraryOf } from '../arbitrary';
 import { aChange, aFacts, aLayer, aSurface, AT, THIS_YEAR } from '../testing';
 import { applyChange, changesFor } from './change';
-import { readChange, saysTheSame, scopeParent, type Change, type JobChange } from './envelope';
+import { CHANGE_VERSION, readChange, saysTheSame, scopeParent, type Change, type JobChange } from './envelope';
 import { takeInAll } from './intake';
 import { canonical, JOB_FILE_VERSION, readJobFile, writeJobFile } from './job-file';
 import { asParent, eachRecord, emptyLists, ENTITIES, recordSchema, specOf, type JobFacts, type Row } from './registry';
@@ -104,8 +104,13 @@ describe('what was written before', () => {
       if (!read.ok) throw new Error(JSON.stringify(read.problems));
       const { surfaceId, ...same } = raw;
       const parent = surfaceId ? { kind: 'surface', id: surfaceId } : scopeParent(read.value.entity, read.value.jobId);
-      expect(read.value).toEqual({ v: 2, ...same, parent, device: null, act: null });
+      expect(read.value).toEqual({ v: 3, ...same, parent, personId: null, device: null, act: null });
     }
+  });
+  test('the second form named nobody of the firm’s people: it is read as it was meant, and a newer one is not guessed at', () => {
+    const { personId: _none, ...second } = { ...aChange({}), v: 2 };
+    expect(readChange(second)).toEqual({ ok: true, value: { ...second, v: 3, personId: null } });
+    expect(readChange({ ...second, v: 4 }).ok).toBe(false);
   });
   test('the old log rebuilds the facts of its day', () => {
     const facts = log.reduce<JobFacts | null>((f, raw) => {
@@ -129,7 +134,7 @@ describe('what was written before', () => {
   });
   test('a change of a later form is told apart from a broken one', () => {
     const c = aChange({});
-    expect(readChange({ ...c, v: 3, surprise: 1 })).toEqual({
+    expect(readChange({ ...c, v: CHANGE_VERSION + 1, surprise: 1 })).toEqual({
       ok: false,
       problems: [{ path: 'v', message: 'was written by a newer Rough Sill: update this one' }],
     });

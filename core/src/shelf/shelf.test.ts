@@ -3,6 +3,7 @@ import { GOODS } from '../catalogue';
 import { specsFor, windowsOf } from '../coat';
 import { litresFor } from '../coat/film';
 import {
+  CHANGE_VERSION,
   applyFirmChange,
   GOOD_IDS,
   ProductFields,
@@ -214,7 +215,7 @@ describe('what no shelf takes', () => {
   const empty: FirmFacts = NO_FIRM;
   const change = {
     id: 'c1',
-    v: 2,
+    v: CHANGE_VERSION,
     jobId: null,
     entity: 'product',
     entityId: 'p1',
@@ -222,6 +223,7 @@ describe('what no shelf takes', () => {
     parent: { kind: 'firm', id: 'firm' },
     by: 'Ines',
     at: '2026-05-04T08:00:00.000Z',
+    personId: null,
     device: null,
     act: null,
   } as const;

@@ -94,7 +94,7 @@ export function logged(r: LogRow): LoggedChange {
     if (old.ok) return { ...old.value, ...receipt };
   }
   const parent = { kind: r.parentKind ?? 'job', id: r.parentId ?? r.jobId };
-  return { v: CHANGE_VERSION, ...common, ...saw, parent, device: r.device, act: r.act, ...receipt } as LoggedChange;
+  return { v: CHANGE_VERSION, ...common, ...saw, parent, personId: r.personId, device: r.device, act: r.act, ...receipt } as LoggedChange;
 }
 
 /** Changes in one page of the log. */

@@ -950,6 +950,8 @@ export const changeLog = pgTable(
     v: integer().notNull().default(1),
     parentKind: text('parent_kind'),
     parentId: text('parent_id'),
+    /** Who of the firm's people; `by` is the name. */
+    personId: text('person_id'),
     device: text(),
     act: text(),
     op: text().notNull(),

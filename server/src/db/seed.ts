@@ -140,6 +140,7 @@ const putAway = (store: FirmStore, jobId: string, now: Date) =>
         fields: {},
         at: now.toISOString(),
         by: DEMO_FIRM.person,
+        personId: null,
         device: null,
         act: null,
       },

@@ -171,6 +171,7 @@ export async function writeLog({ tx, firmId }: Rows, batch: readonly Change[], n
       v: c.v,
       parentKind: c.parent.kind,
       parentId: c.parent.id,
+      personId: c.personId,
       device: c.device,
       act: c.act,
       op: c.op,

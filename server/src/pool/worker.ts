@@ -206,6 +206,7 @@ async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer>
         parent: { kind: 'firm', id: FIRM_ID },
         by: place.person,
         at: task.now,
+        personId: null,
         act: null,
         device: null,
       }));

@@ -10,17 +10,28 @@ import { runOf } from './tasks';
 
 const HEALTH_MS = 1000;
 
-export function firmRoutes(store: FirmStore, crew: Crew, person: string, clock: () => Date): Route[] {
+export function firmRoutes(
+  store: FirmStore,
+  crew: Crew,
+  person: { readonly id: string; readonly name: string },
+  clock: () => Date,
+): Route[] {
   return [
     route(
       {
         method: 'get',
         path: '/api/session',
         summary: 'Who is working, for which firm, with which settings; and the form in which changes are written here',
-        reply: z.object({ person: z.string(), settings: FirmSettings, form: z.number(), epoch: z.string() }),
+        reply: z.object({ person: z.string(), personId: z.string(), settings: FirmSettings, form: z.number(), epoch: z.string() }),
         problems: ['database-away'],
       },
-      async () => ({ person, settings: await store.settings(), form: CHANGE_VERSION, epoch: await store.epoch() }),
+      async () => ({
+        person: person.name,
+        personId: person.id,
+        settings: await store.settings(),
+        form: CHANGE_VERSION,
+        epoch: await store.epoch(),
+      }),
     ),
     route(
       {

@@ -1,6 +1,7 @@
 /** Carries a random edit out as the product would: through changes, of which the door refuses what does not fit. */
 import {
   applyChange,
+  CHANGE_VERSION,
   jobProblems,
   scopeParent,
   specOf,
@@ -14,11 +15,12 @@ import { proof, THIS_YEAR, type Edit } from './scenario';
 
 let n = 0;
 const change = (c: Pick<JobChange, 'entity' | 'entityId' | 'parent' | 'op' | 'fields'>): JobChange => ({
-  v: 2,
+  v: CHANGE_VERSION,
   id: `edit-${(n += 1)}`,
   jobId: 'job-1',
   at: '2026-06-01T08:00:00.000Z',
   by: 'Tester',
+  personId: null,
   device: null,
   act: null,
   ...c,

@@ -5,7 +5,7 @@ import { router } from 'expo-router';
 import { readJobFile, type Problem } from '@roughsill/core/records';
 import { Button, Words } from '../../kit';
 import { Section } from '../../section';
-import { api, loadList, newId, useAppDispatch } from '../../store';
+import { api, loadList, newId, useAppDispatch, useAppSelector } from '../../store';
 import { Making, useTaskShare } from '../PaperButton';
 import { useKeys } from '../keys';
 import { Notices } from '../Notices';
@@ -20,6 +20,7 @@ const WHAT_IT_IS_ABOUT = [
 
 export function StartScreen() {
   const dispatch = useAppDispatch();
+  const person = useAppSelector((s) => s.session.person);
   useEffect(() => {
     void dispatch(loadList());
   }, [dispatch]);
@@ -44,6 +45,7 @@ export function StartScreen() {
         </View>
         <JobsPanel />
         <View className="flex-row flex-wrap gap-x-4">
+          <Button look="quiet" label={`At this phone: ${person}`} flush onPress={() => router.navigate('/who')} testID="at-phone" />
           <Button look="quiet" label="Rates and settings" flush onPress={() => router.navigate('/settings')} />
           <Button look="quiet" label="People, houses, clients, machines" flush onPress={() => router.navigate('/firm')} />
           <Button look="quiet" label="Shelf" flush onPress={() => router.navigate('/shelf')} testID="to-shelf" />

@@ -1,0 +1,1 @@
+export { WhoScreen as default } from '../src/stages/on-demand';

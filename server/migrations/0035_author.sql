@@ -1,0 +1,1 @@
+ALTER TABLE "change_log" ADD COLUMN "person_id" text;
