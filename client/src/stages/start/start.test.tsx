@@ -10,6 +10,7 @@ import { JobFactsScreen } from './JobFactsScreen';
 import { NewJobScreen } from './NewJobScreen';
 import { CatalogueScreen } from './CatalogueScreen';
 import { StartScreen } from './StartScreen';
+import { WhoScreen } from './WhoScreen';
 
 jest.mock('expo-router', () => ({
   router: { navigate: jest.fn(), replace: jest.fn() },
@@ -218,6 +219,22 @@ test('a client of the list is named on the job, with the language of the contrac
   );
   expect(now().clientName).toBe('Orla Venn');
   expect((screen.getByTestId('client') as HTMLSelectElement).selectedOptions[0]!.textContent).toBe('Orla Venn, taken off the list');
+});
+
+test('who is at this phone is one tap on a name of the firm, or a new name on its list', () => {
+  const person = (id: string, name: string) => ({ id, name, certificates: [], fitTests: [], training: [], removedAt: null });
+  const s = store();
+  s.dispatch(sessionSlice.actions.firmChanged({ ...NO_FIRM, people: [person('p-1', 'Ines Marlow'), person('p-2', 'Odo Quarry')] }));
+  show(WhoScreen, s);
+  fireEvent.click(screen.getByRole('radio', { name: 'Odo Quarry' }));
+  expect(s.getState().session).toMatchObject({ person: 'Odo Quarry', personId: 'p-2' });
+  fireEvent.click(screen.getByRole('button', { name: 'Add: Name' }));
+  expect(screen.getByText('It needs a name.')).toBeTruthy();
+  fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Mara Tarn' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Add: Name' }));
+  const { people } = s.getState().session.firm;
+  expect(people.map((p) => p.name)).toEqual(['Ines Marlow', 'Odo Quarry', 'Mara Tarn']);
+  expect(s.getState().session).toMatchObject({ person: 'Mara Tarn', personId: people[2]!.id });
 });
 
 test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', async () => {
