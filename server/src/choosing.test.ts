@@ -180,7 +180,7 @@ test('the shelf comes in whole or not at all, and outranks; what to buy is net o
   expect((await server.call('GET', '/api/jobs/quill-point/shopping.json?on=2026-13-40')).status).toBe(400);
 });
 
-test('a pail is one record for two phones: one portion confirmed on both counts once, more than the recipe is refused', async () => {
+test('a pail is one record for two phones: one portion confirmed on both counts once, more than the recipe is refused; a pot that one stirred is stirred for both', async () => {
   const firm = (entityId: string, entity: string, fields: object) => {
     const { surfaceId: _none, ...rest } = change(entity, entityId, fields);
     return { ...rest, v: CHANGE_VERSION, jobId: null, parent: { kind: 'firm', id: FIRM_ID }, device: 'phone', act: null };
@@ -199,7 +199,14 @@ test('a pail is one record for two phones: one portion confirmed on both counts 
     await refusedOf(step('there-1', 1, 600)),
     await refusedOf(step('here-2', 2, 600)),
   ]).toEqual(['[]', '[]', expect.stringMatching(/more than the recipe/)]);
-  expect((await server.call('GET', '/api/firm')).body.mixSteps).toHaveLength(2);
+  const standing = { name: 'Gray for the rail', kind: 'thinnedPaint', airC: 20, mixedAt: at, stirredAt: at };
+  expect(await refusedOf(firm('pot-1', 'pot', { ...standing, airC: 80 }))).toMatch(/the temperature of the air/);
+  expect(await refusedOf(firm('pot-1', 'pot', standing))).toBe('[]');
+  const stirredAt = new Date(NOW.getTime() + 1_800_000).toISOString();
+  expect(await refusedOf({ ...firm('pot-1', 'pot', { stirredAt }), id: 'stirred-elsewhere', op: 'set' })).toBe('[]');
+  const { mixSteps, pots } = (await server.call('GET', '/api/firm')).body;
+  expect(mixSteps).toHaveLength(2);
+  expect(pots).toEqual([{ id: 'pot-1', ...standing, ownH: null, stirredAt, removedAt: null }]);
 });
 
 test('what was laid is a record that nobody rewrites', async () => {

@@ -51,6 +51,7 @@ const COMES: Readonly<Record<Exclude<Entity, 'job'>, CopyWay | 'never'>> = {
   tin: 'never',
   mix: 'never',
   mixStep: 'never',
+  pot: 'never',
 };
 
 type Blanks = { readonly [E in Entity]?: Partial<RecordOf<E>> };

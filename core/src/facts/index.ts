@@ -44,6 +44,7 @@ export {
   type Row,
   type Sample,
   type Client,
+  type PotRecord,
   type FirmEntity,
   type Site,
   type Space,

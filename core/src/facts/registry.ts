@@ -32,6 +32,7 @@ import {
   MixFields,
   MixStepFields,
   PhotoFields,
+  PotFields,
   ReadingFields,
   SampleFields,
   SpaceFields,
@@ -205,6 +206,17 @@ export const REGISTRY = {
     most: 20_000,
     appendOnly: false,
     since: 13,
+    refs: [],
+    order: byId,
+  }),
+  pot: spec({
+    scope: 'firm',
+    fields: PotFields,
+    parents: ['firm'],
+    list: 'pots',
+    most: 2000,
+    appendOnly: false,
+    since: 17,
     refs: [],
     order: byId,
   }),
@@ -568,6 +580,7 @@ export type MixStep = RecordOf<'mixStep'>;
 export type Machine = RecordOf<'machine'>;
 export type Site = RecordOf<'site'>;
 export type Client = RecordOf<'client'>;
+export type PotRecord = RecordOf<'pot'>;
 
 /** The entities that hang under a kind of parent, in the registry's order. */
 export const childrenOf = (parent: ParentKind, scope: 'job' | 'firm' = 'job'): Entity[] =>

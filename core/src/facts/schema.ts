@@ -35,7 +35,7 @@ import {
   INSTRUMENT_CHECKS,
   JOB_STATES,
   KIT_CONTROLS,
-  LANGUAGES,
+  CLIENT_LANGUAGES,
   LAYINGS,
   LEFT_BEHIND,
   LIFTED,
@@ -45,6 +45,7 @@ import {
   METHOD_IDS,
   PART_KINDS,
   POISONS,
+  POT_IDS,
   PASTS,
   READING_KINDS,
   READING_UNITS,
@@ -198,8 +199,8 @@ export const JobFields = z.strictObject({
   /** For whom it is done, of the firm's clients; the name below says it, for whoever has no list of them. */
   clientId: Id.nullable().default(null),
   clientName: text(120).default(''),
-  /** Language of the contract: what the law wants acknowledged is acknowledged in it. */
-  contractIn: z.enum(LANGUAGES).default('en'),
+  /** ClientLanguage of the contract: what the law wants acknowledged is acknowledged in it. */
+  contractIn: z.enum(CLIENT_LANGUAGES).default('en'),
   jobState: z.enum(JOB_STATES).default('open'),
 });
 
@@ -730,7 +731,7 @@ export const ClientFields = z.strictObject({
   phone: text(60).default(''),
   email: text(120).default(''),
   /** What they read: papers and the contract are in it, or somebody explains them. */
-  reads: z.enum(LANGUAGES).default('en'),
+  reads: z.enum(CLIENT_LANGUAGES).default('en'),
   note: text(1000).default(''),
 });
 export const SiteFields = z.strictObject({
@@ -840,6 +841,18 @@ export const MixFields = z.strictObject({
   /** Nobody waits for it any longer. */
   endedAt: Instant.nullable().default(null),
   by: text(120).default(''),
+});
+
+/** What stands mixed and is used up in time: known on every phone of the firm. Taken off the list, it was used up or thrown out. */
+export const PotFields = z.strictObject({
+  name: name('what stands mixed'),
+  kind: z.enum(POT_IDS),
+  /** Of the air in which it stands, C. */
+  airC: between(-10, 45, 'the temperature of the air, C,'),
+  /** How long it keeps by its own sheet, h; null: as is usual. */
+  ownH: between(0.05, 8760, 'how long it keeps, h,').nullable().default(null),
+  mixedAt: Instant,
+  stirredAt: Instant,
 });
 
 /** What happened to a mix: a portion that went in, or a thermometer that was read. */

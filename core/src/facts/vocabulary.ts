@@ -251,9 +251,13 @@ export const BOUGHT: readonly MethodId[] = ['solventGel', 'neutralStripper', 'ma
 /** Whose hands: the firm's for pay, or the owner's own in their own home. The law binds paid work. */
 export const WORKERS = ['firm', 'owner'] as const;
 
+/** What is mixed and keeps for hours only. */
+export const POT_IDS = ['bleach', 'biocide', 'paste', 'powderPaste', 'thinnedPaint', 'twoPart', 'filler', 'pva'] as const;
+export type PotId = (typeof POT_IDS)[number];
+
 /** In which language a client reads, and a contract is written. */
-export const LANGUAGES = ['en', 'es', 'other'] as const;
-export type Language = (typeof LANGUAGES)[number];
+export const CLIENT_LANGUAGES = ['en', 'es', 'other'] as const;
+export type ClientLanguage = (typeof CLIENT_LANGUAGES)[number];
 
 /** What a job that is begun from another takes over. */
 export const COPY_WAYS = ['alike', 'sameHouse'] as const;

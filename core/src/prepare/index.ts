@@ -45,7 +45,7 @@ export {
   type PassId,
   type TimberSchool,
 } from './nozzle';
-export { POT_IDS, potLifeH, potNow, POTS, type Pot, type PotId, type PotState } from './pot';
+export { potLifeH, potNow, POTS, potStood, type Pot, type PotState } from './pot';
 export { RINSE_HOLDS, rinseWaterFor, steamFor, type RinseHolds, type RinseWater, type Steam } from './site-water';
 export { CEILING_GROUNDS, mistFor, SCRAPES, type CeilingGround, type Mist, type ScrapeId } from './mist';
 export { CONTENT_IDS, CONTENTS, contentOf, hazardsOf, pictogramSvg, type BySheet, type ContentId } from './label';

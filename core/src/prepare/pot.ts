@@ -1,8 +1,6 @@
 /** What stands mixed: how long it may still be used, and when it is stirred again. */
+import type { PotId } from '../facts';
 import { within } from './refused';
-
-export const POT_IDS = ['bleach', 'biocide', 'paste', 'powderPaste', 'thinnedPaint', 'twoPart', 'filler', 'pva'] as const;
-export type PotId = (typeof POT_IDS)[number];
 
 interface PotKind {
   /** Usable so long at 20 C, h. */
@@ -53,6 +51,17 @@ const LAST_SHARE = 0.1;
 /** How long a pot of it lasts, h. A sheet counts at its own warmth. */
 export const potLifeH = (kind: PotId, airC: number, ownH: number | null): number =>
   ownH ?? POTS[kind].lifeH * (POTS[kind].cures ? 2 ** ((20 - airC) / 10) : 1);
+
+/** How it stands now, from when it was mixed and stirred. A clock that was set back makes nothing younger than new. */
+export function potStood(
+  p: Pick<Pot, 'kind' | 'airC' | 'ownH'> & { readonly mixedAt: string; readonly stirredAt: string },
+  nowMs: number,
+): PotAnswer {
+  const since = (at: string) => Math.max(0, nowMs - Date.parse(at)) / HOUR_MS;
+  const stoodH = since(p.mixedAt);
+  return potNow({ ...p, stoodH, unstirredH: Math.min(stoodH, since(p.stirredAt)) });
+}
+const HOUR_MS = 3_600_000;
 
 /** @throws Refused in trade words */
 export function potNow(p: Pot): PotAnswer {

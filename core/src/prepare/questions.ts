@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { AGENT_IDS, gasOf, meetingsAmong } from '../catalogue';
 import { LIMIT_IDS, specsFor } from '../coat';
 import { bySheet, DRYING_KINDS, PRODUCT_IDS, recoatOf } from '../catalogue';
-import { Day, FACINGS, GLOVE_MATERIALS, isTimeZone, isYearOfTrade, LAYINGS, MATERIALS, VESSEL_IDS } from '../facts';
+import { Day, FACINGS, GLOVE_MATERIALS, isTimeZone, isYearOfTrade, LAYINGS, MATERIALS, VESSEL_IDS, POT_IDS } from '../facts';
 import { withCommas } from '../units/units';
 import { bareMostH, HOUR_MS, outlookOf, REGION_IDS, SHADES, simulatedWeather, USUAL_HOURS } from '../weather';
 import { USUAL_CEILING_C } from './caustic';
@@ -12,7 +12,7 @@ import { ACID_IDS, acidFor, CARBONATE_IDS, carbonateFor, phOnTheWay, proofOf, ri
 import { chlorineOf, pasteFor, powderFor, thin } from './dilute';
 import { CEILING_GROUNDS, mistFor, SCRAPES } from './mist';
 import { MEDIA_IDS, nozzle, passesOver, TIMBER_SCHOOLS } from './nozzle';
-import { POT_IDS, potNow } from './pot';
+import { potNow } from './pot';
 import { RINSE_HOLDS, rinseWaterFor, steamFor } from './site-water';
 import { mixNow, type MixEvent } from './recipe';
 import { schedule, type CausticMix } from './caustic';

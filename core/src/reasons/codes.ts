@@ -10,7 +10,7 @@ interface Named {
   readonly COPY_WAYS: 'copy';
   readonly FILTERS: 'filter';
   readonly JOB_STATES: 'jobState';
-  readonly LANGUAGES: 'language';
+  readonly CLIENT_LANGUAGES: 'language';
   readonly MACHINE_KINDS: 'machine';
   readonly NEARBY: 'near';
   readonly OPENING_USES: 'opening';
@@ -18,8 +18,8 @@ interface Named {
   readonly SHEET_FILTERS: 'filter';
   readonly WASTE_STREAMS: 'stream';
 }
-/** Units, and the letters of the walls: told as they are. */
-type AsTheyAre = 'MOISTURE_UNITS' | 'READING_UNITS' | 'LAB_UNITS' | 'WALLS' | 'EDITION_IDS';
+/** Units, and the letters of the walls: told as they are. What stands mixed the bench tells, in the languages of its labels (prepare/words). */
+type AsTheyAre = 'POT_IDS' | 'MOISTURE_UNITS' | 'READING_UNITS' | 'LAB_UNITS' | 'WALLS' | 'EDITION_IDS';
 
 type CodesOf<K extends keyof Lists> = Lists[K] extends readonly (infer X extends string)[] ? X : never;
 type Capital<X extends string> = X extends Lowercase<X> ? never : X;

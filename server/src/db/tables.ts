@@ -12,6 +12,7 @@ export const TABLES = {
   tin: t.tins,
   mix: t.mixes,
   mixStep: t.mixSteps,
+  pot: t.pots,
   space: t.spaces,
   zone: t.zones,
   surface: t.surfaces,

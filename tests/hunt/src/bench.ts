@@ -21,7 +21,6 @@ import {
   nozzle,
   NOZZLES_IN,
   phOnTheWay,
-  POT_IDS,
   potNow,
   QUESTION_IDS,
   QUESTIONS,
@@ -31,6 +30,7 @@ import {
   type CausticMix,
   type MixEvent,
 } from '../../../core/src/prepare';
+import { POT_IDS } from '../../../core/src/facts';
 import { airPa } from '../../../core/src/prepare/nozzle';
 import { ProductFields } from '../../../core/src/facts/schema';
 import { agentsOf } from '../../../core/src/shelf';

@@ -1,35 +1,22 @@
-/** What stands mixed, on the clock: stirred in time, used in time. It stays on this device, over a closed tab. */
+/** What stands mixed, on the clock of every phone of the firm: stirred in time, used in time. */
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { formatHours, GOODS_BY_GROUP } from '@roughsill/core';
-import { benchWords, POT_IDS, potLifeH, potNow, potSays, type Language, type PotId, type PotState } from '@roughsill/core/prepare';
+import { formatHours, GOODS_BY_GROUP, POT_IDS, type PotId, type PotRecord } from '@roughsill/core';
+import { benchWords, potLifeH, potSays, potStood, type Language, type PotState } from '@roughsill/core/prepare';
 import { Button, NumberField, Panel, Select, TextField, Words } from '../../kit';
 import { useKept } from '../../kit/drafts';
 import { cap } from '../../kit/text';
-import { useSettings } from '../../store';
+import { add, remove, set, useFirm, useSettings } from '../../store';
+import { useFirmWrite } from '../firm-write';
 import { Cell, Measured, Row } from './parts';
 
-interface Standing {
-  readonly id: string;
-  readonly kind: PotId;
-  readonly name: string;
-  readonly airC: number;
-  readonly ownH: number | null;
-  readonly mixedAt: number;
-  readonly stirredAt: number;
-}
 interface Draft {
   readonly kind: PotId;
   readonly name: string;
   readonly airC: number;
   readonly ownH: number | null;
 }
-interface Kept {
-  readonly draft: Draft;
-  readonly pots: readonly Standing[];
-}
 const NEW: Draft = { kind: 'thinnedPaint', name: '', airC: 20, ownH: null };
-const HOUR_MS = 3_600_000;
 const LOOKS: Readonly<Record<PotState, { readonly edge: string; readonly tone: 'oxide' | undefined }>> = {
   fresh: { edge: 'border-slate', tone: undefined },
   stir: { edge: 'border-oxide', tone: 'oxide' },
@@ -46,19 +33,17 @@ function useClock(everyMs: number): number {
   return now;
 }
 
-/** A clock that was set back makes nothing younger than new. */
-function nowOf(p: Standing, now: number) {
-  const stoodH = Math.max(0, now - p.mixedAt) / HOUR_MS;
-  return potNow({ ...p, stoodH, unstirredH: Math.min(stoodH, Math.max(0, now - p.stirredAt) / HOUR_MS) });
-}
-const usePots = () => useKept<Kept>('bench-pots', { draft: NEW, pots: [] });
+const usePots = (): PotRecord[] =>
+  useFirm()
+    .pots.filter((p) => p.removedAt === null)
+    .sort((a, b) => a.mixedAt.localeCompare(b.mixedAt));
 
 /** What is due, told over every other tool of the bench; a phone in a pocket shakes. */
 export function PotsDue({ language }: { readonly language: Language }) {
   const now = useClock(15_000);
-  const [{ pots }] = usePots();
+  const pots = usePots();
   const { pot } = benchWords(language);
-  const due = pots.map((p) => ({ p, it: nowOf(p, now) })).filter(({ it }) => it.state === 'stir' || it.state === 'over');
+  const due = pots.map((p) => ({ p, it: potStood(p, now) })).filter(({ it }) => it.state === 'stir' || it.state === 'over');
   useShake(due.length);
   if (due.length === 0) return null;
   return (
@@ -77,25 +62,25 @@ function useShake(due: number): void {
 
 export function PotBench({ language }: { readonly language: Language }) {
   const now = useClock(5000);
-  const [{ draft, pots }, put] = usePots();
+  const pots = usePots();
+  const [draft, put] = useKept<Draft>('bench-pot', NEW);
+  const { write, wrong } = useFirmWrite();
   const { pot } = benchWords(language);
   const { products = [] } = useSettings();
-  const set = (over: Partial<Draft>) => put({ draft: { ...draft, ...over }, pots });
-  const change = (id: string, over: Partial<Standing> | null) =>
-    put({ draft, pots: pots.flatMap((p) => (p.id !== id ? [p] : over === null ? [] : [{ ...p, ...over }])) });
+  const fill = (over: Partial<Draft>) => put({ ...draft, ...over });
   // Of the firm's own sheets, those that say how long it keeps.
   const sheets = products.filter(
     (p) => p.removedAt === null && p.openLifeH !== null && !(GOODS_BY_GROUP.sheets as readonly string[]).includes(p.good),
   );
   const begin = () => {
-    const at = new Date().getTime();
-    const made = { ...draft, name: draft.name.trim() === '' ? cap(pot.kind[draft.kind]) : draft.name.trim() };
-    put({ draft: NEW, pots: [...pots, { ...made, id: String(at), mixedAt: at, stirredAt: at }] });
+    const at = new Date().toISOString();
+    const name = draft.name.trim() === '' ? cap(pot.kind[draft.kind]) : draft.name.trim();
+    if (write(add('pot', { ...draft, name, mixedAt: at, stirredAt: at }))) put(NEW);
   };
   return (
-    <Panel title="On the clock" aside="stays on this device" testID="pot-bench">
+    <Panel title="On the clock" aside="on every phone of the firm" testID="pot-bench">
       {pots.map((p) => {
-        const it = nowOf(p, now);
+        const it = potStood(p, now);
         const look = LOOKS[it.state];
         return (
           <View key={p.id} testID={`pot-${p.id}`} className={`gap-2 border-l-8 bg-panel px-3 py-2 ${look.edge}`}>
@@ -107,13 +92,17 @@ export function PotBench({ language }: { readonly language: Language }) {
             </View>
             <View className="flex-row flex-wrap gap-3">
               {it.stirInH !== null && it.state !== 'over' ? (
-                <Button label="Stirred" says={`Stirred: ${p.name}`} onPress={() => change(p.id, { stirredAt: new Date().getTime() })} />
+                <Button
+                  label="Stirred"
+                  says={`Stirred: ${p.name}`}
+                  onPress={() => write(set('pot', p.id, { stirredAt: new Date().toISOString() }))}
+                />
               ) : null}
               <Button
                 look="quiet"
                 label="Used up or thrown out"
                 says={`Used up or thrown out: ${p.name}`}
-                onPress={() => change(p.id, null)}
+                onPress={() => write(remove('pot', p.id))}
               />
             </View>
           </View>
@@ -125,7 +114,7 @@ export function PotBench({ language }: { readonly language: Language }) {
             label="Mixed now"
             value={draft.kind}
             options={POT_IDS.map((value) => ({ value, label: cap(pot.kind[value]) }))}
-            onChange={(kind) => set({ kind })}
+            onChange={(kind) => fill({ kind })}
             testID="pot-kind"
           />
         </Cell>
@@ -137,15 +126,15 @@ export function PotBench({ language }: { readonly language: Language }) {
               options={[{ value: '', label: 'none of these' }, ...sheets.map((p) => ({ value: p.id, label: p.name }))]}
               onChange={(id) => {
                 const own = sheets.find((p) => p.id === id);
-                set(own ? { name: own.name, ownH: own.openLifeH } : { name: '', ownH: null });
+                fill(own ? { name: own.name, ownH: own.openLifeH } : { name: '', ownH: null });
               }}
             />
           </Cell>
         ) : null}
         <Cell>
-          <TextField label="Written on it" value={draft.name} onCommit={(name) => set({ name })} testID="pot-name" />
+          <TextField label="Written on it" value={draft.name} onCommit={(name) => fill({ name })} testID="pot-name" />
         </Cell>
-        <Measured label="The air" unit="C" value={draft.airC} onCommit={(airC) => airC !== null && set({ airC })} />
+        <Measured label="The air" unit="C" value={draft.airC} onCommit={(airC) => airC !== null && fill({ airC })} />
         <Cell>
           <NumberField
             label="Keeps, by its sheet"
@@ -153,12 +142,13 @@ export function PotBench({ language }: { readonly language: Language }) {
             optional
             value={draft.ownH}
             check={(v) => (v >= 0.05 && v <= 8760 ? undefined : 'From three minutes to a year.')}
-            onCommit={(ownH) => set({ ownH })}
+            onCommit={(ownH) => fill({ ownH })}
             testID="pot-own"
           />
         </Cell>
       </Row>
       <Words>{`Usable for ${formatHours(potLifeH(draft.kind, draft.airC, draft.ownH))}.`}</Words>
+      {wrong ? <Words tone="oxide">{cap(wrong)}</Words> : null}
       <Button look="main" label="Mixed: start its clock" onPress={begin} className="self-start" testID="pot-begin" />
       <Words look="note">
         Thinned bleach is made fresh each day (CDC). What has stood half an hour is stirred: common practice. What cures does so in half the

@@ -1,7 +1,7 @@
 /** The houses at which the firm works and the clients for whom: what a job takes over from them, and which jobs were at a house. */
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { LANGUAGES, say, type Client, type Site } from '@roughsill/core/records';
+import { CLIENT_LANGUAGES, say, type Client, type Site } from '@roughsill/core/records';
 import { Button, NumberField, Panel, Pick, Row, TextField, Words } from '../../kit';
 import { add, remove, set, useFirm } from '../../store';
 import { cap } from '../../kit/text';
@@ -124,7 +124,7 @@ function ClientEntry({ client: c }: { readonly client: Client }) {
       <Pick
         label="Reads"
         value={c.reads}
-        options={LANGUAGES.map((value) => ({ value, label: say(`language.${value}`) }))}
+        options={CLIENT_LANGUAGES.map((value) => ({ value, label: say(`language.${value}`) }))}
         onChange={(reads) => put({ reads })}
       />
       <TextField label="Note" value={c.note} onCommit={(note) => put({ note })} />

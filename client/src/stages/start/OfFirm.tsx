@@ -1,6 +1,6 @@
 /** Which house a job is at and for whom it is done, out of the firm's lists: what they say is taken over, and what they say later is offered. */
 import { View } from 'react-native';
-import { say, type Client, type Job, LANGUAGES, type Site } from '@roughsill/core/records';
+import { say, type Client, type Job, CLIENT_LANGUAGES, type Site } from '@roughsill/core/records';
 import { Button, Pick, Select, TextField, Words } from '../../kit';
 import { add, commitToFirm, newId, useAppDispatch, useAppSelector, useFirm } from '../../store';
 
@@ -120,9 +120,9 @@ export function ClientPick({ job, put, problem }: { readonly job: Job; readonly 
         />
       ) : null}
       <Pick
-        label="Language of the contract"
+        label="ClientLanguage of the contract"
         value={job.contractIn}
-        options={LANGUAGES.map((value) => ({ value, label: say(`language.${value}`) }))}
+        options={CLIENT_LANGUAGES.map((value) => ({ value, label: say(`language.${value}`) }))}
         onChange={(contractIn) => put({ contractIn })}
         testID="contractIn"
       />

@@ -1,4 +1,5 @@
 /** What every language of the bench has words for. */
+import { type PotId } from '../../facts';
 import type { AgentId, FormId, PartedBy } from '../../catalogue';
 import { convert, formatHours, formatMeasure, formatRange, measure, unitFor, type Measure, type UnitSystem } from '../../units/units';
 import type { ContentId, EyesId, GloveId, HazardCode } from '../label';
@@ -8,7 +9,7 @@ import type { MixStage } from '../recipe';
 import type { Quantity, Refusal } from '../refused';
 import type { CausticMix } from '../caustic';
 import type { NozzleAnswer, PassAnswer, PassId } from '../nozzle';
-import type { PotAnswer, PotId, PotState } from '../pot';
+import type { PotAnswer, PotState } from '../pot';
 import type { RinseHolds, RinseWaterAnswer, SteamAnswer } from '../site-water';
 
 /** Amounts as they are read: heat and volume in the job's units, what lies on the scale always in grams. */
