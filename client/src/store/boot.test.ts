@@ -3,7 +3,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { IDBFactory } from 'fake-indexeddb';
-import { createStore, set } from 'idb-keyval';
+import { openDB } from 'idb';
 import { CHANGE_VERSION, changesFor, type Change } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { forgetLeftPages, settle, testServer, type TestServer } from './testing';
@@ -80,7 +80,9 @@ test('one entry that cannot be read is set aside and spoils no other', async () 
 
 test('what a page of November 2026 left on the phone is brought over: its outbox, its jobs, its settings', async () => {
   const snapshot = JSON.parse(kept('phone-snapshot.json')) as object;
-  await set('rough-sill.snapshot', snapshot, createStore('keyval-store', 'keyval'));
+  const old = await openDB('keyval-store', 1, { upgrade: (db) => void db.createObjectStore('keyval') });
+  await old.put('keyval', snapshot, 'rough-sill.snapshot');
+  old.close();
   localStorage.setItem('rough-sill.outbox', kept('phone-outbox.json'));
   const { boot, shelf } = modules();
   const store = boot();

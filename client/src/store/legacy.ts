@@ -1,5 +1,5 @@
 /** What a page of before November 2026 left on this phone: its outbox in localStorage, its jobs in one snapshot. Brought over once. */
-import { createStore, del, get } from 'idb-keyval';
+import { openDB, type IDBPDatabase } from 'idb';
 import { readSettings, readChange, type Change } from '@roughsill/core/records';
 import { newId } from './ids';
 import { keepMissing, readKeptJob, saveFact, saveJob, setAside, type Aside } from './shelf';
@@ -47,8 +47,16 @@ async function bringOutbox(at: string): Promise<void> {
 }
 
 async function bringSnapshot(): Promise<void> {
-  const place = createStore('keyval-store', 'keyval');
-  const old = (await get<OldSnapshot>(SNAPSHOT, place).catch(() => null)) ?? null;
+  const place = await openDB('keyval-store', 1, { upgrade: (db) => void db.createObjectStore('keyval') });
+  try {
+    await bringFrom(place);
+  } finally {
+    place.close();
+  }
+}
+
+async function bringFrom(place: IDBPDatabase): Promise<void> {
+  const old = ((await place.get('keyval', SNAPSHOT).catch(() => null)) as OldSnapshot | null | undefined) ?? null;
   if (old === null) return;
   for (const [jobId, job] of Object.entries(old.jobs ?? {})) {
     const kept = readKeptJob({ base: job.facts, cursor: job.cursor });
@@ -58,7 +66,7 @@ async function bringSnapshot(): Promise<void> {
   const settings = readSettings(old.settings);
   if (settings.success) await saveFact('settings', settings.data);
   if (Array.isArray(old.list)) await saveFact('list', old.list as never);
-  await del(SNAPSHOT, place);
+  await place.delete('keyval', SNAPSHOT);
 }
 
 /** Is there something of such a page, or was it never looked for? */
