@@ -1,5 +1,5 @@
 import '../global.css';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { useFonts } from 'expo-font';
 import { router, Slot, usePathname, type ErrorBoundaryProps } from 'expo-router';
@@ -7,7 +7,8 @@ import besley from '@fontsource/besley/files/besley-latin-700-normal.woff2';
 import read from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
 import readBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2';
 import { spellAs } from '@roughsill/core/records';
-import { boot, readEarly, useAppSelector } from '../src/store';
+import { SourceChecksProvider } from '../src/kit/Units';
+import { boot, readEarly, useAppSelector, useFirm } from '../src/store';
 import { useKeys } from '../src/stages/keys';
 import { Stumbled } from '../src/Stumbled';
 import { titled, useTrail } from '../src/trail';
@@ -41,6 +42,11 @@ function Pigments() {
     document.documentElement.classList.toggle('dim', dim);
   }, [dim]);
   return null;
+}
+
+/** What the firm held against the documents is said under every reason. */
+function Checked({ children }: { readonly children: ReactNode }) {
+  return <SourceChecksProvider value={useFirm().sourceChecks}>{children}</SourceChecksProvider>;
 }
 
 /** The frame that the page drew before any script stands behind the app until its first heading is there. */
@@ -92,7 +98,9 @@ export default function Layout() {
     <Provider store={store}>
       <Pigments />
       <Everywhere />
-      <Slot />
+      <Checked>
+        <Slot />
+      </Checked>
     </Provider>
   );
 }

@@ -1,6 +1,6 @@
-/** In which units, and on which clock, the job is read. */
+/** In which units, and on which clock, the job is read; and what the firm itself looked up. */
 import { createContext, useContext } from 'react';
-import type { UnitSystem } from '@roughsill/core/records';
+import type { SourceCheck, UnitSystem } from '@roughsill/core/records';
 
 const Units = createContext<UnitSystem>('ft');
 export const UnitsProvider = Units.Provider;
@@ -20,3 +20,7 @@ export function useDay(): (instant: string) => string {
   const timeZone = useContext(Zone);
   return (instant) => new Date(instant).toLocaleDateString('en-US', { timeZone, month: 'short', day: 'numeric' });
 }
+
+const Checks = createContext<readonly SourceCheck[]>([]);
+export const SourceChecksProvider = Checks.Provider;
+export const useSourceChecks = (): readonly SourceCheck[] => useContext(Checks);

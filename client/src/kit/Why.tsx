@@ -2,13 +2,14 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import type { Reason } from '@roughsill/core/records';
-import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS } from '@roughsill/core/words';
-import { useUnits } from './Units';
+import { remedy, sentence, sourceKnown, SOURCES } from '@roughsill/core/words';
+import { useSourceChecks, useUnits } from './Units';
 import { Words } from './Words';
 
 export function ReasonLine({ reason }: { readonly reason: Reason }) {
   const units = useUnits();
   const source = SOURCES[reason.source];
+  const known = sourceKnown(reason.source, useSourceChecks());
   const lifts = remedy(reason, units);
   const edge =
     reason.effect === 'block'
@@ -20,7 +21,7 @@ export function ReasonLine({ reason }: { readonly reason: Reason }) {
     <View className={`gap-1 py-1 pl-3 ${edge}`}>
       <Words>{sentence(reason, units)}</Words>
       {lifts && reason.effect !== 'note' ? <Words look="note">{`What would lift it: ${lifts}`}</Words> : null}
-      <Words look="note">{`${source.title}, ${source.at}. ${SOURCE_KIND_WORDS[source.kind]}.`}</Words>
+      <Words look="note">{`${source.title}, ${source.at}. ${known}.`}</Words>
     </View>
   );
 }

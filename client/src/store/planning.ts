@@ -10,13 +10,15 @@ export const planning = createSelector(
     (s: Rooted) => s.session.firm.machines,
     (s: Rooted) => s.session.firm.people,
     (s: Rooted) => s.session.firm.products,
+    (s: Rooted) => s.session.firm.sourceChecks,
     () => new Date().toISOString().slice(0, 10),
   ],
-  (settings, machines: readonly Machine[], people: readonly Person[], products: readonly Product[], today): FirmSettings => ({
+  (settings, machines: readonly Machine[], people: readonly Person[], products: readonly Product[], sourceChecks, today): FirmSettings => ({
     ...settings,
     machines,
     people,
     products,
+    sourceChecks,
     today,
   }),
 );

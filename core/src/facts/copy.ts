@@ -52,6 +52,7 @@ const COMES: Readonly<Record<Exclude<Entity, 'job'>, CopyWay | 'never'>> = {
   mix: 'never',
   mixStep: 'never',
   pot: 'never',
+  sourceCheck: 'never',
 };
 
 type Blanks = { readonly [E in Entity]?: Partial<RecordOf<E>> };

@@ -45,6 +45,7 @@ export {
   type Sample,
   type Client,
   type PotRecord,
+  type SourceCheck,
   type FirmEntity,
   type Site,
   type Space,

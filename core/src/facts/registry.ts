@@ -35,6 +35,7 @@ import {
   PotFields,
   ReadingFields,
   SampleFields,
+  SourceCheckFields,
   SpaceFields,
   SquareFields,
   SurfaceFields,
@@ -206,6 +207,17 @@ export const REGISTRY = {
     most: 20_000,
     appendOnly: false,
     since: 13,
+    refs: [],
+    order: byId,
+  }),
+  sourceCheck: spec({
+    scope: 'firm',
+    fields: SourceCheckFields,
+    parents: ['firm'],
+    list: 'sourceChecks',
+    most: 2000,
+    appendOnly: false,
+    since: 17,
     refs: [],
     order: byId,
   }),
@@ -580,6 +592,7 @@ export type MixStep = RecordOf<'mixStep'>;
 export type Machine = RecordOf<'machine'>;
 export type Site = RecordOf<'site'>;
 export type Client = RecordOf<'client'>;
+export type SourceCheck = RecordOf<'sourceCheck'>;
 export type PotRecord = RecordOf<'pot'>;
 
 /** The entities that hang under a kind of parent, in the registry's order. */

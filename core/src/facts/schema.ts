@@ -843,6 +843,17 @@ export const MixFields = z.strictObject({
   by: text(120).default(''),
 });
 
+/** Somebody of the firm held a source against the document itself. It stands for the text that was checked: another text is checked anew. */
+export const SourceCheckFields = z.strictObject({
+  source: z.string().regex(/^[a-z0-9.-]{2,60}$/, 'names no source'),
+  /** As the program told it then. */
+  says: text(400).refine((s) => s.trim() !== '', 'says nothing'),
+  on: Day,
+  /** The document, with its date or edition. */
+  against: text(200).refine((s) => s.trim() !== '', 'name the document that was looked at'),
+  person: name('whoever checked it'),
+});
+
 /** What stands mixed and is used up in time: known on every phone of the firm. Taken off the list, it was used up or thrown out. */
 export const PotFields = z.strictObject({
   name: name('what stands mixed'),

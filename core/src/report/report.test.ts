@@ -3,6 +3,7 @@ import { AT, aDefect, aFacts, aPart, aReading, aSurface, COATS, THIS_YEAR } from
 import type { JobFacts } from '../facts';
 import { createDeriver } from '../job/derive';
 import { DEFAULT_SETTINGS } from '../rulebook';
+import { sourceText } from '../words';
 import { jobReport, methodsReport, type Detail } from './report';
 
 /** A room in which something was found, something is damaged, something is asked and something was declined. */
@@ -102,9 +103,20 @@ test('every verdict is told only where it is asked for; the rest is word for wor
   for (const r of short.reasons) expect(says(long, r.says)).toBe(true);
 });
 
+test('a source that the firm held against its document says so wherever it is named', () => {
+  const { plan } = told();
+  const says = sourceText('cfr40-745.85a1');
+  const sourceChecks = [
+    { id: 'c', source: 'cfr40-745.85a1', says, on: '2026-05-04', against: 'eCFR of that day', person: 'Ines', removedAt: null },
+  ];
+  const { sources } = jobReport(house, plan, { ...DEFAULT_SETTINGS, sourceChecks }, AT);
+  expect(sources.filter((x) => x.title === says)).toEqual([{ title: says, kind: 'Checked by Ines on 2026-05-04: eCFR of that day' }]);
+  expect(sources.some((x) => x.kind === 'Published')).toBe(true);
+});
+
 test('one surface asked by itself gives the verdicts that the whole gives', () => {
   const { plan } = told();
-  const alone = JSON.parse(JSON.stringify(methodsReport(plan.surfaces[0]!, 'ft')));
+  const alone = JSON.parse(JSON.stringify(methodsReport(plan.surfaces[0]!, 'ft', DEFAULT_SETTINGS)));
   const within = read('all').spaces[0].surfaces[0];
   expect(alone.reasons.every((r: any) => r.source in alone.sources)).toBe(true);
   const verdicts = (parts: any) => parts.map((p: any) => p.verdicts.methods.map((m: any) => [m.method, m.verdict, m.cost]));

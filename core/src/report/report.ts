@@ -280,7 +280,7 @@ export function jobReport(
 ) {
   const { job } = facts;
   spellAs(job.rulebook);
-  const r = reporter(job.units);
+  const r = reporter(job.units, settings);
   const { stated, quantity } = r;
   const thisYear = new Date(now).getUTCFullYear();
   const compare: Compare = (s, p) => (compared ? comparisonReport(facts, s, p, settings, thisYear, r) : null);
@@ -355,8 +355,8 @@ export function jobReport(
 export type JobReport = ReturnType<typeof jobReport>;
 
 /** Every verdict on every part of one surface. */
-export function methodsReport(p: SurfacePlan, units: UnitSystem) {
-  const r = reporter(units);
+export function methodsReport(p: SurfacePlan, units: UnitSystem, settings: Pick<FirmSettings, 'sourceChecks'>) {
+  const r = reporter(units, settings);
   return {
     surface: p.surfaceId,
     requiredDepth: r.stated(p.choice.required),

@@ -2,8 +2,9 @@
 import { SIGN_DATA, SIGN_ROLES, type SignRole } from '../catalogue';
 import type { SignId } from '../facts';
 import { say, type Answer, type Reason } from '../reasons';
+import type { FirmSettings } from '../rulebook';
 import type { Asked } from '../step';
-import { remedy, sentence, SOURCES, SOURCE_KIND_WORDS } from '../words';
+import { remedy, sentence, sourceKnown, sourceText } from '../words';
 import { formatMeasure, type Measure, type Range, type Unit, type UnitSystem } from '../units/units';
 import { checkUnit } from '../work';
 
@@ -87,13 +88,11 @@ export interface Reporter {
   };
 }
 
-export function reporter(units: UnitSystem): Reporter {
+/** @param checks sources that the firm held against the document: they say so */
+export function reporter(units: UnitSystem, { sourceChecks }: Pick<FirmSettings, 'sourceChecks'> = {}): Reporter {
   const tables: Reporter['tables'] = { reasons: table(), sources: table(), asked: table(), signs: table() };
   const source = (id: Reason['source']): SourceReport =>
-    tables.sources.at(id, () => {
-      const { title, at, kind } = SOURCES[id];
-      return { title: `${title}: ${at}`, kind: SOURCE_KIND_WORDS[kind] };
-    });
+    tables.sources.at(id, () => ({ title: sourceText(id), kind: sourceKnown(id, sourceChecks) }));
   const byReason = new Map<Reason, ReasonReport>();
   const reason = (r: Reason): ReasonReport => {
     const known = byReason.get(r);

@@ -1,6 +1,6 @@
 /** What a firm decides for itself: rates, prices, schools, certificates. Every default can be changed; a change is marked as the firm's. */
 import { z } from 'zod';
-import type { Machine, Person, Product } from '../facts';
+import type { Machine, Person, Product, SourceCheck } from '../facts';
 import { Day } from '../facts/schema';
 import { CHEMISTRIES, METHOD_IDS } from '../facts/vocabulary';
 import { RESPIRATOR_IDS } from './rulebook';
@@ -120,6 +120,8 @@ export type FirmSettings = z.infer<typeof FirmSettings> & {
   readonly machines?: readonly Machine[];
   readonly people?: readonly Person[];
   readonly products?: readonly Product[];
+  /** Sources that somebody of the firm held against the document. */
+  readonly sourceChecks?: readonly SourceCheck[];
   /** The day on which it is planned, `2026-05-04`: a certificate that has run out by then is out. Not there: the first day of work alone counts. */
   readonly today?: string;
 };

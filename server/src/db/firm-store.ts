@@ -123,8 +123,8 @@ export class FirmStore {
 
   /** What a plan is made with: the settings, what the firm owns, who works for it, and the day. */
   async planning(now: Date): Promise<FirmSettings> {
-    const { machines, people, products } = (await this.firm()).facts;
-    return { ...(await this.settings()), machines, people, products, today: now.toISOString().slice(0, 10) };
+    const { machines, people, products, sourceChecks } = (await this.firm()).facts;
+    return { ...(await this.settings()), machines, people, products, sourceChecks, today: now.toISOString().slice(0, 10) };
   }
 
   private async firmCursor(q: Query = this.database.db): Promise<number> {

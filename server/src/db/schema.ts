@@ -167,6 +167,22 @@ export const clients = pgTable(
   },
   (t) => [primaryKey({ columns: [t.firmId, t.id] })],
 );
+export const sourceChecks = pgTable(
+  'source_checks',
+  {
+    firmId: text('firm_id')
+      .notNull()
+      .references(() => firms.id),
+    id: text().notNull(),
+    source: text().notNull(),
+    says: text().notNull(),
+    on: text().notNull(),
+    against: text().notNull(),
+    person: text().notNull(),
+    removedAt: instant('removed_at'),
+  },
+  (t) => [primaryKey({ columns: [t.firmId, t.id] })],
+);
 export const pots = pgTable(
   'pots',
   {

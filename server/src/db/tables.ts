@@ -13,6 +13,7 @@ export const TABLES = {
   mix: t.mixes,
   mixStep: t.mixSteps,
   pot: t.pots,
+  sourceCheck: t.sourceChecks,
   space: t.spaces,
   zone: t.zones,
   surface: t.surfaces,

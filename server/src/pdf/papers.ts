@@ -64,7 +64,7 @@ export async function surveyPdf(input: PaperInput, media: MediaStore, firmId: st
   const { units } = facts.job;
   const at = now.toISOString();
   const report = jobReport(facts, plan, settings, at);
-  const v = surveyReport(facts, plan, settings, at, reporter(units));
+  const v = surveyReport(facts, plan, settings, at, reporter(units, settings));
   const money = moneyIn(settings.pricesIn);
   const content: Content[] = [
     note(report.job.edition),

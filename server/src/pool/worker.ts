@@ -131,9 +131,10 @@ async function work(task: Task, told: Told, mayWrite: MayWrite): Promise<Answer>
     }
     case 'methods': {
       const facts = factsIn(task.body);
-      const plan = createDeriver().surface(facts, task.surfaceId, await planning(task.now), yearOf(task.now));
+      const settings = await planning(task.now);
+      const plan = createDeriver().surface(facts, task.surfaceId, settings, yearOf(task.now));
       if (!plan) throw new HttpProblem('not-found', `There is no surface ${task.surfaceId} on job ${facts.job.id}.`);
-      return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units))) };
+      return { ok: true, bytes: Buffer.from(JSON.stringify(methodsReport(plan, facts.job.units, settings))) };
     }
     case 'planFile': {
       const facts = await fileFacts(task.file, task.now, 'The job file was not read.');

@@ -22,8 +22,8 @@ import {
   type MethodOwn,
   type UnitSystem,
 } from '@roughsill/core';
-import { SOURCE_KIND_WORDS, SOURCES, tell } from '@roughsill/core/words';
-import { Button, NumberField, Panel, Select, TextField, Toggle, useWide, Words } from '../../kit';
+import { sourceKnown, SOURCES, tell, type SourceId } from '@roughsill/core/words';
+import { Button, NumberField, Panel, Select, TextField, Toggle, useWide, Words, useSourceChecks } from '../../kit';
 import { Sheet, SheetInput, SheetName, type SheetColumn } from '../../kit/Sheet';
 import { CELL, TICK } from '../../kit/sheet-look';
 import { changeSettings, useAppDispatch, useSettings, useSettingsAsOpened } from '../../store';
@@ -178,17 +178,17 @@ const MethodFacts = ({ method: m, units }: { readonly method: Method; readonly u
     {factsOf(m, units).map(([fact, label, value]) => (
       <View key={label} className="border-l-2 border-line pl-3">
         <Words look="body">{`${label}: ${value}`}</Words>
-        <Words look="note">{sourceText(m, fact)}</Words>
+        <FactSource id={sourceOf(m, fact)} />
       </View>
     ))}
   </View>
 );
 
-function sourceText(m: Method, fact: MethodFact): string {
-  const s = SOURCES[sourceOf(m, fact)];
-  const kind = SOURCE_KIND_WORDS[s.kind];
+function FactSource({ id }: { readonly id: SourceId }) {
+  const { title } = SOURCES[id];
+  const known = sourceKnown(id, useSourceChecks());
   // Common practice is its own title.
-  return kind.startsWith(s.title) ? `${kind}.` : `${s.title}. ${kind}.`;
+  return <Words look="note">{known.startsWith(title) ? `${known}.` : `${title}. ${known}.`}</Words>;
 }
 
 function OwnNumbers({ method: m, units }: { readonly method: Method; readonly units: UnitSystem }) {

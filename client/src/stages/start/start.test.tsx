@@ -9,6 +9,7 @@ import { jobsSlice, sessionSlice } from '../../store/slices';
 import { JobFactsScreen } from './JobFactsScreen';
 import { NewJobScreen } from './NewJobScreen';
 import { CatalogueScreen } from './CatalogueScreen';
+import { SourcesScreen } from './ReferenceScreens';
 import { StartScreen } from './StartScreen';
 import { WhoScreen } from './WhoScreen';
 
@@ -235,6 +236,21 @@ test('who is at this phone is one tap on a name of the firm, or a new name on it
   const { people } = s.getState().session.firm;
   expect(people.map((p) => p.name)).toEqual(['Ines Marlow', 'Odo Quarry', 'Mara Tarn']);
   expect(s.getState().session).toMatchObject({ person: 'Mara Tarn', personId: people[2]!.id });
+});
+
+test('a source is held against its document: who did and against what is said there, and can be taken back', () => {
+  const s = store();
+  s.dispatch(sessionSlice.actions.atPhone({ person: 'Mara Tarn', personId: null }));
+  show(SourcesScreen, s);
+  fireEvent.click(screen.getByRole('button', { name: 'I checked it: IRC R408.3' }));
+  fireEvent.click(screen.getByTestId('checked-mem-cellar'));
+  expect(screen.getByText('Name the document that you looked at.')).toBeTruthy();
+  fireEvent.change(screen.getByTestId('against-mem-cellar'), { target: { value: 'IRC 2024, R408.3' } });
+  fireEvent.click(screen.getByTestId('checked-mem-cellar'));
+  expect(screen.getByText(/^Checked by Mara Tarn on \d{4}-\d\d-\d\d: IRC 2024, R408.3\.$/)).toBeTruthy();
+  expect(screen.getByText(/^1 of \d+ documents checked by the firm\.$/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Take back the check of IRC R408.3' }));
+  expect(screen.queryByText(/^Checked by/)).toBeNull();
 });
 
 test('the catalogue: facts with their sources; a rate of one’s own is kept in m2 and marked; the slow one may not pass the fast', async () => {
