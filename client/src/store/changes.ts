@@ -171,15 +171,16 @@ export const beginFrom =
     const from = getState().jobs.byId[jobId]?.facts;
     if (!from) return wrong(NOT_HERE);
     const made = copiedJob(from, way, over, newId, now());
+    if (!made.ok) return made;
     const { by, ...who } = actorOf(getState());
     const act = newId();
-    const changes = changesFor(made, newId, by, who).map((c) => ({ ...c, act }));
+    const changes = changesFor(made.value, newId, by, who).map((c) => ({ ...c, act }));
     const after = applyChanges(null, changes, new Date().getUTCFullYear());
     if (!after.ok) return after;
     dispatch(jobsSlice.actions.factsChanged({ facts: after.value, changes }));
     dispatch(noticeSlice.actions.tellNothing());
     dispatch(queue(changes));
-    return ok(made.job.id);
+    return ok(made.value.job.id);
   };
 
 /** Says who is at this phone: kept on it, and the author of every entry from now on. */

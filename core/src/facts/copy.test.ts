@@ -27,7 +27,9 @@ const facts = aFacts(
 );
 const copied = (way: 'alike' | 'sameHouse', from: JobFacts = facts) => {
   let n = 0;
-  return copiedJob(from, way, { name: 'Next' }, () => `new-${(n += 1)}`, LATER);
+  const made = copiedJob(from, way, { name: 'Next' }, () => `new-${(n += 1)}`, LATER);
+  if (!made.ok) throw new Error(made.problems[0]!.message);
+  return made.value;
 };
 
 test('at the same house: what was found with who found it and when, what was laid on top of the old coats, nothing of what was done', () => {
@@ -79,4 +81,26 @@ test('it goes in by the one door, and its first id is the job’s', () => {
     2028,
   );
   expect(entered).toEqual({ ok: true, value: made });
+});
+
+test('what was found in one house is never taken along to another', () => {
+  const at = (siteId: string | null) => ({ ...facts, job: { ...facts.job, siteId } });
+  const to = (from: JobFacts, way: 'alike' | 'sameHouse', siteId: string | null) =>
+    copiedJob(
+      from,
+      way,
+      { name: 'Next', siteId },
+      (
+        (n) => () =>
+          `n-${(n += 1)}`
+      )(0),
+      LATER,
+    );
+  expect(to(at('pier'), 'sameHouse', 'mill')).toMatchObject({ ok: false, problems: [{ path: 'way' }] });
+  expect(to(at('pier'), 'alike', 'mill').ok).toBe(true);
+  expect([to(at('pier'), 'sameHouse', 'pier').ok, to(at(null), 'sameHouse', 'mill').ok, to(at('pier'), 'sameHouse', null).ok]).toEqual([
+    true,
+    true,
+    true,
+  ]);
 });

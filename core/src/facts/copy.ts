@@ -5,11 +5,13 @@
 import { BLANK_JOB, BLANK_LAYER, type JobDraft } from './blank';
 import { withNewIds } from './job-file';
 import { liveLaid } from './laid';
+import { ok, wrong, type Outcome } from './problems';
 import {
   childrenOf,
   mapRecords,
   specOf,
   type Entity,
+  type Job,
   type JobFacts,
   type Layer,
   type ParentKind,
@@ -165,11 +167,15 @@ function liveOnly(facts: JobFacts): JobFacts {
 const ofWhatStays = ({ ofCheckId, ofSquareId, ofSignId, ofDefectId, ofBagId }: Photo): boolean =>
   [ofCheckId, ofSquareId, ofSignId, ofDefectId, ofBagId].some((id) => id !== null);
 
+/** What was found in one house says nothing of another: such a job lends its rooms alone. */
+export const isElsewhere = (from: Pick<Job, 'siteId'>, siteId: string | null): boolean =>
+  from.siteId !== null && siteId !== null && from.siteId !== siteId;
+
 /**
  * @param over of the new job: its name, and what is known of it
  * @param makeId ids for every record; the first is the job's
  * @param now an instant: when the new job begins
- * @returns a whole job with ids of its own. At the same house what was removed comes along as removed, for what was found on it was found there
+ * @returns a whole job with ids of its own; or that it was at another house. At the same house what was removed comes along as removed, for what was found on it was found there
  */
 export function copiedJob(
   facts: JobFacts,
@@ -177,7 +183,12 @@ export function copiedJob(
   over: Partial<JobDraft> & Pick<JobDraft, 'name'>,
   makeId: () => string,
   now: string,
-): JobFacts {
+): Outcome<JobFacts> {
+  if (way === 'sameHouse' && isElsewhere(facts.job, over.siteId ?? null))
+    return wrong({
+      path: 'way',
+      message: 'that job was at another house: its rooms and pieces can come along, and nothing that was found there',
+    });
   const known = way === 'alike' ? OF_THE_FIRM : OF_ITS_HOUSE;
   const { id } = facts.job;
   const job = {
@@ -209,5 +220,5 @@ export function copiedJob(
     ...(way === 'alike' ? OF_THE_HOUSE[entity] : CHOSEN[entity]),
     ...(entity === 'surface' ? without('surface') : {}),
   });
-  return withNewIds({ ...mapRecords({ ...from, ...without('job') }, blanked), job }, makeId);
+  return ok(withNewIds({ ...mapRecords({ ...from, ...without('job') }, blanked), job }, makeId));
 }

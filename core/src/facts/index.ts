@@ -103,7 +103,7 @@ export { clock, minutesOf } from './clock';
 export { fileName } from './file-name';
 export { numberAfter, sameNumber } from './numbers';
 export { liveLaid } from './laid';
-export { copiedJob } from './copy';
+export { copiedJob, isElsewhere } from './copy';
 export { JobLine } from './job-line';
 export {
   EVENTS,

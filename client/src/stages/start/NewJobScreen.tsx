@@ -5,7 +5,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { BLANK_JOB, COPY_WAYS, RULEBOOKS, say, type CopyWay, type Job, type Problem } from '@roughsill/core';
+import { BLANK_JOB, COPY_WAYS, isElsewhere, RULEBOOKS, say, type CopyWay, type Job, type Problem } from '@roughsill/core';
 import { Button, NumberField, Pick, Problems, Select, TextField, Words } from '../../kit';
 import { add, beginFrom, commit, loadList, newId, useAppDispatch, useAppSelector, useFirm } from '../../store';
 import { Notices } from '../Notices';
@@ -38,6 +38,8 @@ export function NewJobScreen() {
   } = useForm<z.input<typeof JobForm>, unknown, Form>({ resolver: zodResolver(JobForm), defaultValues: BLANK });
   const source = list?.find((j) => j.id === from);
   const template = source?.jobState === 'template';
+  const elsewhere = source !== undefined && isElsewhere(source, house === '' ? null : house);
+  const alike = template || elsewhere || way === 'alike';
   const templates = list?.filter((j) => j.jobState === 'template') ?? [];
   const others = list?.filter((j) => j.jobState !== 'template') ?? [];
   /** The rules and units of what it is begun from, until somebody says otherwise. */
@@ -74,7 +76,7 @@ export function NewJobScreen() {
     setMaking(true);
     const { name, yearBuilt, rulebook, units } = f;
     const told = { name, ...where, ...(yearBuilt === null ? {} : { yearBuilt }), rulebook, units, edition };
-    const made = await dispatch(beginFrom(from, template ? 'alike' : way, told));
+    const made = await dispatch(beginFrom(from, alike ? 'alike' : way, told));
     setMaking(false);
     if (made.ok) done([], `/job/${made.value}/walk`);
     else done(made.problems, '');
@@ -122,7 +124,7 @@ export function NewJobScreen() {
             testID="from"
           />
         ) : null}
-        {from !== '' && !template ? (
+        {from !== '' && !template && !elsewhere ? (
           <Pick
             label="What comes along"
             value={way}
@@ -133,9 +135,11 @@ export function NewJobScreen() {
         ) : null}
         {from !== '' ? (
           <Words look="note">
-            {template || way === 'alike'
-              ? 'Rooms, sizes and the ways that were chosen. Nothing that was found: another house is another house.'
-              : 'For the same house: coats, readings, samples and pictures, with who made them. What was tried, passed and worked stays behind.'}
+            {elsewhere
+              ? 'That job was at another house: its rooms, sizes and ways come along, and nothing that was found there.'
+              : alike
+                ? 'Rooms, sizes and the ways that were chosen. Nothing that was found: another house is another house.'
+                : 'For the same house: coats, readings, samples and pictures, with who made them. What was tried, passed and worked stays behind.'}
           </Words>
         ) : null}
         {before.length > 0 && way === 'alike' && !template ? (

@@ -21,7 +21,9 @@ const NOW = '2026-05-05T13:20:00.000Z';
 /** A job begun from it, in by the one door and out of its file. */
 function begunFrom({ facts, settings }: Run, way: CopyWay) {
   let n = 0;
-  const made = copiedJob(facts, way, { name: 'Next', edition: facts.job.edition }, () => `new-${(n += 1)}`, NOW);
+  const copied = copiedJob(facts, way, { name: 'Next', edition: facts.job.edition }, () => `new-${(n += 1)}`, NOW);
+  if (!copied.ok) return copied.problems.map((x) => x.message);
+  const made = copied.value;
   const entered = applyChanges(
     null,
     changesFor(made, () => `c-${(n += 1)}`, 'Hunt'),
