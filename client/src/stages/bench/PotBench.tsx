@@ -1,5 +1,5 @@
 /** What stands mixed, on the clock of every phone of the firm: stirred in time, used in time. */
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { View } from 'react-native';
 import { formatHours, GOODS_BY_GROUP, POT_IDS, type PotId, type PotRecord } from '@roughsill/core';
 import { benchWords, potLifeH, potSays, potStood, type Language, type PotState } from '@roughsill/core/prepare';
@@ -38,9 +38,34 @@ const usePots = (): PotRecord[] =>
     .pots.filter((p) => p.removedAt === null)
     .sort((a, b) => a.mixedAt.localeCompare(b.mixedAt));
 
+/** Until December 2026 they stood on one device alone: those become records, each with the time that it stood. */
+interface OldPots {
+  readonly pots?: readonly (Pick<PotRecord, 'id' | 'kind' | 'name' | 'airC' | 'ownH'> & {
+    readonly mixedAt: number;
+    readonly stirredAt: number;
+  })[];
+}
+const NO_OLD: OldPots = {};
+function useOldPots(): void {
+  const [{ pots = [] }, keep] = useKept<OldPots>('bench-pots', NO_OLD);
+  const { write } = useFirmWrite();
+  const waits = pots.length > 0;
+  const bring = useEffectEvent(() => {
+    const at = (ms: number) => new Date(ms).toISOString();
+    const drafts = pots.map(({ id: _old, mixedAt, stirredAt, ...p }) =>
+      add('pot', { ...p, mixedAt: at(mixedAt), stirredAt: at(stirredAt) }),
+    );
+    if (write(...drafts)) keep(NO_OLD);
+  });
+  useEffect(() => {
+    if (waits) bring();
+  }, [waits]);
+}
+
 /** What is due, told over every other tool of the bench; a phone in a pocket shakes. */
 export function PotsDue({ language }: { readonly language: Language }) {
   const now = useClock(15_000);
+  useOldPots();
   const pots = usePots();
   const { pot } = benchWords(language);
   const due = pots.map((p) => ({ p, it: potStood(p, now) })).filter(({ it }) => it.state === 'stir' || it.state === 'over');

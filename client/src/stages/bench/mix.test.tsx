@@ -129,6 +129,19 @@ test('acid, thinning, what must not meet, labels, blasting: each against its ref
   expect(says('nozzle-answer')).toMatch(/at most a nozzle of 5\/16"/);
 });
 
+test('a pot that stood on this device alone before it was a record becomes one, and stands as long as it stood', () => {
+  const mixedAt = Date.now() - 5 * 60_000;
+  const old = { id: '1', kind: 'thinnedPaint', name: 'Gray for the rail', airC: 20, ownH: null, mixedAt, stirredAt: mixedAt };
+  const kept = { text: JSON.stringify({ draft: {}, pots: [old] }), recorded: '', at: Date.now() };
+  localStorage.setItem(`rough-sill.draft.${location.pathname}${location.search}|bench-pots`, JSON.stringify(kept));
+  open();
+  tool('On the clock');
+  expect(says('pot-bench')).toMatch(/Gray for the rail: good/);
+  const { pots } = store.getState().session.firm;
+  expect(pots).toMatchObject([{ kind: 'thinnedPaint', mixedAt: new Date(mixedAt).toISOString() }]);
+  expect(localStorage.getItem(`rough-sill.draft.${location.pathname}${location.search}|bench-pots`)).toBeNull();
+});
+
 test('what stands mixed is on the clock: stirred, over, told over every other tool, and kept over a closed tab', () => {
   jest.useFakeTimers({ now: Date.parse('2026-05-04T08:00:00.000Z') });
   try {
