@@ -1,4 +1,5 @@
 /** What the server cannot take is set aside and mended; another version of the server, a full store and a half-typed field lose nothing. */
+import { CHANGE_VERSION } from '@roughsill/core';
 import { example, expect, test, type App } from './app';
 
 /** The server refuses a name, and takes everything else, as it would had another phone changed the ground under this one. */
@@ -85,7 +86,7 @@ test('an older server gets nothing until it is updated; a newer one offers its a
   await app.type('name', 'For a newer server');
   await expect(app.id('held')).toContainText('1 entry waits on this phone until it is updated');
   expect(await nameThere(app, jobId)).toBe('Lower sash');
-  form = 3;
+  form = CHANGE_VERSION + 1;
   await expect(app.id('newer')).toBeVisible({ timeout: 30_000 });
   await app.sent();
   expect(await nameThere(app, jobId)).toBe('For a newer server');
