@@ -218,7 +218,9 @@ export function changesFor(facts: JobFacts, makeId: () => string, by: string, wh
     const fields = fieldsOf(entity, row as never) as Record<string, unknown>;
     const at = spec.time ? (row[spec.time] as string) : job.createdAt;
     const author = spec.appendOnly ? (row['by'] as string) : by;
-    const stamp = { v: CHANGE_VERSION, jobId: job.id, entity, entityId: row.id, parent, ...who, act: null } as const;
+    // Who brings it in is not who observed it.
+    const personId = author === by ? who.personId : null;
+    const stamp = { v: CHANGE_VERSION, jobId: job.id, entity, entityId: row.id, parent, ...who, personId, act: null } as const;
     out.push({ ...stamp, id: makeId(), op: 'add', fields, at, by: author });
     const removedAt = row['removedAt'] as string | null | undefined;
     if (removedAt) out.push({ ...stamp, id: makeId(), op: 'remove', fields: {}, at: removedAt, by });

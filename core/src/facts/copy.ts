@@ -139,7 +139,6 @@ function coatsNow(s: Surface, thisYear: number): Layer[] {
       soundness: 'sound',
       // A clock that ran ahead says nothing of when it was.
       yearApplied: Math.min(Number(x.takenAt.slice(0, 4)), thisYear),
-      poisonsLookedFor: true,
     })),
     ...s.layers.map((l) => ({ ...l, position: l.position + added.length })),
   ];

@@ -50,6 +50,12 @@ export function NewJobScreen() {
     setValue('rulebook', line.rulebook);
     setValue('units', line.rulebook === 'us' ? 'ft' : 'm');
   };
+  const given = source?.id === asked.from ? source?.rulebook : undefined;
+  useEffect(() => {
+    if (given === undefined) return;
+    setValue('rulebook', given);
+    setValue('units', given === 'us' ? 'ft' : 'm');
+  }, [given, setValue]);
   /** A house knows what was found in it: the next job there begins with all of that, unless somebody says otherwise. */
   const atHouse = (id: string) => {
     setHouse(id);
@@ -75,7 +81,14 @@ export function NewJobScreen() {
     if (from === '') return done(dispatch(commit(id, [add('job', { ...f, ...where, edition }, undefined, id)], null)), `/add/${id}`);
     setMaking(true);
     const { name, yearBuilt, rulebook, units } = f;
-    const told = { name, ...where, ...(yearBuilt === null ? {} : { yearBuilt }), rulebook, units, edition };
+    const told = {
+      name,
+      ...where,
+      ...(yearBuilt === null ? {} : { yearBuilt }),
+      rulebook,
+      ...(rulebook === source?.rulebook ? {} : { units }),
+      edition,
+    };
     const made = await dispatch(beginFrom(from, alike ? 'alike' : way, told));
     setMaking(false);
     if (made.ok) done([], `/job/${made.value}/walk`);

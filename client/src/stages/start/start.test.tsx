@@ -2,7 +2,7 @@
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { router } from 'expo-router';
-import { JobLine, NO_FIRM, writeJobFile, type JobFacts } from '@roughsill/core';
+import { JobLine, NO_FIRM, writeJobFile, type Change, type JobFacts } from '@roughsill/core';
 import { examples } from '@roughsill/demo';
 import { makeStore } from '../../store/store';
 import { jobsSlice, sessionSlice } from '../../store/slices';
@@ -159,6 +159,26 @@ test('the next job at a house begins with all that was found there; what was don
   expect(made.surfaces[0]!.readings.map((r) => [r.value, r.by])).toEqual(was.surfaces[0]!.readings.map((r) => [r.value, r.by]));
   expect(made.surfaces[0]!.checks).toEqual([]);
   expect(router.replace).toHaveBeenCalledWith(`/job/${made.job.id}/walk`);
+});
+
+test('a job begun from another by its own button keeps its rules and units, and observations name nobody who only brought them in', async () => {
+  const uk = examples()['uk-stair']!;
+  mockParams = { from: uk.job.id };
+  const s = store();
+  s.dispatch(sessionSlice.actions.atPhone({ person: 'Mara Tarn', personId: 'p-mara' }));
+  s.dispatch(jobsSlice.actions.jobLoaded({ jobId: uk.job.id, base: uk, cursor: 1, waiting: [] }));
+  s.dispatch(jobsSlice.actions.listLoaded([line(uk.job)]));
+  show(NewJobScreen, s);
+  fireEvent.change(screen.getByTestId('job-name'), { target: { value: 'The next stair' } });
+  fireEvent.click(screen.getByRole('radio', { name: 'all that was found' }));
+  fireEvent.click(screen.getByTestId('save-job'));
+  await waitFor(() => expect(Object.keys(s.getState().jobs.byId)).toHaveLength(2));
+  const made = Object.values(s.getState().jobs.byId).find((j) => j.facts.job.id !== uk.job.id)!.facts;
+  expect(made.job).toMatchObject({ rulebook: 'uk', units: uk.job.units });
+  const sent = calls.flatMap(([url, body]) => (url === '/api/changes' ? JSON.parse(body!).changes : [])) as Change[];
+  const said = [...s.getState().outbox.waiting, ...sent];
+  expect(said.filter((c) => c.by !== 'Mara Tarn' && c.personId !== null)).toEqual([]);
+  expect(said.some((c) => c.by === 'Mara Tarn' && c.personId === 'p-mara')).toBe(true);
 });
 
 test('a job that cannot be fetched begins nothing, and says so', async () => {
